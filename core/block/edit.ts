@@ -1,0 +1,118 @@
+import { assert, type ExerciseId, failure, groupingId, type Result, sessionId, type SlotId, slotId, success } from '../base'
+import { daySlots, type RotationDay } from '../rotation'
+import { allSets, MAX_SETS_PER_EXERCISE, plannedSets, type SetRun, type SetScheme, splitSets, withRunsAdded, withSetsAdded } from '../scheme'
+import type { Grouping, Session, Slot } from '../session'
+import { findSlot, type PlanDocument } from './planDocument'
+
+/** One change a coach makes to the sets of a plan; days from 0. */
+export type PlanEdit =
+  | { readonly kind: 'add_sets', readonly slot: SlotId, readonly count: number }
+  | { readonly kind: 'cut_sets', readonly slot: SlotId, readonly count: number }
+  | { readonly kind: 'add_exercise', readonly day: number, readonly exercise: ExerciseId, readonly intent: string | null, readonly scheme: SetScheme }
+  | { readonly kind: 'move_sets', readonly toDay: number, readonly moves: readonly { readonly slot: SlotId, readonly count: number }[] }
+
+/** Why an edit cannot be made; the plan stays as it was. */
+export type EditProblem =
+  | { readonly kind: 'no_such_slot', readonly slot: SlotId }
+  | { readonly kind: 'no_such_day', readonly day: number }
+  | { readonly kind: 'rest_day', readonly day: number }
+  | { readonly kind: 'too_many_sets', readonly exercise: ExerciseId, readonly limit: number }
+
+type Edited = Result<PlanDocument, EditProblem>
+
+/**
+ * The plan after an edit.
+ *
+ * Shape:   a new document; days that the edit does not touch stay the same objects.
+ * Edge:    cutting the last set takes the exercise out; a plan that would not change comes back as it is.
+ * Errors:  the reason as a value; nothing is changed in part.
+ */
+export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => string): Edited {
+  switch (edit.kind) {
+    case 'add_sets': return changeScheme(plan, edit.slot, scheme => withSetsAdded(scheme, edit.count))
+    case 'cut_sets': return changeScheme(plan, edit.slot, scheme => splitSets(scheme, edit.count).kept)
+    case 'add_exercise': return addExercise(plan, edit, newId)
+    case 'move_sets': return moveSets(plan, edit, newId)
+  }
+}
+
+function changeScheme(plan: PlanDocument, id: SlotId, change: (scheme: SetScheme) => SetScheme): Edited {
+  const found = findSlot(plan, id)
+  if (!found) return failure({ kind: 'no_such_slot', slot: id })
+  const changed = { ...found.slot, scheme: change(found.slot.scheme) }
+  return checked(plan, withDay(plan, found.day, day => withSlot(day, changed)), [changed])
+}
+
+function addExercise(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'add_exercise' }>, newId: () => string): Edited {
+  const problem = dayProblem(plan, edit.day)
+  if (problem) return failure(problem)
+  const slot: Slot = { id: slotId(newId()), exercise: edit.exercise, intent: edit.intent, scheme: edit.scheme }
+  return checked(plan, withDay(plan, edit.day, day => withNewSlot(day, slot, newId)), [slot])
+}
+
+function moveSets(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'move_sets' }>, newId: () => string): Edited {
+  const problem = dayProblem(plan, edit.toDay)
+  if (problem) return failure(problem)
+  let next = plan
+  const grown: Slot[] = []
+  for (const { slot: id, count } of edit.moves) {
+    const found = findSlot(next, id)
+    if (!found) return failure({ kind: 'no_such_slot', slot: id })
+    if (found.day === edit.toDay) continue
+    const { kept, taken } = splitSets(found.slot.scheme, count)
+    next = withDay(next, found.day, day => withSlot(day, { ...found.slot, scheme: kept }))
+    const landed = landedSlot(next.rotation.days[edit.toDay], found.slot, taken, newId)
+    next = withDay(next, edit.toDay, day => landed.isNew ? withNewSlot(day, landed.slot, newId) : withSlot(day, landed.slot))
+    grown.push(landed.slot)
+  }
+  return checked(plan, next, grown)
+}
+
+/** Where sets land: with the same exercise if the day has it, else in a slot of their own that keeps everything but the id. */
+function landedSlot(day: RotationDay | undefined, moved: Slot, taken: readonly SetRun[], newId: () => string): { readonly slot: Slot, readonly isNew: boolean } {
+  assert(day, 'the target day was checked')
+  const same = daySlots(day).find(slot => slot.exercise === moved.exercise && slot.intent === moved.intent
+    && JSON.stringify(slot.credits) === JSON.stringify(moved.credits))
+  return same
+    ? { slot: { ...same, scheme: withRunsAdded(same.scheme, taken) }, isNew: false }
+    : { slot: { ...moved, id: slotId(newId()), scheme: { runs: taken } }, isNew: true }
+}
+
+function dayProblem(plan: PlanDocument, at: number): EditProblem | undefined {
+  const day = plan.rotation.days[at]
+  if (!day) return { kind: 'no_such_day', day: at }
+  return day.role === 'rest' ? { kind: 'rest_day', day: at } : undefined
+}
+
+function checked(before: PlanDocument, after: PlanDocument, grown: readonly Slot[]): Edited {
+  const overfull = grown.find(slot => allSets(slot.scheme) > MAX_SETS_PER_EXERCISE)
+  if (overfull) return failure({ kind: 'too_many_sets', exercise: overfull.exercise, limit: MAX_SETS_PER_EXERCISE })
+  return success(grown.length === 0 ? before : after)
+}
+
+function withDay(plan: PlanDocument, at: number, change: (day: RotationDay) => RotationDay): PlanDocument {
+  const days = plan.rotation.days.map((day, index) => (index === at ? change(day) : day))
+  return { ...plan, rotation: { ...plan.rotation, days } }
+}
+
+/** The day with a slot replaced; a slot without working sets goes, and so does what it leaves empty. */
+function withSlot(day: RotationDay, changed: Slot): RotationDay {
+  const sessions = day.sessions.map(session => ({ ...session, groupings: session.groupings.flatMap(grouping => groupingWith(grouping, changed)) }))
+  return { ...day, sessions: sessions.filter(session => session.groupings.length > 0) }
+}
+
+function groupingWith(grouping: Grouping, changed: Slot): readonly Grouping[] {
+  if (!grouping.slots.some(slot => slot.id === changed.id)) return [grouping]
+  const [first, ...others] = grouping.slots.flatMap((slot) => {
+    if (slot.id !== changed.id) return [slot]
+    return plannedSets(changed.scheme) > 0 ? [changed] : []
+  })
+  if (!first) return []
+  return [{ ...grouping, kind: others.length === 0 ? 'straight' : grouping.kind, slots: [first, ...others] }]
+}
+
+function withNewSlot(day: RotationDay, slot: Slot, newId: () => string): RotationDay {
+  const grouping: Grouping = { id: groupingId(newId()), kind: 'straight', placement: 'main', slots: [slot] }
+  const last: Session = day.sessions.at(-1) ?? { id: sessionId(newId()), groupings: [] }
+  return { ...day, sessions: [...day.sessions.slice(0, -1), { ...last, groupings: [...last.groupings, grouping] }] }
+}

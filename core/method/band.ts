@@ -1,0 +1,134 @@
+import { roundHalfUp } from '../base'
+import { GROUPS, type Group } from '../catalogue'
+import type { CountingSchool } from './method'
+
+export const MODES = ['build', 'keep', 'maintain'] as const
+export type Mode = (typeof MODES)[number]
+
+export const TRAINING_AGES = ['new', 'mid', 'adv'] as const
+export type TrainingAge = (typeof TRAINING_AGES)[number]
+
+/** Floor, target and ceiling of weekly sets. Units: sets per 7 days. */
+export interface Band {
+  readonly floor: number
+  readonly target: number
+  readonly ceiling: number
+}
+
+/** Training age by months of planned training: under 12, up to 36, more. */
+export function trainingAge(months: number): TrainingAge {
+  if (months < 12) return 'new'
+  return months <= 36 ? 'mid' : 'adv'
+}
+
+type Cells = readonly [floor: number, target: number, ceiling: number]
+interface BandRow { readonly build: Readonly<Record<TrainingAge, Cells>>, readonly directFactor: number, readonly wholeFactor: number }
+
+function row(fresh: Cells, mid: Cells, adv: Cells, directFactor: number, wholeFactor: number): BandRow {
+  return { build: { new: fresh, mid, adv }, directFactor, wholeFactor }
+}
+
+/** Bands in `build` mode and the factors to the other schools, by group. Source and confidence: docs/methods.md#bands. */
+export const BAND_ROWS: Readonly<Record<Group, BandRow>> = {
+  biceps: row([6, 9, 13], [9, 14, 20], [12, 18, 26], 0.60, 1.40),
+  elbow_flexors_other: row([4, 7, 12], [6, 11, 17], [8, 14, 22], 0.25, 2.00),
+  triceps: row([6, 10, 14], [10, 16, 22], [13, 20, 28], 0.60, 1.40),
+  forearms: row([0, 3, 8], [2, 5, 11], [3, 7, 14], 0.30, 0.50),
+  chest: row([6, 9, 12], [9, 13, 18], [11, 16, 22], 0.95, 1.05),
+  delts_front: row([3, 6, 10], [4, 8, 14], [5, 9, 16], 0.35, 1.60),
+  delts_side: row([5, 8, 12], [8, 13, 20], [10, 16, 24], 0.80, 1.20),
+  delts_rear: row([4, 7, 12], [6, 10, 17], [8, 13, 21], 0.60, 1.40),
+  lats: row([6, 9, 13], [8, 13, 18], [10, 15, 22], 0.65, 1.20),
+  upper_back: row([6, 9, 13], [8, 13, 19], [10, 15, 23], 0.65, 1.30),
+  traps: row([1, 3, 8], [2, 5, 12], [3, 7, 14], 0.40, 1.40),
+  lower_back: row([2, 4, 7], [3, 5, 9], [3, 6, 10], 0.40, 1.50),
+  abs: row([3, 6, 10], [4, 8, 14], [5, 10, 16], 0.90, 1.00),
+  glutes: row([5, 8, 12], [7, 11, 16], [8, 13, 20], 0.50, 1.40),
+  quads: row([6, 9, 12], [8, 12, 17], [10, 14, 20], 0.95, 1.05),
+  hamstrings: row([5, 8, 11], [6, 10, 15], [8, 12, 17], 0.75, 1.20),
+  calves: row([5, 8, 12], [7, 11, 16], [9, 13, 20], 1.00, 1.00),
+}
+
+/** How keep and maintain follow from the build target; maintain keeps a floor of at least 1. */
+const DERIVED = { keep: [0.45, 0.60, 0.80], maintain: [0.20, 0.33, 0.50] } as const
+
+function cellsOf(group: Group, age: TrainingAge, mode: Mode): Cells {
+  const build = BAND_ROWS[group].build[age]
+  if (mode === 'build') return build
+  const [floor, target, ceiling] = DERIVED[mode].map(factor => roundHalfUp(factor * build[1])) as unknown as Cells
+  if (build[0] === 0) return [0, target, ceiling]
+  return [mode === 'maintain' ? Math.max(1, floor) : floor, target, ceiling]
+}
+
+function schoolFactor(group: Group, school: CountingSchool): number {
+  switch (school.credit) {
+    case 'as_is': return 1
+    case 'direct': return BAND_ROWS[group].directFactor
+    case 'whole': return BAND_ROWS[group].wholeFactor
+  }
+}
+
+/**
+ * Floor, target and ceiling of a group for a client.
+ *
+ * Units:   sets per 7 days in the counting of `school`, whole numbers.
+ * Source:  docs/methods.md#bands; the scale of the method comes after the conversion to the school.
+ * Example: bands B1 to B3 in band.test.ts.
+ */
+export function bandFor(group: Group, options: {
+  readonly age: TrainingAge, readonly mode: Mode, readonly school: CountingSchool, readonly scale: number
+}): Band {
+  const cells = cellsOf(group, options.age, options.mode)
+  const factor = schoolFactor(group, options.school)
+  const converted = factor === 1 ? cells : cells.map(cell => roundHalfUp(cell * factor))
+  const [floor, target, ceiling] = (options.scale === 1 ? converted : converted.map(cell => roundHalfUp(cell * options.scale))) as unknown as Cells
+  return { floor, target, ceiling }
+}
+
+export const BAND_POSITIONS = ['below', 'low', 'on_target', 'high', 'above'] as const
+export type BandPosition = (typeof BAND_POSITIONS)[number]
+
+const SLACK = 1e-9
+/** Within a tenth of the target counts as on target. */
+const TARGET_SLACK = 0.1
+
+/** Where a weekly number stands in its band; compared unrounded. */
+export function bandPosition(weeklySets: number, band: Band): BandPosition {
+  if (weeklySets < band.floor - SLACK) return 'below'
+  if (weeklySets > band.ceiling + SLACK) return 'above'
+  if (weeklySets < (1 - TARGET_SLACK) * band.target - SLACK) return 'low'
+  return weeklySets > (1 + TARGET_SLACK) * band.target + SLACK ? 'high' : 'on_target'
+}
+
+/**
+ * Where a group stands, given that a ceiling in keep and maintain limits direct sets only.
+ *
+ * Edge: indirect sets alone above such a ceiling are `high`, never `above`: they are the price of the compounds.
+ */
+export function groupPosition(week: { readonly direct: number, readonly counted: number }, band: Band, mode: Mode): BandPosition {
+  const position = bandPosition(week.counted, band)
+  return position === 'above' && mode !== 'build' && week.direct <= SLACK ? 'high' : position
+}
+
+/** Sets outside the band: negative under the floor, positive over the ceiling, 0 inside. */
+export function setsOutsideBand(weeklySets: number, band: Band): number {
+  if (weeklySets < band.floor - SLACK) return weeklySets - band.floor
+  return weeklySets > band.ceiling + SLACK ? weeklySets - band.ceiling : 0
+}
+
+/** Share of the target that should come from direct sets, by mode; groups not named need none. Source: docs/methods.md#direct-share. */
+const DIRECT_SHARE: Readonly<Record<Mode, Readonly<Partial<Record<Group, number>>>>> = {
+  build: { biceps: 0.40, triceps: 0.40, elbow_flexors_other: 0.10, delts_side: 0.60, calves: 0.60 },
+  keep: { biceps: 0.25, triceps: 0.25 },
+  maintain: {},
+}
+
+/** Direct sets per 7 days that a group should have at least. */
+export function directSetsWanted(group: Group, mode: Mode, band: Band): number {
+  return (DIRECT_SHARE[mode][group] ?? 0) * band.target
+}
+
+/** Modes of a client with nothing entered: biceps and triceps build, the rest keep. */
+export const DEFAULT_MODES: Readonly<Record<Group, Mode>> = Object.fromEntries(
+  GROUPS.map(group => [group, group === 'biceps' || group === 'triceps' ? 'build' : 'keep']),
+) as unknown as Record<Group, Mode>

@@ -1,0 +1,6 @@
+export { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, STEADY_MIDDLE, worthOfCredit } from './method'
+export type { CountingSchool, CountingSchoolId, Method } from './method'
+export { BAND_POSITIONS, bandFor, bandPosition, directSetsWanted, groupPosition, MODES, setsOutsideBand, TRAINING_AGES, trainingAge } from './band'
+export type { Band, BandPosition, Mode, TrainingAge } from './band'
+export { bandOf, defaultContext, intentFor, modeOf } from './context'
+export type { ClientFacts, PlanContext } from './context'

@@ -1,0 +1,48 @@
+import { addDays, daysBetween, type PlainDate } from '../base'
+import { type Session, sessionSlots, type Slot } from '../session'
+
+export const DAY_ROLES = ['push', 'pull', 'upper', 'lower', 'arms', 'legs', 'full', 'conditioning', 'rest', 'other'] as const
+export type DayRole = (typeof DAY_ROLES)[number]
+
+/** Days a rotation may have. */
+export const ROTATION_LENGTH = { min: 2, max: 14 } as const
+/** Sessions a day may hold. */
+export const MAX_SESSIONS_PER_DAY = 2
+
+/** One day of a rotation; a rest day has no sessions. */
+export interface RotationDay {
+  readonly role: DayRole
+  /** The coach's own word for the day, shown instead of the role. */
+  readonly label?: string
+  readonly minuteLimit?: number
+  readonly sessions: readonly Session[]
+}
+
+/** Ordered days that repeat. `weekday` keeps day 1 on that day of the week (1 Monday), which only 7 and 14 days can; `floating` drifts. */
+export interface Rotation {
+  readonly kind: 'places'
+  readonly anchor: { readonly kind: 'floating' } | { readonly kind: 'weekday', readonly startsOn: number }
+  readonly days: readonly RotationDay[]
+}
+
+/** Every slot of a day in order. */
+export function daySlots(day: RotationDay): readonly Slot[] {
+  return day.sessions.flatMap(sessionSlots)
+}
+
+/** First date of the nth pass (from 0) of a rotation whose first pass starts on `start`. */
+export function rotationStart(rotation: Rotation, start: PlainDate, pass: number): PlainDate {
+  return addDays(start, pass * rotation.days.length)
+}
+
+/** Whether a rotation of this length comes back to the same weekdays. */
+export function canStayOnWeekdays(lengthDays: number): boolean {
+  return lengthDays % 7 === 0
+}
+
+/** Which pass and which day of the rotation fall on a date, both from 0; null before the first pass. */
+export function placeOn(rotation: Rotation, start: PlainDate, date: PlainDate): { readonly pass: number, readonly day: number } | null {
+  const since = daysBetween(start, date)
+  const length = rotation.days.length
+  return since < 0 ? null : { pass: Math.floor(since / length), day: since % length }
+}

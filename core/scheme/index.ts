@@ -1,0 +1,7 @@
+export { FORMS, GRIPS, LOAD_BASES } from './stage'
+export type { Effort, Form, Grip, HoldStage, Load, LoadBasis, RangeOfMotion, Reps, Rest, RestStage, Stage, Tempo, WorkStage } from './stage'
+export { allSets, MAX_SETS_PER_EXERCISE, plannedSets, SET_PROTOCOLS, SET_ROLES, splitSets, withRunsAdded, withSetsAdded } from './setScheme'
+export type { SetProtocol, SetRole, SetRun, SetScheme } from './setScheme'
+export { nominalReps, plainValue, workStages } from './plainValue'
+export type { PlainValue } from './plainValue'
+export { leadRir } from './effort'

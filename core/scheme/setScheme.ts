@@ -1,0 +1,100 @@
+import type { Rest, Stage } from './stage'
+
+export const SET_ROLES = ['working', 'warmup', 'primer', 'ramp'] as const
+export type SetRole = (typeof SET_ROLES)[number]
+
+export const SET_PROTOCOLS = ['restricted_flow', 'eccentric_only'] as const
+export type SetProtocol = (typeof SET_PROTOCOLS)[number]
+
+/** Equal sets in a row. A technique on one set, or on the last two, is a run of its own; the others stay as they are. */
+export interface SetRun {
+  /** Whole number of sets that the plan counts with. */
+  readonly count: number
+  /** The choice left to the client, where there is one; `high: null` is open. */
+  readonly countRange?: { readonly low: number, readonly high: number | null }
+  readonly role: SetRole
+  readonly protocol?: SetProtocol
+  /** Only this side; both sides when left out. */
+  readonly side?: 'left' | 'right'
+  readonly stages: readonly [Stage, ...Stage[]]
+  /** Rest after each set of the run. */
+  readonly restAfter?: Rest
+  readonly onlyIf?: string
+}
+
+/** How one exercise is done: runs of sets in order. */
+export interface SetScheme {
+  readonly runs: readonly SetRun[]
+}
+
+/** More sets of one exercise in one slot than any session holds (docs/formats.md). */
+export const MAX_SETS_PER_EXERCISE = 20
+
+/** Sets of a scheme that are not warm-up; the number a coach reads and the add and cut keys change. */
+export function plannedSets(scheme: SetScheme): number {
+  return scheme.runs.reduce((sum, run) => sum + (run.role === 'warmup' ? 0 : run.count), 0)
+}
+
+/** All sets of a scheme, warm-up included. */
+export function allSets(scheme: SetScheme): number {
+  return scheme.runs.reduce((sum, run) => sum + run.count, 0)
+}
+
+function withCount(run: SetRun, count: number): SetRun {
+  if (!run.countRange) return { ...run, count }
+  const shift = count - run.count
+  const { low, high } = run.countRange
+  return { ...run, count, countRange: { low: Math.max(0, low + shift), high: high === null ? null : high + shift } }
+}
+
+/**
+ * Place of the run that grows or shrinks, -1 if there is none: the longest, so that a technique on the last set
+ * stays on the last; the last where all are single sets, so that a falling row of reps loses its end.
+ */
+function elasticRun(runs: readonly SetRun[], counts: readonly number[]): number {
+  let chosen = -1
+  runs.forEach((run, at) => {
+    const count = counts[at] ?? 0
+    const best = counts[chosen] ?? 0
+    if (run.role !== 'warmup' && (count > best || (count === 1 && best === 1))) chosen = at
+  })
+  return chosen
+}
+
+/** The scheme with `added` more sets, all of them like the longest run; without a set to repeat it stays as it is. */
+export function withSetsAdded(scheme: SetScheme, added: number): SetScheme {
+  const grown = elasticRun(scheme.runs, scheme.runs.map(run => run.count))
+  return { runs: scheme.runs.map((run, at) => (at === grown ? withCount(run, run.count + added) : run)) }
+}
+
+/**
+ * Takes up to `wanted` sets out of a scheme, one after the other from the run that is longest then.
+ *
+ * Shape: `taken` are runs with the sets taken out, `kept` is what stays; together they are the scheme.
+ */
+export function splitSets(scheme: SetScheme, wanted: number): { readonly kept: SetScheme, readonly taken: readonly SetRun[] } {
+  const counts = scheme.runs.map(run => run.count)
+  for (let left = wanted; left > 0; left--) {
+    const shrunk = elasticRun(scheme.runs, counts)
+    if (shrunk < 0) break
+    counts[shrunk] = (counts[shrunk] ?? 0) - 1
+  }
+  const kept = scheme.runs.flatMap((run, at) => (counts[at] ? [withCount(run, counts[at])] : []))
+  const taken = scheme.runs.flatMap((run, at) => (counts[at] === run.count ? [] : [withCount(run, run.count - (counts[at] ?? 0))]))
+  return { kept: { runs: kept }, taken }
+}
+
+function isSameRun(a: SetRun, b: SetRun): boolean {
+  const shape = ({ count: _, countRange: __, ...rest }: SetRun) => JSON.stringify(rest)
+  return shape(a) === shape(b)
+}
+
+/** The scheme with more runs put in: sets equal to a run it has join that run, others follow at the end. */
+export function withRunsAdded(scheme: SetScheme, added: readonly SetRun[]): SetScheme {
+  return {
+    runs: added.reduce<readonly SetRun[]>((runs, run) => {
+      const like = runs.findIndex(candidate => isSameRun(candidate, run))
+      return like < 0 ? [...runs, run] : runs.map((candidate, at) => (at === like ? withCount(candidate, candidate.count + run.count) : candidate))
+    }, scheme.runs),
+  }
+}

@@ -1,0 +1,46 @@
+import type { ExerciseId, GroupingId, SessionId, SlotId } from '../base'
+import type { Credits } from '../catalogue'
+import type { Rest, SetScheme } from '../scheme'
+
+/** One exercise planned in a session. */
+export interface Slot {
+  readonly id: SlotId
+  readonly exercise: ExerciseId
+  /** The purpose it is done with; null is the exercise's default. */
+  readonly intent: string | null
+  /** Credits that hold in this slot only, replacing those of the intent whole; heads follow the intent. */
+  readonly credits?: Credits
+  readonly scheme: SetScheme
+  readonly note?: string
+}
+
+export const GROUPING_KINDS = ['straight', 'superset', 'alternating', 'circuit'] as const
+export type GroupingKind = (typeof GROUPING_KINDS)[number]
+
+export const PLACEMENTS = ['main', 'warmup', 'finisher'] as const
+export type Placement = (typeof PLACEMENTS)[number]
+
+/** Slots that are done together; a straight one holds a single slot. */
+export interface Grouping {
+  readonly id: GroupingId
+  readonly kind: GroupingKind
+  readonly placement: Placement
+  readonly slots: readonly [Slot, ...Slot[]]
+  readonly restBetweenPartners?: Rest
+  readonly restAfterRound?: Rest
+  readonly restAfterGrouping?: Rest
+  readonly onlyIf?: string
+}
+
+/** What a client does in one visit, in order. */
+export interface Session {
+  readonly id: SessionId
+  readonly name?: string
+  readonly groupings: readonly Grouping[]
+  readonly restBetweenMuscles?: Rest
+}
+
+/** Every slot of a session in order. */
+export function sessionSlots(session: Session): readonly Slot[] {
+  return session.groupings.flatMap(grouping => grouping.slots)
+}

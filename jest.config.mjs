@@ -1,0 +1,9 @@
+/** Unit tests: the pure core, contracts, and view logic that needs no browser. */
+export default {
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/{core,shared,app,scripts}/**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }] },
+  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#shared/(.*)$': '<rootDir>/shared/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.output', '<rootDir>/.nuxt', '<rootDir>/.data'],
+}

@@ -1,0 +1,120 @@
+import { type BlockId, exerciseId, groupingId, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
+import { PLAN_SCHEMA, type PlanDocument } from '#core/block'
+import { BUILT_IN_CATALOGUE, GROUPS } from '#core/catalogue'
+import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_LENGTH } from '#core/rotation'
+import { allSets, MAX_SETS_PER_EXERCISE, type SetRun, type SetScheme, workStages } from '#core/scheme'
+import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/session'
+import { z } from 'zod'
+import type { Equal, Proven } from './equal'
+import { IntentContract, RestContract, SetSchemeContract } from './scheme'
+
+const id = z.string().min(1).max(100)
+const shortText = z.string().trim().min(1).max(500)
+const title = z.string().trim().min(1).max(120)
+
+/** A calendar day, `2026-04-03`. */
+export const PlainDateContract = z.string().refine(isPlainDate, 'must be a calendar day like 2026-04-03').transform(plainDate)
+
+const creditsContract = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
+
+function exerciseProblem(id: string, intent: string | null): string | undefined {
+  const exercise = BUILT_IN_CATALOGUE.get(id)
+  if (!exercise) return `names the exercise ${JSON.stringify(id)}, which the library does not have`
+  if (intent !== null && !exercise.intents.some(candidate => candidate.id === intent)) {
+    return `names the purpose ${JSON.stringify(intent)}, which ${exercise.name} does not have`
+  }
+  return undefined
+}
+
+const slot = z.strictObject({
+  id: id.transform(slotId), exercise: id.transform(exerciseId), intent: IntentContract,
+  credits: creditsContract.exactOptional(), scheme: SetSchemeContract, note: shortText.exactOptional(),
+}).readonly().superRefine((value, context) => {
+  const problem = exerciseProblem(value.exercise, value.intent)
+  if (problem) context.addIssue({ code: 'custom', path: ['exercise'], message: problem })
+  schemeProblems(value.scheme).forEach(({ path, message }) => context.addIssue({ code: 'custom', path: ['scheme', ...path], message }))
+})
+
+interface FieldProblem { readonly path: (string | number)[], readonly message: string }
+
+function schemeProblems(scheme: SetScheme): readonly FieldProblem[] {
+  const sets = allSets(scheme)
+  const tooMany = sets > MAX_SETS_PER_EXERCISE
+    ? [{ path: ['runs'], message: `holds ${sets} sets; one exercise takes at most ${MAX_SETS_PER_EXERCISE} in a session` }]
+    : []
+  return [...tooMany, ...scheme.runs.flatMap((run, at) => runProblems(run).map(({ path, message }) => ({ path: ['runs', at, ...path], message })))]
+}
+
+function runProblems(run: SetRun): readonly FieldProblem[] {
+  const problems: FieldProblem[] = []
+  const { count, countRange } = run
+  if (countRange && (countRange.low > count || (countRange.high ?? count) < count)) {
+    problems.push({ path: ['countRange'], message: `must hold the planned number of sets, ${count}` })
+  }
+  workStages(run).forEach((stage) => {
+    const named = stage.exercise && exerciseProblem(stage.exercise.id, stage.exercise.intent)
+    if (named) problems.push({ path: ['stages', run.stages.indexOf(stage), 'exercise'], message: named })
+    if (stage.reps?.kind === 'between' && stage.reps.low > stage.reps.high) {
+      problems.push({ path: ['stages', run.stages.indexOf(stage), 'reps'], message: 'must give the lower number of reps first' })
+    }
+  })
+  return problems
+}
+
+const grouping = z.strictObject({
+  id: id.transform(groupingId), kind: z.enum(GROUPING_KINDS), placement: z.enum(PLACEMENTS),
+  slots: z.tuple([slot], slot).readonly(),
+  restBetweenPartners: RestContract.exactOptional(), restAfterRound: RestContract.exactOptional(),
+  restAfterGrouping: RestContract.exactOptional(), onlyIf: shortText.exactOptional(),
+}).readonly()
+
+const session = z.strictObject({
+  id: id.transform(sessionId), name: title.exactOptional(),
+  groupings: z.array(grouping).max(40).readonly(), restBetweenMuscles: RestContract.exactOptional(),
+}).readonly()
+
+const day = z.strictObject({
+  role: z.enum(DAY_ROLES), label: title.exactOptional(), minuteLimit: z.int().min(5).max(480).exactOptional(),
+  sessions: z.array(session).max(MAX_SESSIONS_PER_DAY).readonly(),
+}).readonly().refine(value => value.role !== 'rest' || value.sessions.length === 0, { path: ['sessions'], message: 'must be empty on a rest day' })
+
+const rotation = z.strictObject({
+  kind: z.literal('places'),
+  anchor: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('floating') }).readonly(),
+    z.strictObject({ kind: z.literal('weekday'), startsOn: z.int().min(1).max(7) }).readonly(),
+  ]),
+  days: z.array(day).min(ROTATION_LENGTH.min).max(ROTATION_LENGTH.max).readonly(),
+}).readonly().refine(value => value.anchor.kind === 'floating' || canStayOnWeekdays(value.days.length),
+  { path: ['anchor'], message: 'can hold weekdays only with 7 or 14 days; choose floating' })
+
+/** The plan of one block (docs/formats.md). Frozen when parsed. */
+export const PlanContract = z.strictObject({
+  schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(60), rotation,
+}).readonly().superRefine((plan, context) => {
+  const seen = new Set<string>()
+  plan.rotation.days.forEach((content, dayAt) => content.sessions.forEach((held, sessionAt) => {
+    for (const repeated of idsOf(held.groupings).filter(candidate => seen.size === seen.add(candidate).size)) {
+      context.addIssue({ code: 'custom', path: ['rotation', 'days', dayAt, 'sessions', sessionAt], message: `uses the id ${JSON.stringify(repeated)} twice` })
+    }
+  }))
+})
+
+function idsOf(groupings: readonly Grouping[]): readonly string[] {
+  return groupings.flatMap(({ id: own, slots }): readonly string[] => [own, ...slots.map((held: Slot) => held.id)])
+}
+
+export type _PlanIsCore = Proven<Equal<z.output<typeof PlanContract>, PlanDocument>>
+
+/** What a screen sends to save a plan: the version it started from, and the whole document. */
+export const SavePlanBody = z.strictObject({ version: z.int().min(1), plan: PlanContract })
+
+/** What a save answers. */
+export const SavedPlan = z.object({ version: z.int(), savedAt: z.iso.datetime() })
+
+export interface BlockView {
+  readonly id: BlockId
+  readonly version: number
+  readonly savedAt: string
+  readonly plan: PlanDocument
+}
