@@ -8,7 +8,8 @@ import { day, planOf, REST_DAY, straight } from '../testing/notation'
 import { attentionList } from './attention'
 import { armBalance } from './balance'
 import { countedWorkOfDay } from './countedWork'
-import { bundleWeek, rotationLedger } from './rotationLedger'
+import { railView } from './rail'
+import { rotationLedger } from './rotationLedger'
 import { spanLedger } from './tally'
 
 const context = defaultContext({ trainingAgeMonths: 48, modes: { elbow_flexors_other: 'build' } })
@@ -44,8 +45,22 @@ describe('a push, a pull and an arm day (domain B5, B6 and the ratio example)', 
     expect(Object.values(COUNTING_SCHOOLS).map(frequency)).toEqual([2, 2, 2])
   })
   test('a folded rail counts a set once, at its highest credit', () => {
-    const back = bundleWeek(rotationLedger(seven, context), ['lats', 'upper_back', 'traps', 'lower_back'], context)
-    expect(back.days.map(tally => tally.counted.value)).toEqual([0, 8, 0, 0, 0, 0, 0])
+    const back = railView(rotationLedger(seven, context), { kind: 'bundle', bundle: 'back' }, context)
+    expect(back.cells.map(cell => cell.tally.counted.value)).toEqual([0, 8, 0, 0, 0, 0, 0])
+    expect([back.frequencyPer7Days, back.band?.group]).toEqual([1, 'traps'])
+  })
+  test('a cell shows direct work first, in the order it is done', () => {
+    const triceps = railView(rotationLedger(seven, context), { kind: 'group', group: 'triceps' }, context)
+    expect(triceps.cells[0]?.pieces.map(({ slot, credit, pegs }) => [slot.exercise, credit, pegs])).toEqual(
+      [['pushdown_rope', 1, 3], ['bench_press_barbell', 0.5, 4], ['overhead_press_dumbbell', 0.5, 3]])
+    expect(triceps.week.counted.value).toBe(16.5)
+  })
+  test('a head gets its share of the figure, and pegs of the sets that really serve it', () => {
+    const long = railView(rotationLedger(seven, context), { kind: 'head', group: 'triceps', muscle: 'triceps_long' }, context)
+    expect(long.cells[3]?.tally.counted.value).toBeCloseTo(3.13, 9)
+    expect(long.cells[3]?.pieces.map(({ slot, pegs }) => [slot.exercise, pegs])).toEqual([
+      ['narrow_grip_bench_press', 0], ['overhead_extension_rope', 3], ['pushdown_rope', 3]])
+    expect(long.band).toBeNull()
   })
   test('what to look at starts with the priorities', () => {
     const list = attentionList(rotationLedger(planOf(push, REST_DAY).rotation, context))

@@ -3,7 +3,7 @@ import { type Band, bandOf, type BandPosition, COUNTING_SCHOOLS, groupPosition, 
 import type { Rotation } from '../rotation'
 import { type CountedWork, countedWorkOfDay } from './countedWork'
 import { per7Days, type Spread, spreadOf } from './spread'
-import { type SpanLedger, spanLedger, sumOfLedgers, type Tally, tallyOnce, tallyTimes } from './tally'
+import { type SpanLedger, spanLedger, sumOfLedgers, type Tally, tallyTimes } from './tally'
 
 /** One group over a rotation, as a week sees it. */
 export interface GroupWeek {
@@ -61,31 +61,4 @@ function groupWeek(group: Group, total: SpanLedger, fractional: readonly SpanLed
     group, week, mode, band, position, outside: isOut ? setsOutsideBand(week.counted.value, band) : 0,
     spread: spreadOf(fractional.map(({ groups }) => groups[group].counted.value), context.method.minSetsPerExposure),
   }
-}
-
-/** A rotation's sets for several groups taken as one rail: per day, per 7 days, and how they are spread. */
-export interface BundleWeek {
-  readonly days: readonly Tally[]
-  readonly week: Tally
-  readonly spread: Spread
-  /** The member furthest from its target, for its size; the one whose band the rail shows. */
-  readonly lead: GroupWeek
-}
-
-/** Several groups as one folded rail; each set counts once, at its highest credit. */
-export function bundleWeek(ledger: RotationLedger, groups: readonly [Group, ...Group[]], context: PlanContext): BundleWeek {
-  const { school } = context.method
-  const days = ledger.work.map(pieces => tallyOnce(pieces, groups, school))
-  const fractional = ledger.work.map(pieces => tallyOnce(pieces, groups, COUNTING_SCHOOLS.fractional))
-  const all = ledger.work.flat()
-  const members = groups.map(group => ledger.groups[group])
-  const lead = members.reduce((furthest, member) => (distance(member) > distance(furthest) ? member : furthest))
-  return {
-    days, week: tallyTimes(tallyOnce(all, groups, school), per7Days(1, days.length)), lead,
-    spread: spreadOf(fractional.map(({ counted }) => counted.value), context.method.minSetsPerExposure),
-  }
-}
-
-function distance({ week, band }: GroupWeek): number {
-  return Math.abs(week.counted.value - band.target) / Math.max(1, band.target)
 }

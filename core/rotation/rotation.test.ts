@@ -8,8 +8,8 @@ const { rotation } = planOf(day(straight('cable_curl', 3, 10, 1)), REST_DAY, RES
 
 test('a rotation that floats drifts through the calendar, clock changes included', () => {
   expect(rotationStart(rotation, start, 2)).toBe('2026-04-02')
-  expect(placeOn(rotation, start, plainDate('2026-03-31'))).toEqual({ pass: 1, day: 1 })
-  expect(placeOn(rotation, start, plainDate('2026-03-26'))).toBeNull()
+  expect(placeOn(3, start, plainDate('2026-03-31'))).toEqual({ pass: 1, day: 1 })
+  expect(placeOn(3, start, plainDate('2026-03-26'))).toBeNull()
 })
 
 test('only whole weeks stay on their weekdays', () => {

@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type PlainDate } from '../base'
+import { plannedSets } from '../scheme'
 import { type Session, sessionSlots, type Slot } from '../session'
 
 export const DAY_ROLES = ['push', 'pull', 'upper', 'lower', 'arms', 'legs', 'full', 'conditioning', 'rest', 'other'] as const
@@ -30,6 +31,11 @@ export function daySlots(day: RotationDay): readonly Slot[] {
   return day.sessions.flatMap(sessionSlots)
 }
 
+/** Sets of a day, warm-up left out. */
+export function daySetCount(day: RotationDay): number {
+  return daySlots(day).reduce((sum, slot) => sum + plannedSets(slot.scheme), 0)
+}
+
 /** First date of the nth pass (from 0) of a rotation whose first pass starts on `start`. */
 export function rotationStart(rotation: Rotation, start: PlainDate, pass: number): PlainDate {
   return addDays(start, pass * rotation.days.length)
@@ -40,9 +46,8 @@ export function canStayOnWeekdays(lengthDays: number): boolean {
   return lengthDays % 7 === 0
 }
 
-/** Which pass and which day of the rotation fall on a date, both from 0; null before the first pass. */
-export function placeOn(rotation: Rotation, start: PlainDate, date: PlainDate): { readonly pass: number, readonly day: number } | null {
+/** Which pass and which day of a rotation of `lengthDays` fall on a date, both from 0; null before the first pass. */
+export function placeOn(lengthDays: number, start: PlainDate, date: PlainDate): { readonly pass: number, readonly day: number } | null {
   const since = daysBetween(start, date)
-  const length = rotation.days.length
-  return since < 0 ? null : { pass: Math.floor(since / length), day: since % length }
+  return since < 0 ? null : { pass: Math.floor(since / lengthDays), day: since % lengthDays }
 }
