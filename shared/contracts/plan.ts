@@ -1,4 +1,4 @@
-import { type BlockId, exerciseId, groupingId, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
+import { exerciseId, groupingId, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
 import { PLAN_SCHEMA, type PlanDocument } from '#core/block'
 import { BUILT_IN_CATALOGUE, GROUPS } from '#core/catalogue'
 import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_LENGTH } from '#core/rotation'
@@ -111,10 +111,3 @@ export const SavePlanBody = z.strictObject({ version: z.int().min(1), plan: Plan
 
 /** What a save answers. */
 export const SavedPlan = z.object({ version: z.int(), savedAt: z.iso.datetime() })
-
-export interface BlockView {
-  readonly id: BlockId
-  readonly version: number
-  readonly savedAt: string
-  readonly plan: PlanDocument
-}

@@ -1,0 +1,23 @@
+import type { CoachId } from '#core/base'
+import { index, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+
+/** People who plan. Everything else in the database belongs to one of them. */
+export const coaches = pgTable('coaches', {
+  id: uuid('id').$type<CoachId>().primaryKey(),
+  email: text('email').notNull().unique(),
+  name: text('name').notNull(),
+  studio: text('studio').notNull(),
+  passwordHash: text('password_hash').notNull(),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+})
+
+/** Sign-ins that are still good. The cookie names one of them, so that it can be revoked. */
+export const signIns = pgTable('sign_ins', {
+  coachId: uuid('coach_id').$type<CoachId>().notNull().references(() => coaches.id, { onDelete: 'cascade' }),
+  id: uuid('id').notNull(),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+}, table => [
+  primaryKey({ columns: [table.coachId, table.id] }),
+  index('sign_ins_by_expiry').on(table.coachId, table.expiresAt),
+])

@@ -1,0 +1,3 @@
+export { coaches, signIns } from './coaches'
+export { clients } from './clients'
+export { blockRevisions, blocks } from './blocks'

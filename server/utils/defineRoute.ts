@@ -1,0 +1,103 @@
+import { randomUUID } from 'node:crypto'
+import { coachId, failure, type Result, success } from '#core/base'
+import { fieldErrors } from '#shared/contracts/fieldErrors'
+import { type Problem, problemDetails, problemWords } from '#shared/contracts/problem'
+import type { EventHandler, H3Event } from 'h3'
+import type { z } from 'zod'
+import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
+
+type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
+
+interface Request<Params, Body> { readonly event: H3Event, readonly params: Parsed<Params>, readonly body: Parsed<Body> }
+
+interface Route<Params, Body, Answer extends z.ZodType, Asker> {
+  readonly params?: Params
+  readonly body?: Body
+  readonly answer: Answer
+  readonly handle: (request: Request<Params, Body> & Asker) => Promise<Result<z.input<Answer>, Problem>>
+}
+
+/** A route for whoever is signed in: reads the sign-in, parses what comes in, turns failures into problem details. */
+export function defineRoute<Answer extends z.ZodType, Params extends z.ZodType | undefined = undefined, Body extends z.ZodType | undefined = undefined>(
+  route: Route<Params, Body, Answer, { readonly coach: Coach }>,
+): EventHandler {
+  return guarded(async (event) => {
+    const coach = await askingCoach(event)
+    return coach ? answered(event, route, { coach }) : failure<Problem>({ kind: 'not-signed-in' })
+  })
+}
+
+/** A route that needs no sign-in. */
+export function defineOpenRoute<Answer extends z.ZodType, Params extends z.ZodType | undefined = undefined, Body extends z.ZodType | undefined = undefined>(
+  route: Route<Params, Body, Answer, object>,
+): EventHandler {
+  return guarded(event => answered(event, route, {}))
+}
+
+/** The sign-in a request's cookie names, good or not. */
+export async function signInOf(event: H3Event): Promise<SignIn | undefined> {
+  const { secure } = await getUserSession(event)
+  return secure && { coachId: coachId(secure.coachId), id: secure.signInId }
+}
+
+async function askingCoach(event: H3Event): Promise<Coach | undefined> {
+  const kept = await signInOf(event)
+  return kept && coachSignedIn(kept)
+}
+
+async function answered<Params, Body, Answer extends z.ZodType, Asker>(
+  event: H3Event, route: Route<Params, Body, Answer, Asker>, asker: Asker,
+): Promise<Result<unknown, Problem>> {
+  const params = parsed(route.params, getRouterParams(event))
+  // An id that is none is as absent as an id nobody has.
+  if (!params.ok) return failure({ kind: 'not-found', what: 'page' })
+  const raw = route.body ? await jsonBody(event) : success(undefined)
+  if (!raw.ok) return raw
+  const body = parsed(route.body, raw.value)
+  if (!body.ok) return failure({ kind: 'invalid', errors: fieldErrors(body.error) })
+  const result = await route.handle({ event, params: params.value, body: body.value, ...asker } as Request<Params, Body> & Asker)
+  if (result.ok) route.answer.parse(result.value)
+  return result
+}
+
+function parsed(contract: unknown, value: unknown): Result<unknown, readonly z.core.$ZodIssue[]> {
+  if (!contract) return success(undefined)
+  const outcome = (contract as z.ZodType).safeParse(value)
+  return outcome.success ? success(outcome.data) : failure(outcome.error.issues)
+}
+
+const READING = new Set(['GET', 'HEAD'])
+
+function isFromElsewhere(event: H3Event): boolean {
+  const site = getHeader(event, 'sec-fetch-site')
+  return !READING.has(event.method) && site !== undefined && site !== 'same-origin' && site !== 'none'
+}
+
+function guarded(run: (event: H3Event) => Promise<Result<unknown, Problem>>): EventHandler {
+  return defineEventHandler(async (event) => {
+    setHeader(event, 'cache-control', 'no-store')
+    if (isFromElsewhere(event)) return sentProblem(event, { kind: 'foreign-origin' })
+    try {
+      const result = await run(event)
+      return result.ok ? result.value : sentProblem(event, result.error)
+    }
+    catch (error) {
+      const requestId = randomUUID()
+      console.error(`request ${requestId}: ${event.method} ${event.path}: ${redacted(error)}`)
+      return sentProblem(event, { kind: 'internal', requestId })
+    }
+  })
+}
+
+/** Query errors carry SQL and parameters, which may hold a client's data: only the cause's own message is logged. */
+function redacted(error: unknown): string {
+  if (!(error instanceof Error)) return 'unknown failure'
+  return error.cause instanceof Error ? error.cause.message : `${error.message}\n${error.stack ?? ''}`
+}
+
+function sentProblem(event: H3Event, problem: Problem): Record<string, unknown> {
+  setResponseStatus(event, problemWords(problem).status)
+  setHeader(event, 'content-type', 'application/problem+json')
+  if (problem.kind === 'too-many-attempts') setHeader(event, 'retry-after', problem.retryAfterSeconds)
+  return problemDetails(problem)
+}

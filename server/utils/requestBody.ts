@@ -1,0 +1,29 @@
+import { failure, type Result, success } from '#core/base'
+import type { Problem } from '#shared/contracts/problem'
+import type { H3Event } from 'h3'
+import rawBody from 'raw-body'
+
+/** Far above any plan (a full 14-day rotation has about 100 kB), far below what hurts. */
+const LIMIT_BYTES = 1_000_000
+
+/** Reads the body of a request as JSON, whatever its announced length. */
+export async function jsonBody(event: H3Event): Promise<Result<unknown, Problem>> {
+  try {
+    const text = await rawBody(event.node.req, { limit: LIMIT_BYTES, encoding: 'utf-8' })
+    return success(JSON.parse(text))
+  }
+  catch (error) {
+    if (error instanceof SyntaxError) return failure({ kind: 'unreadable-json' })
+    if ((error as { type?: string }).type === 'entity.too.large') {
+      drained(event)
+      return failure({ kind: 'too-large', limitBytes: LIMIT_BYTES })
+    }
+    throw error
+  }
+}
+
+/** Lets the rest of an oversized body run into the sand, so that the sender gets to read the answer. */
+function drained(event: H3Event): void {
+  event.node.req.unpipe()
+  event.node.req.resume()
+}

@@ -1,0 +1,50 @@
+import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
+import { EQUIPMENT, GROUPS } from '#core/catalogue'
+import { type ClientFacts, MODES } from '#core/method'
+import { z } from 'zod'
+import type { Equal, Proven } from './equal'
+import { PlainDateContract, PlanContract } from './plan'
+
+const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
+const band = z.strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) }).readonly()
+
+/** What is known of a client and bears on the numbers. */
+export const ClientFactsContract = z.strictObject({
+  trainingAgeMonths: z.int().min(0).max(1200),
+  modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
+  bands: z.partialRecord(z.enum(GROUPS), band).readonly(),
+  equipment: z.array(z.enum(EQUIPMENT)).readonly(),
+  credits: z.record(z.string(), credits).readonly(),
+}).readonly()
+
+export type _FactsAreCore = Proven<Equal<z.output<typeof ClientFactsContract>, ClientFacts>>
+
+const uuid = <Id>(brand: (text: string) => Id) => z.uuid().transform(brand)
+
+/** Path of everything that belongs to one client. */
+export const ClientParams = z.object({ clientId: uuid<ClientId>(clientId) })
+/** Path of everything that belongs to one block. */
+export const BlockParams = z.object({ blockId: uuid<BlockId>(blockId) })
+
+/** One client with the block that is being planned. */
+export const ClientView = z.object({
+  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(), facts: ClientFactsContract,
+  block: z.object({ id: uuid<BlockId>(blockId), version: z.int(), savedAt: z.iso.datetime(), plan: PlanContract }).nullable(),
+})
+export type ClientView = z.output<typeof ClientView>
+
+const stripDay = z.object({ name: z.string(), isRest: z.boolean(), flexors: z.number(), triceps: z.number(), hasOtherWork: z.boolean() })
+
+/** One line of the roster. */
+export const RosterEntry = z.object({
+  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(),
+  block: z.object({
+    title: z.string(), startsOn: PlainDateContract, passes: z.int(), days: z.array(stripDay),
+    flexorsPer7Days: z.number(), tricepsPer7Days: z.number(), notices: z.array(z.string()),
+  }).nullable(),
+})
+export type RosterEntry = z.output<typeof RosterEntry>
+
+/** All clients of the coach, in her order. */
+export const RosterView = z.object({ studio: z.string(), clients: z.array(RosterEntry) })
+export type RosterView = z.output<typeof RosterView>

@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import { PlanContract } from './plan'
+
+/** One field that was refused: where it is (JSON Pointer), what rule it breaks, and what to do. */
+export const FieldErrorContract = z.object({ pointer: z.string(), kind: z.string(), detail: z.string() })
+export type FieldError = z.infer<typeof FieldErrorContract>
+
+/** The block as it stands in the database, sent along when a save came too late. */
+export const CurrentBlockContract = z.object({ version: z.int(), savedAt: z.iso.datetime(), plan: PlanContract })
+export type CurrentBlock = z.output<typeof CurrentBlockContract>
+
+/** Why a request was refused. Sent as RFC 9457 problem details; the kind is the last part of `type`. */
+export type Problem =
+  | { readonly kind: 'unreadable-json' }
+  | { readonly kind: 'not-signed-in' }
+  | { readonly kind: 'wrong-credentials' }
+  | { readonly kind: 'foreign-origin' }
+  | { readonly kind: 'not-found', readonly what: string }
+  | { readonly kind: 'stale-version', readonly current: CurrentBlock }
+  | { readonly kind: 'too-large', readonly limitBytes: number }
+  | { readonly kind: 'invalid', readonly errors: readonly FieldError[] }
+  | { readonly kind: 'too-many-attempts', readonly retryAfterSeconds: number }
+  | { readonly kind: 'internal', readonly requestId: string }
+
+interface ProblemWords { readonly status: number, readonly title: string, readonly detail: string }
+
+const MEGABYTE = 1_000_000
+
+/** Status, title and sentence of each problem: what is wrong and what to do. */
+export function problemWords(problem: Problem): ProblemWords {
+  switch (problem.kind) {
+    case 'unreadable-json': return { status: 400, title: 'Not readable', detail: 'The request is not valid JSON. Check it for a missing bracket or quote and send it again.' }
+    case 'not-signed-in': return { status: 401, title: 'Not signed in', detail: 'Sign in and try again. Nothing was changed.' }
+    case 'wrong-credentials': return { status: 401, title: 'Sign-in refused', detail: 'Email and password do not match. Check both and try again.' }
+    case 'foreign-origin': return { status: 403, title: 'Sent from elsewhere', detail: 'Changes are taken only from this site itself.' }
+    case 'not-found': return { status: 404, title: 'Not found', detail: `There is no such ${problem.what}.` }
+    case 'stale-version': return { status: 409, title: 'Saved elsewhere meanwhile', detail: `The plan is at version ${problem.current.version} by now. Compare the two and choose.` }
+    case 'too-large': return { status: 413, title: 'Too large', detail: `A request may hold ${problem.limitBytes / MEGABYTE} MB. Send a smaller plan.` }
+    case 'invalid': return { status: 422, title: 'Not accepted', detail: problem.errors.map(error => error.detail).slice(0, 3).join(' ') }
+    case 'too-many-attempts': return { status: 429, title: 'Too many attempts', detail: `Wait ${Math.ceil(problem.retryAfterSeconds / 60)} min before the next attempt.` }
+    case 'internal': return { status: 500, title: 'The server failed', detail: `Nothing was saved. Try again; if it stays, report the number ${problem.requestId}.` }
+  }
+}
+
+/** A problem as it goes over the wire. */
+export function problemDetails(problem: Problem): Record<string, unknown> {
+  const { kind, ...members } = problem
+  return { type: `/problems/${kind}`, ...problemWords(problem), ...members }
+}
+
+/** What a screen reads from a refused request; anything else is taken as a server failure. */
+export const ProblemDetailsContract = z.looseObject({
+  type: z.string(), status: z.int(), title: z.string(), detail: z.string(),
+  errors: z.array(FieldErrorContract).optional(),
+})
+export type ProblemDetails = z.infer<typeof ProblemDetailsContract>
