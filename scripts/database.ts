@@ -1,0 +1,61 @@
+// `database prepare` makes, migrates and fills the database that DATABASE_URL names; `reset` brings the demo data back;
+// `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
+import { randomUUID } from 'node:crypto'
+import { coachId, plainDate } from '#core/base'
+import { connectedDatabase, type Database } from '../server/db/database'
+import { dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
+import { coachByEmail } from '../server/db/queries/coaches'
+import { coachCount, deleteCoach, insertStudio, setPasswordHash } from '../server/db/queries/studio'
+import { hashedPassword, isPassword } from '../server/services/passwords'
+import { DEMO_COACH, demoClients } from './demo/studio'
+
+function setting(name: string): string {
+  const value = process.env[name]
+  if (!value) throw new Error(`${name} is not set; run this through npm start, npm test or npm run reset`)
+  return value
+}
+
+async function insertDemo(db: Database): Promise<void> {
+  const today = plainDate(process.env.DEMO_TODAY ?? new Date().toISOString().slice(0, 10))
+  const passwordHash = await hashedPassword(setting('DEMO_PASSWORD'))
+  await insertStudio(db, { id: coachId(randomUUID()), ...DEMO_COACH, passwordHash }, demoClients(today))
+  console.log(`· Demo data written: ${DEMO_COACH.studio}`)
+}
+
+/** The demo password belongs to this machine, the database may come from another. */
+async function refreshDemoPassword(db: Database): Promise<void> {
+  const coach = await coachByEmail(db, DEMO_COACH.email)
+  if (!coach || await isPassword(coach.passwordHash, setting('DEMO_PASSWORD'))) return
+  await setPasswordHash(db, DEMO_COACH.email, await hashedPassword(setting('DEMO_PASSWORD')))
+}
+
+async function prepare(db: Database): Promise<void> {
+  if (await coachCount(db) === 0) await insertDemo(db)
+  else await refreshDemoPassword(db)
+}
+
+async function reset(db: Database): Promise<void> {
+  await deleteCoach(db, DEMO_COACH.email)
+  await insertDemo(db)
+}
+
+async function withDatabase(work: (db: Database) => Promise<void>): Promise<void> {
+  const url = setting('DATABASE_URL')
+  await ensureDatabase(url)
+  const { db, close } = connectedDatabase(url)
+  try {
+    await migrated(db)
+    await work(db)
+  }
+  finally {
+    await close()
+  }
+}
+
+switch (process.argv[2]) {
+  case 'prepare': await withDatabase(prepare); break
+  case 'reset': await withDatabase(reset); break
+  case 'migrate': await withDatabase(async () => {}); break
+  case 'drop': await dropDatabase(setting('DATABASE_URL')); break
+  default: throw new Error('say prepare, migrate, reset or drop')
+}

@@ -1,0 +1,54 @@
+// `npm start`: everything a fresh machine needs, then the application. Plain Node, because nothing is installed yet.
+import { atEnd, end, endOnSignals } from './setup/cleanup.mjs'
+import { ensureDebianPackages } from './setup/debian.mjs'
+import { freePort } from './setup/freePort.mjs'
+import { dataHome } from './setup/paths.mjs'
+import { privatePostgres } from './setup/postgres.mjs'
+import { ensureBuild, ensureDependencies, runScript } from './setup/project.mjs'
+import { markServing, otherStart, unmark } from './setup/runningMark.mjs'
+import { say, told } from './setup/say.mjs'
+import { secretsIn } from './setup/secrets.mjs'
+import { startedServer } from './setup/server.mjs'
+
+const USUAL_PORT = 3210
+
+async function databaseUrl(home) {
+  if (process.env.DATABASE_URL) {
+    say('Using the database that DATABASE_URL names')
+    return process.env.DATABASE_URL
+  }
+  await ensureDebianPackages(['postgresql'])
+  const postgres = await privatePostgres(home)
+  atEnd(postgres.stop)
+  return postgres.url('tholepin')
+}
+
+await told(async () => {
+  const home = dataHome('start')
+  const other = otherStart(home)
+  if (other) {
+    console.log(other.url ? `Tholepin is already running at ${other.url}` : `Tholepin is already being started (process ${other.pid}). Wait for its address.`)
+    return
+  }
+  endOnSignals()
+  atEnd(async () => unmark(home))
+  try {
+    await ensureDependencies()
+    await ensureBuild()
+    const url = await databaseUrl(home)
+    const { demoPassword, session } = secretsIn(home)
+    say('Migrating the database, adding demo data if it is empty')
+    await runScript('database', ['prepare'], { env: { DATABASE_URL: url, DEMO_PASSWORD: demoPassword }, output: 'inherit' })
+    const server = await startedServer({ port: await freePort(Number(process.env.PORT ?? USUAL_PORT)), databaseUrl: url, sessionPassword: session })
+    atEnd(server.stop)
+    markServing(home, server.url)
+    console.log(`\nTholepin runs at ${server.url}\nSign in as the demo coach: ragna@skerrylane.example, password ${demoPassword}\nCtrl-C ends it.\n`)
+    await server.ended
+    say('The server has ended')
+    await end(1)
+  }
+  catch (error) {
+    console.error(`\n${error.message}`)
+    await end(1)
+  }
+})
