@@ -1,0 +1,7 @@
+<script setup lang="ts">
+defineProps<{ label: string }>()
+</script>
+
+<template>
+  <kbd class="key-cap font-text">{{ label }}</kbd>
+</template>

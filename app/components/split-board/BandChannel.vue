@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { Band } from '#core/method'
+import type { BoardRail } from '~/composables/useBoardRails'
+import { BAND_MARKS, bandShare } from './bandScale'
+
+const { band, value, family, size, showsNumbers } = defineProps<{ band: Band, value: number, family: BoardRail['family'], size: BoardRail['size'], showsNumbers: boolean }>()
+const WIDTH = 100
+const height = computed(() => ({ arm: 68, head: 22, small: 29 })[size])
+const railY = computed(() => ({ arm: 54, head: 20, small: 25 })[size])
+const marks = computed(() => ([['floor', band.floor], ['target', band.target], ['ceiling', band.ceiling]] as const)
+  .map(([name, sets]) => ({ name, sets, x: BAND_MARKS[name] * WIDTH })))
+const peg = computed(() => ({ kind: 'peg' as const, piece: 0, x: 0, height: size === 'arm' ? 18 : 11, base: 0, isDirect: true }))
+</script>
+
+<template>
+  <svg :width="WIDTH" :height="height" :viewBox="`0 0 ${WIDTH} ${height}`" aria-hidden="true" class="block" :style="{ '--peg': `var(--${family}-peg)` }">
+    <rect :x="BAND_MARKS.floor * WIDTH" y="0" :width="(BAND_MARKS.ceiling - BAND_MARKS.floor) * WIDTH" :height="height" fill="var(--sunk)" />
+    <path v-for="mark in marks" :key="mark.name" :d="`M${mark.x} 0V${height}`" stroke="var(--edge)" :stroke-dasharray="mark.name === 'target' ? '2 3' : undefined" />
+    <path :d="`M0 ${railY}H${WIDTH}`" stroke="var(--peg)" stroke-width="1.25" opacity=".6" />
+    <PegMark :peg="peg" :family="family" :scale="size === 'arm' ? 'large' : 'small'" :x="bandShare(value, band) * WIDTH" :foot="railY" :is-blue="false" />
+    <template v-if="showsNumbers">
+      <text v-for="mark in marks" :key="`n-${mark.name}`" :x="mark.x" :y="railY + 12" text-anchor="middle" class="number">{{ mark.sets }}</text>
+    </template>
+  </svg>
+</template>
+
+<style scoped>
+.number { font-size: 10.5px; fill: var(--ink2); paint-order: stroke; stroke: var(--ground); stroke-width: 2px; }
+</style>

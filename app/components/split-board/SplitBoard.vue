@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { formatSets } from '#core/format'
+import { useElementSize } from '@vueuse/core'
+import { useBoard } from './boardContext'
+import { boardColumns } from './boardColumns'
+
+defineProps<{
+  /** What stands under each day's role. */
+  dates: readonly string[]
+}>()
+const board = useBoard()
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width } = useElementSize(frame, { width: 1240, height: 0 })
+const columns = computed(() => boardColumns(width.value || 1240, board.days.value.length))
+const perWeek = computed(() => {
+  const sets = board.setCounts.value.reduce((sum, count) => sum + count, 0)
+  return formatSets(sets * 7 / board.days.value.length)
+})
+</script>
+
+<template>
+  <div ref="frame" class="overflow-x-auto">
+    <div role="grid" aria-label="Split board: sets of each muscle on each day" class="board" :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }">
+      <div role="row" class="contents">
+        <div role="columnheader" class="legend">
+          <span class="flex items-end gap-1.5"><RailGlyph family="flex" :is-small="false" /> one set direct</span>
+          <span class="flex items-end gap-1.5"><IndirectGlyph /> half credit</span>
+        </div>
+        <SplitBoardDayHead v-for="(_, dayAt) in board.days.value" :key="dayAt" :day-at="dayAt" :date="dates[dayAt] ?? ''" />
+        <div role="columnheader" class="summary-head">
+          Sets per<br>7 days
+        </div>
+        <div role="columnheader" class="band-head">
+          <span>floor</span><span>target</span><span>ceiling</span>
+        </div>
+        <div role="columnheader" class="summary-head">
+          Days<br>in 7
+        </div>
+      </div>
+      <SplitBoardRail v-for="(rail, railAt) in board.rails.value" :key="rail.key" :rail="rail" :rail-at="railAt" :day-width="columns.day" />
+      <div role="row" class="contents">
+        <div role="rowheader" class="foot foot-name">
+          Sets in the session
+        </div>
+        <div v-for="(count, dayAt) in board.setCounts.value" :key="dayAt" role="gridcell" class="foot" :data-rest="board.days.value[dayAt]?.role === 'rest' || undefined">
+          {{ board.days.value[dayAt]?.role === 'rest' ? '' : count }}
+        </div>
+        <div role="gridcell" class="foot foot-sum">
+          {{ perWeek }}
+        </div>
+        <div role="gridcell" class="foot text-ink2">
+          per 7 days
+        </div>
+        <div role="gridcell" class="foot" />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.board { display: grid; }
+.legend { display: flex; align-items: flex-end; gap: 12px; padding-bottom: 4px; font-size: 10.5px; line-height: 11px; color: var(--ink2); background: var(--ground); position: sticky; left: 0; z-index: 2; }
+.legend span { max-width: 62px; }
+.summary-head { align-self: end; padding: 0 4px 4px; text-align: right; font-size: 11px; line-height: 13px; color: var(--ink2); }
+.band-head { position: relative; align-self: end; height: 30px; font-size: 10.5px; color: var(--ink2); }
+.band-head span { position: absolute; bottom: 3px; transform: translateX(-50%); }
+.band-head span:nth-child(1) { left: 20px; } .band-head span:nth-child(2) { left: 50px; bottom: 16px; } .band-head span:nth-child(3) { left: 80px; }
+.foot { padding: 5px 9px 6px; border-top: 1.5px solid var(--ink); font-weight: 600; margin-top: 8px; }
+.foot[data-rest] { background: var(--rest-day); }
+.foot-name { padding-left: 0; font-weight: 400; position: sticky; left: 0; background: var(--ground); z-index: 2; }
+.foot-sum { text-align: right; padding-inline: 4px; font-family: var(--font-display); font-size: 14px; }
+</style>

@@ -1,0 +1,39 @@
+import { failure, type Result, success } from '#core/base'
+import { type ProblemDetails, ProblemDetailsContract } from '#shared/contracts/problem'
+import { FetchError } from 'ofetch'
+import type { z } from 'zod'
+
+/** Why a request brought nothing: the server refused it, or it was not reached at all. */
+export type ApiFailure =
+  | { readonly kind: 'unreachable' }
+  | { readonly kind: 'refused', readonly problem: ProblemDetails }
+
+interface ApiRequest<Answer extends z.ZodType> {
+  readonly method?: 'GET' | 'POST' | 'PUT'
+  readonly body?: object
+  readonly answer: Answer
+}
+
+const UNKNOWN_FAILURE: ProblemDetails = { type: '/problems/internal', status: 500, title: 'The server failed', detail: 'The server gave an answer that cannot be read. Try again.' }
+
+/** Asks this application's server; answers are parsed by their contract, refusals come back as values. */
+export function useApi() {
+  const fetchHere = useRequestFetch()
+  async function ask<Answer extends z.ZodType>(path: string, { method = 'GET', body, answer }: ApiRequest<Answer>): Promise<Result<z.output<Answer>, ApiFailure>> {
+    try {
+      const raw: unknown = await fetchHere(path, { method, ...(body && { body }), retry: 0 })
+      return success(answer.parse(raw))
+    }
+    catch (error) {
+      if (!(error instanceof FetchError)) throw error
+      return failure(asFailure(error))
+    }
+  }
+  return { ask }
+}
+
+function asFailure(error: FetchError): ApiFailure {
+  if (error.response === undefined) return { kind: 'unreachable' }
+  const problem = ProblemDetailsContract.safeParse(error.data)
+  return { kind: 'refused', problem: problem.success ? problem.data : UNKNOWN_FAILURE }
+}

@@ -1,0 +1,63 @@
+import { useEventListener } from '@vueuse/core'
+import { boardIntent, type BoardIntent, dayFromDigits } from './boardKeys'
+import type { SplitBoardState } from './useSplitBoard'
+
+const DIGIT_PAUSE_MS = 600
+
+interface KeyboardOptions {
+  readonly board: SplitBoardState
+  readonly isSilent: () => boolean
+  readonly onTable: () => void
+  readonly onKeys: () => void
+}
+
+/** Sends key presses to the board, unless they belong to a field, a dialog, a menu or a control. */
+export function useBoardKeyboard({ board, isSilent, onTable, onKeys }: KeyboardOptions): void {
+  let typedDigits = ''
+  let typedAt = 0
+
+  function digit(value: number): void {
+    const now = performance.now()
+    const { day, typed } = dayFromDigits(now - typedAt < DIGIT_PAUSE_MS ? typedDigits : '', value, board.days.value.length)
+    typedDigits = typed
+    typedAt = now
+    if (day !== null) board.goToDay(day)
+  }
+
+  function follow(intent: BoardIntent): void {
+    switch (intent.kind) {
+      case 'go': return board.go(intent)
+      case 'go_to_day': return digit(intent.digit)
+      case 'carry': return board.carryBy(intent.days)
+      case 'sets': return board.changeSets(intent.step)
+      case 'pick': return board.pickNext(intent.step)
+      case 'confirm': return board.confirm()
+      case 'cancel': return board.cancel()
+      case 'undo': return board.undo()
+      case 'redo': return board.redo()
+      case 'heads': return board.toggleHeads()
+      case 'add_exercise': return board.openPicker()
+      case 'next_notice': return board.nextNotice()
+      case 'table': return onTable()
+      case 'keys': return onKeys()
+    }
+  }
+
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    const target = event.target instanceof Element ? event.target : null
+    if (isSilent() || event.defaultPrevented || target?.closest('input, textarea, select, [role=menu], [role=dialog]')) return
+    // Enter and Space on a button or link are that control's own.
+    if (event.key === 'Enter' && target?.closest('button, a')) return
+    const intent = boardIntent(event)
+    if (!intent) return
+    event.preventDefault()
+    focusBoard()
+    follow(intent)
+  })
+}
+
+/** The selected cell gets the keyboard back, so that walking with the arrows is seen and heard. */
+function focusBoard(): void {
+  if (document.activeElement?.closest('[role=grid]')) return
+  document.querySelector<HTMLElement>('[role=grid] [role=gridcell][tabindex="0"]')?.focus()
+}

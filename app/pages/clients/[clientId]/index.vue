@@ -1,0 +1,7 @@
+<script setup lang="ts">
+definePageMeta({ redirect: to => `/clients/${String(to.params.clientId)}/split` })
+</script>
+
+<template>
+  <div />
+</template>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { addDays, clientId } from '#core/base'
+import { planDifference } from '#core/block'
+import { formatDay } from '#core/format'
+import { placeOn, rotationStart } from '#core/rotation'
+import { ChevronRight, Redo2, Undo2 } from 'lucide-vue-next'
+import { provideBoard } from '~/components/split-board/boardContext'
+
+const NARROW_FROM_DAYS = 9
+
+const route = useRoute()
+const store = usePlanStore()
+const id = clientId(String(route.params.clientId))
+const { data: outcome } = await useAsyncData(`client-${id}`, async () => {
+  const result = await store.load(id)
+  if (result.ok) return 'loaded' as const
+  return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
+})
+if (outcome.value === 401) await navigateTo('/sign-in')
+else if (outcome.value !== 'loaded') throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
+useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` })
+
+const board = useSplitBoard()
+provideBoard(board)
+useAutosave()
+
+const isTable = ref(false)
+const isKeysOpen = ref(false)
+useBoardKeyboard({
+  board, isSilent: () => board.isPickerOpen.value || isKeysOpen.value,
+  onTable: () => { isTable.value = !isTable.value },
+  onKeys: () => { isKeysOpen.value = true },
+})
+
+const today = useToday()
+const pass = computed(() => (store.plan ? placeOn(store.plan.rotation.days.length, store.plan.startsOn, today.value)?.pass ?? null : null))
+const dates = computed(() => {
+  const plan = store.plan
+  if (!plan) return []
+  const start = rotationStart(plan.rotation, plan.startsOn, Math.min(pass.value ?? 0, plan.passes - 1))
+  return plan.rotation.days.map((_, at) => formatDay(addDays(start, at), plan.rotation.days.length > NARROW_FROM_DAYS ? 'narrow' : 'wide'))
+})
+const shownPass = computed(() => (pass.value === null ? null : Math.min(pass.value + 1, store.plan?.passes ?? 1)))
+const difference = computed(() => (store.saveState.kind === 'conflict' && store.plan ? planDifference(store.plan, store.saveState.theirs.plan) : null))
+</script>
+
+<template>
+  <div class="flex min-h-dvh flex-col">
+    <AppBar>
+      <template #trail>
+        <NuxtLink to="/roster" class="quiet-link">
+          Roster
+        </NuxtLink>
+        <ChevronRight :size="13" class="text-ink2" aria-hidden="true" />
+        <span class="truncate font-semibold">{{ store.client?.name }}</span>
+        <span class="nav-here" aria-current="page">Split</span>
+      </template>
+      <template #actions>
+        <button type="button" class="control" :disabled="store.past.length === 0" @click="board.undo()">
+          <Undo2 :size="15" aria-hidden="true" /> Undo <KeyCap label="Z" />
+        </button>
+        <button type="button" class="control" :disabled="store.future.length === 0" @click="board.redo()">
+          <Redo2 :size="15" aria-hidden="true" /> Redo
+        </button>
+      </template>
+    </AppBar>
+    <main class="flex-1 px-5">
+      <SplitBoardHead :pass="shownPass" />
+      <ConflictPanel v-if="difference" :difference="difference" />
+      <p v-if="!store.plan" class="py-10 text-ink2">
+        No block is planned for this client yet.
+      </p>
+      <PlainTable v-else-if="isTable" />
+      <SplitBoard v-else :dates="dates" />
+    </main>
+    <footer v-if="store.plan" class="sticky bottom-0 z-10 bg-ground">
+      <SplitBoardReadout />
+      <div class="keys">
+        <span><KeyCap label="←" /> <KeyCap label="→" /> day</span>
+        <span><KeyCap label="↑" /> <KeyCap label="↓" /> muscle</span>
+        <span><KeyCap label="⇧" /> <KeyCap label="←" /> <KeyCap label="→" /> carry sets</span>
+        <span><KeyCap label="+" /> <KeyCap label="−" /> add, cut</span>
+        <span><KeyCap label="," /> <KeyCap label="." /> pick exercise</span>
+        <button type="button" class="quiet-link" @click="board.toggleHeads()">
+          <KeyCap label="H" /> heads
+        </button>
+        <button type="button" class="quiet-link" :aria-pressed="isTable" @click="isTable = !isTable">
+          <KeyCap label="T" /> {{ isTable ? 'board' : 'plain table' }}
+        </button>
+        <button type="button" class="quiet-link" @click="isKeysOpen = true">
+          <KeyCap label="?" /> all keys
+        </button>
+      </div>
+    </footer>
+    <ExercisePicker />
+    <KeysDialog v-model="isKeysOpen" />
+  </div>
+</template>
+
+<style scoped>
+.nav-here { position: relative; margin-left: 28px; font-weight: 650; }
+.nav-here::after { content: ""; position: absolute; left: 50%; top: 26px; width: 3px; height: 10px; transform: translateX(-50%); background: var(--ink); border-radius: 2px; }
+.keys { display: flex; align-items: center; justify-content: space-between; gap: 16px; min-height: 30px; padding: 4px 20px; border-top: 1px solid var(--hair); color: var(--ink2); font-size: 12.5px; white-space: nowrap; overflow: hidden; }
+</style>
