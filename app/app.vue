@@ -6,7 +6,5 @@ useHead({ htmlAttrs: { 'data-theme': () => (choice.value === 'system' ? undefine
 <template>
   <NuxtLoadingIndicator color="var(--focus)" :height="2" />
   <NuxtRouteAnnouncer />
-  <NuxtLayout>
-    <NuxtPage />
-  </NuxtLayout>
+  <NuxtPage />
 </template>

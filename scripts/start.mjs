@@ -1,5 +1,5 @@
 // `npm start`: everything a fresh machine needs, then the application. Plain Node, because nothing is installed yet.
-import { atEnd, end, endOnSignals } from './setup/cleanup.mjs'
+import { atEnd, end, endOnSignals, isAtEnd } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
 import { freePort } from './setup/freePort.mjs'
 import { dataHome } from './setup/paths.mjs'
@@ -44,7 +44,8 @@ await told(async () => {
     markServing(home, server.url)
     console.log(`\nTholepin runs at ${server.url}\nSign in as the demo coach: ragna@skerrylane.example, password ${demoPassword}\nCtrl-C ends it.\n`)
     await server.ended
-    say('The server has ended')
+    if (isAtEnd()) return
+    say('The server has ended by itself; its own words are above')
     await end(1)
   }
   catch (error) {

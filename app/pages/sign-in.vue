@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import { useMounted } from '@vueuse/core'
+
 useHead({ title: 'Sign in · Tholepin' })
 
 const email = ref('')
 const password = ref('')
 const { complaint, isBusy, signIn } = useSignIn()
 const route = useRoute()
+/** Until the page is live the browser would send the form itself. */
+const isLive = useMounted()
 
 /** Only paths of this site: a link must not send a coach elsewhere after signing in. */
 function destination(): string {
@@ -25,7 +29,7 @@ async function submit(): Promise<void> {
         Where every direct and indirect arm set falls, what each muscle gets in a week, and how often.
       </p>
     </div>
-    <form class="w-full max-w-[340px] flex-none" novalidate @submit.prevent="submit">
+    <form class="w-full max-w-[340px] flex-none" method="post" novalidate @submit.prevent="submit">
       <div class="flex items-center gap-2 font-display text-[23px] font-semibold">
         <TholepinMark />
         <h1>Sign in to Tholepin</h1>
@@ -37,7 +41,7 @@ async function submit(): Promise<void> {
       <p id="complaint" role="alert" class="mt-3 min-h-6">
         <span v-if="complaint" class="alert-chip">{{ complaint }}</span>
       </p>
-      <button type="submit" class="control control-strong mt-2 h-9 w-full justify-center" :disabled="isBusy">
+      <button type="submit" class="control control-strong mt-2 h-9 w-full justify-center" :disabled="isBusy || !isLive">
         {{ isBusy ? 'Signing in' : 'Sign in' }}
       </button>
       <p class="mt-5 text-ink3">

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { exerciseId, slotId } from '../base'
 import { BUILT_IN_CATALOGUE, requireExercise } from '../catalogue'
-import { STEADY_MIDDLE } from '../method'
+import { defaultContext, STEADY_MIDDLE } from '../method'
 import { daySlots } from '../rotation'
 import { plannedSets } from '../scheme'
 import type { Slot } from '../session'
@@ -11,7 +11,6 @@ import { exerciseChoices, matchesChoice } from './exerciseChoice'
 import { usualScheme } from './newScheme'
 import { planDifference } from './planDifference'
 import type { PlanDocument } from './planDocument'
-import { defaultContext } from '../method'
 
 const curl = straight('cable_curl', 3, 12, 1)
 const pushdown = straight('pushdown_rope', 3, 12, 1)

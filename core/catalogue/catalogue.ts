@@ -1,12 +1,11 @@
 import { assert } from '../base'
-import type { Credits, Exercise, HeadShares, Intent } from './exercise'
+import type { Credits, Equipment, Exercise, HeadShares, Intent } from './exercise'
 import { ELBOW_EXTENSION } from './exercises/elbowExtension'
 import { ELBOW_FLEXION } from './exercises/elbowFlexion'
 import { PRESSES } from './exercises/presses'
 import { PULLS } from './exercises/pulls'
 import { REST_OF_BODY } from './exercises/restOfBody'
 import { WRIST_AND_GRIP } from './exercises/wristAndGrip'
-import type { Equipment } from './exercise'
 import { GROUP_MUSCLES, type Group, type Muscle } from './muscles'
 
 /** The exercises that come with the program, in the order of the library screen. */

@@ -1,5 +1,4 @@
-import type { Equipment, Group, Muscle } from '../catalogue'
-import type { BundleId } from '../catalogue'
+import type { BundleId, Equipment, Group, Muscle } from '../catalogue'
 import type { BandPosition, CountingSchoolId, Mode, TrainingAge } from '../method'
 import type { DayRole, RotationDay } from '../rotation'
 

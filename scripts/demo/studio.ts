@@ -1,6 +1,7 @@
 import { addDays, type ClientId, clientId, type BlockId, blockId, isoWeekday, type PlainDate } from '#core/base'
 import type { PlanDocument } from '#core/block'
-import type { ClientFacts } from '#core/method'
+import { ARM_GROUPS, type Group, GROUPS } from '#core/catalogue'
+import type { ClientFacts, Mode } from '#core/method'
 import { finisher, lastDropped, line, planFrom, restDay, together, trainingDay } from './planWriter'
 import { seededRandom, seededUuids } from './seededIds'
 
@@ -17,6 +18,11 @@ export interface DemoClient {
 export const DEMO_COACH = { email: 'ragna@skerrylane.example', name: 'Ragna Tveitan', studio: 'Skerrylane strength room' } as const
 
 const DEMO_SEED = 1703
+
+/** Arms up means the rest of the body on a low dose for this block, but for what presses and pulls train anyway. */
+const TRAINED_BY_COMPOUNDS: readonly Group[] = ['chest', 'lats', 'upper_back', 'delts_front']
+const BODY_MAINTAINED: Partial<Record<Group, Mode>> = Object.fromEntries(
+  GROUPS.filter(group => ![...ARM_GROUPS, ...TRAINED_BY_COMPOUNDS].includes(group)).map(group => [group, 'maintain' as const]))
 
 function facts(trainingAgeMonths: number, more: Partial<ClientFacts> = {}): ClientFacts {
   return { trainingAgeMonths, modes: {}, bands: {}, equipment: [], credits: {}, ...more }
@@ -49,7 +55,7 @@ type Written = Omit<DemoClient, 'id' | 'blockId'>
 function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Marit Solheim-Okafor', about: 'Plank-boat builder, rows bow',
-    facts: facts(52, { modes: { elbow_flexors_other: 'build', forearms: 'build' } }),
+    facts: facts(52, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build', forearms: 'build' } }),
     plan: planFrom({
       title: 'Planking block', startsOn, passes: 7, anchor: { kind: 'floating' },
       days: [
@@ -59,7 +65,7 @@ function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
         trainingDay('arms', 45, together('superset', lastDropped('cable_curl', 4), line('overhead_extension_cambered', 4)),
           together('superset', line('preacher_curl_bar', 3), line('pushdown_rope', 3)), line('reverse_curl', 3), together('alternating', line('wrist_curl', 2), line('reverse_wrist_curl', 2))),
         trainingDay('upper', 60, line('bench_press_dumbbell', 3), line('pulldown_supinated', 3), line('machine_row', 3), line('overhead_press_dumbbell', 2), line('lateral_raise_dumbbell', 3)),
-        trainingDay('legs', 60, line('machine_squat', 4), line('romanian_deadlift', 3), line('leg_curl_seated', 3), line('calf_raise_standing', 4)),
+        trainingDay('legs', 60, line('machine_squat', 4), line('romanian_deadlift', 3), line('leg_curl_seated', 3), line('calf_raise_standing', 4), line('cable_crunch', 3)),
         trainingDay('arms', 45, together('superset', line('cambered_bar_curl', 3), line('lying_extension_behind_head', 3)),
           together('superset', line('cross_body_hammer_curl', 2), line('pushdown_single', 3))),
         restDay,
@@ -72,7 +78,7 @@ function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
 function harbourPilot(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Joren Haakestad', about: 'Harbour pilot, rows stroke',
-    facts: facts(30),
+    facts: facts(30, { modes: { chest: 'build', lats: 'build', upper_back: 'build', delts_front: 'build', elbow_flexors_other: 'build', abs: 'maintain', hamstrings: 'maintain', calves: 'maintain', traps: 'maintain' } }),
     plan: planFrom({
       title: 'Spring block', startsOn, passes: 6, anchor: { kind: 'weekday', startsOn: 1 },
       days: [
@@ -92,13 +98,13 @@ function harbourPilot(startsOn: PlainDate, newId: () => string): Written {
 function kayakGuide(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Emil Varga-Nystrand', about: 'Kayak guide, trains at home with dumbbells',
-    facts: facts(9, { equipment: ['dumbbell', 'bench', 'incline_bench'] }),
+    facts: facts(9, { modes: BODY_MAINTAINED, equipment: ['dumbbell', 'bench', 'incline_bench'] }),
     plan: planFrom({
       title: 'Before the season', startsOn, passes: 8, anchor: { kind: 'weekday', startsOn: 1 },
       days: [
         trainingDay('upper', 40, line('bench_press_dumbbell', 3), line('dumbbell_row', 3), line('dumbbell_curl', 2), line('overhead_extension_dumbbell', 2)),
         restDay,
-        trainingDay('lower', 40, line('split_squat_rear_foot', 3), line('shrug_dumbbell', 2), line('plank', 2)),
+        trainingDay('lower', 40, line('split_squat_rear_foot', 3), line('shrug_dumbbell', 2), line('lateral_raise_dumbbell', 2), line('plank', 2)),
         restDay,
         trainingDay('upper', 40, line('incline_press_dumbbell', 3), line('chest_supported_row', 3), line('hammer_curl', 2), line('lying_extension_dumbbell', 3)),
         restDay,
@@ -112,7 +118,7 @@ function kayakGuide(startsOn: PlainDate, newId: () => string): Written {
 function teacher(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Sunniva Bakkeli', about: 'Teacher, new to lifting',
-    facts: facts(4),
+    facts: facts(4, { modes: BODY_MAINTAINED }),
     plan: planFrom({
       title: 'First block', startsOn, passes: 8, anchor: { kind: 'weekday', startsOn: 1 },
       days: [
@@ -132,7 +138,7 @@ function teacher(startsOn: PlainDate, newId: () => string): Written {
 function ferryMate(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Liv Adeyemi-Strand', about: 'Ferry mate, works five-day shifts',
-    facts: facts(40, { modes: { elbow_flexors_other: 'build' } }),
+    facts: facts(40, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' } }),
     plan: planFrom({
       title: 'Shift block', startsOn, passes: 9, anchor: { kind: 'floating' },
       days: [

@@ -14,6 +14,11 @@ export async function end(code) {
   process.exit(code)
 }
 
+/** Whether the end has begun. */
+export function isAtEnd() {
+  return isEnding
+}
+
 /** Ends cleanly on Ctrl-C, on a polite kill and on a closed terminal. */
 export function endOnSignals() {
   for (const [signal, code] of [['SIGINT', 130], ['SIGTERM', 143], ['SIGHUP', 129]]) {

@@ -18,7 +18,7 @@ const words = computed(() => {
 
 <template>
   <div class="flex items-center gap-5">
-    <svg width="300" height="78" viewBox="0 0 300 78" aria-hidden="true">
+    <svg width="420" height="78" viewBox="-62 0 420 78" aria-hidden="true">
       <path d="M30 71H270" stroke="var(--line)" stroke-width="2" />
       <path :d="`M${PIN.x - 34} 71H${PIN.x + 34}`" stroke="var(--ink)" stroke-width="5" stroke-linecap="round" />
       <path :d="`M${PIN.x - 4} 70L${PIN.x - 2.5} ${PIN.y}H${PIN.x + 2.5}L${PIN.x + 4} 70Z`" fill="var(--ink)" />
@@ -35,6 +35,8 @@ const words = computed(() => {
         <text :x="PIN.x + beam.extensorArm - 20" :y="PIN.y + 24" text-anchor="middle" class="load">{{ formatOneDecimal(balance.extensors) }}</text>
       </g>
       <circle :cx="PIN.x" :cy="PIN.y" r="3.5" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.3" />
+      <text x="34" :y="66" text-anchor="end" class="side" fill="var(--flex)">Elbow flexors</text>
+      <text x="266" :y="66" class="side" fill="var(--ext)">Triceps</text>
     </svg>
     <dl class="text-[12px] leading-[16px]">
       <dt class="text-ink2">
@@ -55,5 +57,6 @@ const words = computed(() => {
 
 <style scoped>
 .oar { transition: transform 320ms ease-out; }
+.side { font-size: 12px; font-weight: 600; }
 .load { font-family: var(--font-display); font-size: 13px; font-weight: 600; fill: var(--on-ink); }
 </style>

@@ -9,6 +9,8 @@ const height = computed(() => ({ arm: 68, head: 22, small: 29 })[size])
 const railY = computed(() => ({ arm: 54, head: 20, small: 25 })[size])
 const marks = computed(() => ([['floor', band.floor], ['target', band.target], ['ceiling', band.ceiling]] as const)
   .map(([name, sets]) => ({ name, sets, x: BAND_MARKS[name] * WIDTH })))
+/** The peg's head stays whole at both ends of the channel. */
+const pegX = computed(() => Math.min(WIDTH - 4, Math.max(4, bandShare(value, band) * WIDTH)))
 const peg = computed(() => ({ kind: 'peg' as const, piece: 0, x: 0, height: size === 'arm' ? 18 : 11, base: 0, isDirect: true }))
 </script>
 
@@ -17,7 +19,7 @@ const peg = computed(() => ({ kind: 'peg' as const, piece: 0, x: 0, height: size
     <rect :x="BAND_MARKS.floor * WIDTH" y="0" :width="(BAND_MARKS.ceiling - BAND_MARKS.floor) * WIDTH" :height="height" fill="var(--sunk)" />
     <path v-for="mark in marks" :key="mark.name" :d="`M${mark.x} 0V${height}`" stroke="var(--edge)" :stroke-dasharray="mark.name === 'target' ? '2 3' : undefined" />
     <path :d="`M0 ${railY}H${WIDTH}`" stroke="var(--peg)" stroke-width="1.25" opacity=".6" />
-    <PegMark :peg="peg" :family="family" :scale="size === 'arm' ? 'large' : 'small'" :x="bandShare(value, band) * WIDTH" :foot="railY" :is-blue="false" />
+    <PegMark :peg="peg" :family="family" :scale="size === 'arm' ? 'large' : 'small'" :x="pegX" :foot="railY" :is-blue="false" />
     <template v-if="showsNumbers">
       <text v-for="mark in marks" :key="`n-${mark.name}`" :x="mark.x" :y="railY + 12" text-anchor="middle" class="number">{{ mark.sets }}</text>
     </template>

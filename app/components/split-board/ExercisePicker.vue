@@ -64,7 +64,7 @@ watch(board.isPickerOpen, (isOpen) => {
               <li class="option" :data-active="active || undefined">
                 <span class="min-w-0">
                   <span class="block font-semibold">{{ choice.exercise.name }}<span v-if="facts(choice).purpose" class="font-normal text-ink2">, {{ facts(choice).purpose }}</span></span>
-                  <span class="block truncate text-[12px] text-ink2">{{ facts(choice).others || 'nothing else' }}</span>
+                  <span class="block truncate text-[12px] text-ink2">{{ facts(choice).others || 'no indirect sets for other groups' }}</span>
                 </span>
                 <span class="ml-auto shrink-0 text-right text-[12px] text-ink2">
                   <span class="block">{{ LENGTHS[choice.exercise.intents[0].lengthBias] }}</span>

@@ -16,11 +16,9 @@ const isEmpty = computed(() => (board.selectedCell.value?.pieces.length ?? 0) ==
     </MenuButton>
     <MenuItems class="menu">
       <MenuItem v-for="target in targets" :key="target.at" v-slot="{ active }">
-        <div class="item" :data-active="active || undefined">
-          <button type="button" class="whole" @click="board.moveTo(target.at, null)">
-            <b class="font-display">{{ target.at + 1 }}</b> {{ target.name }}
-          </button>
-        </div>
+        <button type="button" class="item" :data-active="active || undefined" @click="board.moveTo(target.at, null)">
+          <b class="font-display">{{ target.at + 1 }}</b> {{ target.name }}
+        </button>
       </MenuItem>
       <p class="px-3 pt-1 pb-2 text-[11px] text-ink2">
         All direct sets here, or the exercise<br>picked with <KeyCap label="," /> <KeyCap label="." />
@@ -31,6 +29,6 @@ const isEmpty = computed(() => (board.selectedCell.value?.pieces.length ?? 0) ==
 
 <style scoped>
 .menu { position: absolute; right: 0; bottom: 34px; z-index: 10; min-width: 210px; padding-top: 4px; border: 1px solid var(--edge); border-radius: 4px; background: var(--paper); outline: none; }
+.item { display: flex; gap: 10px; width: 100%; padding: 6px 12px; text-align: left; }
 .item[data-active] { background: var(--focus-wash); }
-.whole { display: flex; gap: 10px; width: 100%; padding: 6px 12px; text-align: left; }
 </style>

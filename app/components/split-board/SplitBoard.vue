@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { formatSets } from '#core/format'
-import { useElementSize } from '@vueuse/core'
+import { formatOneDecimal } from '#core/format'
+import { useElementSize, useMounted } from '@vueuse/core'
 import { useBoard } from './boardContext'
 import { boardColumns } from './boardColumns'
 
@@ -10,17 +10,19 @@ defineProps<{
 }>()
 const board = useBoard()
 const frame = useTemplateRef<HTMLElement>('frame')
+/** Keys and drags work from here on; the server's drawing alone hears nothing. */
+const isLive = useMounted()
 const { width } = useElementSize(frame, { width: 1240, height: 0 })
 const columns = computed(() => boardColumns(width.value || 1240, board.days.value.length))
 const perWeek = computed(() => {
   const sets = board.setCounts.value.reduce((sum, count) => sum + count, 0)
-  return formatSets(sets * 7 / board.days.value.length)
+  return formatOneDecimal(sets * 7 / board.days.value.length)
 })
 </script>
 
 <template>
   <div ref="frame" class="overflow-x-auto">
-    <div role="grid" aria-label="Split board: sets of each muscle on each day" class="board" :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }">
+    <div role="grid" :aria-busy="!isLive" aria-label="Split board: sets of each muscle on each day" class="board" :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }">
       <div role="row" class="contents">
         <div role="columnheader" class="legend">
           <span class="flex items-end gap-1.5"><RailGlyph family="flex" :is-small="false" /> one set direct</span>
@@ -42,7 +44,7 @@ const perWeek = computed(() => {
         <div role="rowheader" class="foot foot-name">
           Sets in the session
         </div>
-        <div v-for="(count, dayAt) in board.setCounts.value" :key="dayAt" role="gridcell" class="foot" :data-rest="board.days.value[dayAt]?.role === 'rest' || undefined">
+        <div v-for="(count, dayAt) in board.setCounts.value" :key="dayAt" role="gridcell" class="foot" :data-rest="board.days.value[dayAt]?.role === 'rest' || undefined" :data-day-selected="board.place.value.day === dayAt || undefined">
           {{ board.days.value[dayAt]?.role === 'rest' ? '' : count }}
         </div>
         <div role="gridcell" class="foot foot-sum">
@@ -66,7 +68,8 @@ const perWeek = computed(() => {
 .band-head span { position: absolute; bottom: 3px; transform: translateX(-50%); }
 .band-head span:nth-child(1) { left: 20px; } .band-head span:nth-child(2) { left: 50px; bottom: 16px; } .band-head span:nth-child(3) { left: 80px; }
 .foot { padding: 5px 9px 6px; border-top: 1.5px solid var(--ink); font-weight: 600; margin-top: 8px; }
+.foot[data-day-selected] { background: var(--paper); }
 .foot[data-rest] { background: var(--rest-day); }
 .foot-name { padding-left: 0; font-weight: 400; position: sticky; left: 0; background: var(--ground); z-index: 2; }
-.foot-sum { text-align: right; padding-inline: 4px; font-family: var(--font-display); font-size: 14px; }
+.foot-sum { text-align: right; padding-inline: 4px; font-family: var(--font-display); }
 </style>

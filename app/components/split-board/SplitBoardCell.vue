@@ -54,7 +54,7 @@ watch(isSelected, (selected) => {
 <template>
   <div
     ref="element" role="gridcell" class="cell" :tabindex="isSelected ? 0 : -1" :aria-label="label" :aria-selected="isSelected"
-    :data-rest="isRest || undefined" :data-selected="isSelected || undefined" :data-hovered="isHovered || undefined"
+    :data-rest="isRest || undefined" :data-selected="isSelected || undefined" :data-day-selected="board.place.value.day === dayAt || undefined" :data-hovered="isHovered || undefined"
     :data-target="isTarget || undefined" :data-size="rail.size" :data-family="rail.family"
     :style="{ height: `${height}px` }"
     @pointerdown="pressed" @pointerenter="board.hovered.value = { rail: railAt, day: dayAt }" @pointerleave="board.hovered.value = null"
@@ -85,6 +85,7 @@ watch(isSelected, (selected) => {
 .cell[data-family="flex2"] { --rail: var(--flex2-peg); --text: var(--flex2); }
 .cell[data-family="ext"] { --rail: var(--ext-peg); --text: var(--ext); }
 .cell[data-family="fore"] { --rail: var(--fore-peg); --text: var(--fore); }
+.cell[data-day-selected] { background: var(--paper); }
 .cell[data-rest] { background: var(--rest-day); }
 .cell[data-target] { background: var(--focus-wash); }
 .cell[data-hovered]::after { content: ""; position: absolute; inset: 2px; border: 1px solid var(--edge); border-radius: 5px; pointer-events: none; }

@@ -10,6 +10,8 @@ const name = computed(() => railName(rail.view))
 const before = computed(() => board.restingRails.value.get(rail.key)?.view)
 const figures = computed(() => splitOnScreen(rail.view.week.direct.value, rail.view.week.counted.value))
 const was = computed(() => (before.value ? formatOneDecimal(before.value.week.counted.value) : figures.value.counted))
+const frequency = computed(() => formatOneDecimal(rail.view.frequencyPer7Days))
+const isFrequencyChanged = computed(() => before.value !== undefined && formatOneDecimal(before.value.frequencyPer7Days) !== frequency.value)
 const isChanged = computed(() => was.value !== figures.value.counted)
 const outside = computed(() => (rail.view.band ? outsideWords(rail.view.band.outside) : ''))
 const isUnder = computed(() => (rail.view.band?.outside ?? 0) < 0)
@@ -38,8 +40,8 @@ const sentence = computed(() => weekSentence(rail.view))
         <component :is="isUnder ? ArrowDown : ArrowUp" :size="12" aria-hidden="true" />{{ bandOwner ? `${bandOwner} ` : '' }}{{ outside }}
       </span>
     </div>
-    <div role="gridcell" class="frequency" :aria-label="`${formatOneDecimal(rail.view.frequencyPer7Days)} days in 7`">
-      <template v-if="rail.size !== 'head' || rail.view.band">{{ formatOneDecimal(rail.view.frequencyPer7Days) }}×</template>
+    <div role="gridcell" class="frequency" :aria-label="`${frequency} days in 7`" :data-changed="isFrequencyChanged || undefined">
+      <template v-if="rail.size !== 'head' || rail.view.band">{{ frequency }}×</template>
     </div>
   </div>
 </template>
@@ -69,5 +71,6 @@ const sentence = computed(() => weekSentence(rail.view))
 .outside[data-size="arm"] { top: 2px; }
 .outside[data-size="small"] { display: none; }
 .frequency { display: flex; align-items: flex-end; justify-content: flex-end; padding-bottom: 7px; font-size: 14px; font-family: var(--font-display); font-weight: 600; }
+.frequency[data-changed] { color: var(--focus); }
 .row[data-size="head"] .frequency, .row[data-size="small"] .frequency { align-items: center; padding-bottom: 0; font-size: 12px; }
 </style>

@@ -34,14 +34,14 @@ const spoken = refThrottled(computed(() => board.message.value || carried.value 
     <p v-else-if="shown" class="truncate" aria-hidden="true">
       <b :style="{ color: `var(--${shown.family})` }">{{ shown.place }}</b>
       <template v-if="shown.isEmpty">
-        <span class="text-ink2"> {{ shown.isRest ? 'rest' : 'no sets yet' }}</span>
+        <span class="pl-2 text-ink2">{{ shown.isRest ? 'rest day' : 'no sets yet' }}</span>
       </template>
       <template v-else>
         <span v-for="(piece, at) in shown.pieces" :key="at"><span class="text-ink2">{{ at > 0 ? ' + ' : '  ' }}</span><span :class="{ 'picked': at === picked }">{{ piece.sets }} {{ piece.name }}</span> <span class="text-ink2">{{ piece.credit }}</span></span>
         <b> = {{ shown.total }}</b>
       </template>
     </p>
-    <p role="status" class="ml-auto shrink-0 pl-4 text-ink2">
+    <p role="status" class="ml-auto shrink-0 pl-4 text-ink2" :class="{ 'sr-only': spoken === carried }">
       {{ spoken }}
     </p>
     <div class="flex shrink-0 items-center gap-2 pl-3">

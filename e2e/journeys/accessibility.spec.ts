@@ -1,0 +1,46 @@
+import { AxeBuilder } from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { boardIsLive, cell, expect, openSplit, signIn, test } from '../support/test'
+
+/** Serious and critical findings of the page as it stands. */
+async function violations(page: Page): Promise<readonly string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).analyze()
+  return found.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(node => node.target.join(' ')).slice(0, 3).join(', ')}`)
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no page has serious findings in the ${theme} theme`, async ({ page, studio, expectedErrors }) => {
+    test.slow()
+    expectedErrors.push(/404/)
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+    await page.goto('/sign-in')
+    expect(await violations(page), 'sign-in').toEqual([])
+    await signIn(page, studio)
+    expect(await violations(page), 'roster').toEqual([])
+    await openSplit(page, 'Joren')
+    await cell(page, 'Triceps', 'day 1 Push').click()
+    await page.keyboard.press('h')
+    expect(await violations(page), 'split board with heads').toEqual([])
+    await page.keyboard.press('Shift+ArrowRight')
+    expect(await violations(page), 'carrying').toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('e')
+    await expect(page.getByRole('heading', { name: 'Add an exercise' })).toBeVisible()
+    expect(await violations(page), 'adding an exercise').toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('t')
+    expect(await violations(page), 'plain table').toEqual([])
+    await page.goto('/clients/nobody/split')
+    expect(await violations(page), 'not found').toEqual([])
+  })
+}
+
+test('the chosen theme is there from the first drawing on', async ({ page, studio }) => {
+  await signIn(page, studio)
+  await page.getByRole('button', { name: /Theme: system/ }).click()
+  await page.getByRole('button', { name: /Theme: light/ }).click()
+  await page.goto(`/clients/${studio.client('Emil').id}/split`)
+  await boardIsLive(page)
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
+})

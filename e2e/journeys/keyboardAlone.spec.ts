@@ -1,0 +1,41 @@
+import { boardIsLive, cell, expect, saved, test, week } from '../support/test'
+
+test('from signing in to a moved set without a mouse', async ({ page, studio }) => {
+  await page.goto('/sign-in')
+  await expect(page.getByLabel('Email')).toBeFocused()
+  await page.keyboard.type(studio.email)
+  await page.keyboard.press('Tab')
+  await page.keyboard.type(studio.password)
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled()
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/roster$/)
+
+  const joren = page.getByRole('link', { name: /^Joren/ })
+  await expect(async () => {
+    await page.keyboard.press('ArrowDown')
+    await expect(joren).toBeFocused({ timeout: 100 })
+  }).toPass()
+  await page.keyboard.press('Enter')
+  await boardIsLive(page)
+
+  await page.keyboard.press('2')
+  await expect(cell(page, 'Biceps', 'day 2 Pull')).toBeFocused()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByText(/^Carrying 3 Incline dumbbell curl/).first()).toBeVisible()
+  await page.keyboard.press('-')
+  await page.keyboard.press('5')
+  await page.keyboard.press('Enter')
+  await expect(cell(page, 'Biceps', 'day 5 Push')).toHaveAccessibleName(/2 direct/)
+  await expect(cell(page, 'Biceps', 'day 5 Push')).toBeFocused()
+  await expect(cell(page, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/1 direct/)
+  await expect(week(page, 'Biceps')).toHaveAccessibleName(/on 4.0 days in 7/)
+
+  await page.keyboard.press('z')
+  await expect(cell(page, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/3 direct/)
+  await page.keyboard.press('Shift+Z')
+  await page.keyboard.press('h')
+  await expect(page.getByRole('row', { name: 'Long head' })).toBeVisible()
+  await page.keyboard.press('t')
+  await expect(page.getByRole('table')).toContainText('2 direct')
+  await saved(page)
+})

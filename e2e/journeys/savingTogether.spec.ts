@@ -1,0 +1,46 @@
+import { boardIsLive, cell, expect, openSplit, saved, signIn, test } from '../support/test'
+
+test('a second window cannot save over a newer plan; both versions are offered and neither is lost', async ({ page, context, studio, expectedErrors }) => {
+  expectedErrors.push(/409/)
+  await signIn(page, studio)
+  await openSplit(page, 'Joren')
+  const second = await context.newPage()
+  await second.goto(page.url())
+  await boardIsLive(second)
+
+  await cell(page, 'Biceps', 'day 2 Pull').click()
+  await page.keyboard.press('+')
+  await saved(page)
+  await cell(second, 'Triceps', 'day 5 Push').click()
+  await second.keyboard.press('+')
+
+  const question = second.getByRole('alert', { name: 'This plan was saved elsewhere meanwhile' })
+  await expect(question.getByRole('row', { name: /Day 2 Pull.*Incline dumbbell curl.*3.*4/ })).toBeVisible()
+  await expect(question.getByRole('row', { name: /Day 5 Push.*pushdown.*4.*3/i })).toBeVisible()
+
+  await question.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(cell(second, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/4 direct/)
+  await expect(cell(second, 'Triceps', 'day 5 Push')).toHaveAccessibleName(/3 direct/)
+  await second.getByRole('button', { name: 'Undo' }).click()
+  await expect(cell(second, 'Triceps', 'day 5 Push')).toHaveAccessibleName(/4 direct/)
+  await saved(second)
+})
+
+test('edits without a connection are kept here, outlive a reload and are saved when it is back', async ({ page, context, studio, expectedErrors }) => {
+  expectedErrors.push(/ERR_INTERNET_DISCONNECTED|ERR_FAILED|Failed to load resource/)
+  await signIn(page, studio)
+  await openSplit(page, 'Joren')
+  await page.route('**/api/blocks/**', route => route.abort())
+  await cell(page, 'Biceps', 'day 2 Pull').click()
+  await page.keyboard.press('+')
+  await expect(page.getByText(/Offline, 1 change kept here/)).toBeVisible()
+
+  const later = await context.newPage()
+  await page.close()
+  await later.goto(`/clients/${studio.client('Joren').id}/split`)
+  await boardIsLive(later)
+  await expect(cell(later, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/4 direct/)
+  await saved(later)
+  await later.reload()
+  await expect(cell(later, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/4 direct/)
+})

@@ -1,0 +1,61 @@
+import { test as base, expect, type Page } from '@playwright/test'
+import { newStudio, type TestStudio } from './studio'
+
+interface Fixtures {
+  /** The coach of this test. */
+  readonly studio: TestStudio
+  /** Console errors that a journey provokes on purpose. */
+  readonly expectedErrors: RegExp[]
+}
+
+/** Journeys of one coach each; an error in the browser's console fails the test. */
+export const test = base.extend<Fixtures>({
+  // eslint-disable-next-line no-empty-pattern
+  studio: async ({}, use) => use(await newStudio()),
+  // eslint-disable-next-line no-empty-pattern
+  expectedErrors: async ({}, use) => use([]),
+  context: async ({ context, expectedErrors }, use) => {
+    const errors: string[] = []
+    context.on('console', message => message.type() === 'error' && errors.push(message.text()))
+    context.on('weberror', error => errors.push(error.error().message))
+    await use(context)
+    expect(errors.filter(error => !expectedErrors.some(expected => expected.test(error)))).toEqual([])
+  },
+})
+
+export { expect }
+
+/** Signs in over the form and waits for the roster. */
+export async function signIn(page: Page, { email, password }: Pick<TestStudio, 'email' | 'password'>): Promise<void> {
+  await page.goto('/sign-in')
+  await page.getByLabel('Email').fill(email)
+  await page.getByLabel('Password').fill(password)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page).toHaveURL(/\/roster$/)
+}
+
+/** Opens the Split board of a client from the roster. */
+export async function openSplit(page: Page, name: string): Promise<void> {
+  await page.getByRole('link', { name: new RegExp(`^${name}`) }).click()
+  await boardIsLive(page)
+}
+
+/** Waits until the board hears keys: before that it is only the server's drawing of it. */
+export async function boardIsLive(page: Page): Promise<void> {
+  await expect(page.getByRole('grid')).toHaveAttribute('aria-busy', 'false')
+}
+
+/** A cell of the board: a muscle on a day. */
+export function cell(page: Page, muscle: string, day: string) {
+  return page.getByRole('gridcell', { name: new RegExp(`^${muscle}, ${day},`) })
+}
+
+/** Figure, direct and indirect sets of a muscle per 7 days, as the board says them. */
+export function week(page: Page, muscle: string) {
+  return page.getByRole('gridcell', { name: new RegExp(`^${muscle}: `) })
+}
+
+/** Waits until the server has every edit. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByText(/^Saved/)).toBeVisible()
+}

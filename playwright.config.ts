@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test'
+
+/** Journeys in Debian's Chromium; `npm test` starts the server and names it in BASE_URL. */
+export default defineConfig({
+  testDir: './e2e/journeys',
+  outputDir: './test-results/journeys',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 30_000,
+  forbidOnly: Boolean(process.env.CI),
+  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? './test-results/playwright.json' }]],
+  use: {
+    ...(process.env.BASE_URL && { baseURL: process.env.BASE_URL }),
+    viewport: { width: 1280, height: 800 },
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+})

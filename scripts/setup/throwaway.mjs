@@ -1,0 +1,38 @@
+import { atEnd } from './cleanup.mjs'
+import { ensureDebianPackages } from './debian.mjs'
+import { freePort } from './freePort.mjs'
+import { dataHome } from './paths.mjs'
+import { privatePostgres } from './postgres.mjs'
+import { runScript } from './project.mjs'
+import { say } from './say.mjs'
+import { secretsIn } from './secrets.mjs'
+import { startedServer } from './server.mjs'
+
+/**
+ * The built application on a database of its own that is made anew and removed at the end, so that neither
+ * tests nor pictures touch what a coach has entered.
+ */
+export async function throwawayServer(name) {
+  const home = dataHome('test')
+  const databaseUrl = await emptyDatabaseUrl(home, `tholepin_${name}_${process.pid}`)
+  const { demoPassword, session } = secretsIn(home)
+  const env = { DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword }
+  await runScript('database', ['prepare'], { env })
+  atEnd(async () => void await runScript('database', ['drop'], { env }))
+  const server = await startedServer({ port: await freePort(), databaseUrl, sessionPassword: session })
+  atEnd(server.stop)
+  say(`The built application runs at ${server.url}`)
+  return { url: server.url, databaseUrl, demoPassword }
+}
+
+async function emptyDatabaseUrl(home, name) {
+  if (process.env.DATABASE_URL) {
+    const url = new URL(process.env.DATABASE_URL)
+    url.pathname = `/${name}`
+    return url.href
+  }
+  await ensureDebianPackages(['postgresql'])
+  const postgres = await privatePostgres(home, { keepIfRunning: true })
+  atEnd(postgres.stop)
+  return postgres.url(name)
+}

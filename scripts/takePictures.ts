@@ -1,0 +1,47 @@
+// Takes the pictures; run through `npm run screenshots`, which starts the application on demo data.
+import { join } from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+import playwrightConfig from '../playwright.config'
+import { DEMO_COACH } from './demo/studio'
+
+interface Picture {
+  readonly name: string
+  readonly theme?: 'dark'
+  readonly take: (page: Page) => Promise<unknown>
+}
+
+const board = (page: Page, client: string) => async () => {
+  await page.getByRole('link', { name: new RegExp(`^${client}`) }).click()
+  await page.locator('[role=grid][aria-busy=false]').waitFor()
+}
+
+async function keys(page: Page, ...pressed: readonly string[]): Promise<void> {
+  for (const key of pressed) await page.keyboard.press(key)
+}
+
+const PICTURES: readonly Picture[] = [
+  { name: 'roster', take: async () => {} },
+  { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
+  { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
+  { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
+  { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },
+]
+
+const wanted = process.argv.slice(2)
+const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
+for (const { name, theme, take } of PICTURES) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: theme ?? 'light', baseURL: process.env.BASE_URL ?? '' })
+  const page = await context.newPage()
+  await page.goto('/sign-in')
+  await page.getByLabel('Email').fill(DEMO_COACH.email)
+  await page.getByLabel('Password').fill(process.env.DEMO_PASSWORD ?? '')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('heading', { level: 1 }).filter({ hasNotText: 'Sign in' }).waitFor()
+  await take(page)
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: join(process.env.SCREENSHOTS ?? '.', `${name}.png`) })
+  console.log(`· ${name}.png`)
+  await context.close()
+}
+await browser.close()
