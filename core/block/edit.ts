@@ -75,7 +75,7 @@ function landedSlot(day: RotationDay | undefined, moved: Slot, taken: readonly S
     && JSON.stringify(slot.credits) === JSON.stringify(moved.credits))
   return same
     ? { slot: { ...same, scheme: withRunsAdded(same.scheme, taken) }, isNew: false }
-    : { slot: { ...moved, id: slotId(newId()), scheme: { runs: taken } }, isNew: true }
+    : { slot: { ...moved, id: slotId(newId()), scheme: { ...moved.scheme, runs: taken } }, isNew: true }
 }
 
 function dayProblem(plan: PlanDocument, at: number): EditProblem | undefined {

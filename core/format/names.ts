@@ -25,7 +25,7 @@ export const BUNDLE_NAMES: Readonly<Record<BundleId, string>> = { chest: 'Chest'
 
 export const ROLE_NAMES: Readonly<Record<DayRole, string>> = {
   push: 'Push', pull: 'Pull', upper: 'Upper', lower: 'Lower', arms: 'Arms', legs: 'Legs', full: 'Full body',
-  conditioning: 'Conditioning', rest: 'Rest', other: 'Other',
+  conditioning: 'Conditioning', rest: 'Rest', open: 'Not said yet', other: 'Other',
 }
 
 export const MODE_NAMES: Readonly<Record<Mode, string>> = { build: 'build up', keep: 'keep', maintain: 'maintain' }

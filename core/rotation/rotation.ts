@@ -1,8 +1,9 @@
 import { addDays, daysBetween, type PlainDate } from '../base'
+import type { Group } from '../catalogue'
 import { plannedSets } from '../scheme'
 import { type Session, sessionSlots, type Slot } from '../session'
 
-export const DAY_ROLES = ['push', 'pull', 'upper', 'lower', 'arms', 'legs', 'full', 'conditioning', 'rest', 'other'] as const
+export const DAY_ROLES = ['push', 'pull', 'upper', 'lower', 'arms', 'legs', 'full', 'conditioning', 'rest', 'open', 'other'] as const
 export type DayRole = (typeof DAY_ROLES)[number]
 
 /** Days a rotation may have. */
@@ -10,7 +11,7 @@ export const ROTATION_LENGTH = { min: 2, max: 14 } as const
 /** Sessions a day may hold. */
 export const MAX_SESSIONS_PER_DAY = 2
 
-/** One day of a rotation; a rest day has no sessions. */
+/** One day of a rotation; a rest day has no sessions, an open one has not been said yet. */
 export interface RotationDay {
   readonly role: DayRole
   /** The coach's own word for the day, shown instead of the role. */
@@ -19,9 +20,28 @@ export interface RotationDay {
   readonly sessions: readonly Session[]
 }
 
+/** Regular load besides the planned sessions: a sport, a manual job, a lift done elsewhere. */
+export interface SideLoad {
+  readonly what: string
+  readonly groups: readonly Group[]
+  /** How often in 7 days. */
+  readonly times: { readonly low: number, readonly high: number }
+  /** What one of them is worth in indirect sets; null is known to load the groups, amount unknown. */
+  readonly setsEach: number | null
+}
+
+/**
+ * `places`: the days stand where they are. `per_days`: so many sessions in so many days, their places are assumed.
+ * `sequence`: an order whose dates are open; places and frequency are assumed.
+ */
+export const ROTATION_KINDS = ['places', 'per_days', 'sequence'] as const
+
 /** Ordered days that repeat. `weekday` keeps day 1 on that day of the week (1 Monday), which only 7 and 14 days can; `floating` drifts. */
 export interface Rotation {
-  readonly kind: 'places'
+  readonly kind: (typeof ROTATION_KINDS)[number]
+  /** The client's own rule besides the places: never more days than this between two sessions. */
+  readonly maxGapDays?: number
+  readonly sideLoads?: readonly SideLoad[]
   readonly anchor: { readonly kind: 'floating' } | { readonly kind: 'weekday', readonly startsOn: number }
   readonly days: readonly RotationDay[]
 }

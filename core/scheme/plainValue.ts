@@ -24,6 +24,8 @@ export function nominalReps(reps: Reps | undefined): number | undefined {
   switch (reps.kind) {
     case 'exactly': return Math.floor(reps.count)
     case 'between': return Math.floor((reps.low + reps.high) / 2)
+    case 'first_to_last': return Math.floor((reps.first + reps.last) / 2)
+    case 'up_to': return Math.floor(reps.high)
     case 'to_failure': return reps.high === undefined ? reps.low : Math.floor(((reps.low ?? reps.high) + reps.high) / 2)
     case 'same_as':
     case 'until_total': return undefined

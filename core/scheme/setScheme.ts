@@ -1,10 +1,17 @@
-import type { Rest, Stage } from './stage'
+import type { Rest, Stage, WeightUnit } from './stage'
 
 export const SET_ROLES = ['working', 'warmup', 'primer', 'ramp'] as const
 export type SetRole = (typeof SET_ROLES)[number]
 
 export const SET_PROTOCOLS = ['restricted_flow', 'eccentric_only'] as const
 export type SetProtocol = (typeof SET_PROTOCOLS)[number]
+
+/**
+ * How two arms share one set where they do not work together: one after the other at once, with a rest between them,
+ * rep by rep, or set by set without pause.
+ */
+export const SIDE_ORDERS = ['switch', 'rest_between', 'alternating_reps', 'alternating_sets'] as const
+export type SideOrder = (typeof SIDE_ORDERS)[number]
 
 /** Equal sets in a row. A technique on one set, or on the last two, is a run of its own; the others stay as they are. */
 export interface SetRun {
@@ -16,15 +23,29 @@ export interface SetRun {
   readonly protocol?: SetProtocol
   /** Only this side; both sides when left out. */
   readonly side?: 'left' | 'right'
+  /** How the arms take turns; as is usual for the exercise when left out. */
+  readonly sideOrder?: SideOrder
+  readonly startSide?: 'left' | 'right'
   readonly stages: readonly [Stage, ...Stage[]]
   /** Rest after each set of the run. */
   readonly restAfter?: Rest
   readonly onlyIf?: string
 }
 
+/** What the load may do from set to set. */
+export const LOAD_RULES = ['hold', 'must_not_fall', 'may_fall', 'hold_or_rise', 'by_feel'] as const
+export type LoadRule = (typeof LOAD_RULES)[number]
+
+/** On some weekdays a wide rep window is meant at one of its ends. 1 is Monday. */
+export interface RepAim { readonly weekday: number, readonly end: 'low' | 'high' }
+
 /** How one exercise is done: runs of sets in order. */
 export interface SetScheme {
   readonly runs: readonly SetRun[]
+  readonly loadRule?: LoadRule
+  /** Change of load from each set to the next. */
+  readonly loadStep?: { readonly amount: number, readonly unit: WeightUnit }
+  readonly aims?: readonly RepAim[]
 }
 
 /** More sets of one exercise in one slot than any session holds (docs/formats.md). */
@@ -64,7 +85,7 @@ function elasticRun(runs: readonly SetRun[], counts: readonly number[]): number 
 /** The scheme with `added` more sets, all of them like the longest run; without a set to repeat it stays as it is. */
 export function withSetsAdded(scheme: SetScheme, added: number): SetScheme {
   const grown = elasticRun(scheme.runs, scheme.runs.map(run => run.count))
-  return { runs: scheme.runs.map((run, at) => (at === grown ? withCount(run, run.count + added) : run)) }
+  return { ...scheme, runs: scheme.runs.map((run, at) => (at === grown ? withCount(run, run.count + added) : run)) }
 }
 
 /**
@@ -81,20 +102,51 @@ export function splitSets(scheme: SetScheme, wanted: number): { readonly kept: S
   }
   const kept = scheme.runs.flatMap((run, at) => (counts[at] ? [withCount(run, counts[at])] : []))
   const taken = scheme.runs.flatMap((run, at) => (counts[at] === run.count ? [] : [withCount(run, run.count - (counts[at] ?? 0))]))
-  return { kept: { runs: kept }, taken }
+  return { kept: { ...scheme, runs: kept }, taken }
+}
+
+/** JSON with keys in order, so that equal values have equal text. */
+export function orderedText(value: unknown): string {
+  return JSON.stringify(value, (_, held: unknown) => (typeof held === 'object' && held !== null && !Array.isArray(held)
+    ? Object.fromEntries(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)))
+    : held))
 }
 
 function isSameRun(a: SetRun, b: SetRun): boolean {
-  const shape = ({ count: _, countRange: __, ...rest }: SetRun) => JSON.stringify(rest)
+  const shape = ({ count: _, countRange: __, ...rest }: SetRun) => orderedText(rest)
   return shape(a) === shape(b)
 }
 
 /** The scheme with more runs put in: sets equal to a run it has join that run, others follow at the end. */
 export function withRunsAdded(scheme: SetScheme, added: readonly SetRun[]): SetScheme {
   return {
+    ...scheme,
     runs: added.reduce<readonly SetRun[]>((runs, run) => {
       const like = runs.findIndex(candidate => isSameRun(candidate, run))
       return like < 0 ? [...runs, run] : runs.map((candidate, at) => (at === like ? withCount(candidate, candidate.count + run.count) : candidate))
     }, scheme.runs),
   }
+}
+
+/** A run with equal meaning in one spelling: what says nothing is left out. */
+function normalStage(stage: Stage): Stage {
+  if (stage.kind !== 'work') return stage
+  const { optional, tempo, ...rest } = stage
+  return { ...rest, ...(optional && { optional }), ...(tempo && Object.keys(tempo).length > 0 && { tempo }) }
+}
+
+/**
+ * The scheme in its one normal spelling: neighbouring runs of equal sets joined, what says nothing left out.
+ *
+ * Edge: a run whose number is the client's choice stays by itself.
+ */
+export function normalScheme(scheme: SetScheme): SetScheme {
+  const { aims, ...rest } = scheme
+  const runs = scheme.runs.reduce<readonly SetRun[]>((joined, raw) => {
+    const run: SetRun = { ...raw, stages: raw.stages.map(normalStage) as unknown as SetRun['stages'] }
+    const before = joined.at(-1)
+    if (!before || before.countRange || run.countRange || !isSameRun(before, run)) return [...joined, run]
+    return [...joined.slice(0, -1), { ...before, count: before.count + run.count }]
+  }, [])
+  return { ...rest, runs, ...(aims && aims.length > 0 && { aims }) }
 }

@@ -1,2 +1,2 @@
 export { GROUPING_KINDS, PLACEMENTS, sessionSlots } from './session'
-export type { Grouping, GroupingKind, Placement, Session, Slot } from './session'
+export type { Grouping, GroupingKind, Placement, Preparation, Session, Slot } from './session'

@@ -26,16 +26,31 @@ export interface Grouping {
   readonly kind: GroupingKind
   readonly placement: Placement
   readonly slots: readonly [Slot, ...Slot[]]
+  /** The part of a session that can be lifted out again, such as the extensor half of an arm day. */
+  readonly part?: string
+  /** Seconds to move a handle or turn a bench between partners. */
+  readonly changeOverSeconds?: number
+  /** Partners of one muscle on purpose. */
+  readonly sameMuscleIntended?: true
+  /** May be exchanged for another finisher on the day. */
+  readonly replaceable?: true
+  /** Done only every n-th session: turn 1 of 2 is the first, the third, the fifth. */
+  readonly turn?: { readonly at: number, readonly of: number }
   readonly restBetweenPartners?: Rest
   readonly restAfterRound?: Rest
   readonly restAfterGrouping?: Rest
   readonly onlyIf?: string
 }
 
+/** Minutes before the first exercise; they never count as sets. */
+export interface Preparation { readonly minutes: number, readonly what: string, readonly onlyIf?: string }
+
 /** What a client does in one visit, in order. */
 export interface Session {
   readonly id: SessionId
   readonly name?: string
+  /** What comes before the first exercise besides its warm-up sets: a walk, the bands, getting there. */
+  readonly preparation?: readonly Preparation[]
   readonly groupings: readonly Grouping[]
   readonly restBetweenMuscles?: Rest
 }

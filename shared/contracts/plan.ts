@@ -1,7 +1,7 @@
 import { exerciseId, groupingId, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
 import { PLAN_SCHEMA, type PlanDocument } from '#core/block'
 import { BUILT_IN_CATALOGUE, GROUPS } from '#core/catalogue'
-import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_LENGTH } from '#core/rotation'
+import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_KINDS, ROTATION_LENGTH } from '#core/rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, type SetRun, type SetScheme, workStages } from '#core/scheme'
 import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/session'
 import { z } from 'zod'
@@ -63,13 +63,16 @@ function runProblems(run: SetRun): readonly FieldProblem[] {
 
 const grouping = z.strictObject({
   id: id.transform(groupingId), kind: z.enum(GROUPING_KINDS), placement: z.enum(PLACEMENTS),
-  slots: z.tuple([slot], slot).readonly(),
+  slots: z.tuple([slot], slot).readonly(), part: title.exactOptional(), changeOverSeconds: z.number().min(0).max(600).exactOptional(),
+  sameMuscleIntended: z.literal(true).exactOptional(), replaceable: z.literal(true).exactOptional(),
+  turn: z.strictObject({ at: z.int().min(1).max(14), of: z.int().min(2).max(14) }).readonly().exactOptional(),
   restBetweenPartners: RestContract.exactOptional(), restAfterRound: RestContract.exactOptional(),
   restAfterGrouping: RestContract.exactOptional(), onlyIf: shortText.exactOptional(),
 }).readonly()
 
 const session = z.strictObject({
   id: id.transform(sessionId), name: title.exactOptional(),
+  preparation: z.array(z.strictObject({ minutes: z.number().min(0).max(120), what: shortText, onlyIf: shortText.exactOptional() }).readonly()).max(10).readonly().exactOptional(),
   groupings: z.array(grouping).max(40).readonly(), restBetweenMuscles: RestContract.exactOptional(),
 }).readonly()
 
@@ -78,8 +81,17 @@ const day = z.strictObject({
   sessions: z.array(session).max(MAX_SESSIONS_PER_DAY).readonly(),
 }).readonly().refine(value => value.role !== 'rest' || value.sessions.length === 0, { path: ['sessions'], message: 'must be empty on a rest day' })
 
+/** Regular load besides the planned sessions. */
+export const SideLoadContract = z.strictObject({
+  what: shortText, groups: z.array(z.enum(GROUPS)).readonly(),
+  times: z.strictObject({ low: z.number().min(0).max(21), high: z.number().min(0).max(21) }).readonly(),
+  setsEach: z.number().min(0).max(50).nullable(),
+}).readonly()
+
 const rotation = z.strictObject({
-  kind: z.literal('places'),
+  kind: z.enum(ROTATION_KINDS),
+  maxGapDays: z.int().min(1).max(14).exactOptional(),
+  sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
   anchor: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('floating') }).readonly(),
     z.strictObject({ kind: z.literal('weekday'), startsOn: z.int().min(1).max(7) }).readonly(),
