@@ -1,5 +1,5 @@
 /** What had to be taken for granted to give a number at all. */
-export type Assumption = 'rir' | 'reps' | 'setCount'
+export type Assumption = 'rir' | 'reps' | 'setCount' | 'side_load'
 
 /**
  * A number that may be a range, open at the top, or resting on assumptions.

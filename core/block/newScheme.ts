@@ -8,7 +8,7 @@ export function usualScheme(exercise: Exercise, count: number, method: Method): 
   return {
     runs: [{
       count, role: 'working',
-      stages: [{ kind: 'work', reps: { kind: 'between', low, high }, effort: { kind: 'rir', rir: method.defaultRir } }],
+      stages: [{ kind: 'work', reps: { kind: 'between', low, high }, effort: { kind: 'rir', rir: method.effort.defaultRir } }],
       restAfter: { kind: 'seconds', seconds: exercise.restSeconds },
     }],
   }

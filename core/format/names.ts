@@ -35,7 +35,7 @@ export const POSITION_NAMES: Readonly<Record<BandPosition, string>> = {
 }
 
 export const SCHOOL_NAMES: Readonly<Record<CountingSchoolId, string>> = {
-  direct_only: 'direct sets only', fractional: 'indirect sets in part', whole: 'every set whole',
+  direct_only: 'direct sets only', fractional: 'indirect sets in part', whole: 'every set whole', stimulus: 'weighed by effort and kind of set',
 }
 
 export const TRAINING_AGE_NAMES: Readonly<Record<TrainingAge, string>> = { new: 'under a year of training', mid: 'one to three years of training', adv: 'over three years of training' }

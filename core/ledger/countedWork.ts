@@ -1,17 +1,33 @@
-import { assuming, exactly, type Figure, type GroupingId, type SessionId, times } from '../base'
-import { type Credits, type Group, type HeadShares, type Intent, requireExercise } from '../catalogue'
+import { assuming, exactly, type Figure, type GroupingId, type SessionId, times, ZERO } from '../base'
+import { type Credits, type Exercise, type Group, type HeadShares, type Intent, requireExercise } from '../catalogue'
 import { intentFor, type PlanContext } from '../method'
 import type { RotationDay } from '../rotation'
-import { type Grip, leadRir, plainValue, type SetRun, workStages, type WorkStage } from '../scheme'
-import type { Slot } from '../session'
+import { classedStages, type Grip, leadRir, plainValue, type SetRun, workStages, type WorkStage } from '../scheme'
+import type { Grouping, Slot } from '../session'
+import { stageWorths } from './weightedValue'
+
+/** What some of a set's stages are worth, up to one set and beyond it, in the school that weighs sets. Before sides and number of sets. */
+export interface WeightedPart {
+  readonly base: number
+  readonly bonus: number
+  readonly primer: number
+  readonly credits: Credits
+  readonly headShares: HeadShares
+}
 
 /** Equal sets of one slot that count alike: the atom of every total. */
 export interface CountedWork {
   readonly sessionId: SessionId
   readonly groupingId: GroupingId
   readonly slot: Slot
+  readonly run: SetRun
   /** Sets before credits: plain value times sides, 0 where the set is too far from failure. */
   readonly sets: Figure
+  /** The same sets in the school's own value; equal to `sets` in most. */
+  readonly valued: Figure
+  /** Number of sets times sides, whatever they are worth; multiplies the weighted parts. */
+  readonly times: Figure
+  readonly weighted: readonly WeightedPart[]
   readonly credits: Credits
   readonly headShares: HeadShares
 }
@@ -26,42 +42,65 @@ const ONE_SIDE = 0.5
 /**
  * The counted work of one day, in the order it is done.
  *
- * Shape:   one entry per run of sets; warm-up, primer and hold-only sets are left out.
+ * Shape:   one entry per run of sets; warm-up and hold-only sets are left out, primers where the school gives them nothing.
  * Edge:    a rest day gives an empty list; an unknown RIR or number of reps is filled by the default and marked.
  * Errors:  InvariantError if a slot names an exercise or intent the catalogue lacks.
  * Source:  docs/methods.md#counting.
  */
 export function countedWorkOfDay(day: RotationDay, context: PlanContext): readonly CountedWork[] {
-  return day.sessions.flatMap(session => session.groupings.flatMap(grouping => grouping.slots.flatMap(slot =>
-    slot.scheme.runs.flatMap((run) => {
-      const sets = setsOfRun(run, context)
-      return sets ? [{ sessionId: session.id, groupingId: grouping.id, slot, sets, ...creditsOfRun(slot, run, context) }] : []
-    }))))
+  return day.sessions.flatMap(session => session.groupings.flatMap(grouping => (grouping.placement === 'warmup'
+    ? []
+    : grouping.slots.flatMap(slot => slot.scheme.runs.flatMap(run => workOfRun(session.id, grouping, slot, run, context))))))
 }
 
-function setsOfRun(run: SetRun, context: PlanContext): Figure | undefined {
+function workOfRun(sessionId: SessionId, grouping: Grouping, slot: Slot, run: SetRun, context: PlanContext): readonly CountedWork[] {
   const plain = plainValue(run)
-  if (plain.sets === 0) return undefined
+  const isWeighing = context.method.school.value === 'weighted'
+  if (run.role === 'warmup' || (plain.sets === 0 && !isWeighing)) return []
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  const own = creditsOfRun(slot, run, exercise, context)
+  const count = times(countOf(run, grouping), run.side ? ONE_SIDE : 1)
+  const sets = plain.sets === 0 ? ZERO : hardSets(run, plain, count, context)
+  const weighted = isWeighing ? weightedParts(slot, run, exercise, grouping, context) : []
+  if (plain.sets === 0 && weighted.length === 0) return []
+  return [{ sessionId, groupingId: grouping.id, slot, run, sets, valued: valuedSets(run, sets, context), times: count, weighted, ...own }]
+}
+
+function hardSets(run: SetRun, plain: { sets: number, assumed: boolean }, count: Figure, context: PlanContext): Figure {
   const rir = leadRir(run)
-  const isHard = (rir ?? context.method.defaultRir) <= context.method.school.hardMaxRir
-  const factor = isHard ? plain.sets * (run.side ? ONE_SIDE : 1) : 0
-  let sets = times(countOf(run), factor)
+  const isHard = (rir ?? context.method.effort.defaultRir) <= context.method.school.hardMaxRir
+  let sets = times(count, isHard ? plain.sets : 0)
   if (rir === undefined) sets = assuming(sets, 'rir')
   return plain.assumed ? assuming(sets, 'reps') : sets
 }
 
-function countOf(run: SetRun): Figure {
+/** Schools that book each part of a long set count its work stages, joined ones once. */
+function valuedSets(run: SetRun, sets: Figure, { method: { school } }: PlanContext): Figure {
+  if (school.value !== 'parts') return sets
+  const parts = classedStages(run).filter(({ stage, class: own }) => stage.kind === 'work' && own !== 'join').length
+  const plain = plainValue(run).sets
+  return plain === 0 ? sets : times(sets, parts / plain)
+}
+
+function countOf(run: SetRun, { turn, onlyIf }: Grouping): Figure {
   const { count, countRange } = run
-  const low = run.onlyIf === undefined ? (countRange?.low ?? count) : 0
-  if (!countRange && low === count) return exactly(count)
-  return { value: count, low, high: countRange ? (countRange.high ?? Infinity) : count, assumed: [] }
+  const mayFallAway = run.onlyIf !== undefined || onlyIf !== undefined || turn !== undefined
+  const low = mayFallAway ? 0 : (countRange?.low ?? count)
+  const high = countRange ? (countRange.high ?? Infinity) : count
+  const value = turn && turn.at !== 1 ? 0 : count
+  return low === count && high === count && value === count ? exactly(count) : { value, low, high, assumed: [] }
 }
 
 interface RunCredits { readonly credits: Credits, readonly headShares: HeadShares }
 
-function creditsOfRun(slot: Slot, run: SetRun, context: PlanContext): RunCredits {
-  const own = intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent)
-  const base = slot.credits ? { ...own, credits: slot.credits } : own
+function ownCredits(slot: Slot, exercise: Exercise, context: PlanContext): Intent {
+  const own = intentFor(context, exercise, slot.intent)
+  return slot.credits ? { ...own, credits: slot.credits } : own
+}
+
+/** In plain counting a set gives each group the highest credit among its stages. */
+function creditsOfRun(slot: Slot, run: SetRun, exercise: Exercise, context: PlanContext): RunCredits {
+  const base = ownCredits(slot, exercise, context)
   const stages = workStages(run)
   if (stages.every(stage => !stage.exercise && !stage.grip)) return base
   return stages.map(stage => intentOfStage(stage, base, slot, context)).reduce<RunCredits>(highestOfBoth, { credits: {}, headShares: {} })
@@ -87,4 +126,23 @@ function highestOfBoth(first: RunCredits, second: RunCredits): RunCredits {
     if (shares) headShares[group] = shares
   }
   return { credits, headShares: headShares as HeadShares }
+}
+
+/** The weighted value of a set, stage by stage with each stage's own credits; what lies beyond one set is bonus. */
+function weightedParts(slot: Slot, run: SetRun, exercise: Exercise, grouping: Grouping, context: PlanContext): readonly WeightedPart[] {
+  const worths = stageWorths(run, exercise, context, grouping.kind === 'circuit')
+  const sum = worths.reduce((total, { value }) => total + value, 0)
+  if (sum === 0) return []
+  const base = ownCredits(slot, exercise, context)
+  if (run.role === 'primer') return [{ base: 0, bonus: 0, primer: sum, credits: base.credits, headShares: base.headShares }]
+  const parts = new Map<Credits, WeightedPart>()
+  let before: Intent = base
+  for (const { at, value } of worths) {
+    const stage = run.stages[at]
+    if (stage?.kind === 'work' && (stage.grip || stage.exercise)) before = intentOfStage(stage, base, slot, context)
+    const { credits, headShares } = before
+    const known = parts.get(credits) ?? { base: 0, bonus: 0, primer: 0, credits, headShares }
+    parts.set(credits, { ...known, base: known.base + value / sum * Math.min(1, sum), bonus: known.bonus + value / sum * Math.max(0, sum - 1) })
+  }
+  return [...parts.values()]
 }

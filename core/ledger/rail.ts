@@ -1,11 +1,11 @@
 import { type Figure, plus, type SlotId } from '../base'
-import { type BundleId, BUNDLES, type Group, GROUP_MUSCLES, headShare, type Muscle } from '../catalogue'
+import { type BundleId, BUNDLES, type Group, GROUP_MUSCLES, type Muscle } from '../catalogue'
 import { type Band, type BandPosition, COUNTING_SCHOOLS, type PlanContext, worthOfCredit } from '../method'
 import type { Slot } from '../session'
 import type { CountedWork } from './countedWork'
 import type { GroupWeek, RotationLedger } from './rotationLedger'
 import { per7Days, spreadOf } from './spread'
-import { highestCredit, NO_SETS, type Tally, tallyOf, tallyPlus, tallyTimes } from './tally'
+import { groupTarget, headTarget, highestCredit, NO_SETS, onceTarget, type Tally, tallyFor, tallyPlus, tallyTimes, type Target } from './tally'
 
 /** What one line of the board counts: a group, several groups folded into one, or a head. */
 export type Rail =
@@ -61,23 +61,28 @@ export function railView(ledger: RotationLedger, rail: Rail, context: PlanContex
   return { rail, cells, week, frequencyPer7Days: frequency(ledger, rail, context), band: bandOfRail(ledger, rail) }
 }
 
+function targetOf(rail: Rail): Target {
+  switch (rail.kind) {
+    case 'group': return groupTarget(rail.group)
+    case 'head': return headTarget(rail.group, rail.muscle)
+    case 'bundle': return onceTarget(railGroups(rail))
+  }
+}
+
 function railCell(work: readonly CountedWork[], rail: Rail, context: PlanContext): RailCell {
-  const groups = railGroups(rail)
+  const target = targetOf(rail)
   const { school } = context.method
-  let tally = NO_SETS
   const pieces = new Map<SlotId, RailPiece>()
   for (const piece of work) {
-    const credit = highestCredit(piece, groups)
+    const credit = target.credit(piece.credits)
     if (worthOfCredit(school, credit) === 0) continue
-    const share = rail.kind === 'head' ? headShare(piece.headShares, rail.group, rail.muscle) : 1
-    tally = tallyPlus(tally, tallyOf(piece.sets, credit, school, share))
     const before = pieces.get(piece.slot.id)
-    const added = isOnHead(rail, share) ? Math.ceil(piece.sets.value) : 0
+    const added = isOnHead(rail, target.share(piece.headShares)) ? Math.ceil(piece.sets.value) : 0
     pieces.set(piece.slot.id, before
       ? { ...before, credit: Math.max(before.credit, credit), sets: plus(before.sets, piece.sets), pegs: before.pegs + added }
       : { slot: piece.slot, credit, sets: piece.sets, pegs: added })
   }
-  return { tally, pieces: [...pieces.values()].sort((a, b) => Number(b.credit === 1) - Number(a.credit === 1)) }
+  return { tally: tallyFor(work, target, school), pieces: [...pieces.values()].sort((a, b) => Number(b.credit === 1) - Number(a.credit === 1)) }
 }
 
 function isOnHead(rail: Rail, share: number): boolean {
@@ -89,7 +94,7 @@ function frequency(ledger: RotationLedger, rail: Rail, context: PlanContext): nu
   const groups = railGroups(rail)
   const daily = ledger.work.map(work => work.reduce((sum, piece) =>
     sum + piece.sets.value * worthOfCredit(COUNTING_SCHOOLS.fractional, highestCredit(piece, groups)), 0))
-  return spreadOf(daily, context.method.minSetsPerExposure).frequencyPer7Days
+  return spreadOf(daily, context.method.dose.minSetsPerExposure).frequencyPer7Days
 }
 
 /** A folded line shows the band of the member that is furthest from its target, for its size. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { type Group, GROUPS } from '../catalogue'
 import { type Band, BAND_ROWS, bandFor, bandPosition, directSetsWanted, groupPosition, type Mode, setsOutsideBand, type TrainingAge, trainingAge } from './band'
-import { COUNTING_SCHOOLS, type CountingSchoolId } from './method'
+import { COUNTING_SCHOOLS, type CountingSchoolId } from './school'
 
 function band(group: Group, age: TrainingAge, mode: Mode, school: CountingSchoolId = 'fractional', scale = 1): string {
   const { floor, target, ceiling } = bandFor(group, { age, mode, school: COUNTING_SCHOOLS[school], scale })

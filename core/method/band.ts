@@ -1,6 +1,7 @@
 import { roundHalfUp } from '../base'
 import { GROUPS, type Group } from '../catalogue'
-import type { CountingSchool } from './method'
+import { effectiveSets, type CurveAge } from './sessionCurve'
+import type { CountingSchool } from './school'
 
 export const MODES = ['build', 'keep', 'maintain'] as const
 export type Mode = (typeof MODES)[number]
@@ -82,7 +83,15 @@ export function bandFor(group: Group, options: {
   const factor = schoolFactor(group, options.school)
   const converted = factor === 1 ? cells : cells.map(cell => roundHalfUp(cell * factor))
   const [floor, target, ceiling] = (options.scale === 1 ? converted : converted.map(cell => roundHalfUp(cell * options.scale))) as unknown as Cells
-  return { floor, target, ceiling }
+  if (!options.school.sessionCurve) return { floor, target, ceiling }
+  return curveBand({ floor: converted[0] ?? 0, target: converted[1] ?? 0, ceiling: converted[2] ?? 0 }, options.age, options.scale)
+}
+
+/** Floor and target in effective sets, as of a band trained on two days; the ceiling is about cost and stays in sets. */
+function curveBand(band: Band, age: TrainingAge, scale: number): Band {
+  const curve: CurveAge = age === 'new' ? 'new' : 'trained'
+  const onTwoDays = (sets: number) => 2 * effectiveSets(sets / 2, curve) * scale
+  return { floor: onTwoDays(band.floor), target: onTwoDays(band.target), ceiling: band.ceiling * scale }
 }
 
 export const BAND_POSITIONS = ['below', 'low', 'on_target', 'high', 'above'] as const
@@ -92,10 +101,15 @@ const SLACK = 1e-9
 /** Within a tenth of the target counts as on target. */
 const TARGET_SLACK = 0.1
 
-/** Where a weekly number stands in its band; compared unrounded. */
-export function bandPosition(weeklySets: number, band: Band): BandPosition {
+/**
+ * Where a weekly number stands in its band; compared unrounded.
+ *
+ * Edge: under a school with a session curve floor and target look at `effective` sets, the ceiling at all of them.
+ */
+export function bandPosition(sets: number, band: Band, effective = sets): BandPosition {
+  const weeklySets = effective
+  if (sets > band.ceiling + SLACK) return 'above'
   if (weeklySets < band.floor - SLACK) return 'below'
-  if (weeklySets > band.ceiling + SLACK) return 'above'
   if (weeklySets < (1 - TARGET_SLACK) * band.target - SLACK) return 'low'
   return weeklySets > (1 + TARGET_SLACK) * band.target + SLACK ? 'high' : 'on_target'
 }
@@ -105,15 +119,15 @@ export function bandPosition(weeklySets: number, band: Band): BandPosition {
  *
  * Edge: indirect sets alone above such a ceiling are `high`, never `above`: they are the price of the compounds.
  */
-export function groupPosition(week: { readonly direct: number, readonly counted: number }, band: Band, mode: Mode): BandPosition {
-  const position = bandPosition(week.counted, band)
+export function groupPosition(week: { readonly direct: number, readonly counted: number, readonly effective?: number }, band: Band, mode: Mode): BandPosition {
+  const position = bandPosition(week.counted, band, week.effective)
   return position === 'above' && mode !== 'build' && week.direct <= SLACK ? 'high' : position
 }
 
 /** Sets outside the band: negative under the floor, positive over the ceiling, 0 inside. */
-export function setsOutsideBand(weeklySets: number, band: Band): number {
-  if (weeklySets < band.floor - SLACK) return weeklySets - band.floor
-  return weeklySets > band.ceiling + SLACK ? weeklySets - band.ceiling : 0
+export function setsOutsideBand(sets: number, band: Band, effective = sets): number {
+  if (sets > band.ceiling + SLACK) return sets - band.ceiling
+  return effective < band.floor - SLACK ? effective - band.floor : 0
 }
 
 /** Share of the target that should come from direct sets, by mode; groups not named need none. Source: docs/methods.md#direct-share. */

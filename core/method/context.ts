@@ -1,7 +1,15 @@
-import type { Catalogue, Credits, Equipment, Exercise, Group, Intent } from '../catalogue'
+import type { Catalogue, Credits, Equipment, Exercise, Group, Intent, Joint } from '../catalogue'
 import { BUILT_IN_CATALOGUE, requireIntent } from '../catalogue'
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
-import { type Method, STEADY_MIDDLE } from './method'
+import type { Method } from './method'
+import { STEADY_MIDDLE } from './presets'
+import type { SideLoad } from './sideLoad'
+
+export const PAIN_LEVELS = ['none', 'note', 'hold', 'swap', 'stop'] as const
+/** What a joint's latest pain reports ask for. Source: docs/methods.md#pain. */
+export type PainLevel = (typeof PAIN_LEVELS)[number]
+
+export type JointSetting = 'normal' | 'sensitive'
 
 /** What is known of a client and bears on the numbers. Left out means the default. */
 export interface ClientFacts {
@@ -12,6 +20,19 @@ export interface ClientFacts {
   readonly equipment: readonly Equipment[]
   /** Credits that hold for this client, by exercise id, replacing those of every intent. */
   readonly credits: Readonly<Record<string, Credits>>
+  readonly joints?: Readonly<Partial<Record<Joint, JointSetting>>>
+  readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
+  /** Multiplier on the hours a group needs, learned or set. */
+  readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
+  /** What slows recovery now, ticked by the coach. */
+  readonly slowedBy?: readonly ('energy_deficit' | 'age_50' | 'short_sleep')[]
+  readonly sideLoads?: readonly SideLoad[]
+  /** Safety bars or a spotter for bars over the body. */
+  readonly hasSafeties?: boolean
+  readonly screening?: 'open' | 'clear' | 'refer'
+  /** Any reason not to do restricted-flow sets; they are off until the coach has asked. */
+  readonly restrictedFlow?: 'allowed' | 'excluded'
+  readonly isMinor?: boolean
 }
 
 /** All that a plan is computed with besides the plan itself. */
@@ -29,6 +50,11 @@ export function defaultContext(client: Partial<ClientFacts> & Pick<ClientFacts, 
   }
 }
 
+/** The context of a client who follows a method. */
+export function contextWith(method: Method, client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>): PlanContext {
+  return { ...defaultContext(client), method }
+}
+
 /** How much a group matters to the client. */
 export function modeOf(context: PlanContext, group: Group): Mode {
   return context.client.modes[group] ?? DEFAULT_MODES[group]
@@ -38,7 +64,7 @@ export function modeOf(context: PlanContext, group: Group): Mode {
 export function bandOf(context: PlanContext, group: Group): Band {
   const { client, method } = context
   return client.bands[group]
-    ?? bandFor(group, { age: trainingAge(client.trainingAgeMonths), mode: modeOf(context, group), school: method.school, scale: method.bandScale })
+    ?? bandFor(group, { age: trainingAge(client.trainingAgeMonths), mode: modeOf(context, group), school: method.school, scale: method.dose.bandScale })
 }
 
 /** The purpose an exercise is planned with, after what the client's own credits change. */

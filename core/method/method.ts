@@ -1,56 +1,84 @@
+import type { Span } from '../scheme'
+import type { CountingSchool } from './school'
+
+/** Kinds of long sets a method may allow, read off a set's stages, never stored in it. */
+export const LONG_SET_KINDS = ['drop', 'rest_pause', 'total_of_n', 'sevens', 'stretch_hold'] as const
+export type LongSetKind = (typeof LONG_SET_KINDS)[number]
+
+export const LOAD_PROGRESSIONS = ['double_progression', 'top_set_back_off', 'fixed_load_add_reps', 'load_from_rir'] as const
+export type LoadProgression = (typeof LOAD_PROGRESSIONS)[number]
+
+/** A setting that moves from the first to the last working week of a block. */
+interface FromTo { readonly from: number, readonly to: number }
+type Ends = readonly [low: number, high: number]
+
 /**
- * How sets are counted. A school answers what an indirect set is worth and whether effort matters.
- * Source: docs/methods.md#counting.
+ * Settings on which experienced coaches differ. A client follows one method, adjusted where needed.
+ *
+ * Units:  seconds, sets per 7 days, RIR; percent where the name says so.
+ * Source: docs/methods.md#schools. A preset is complete: nothing is inherited.
  */
-export interface CountingSchool {
-  readonly id: string
-  /** `direct` counts credit 1 only, `as_is` every credit for what it is, `whole` every credit from `wholeFrom` up alike. */
-  readonly credit: 'direct' | 'as_is' | 'whole'
-  readonly wholeFrom: number
-  /** Worth of an indirect set under `whole`. */
-  readonly wholeIndirect: number
-  /** A set further from failure than this counts nothing. */
-  readonly hardMaxRir: number
-}
-
-export const COUNTING_SCHOOL_IDS = ['direct_only', 'fractional', 'whole'] as const
-export type CountingSchoolId = (typeof COUNTING_SCHOOL_IDS)[number]
-
-const COMMON = { wholeFrom: 0.5, wholeIndirect: 1, hardMaxRir: 5 } as const
-
-/** The schools that come with the program; `fractional` is the default. */
-export const COUNTING_SCHOOLS = {
-  direct_only: { id: 'direct_only', credit: 'direct', ...COMMON },
-  fractional: { id: 'fractional', credit: 'as_is', ...COMMON },
-  whole: { id: 'whole', credit: 'whole', ...COMMON },
-} as const satisfies Record<CountingSchoolId, CountingSchool>
-
-/** What one set of the given credit adds to a group, 0 to 1. */
-export function worthOfCredit(school: CountingSchool, credit: number): number {
-  if (credit === 1) return 1
-  switch (school.credit) {
-    case 'direct': return 0
-    case 'as_is': return credit
-    case 'whole': return credit > 0 && credit >= school.wholeFrom ? school.wholeIndirect : 0
-  }
-}
-
-/** Settings on which experienced coaches differ. A client follows one method, adjusted where needed. */
 export interface Method {
   readonly id: string
+  readonly name: string
+  readonly suits: string
   readonly school: CountingSchool
-  /** A day with fewer fractional sets of a group is no exposure. */
-  readonly minSetsPerExposure: number
-  /** RIR to count with where the plan gives none; shown as assumed. */
-  readonly defaultRir: number
-  /** Multiplies floor, target and ceiling. */
-  readonly bandScale: number
+  readonly dose: {
+    /** Multiplies floor, target and ceiling, after the conversion to the school. */
+    readonly bandScale: number
+    readonly setsPerExercise: Ends
+    /** A day with fewer fractional sets of a group is no exposure. */
+    readonly minSetsPerExposure: number
+    /** Fractional sets of an arm group in one session. */
+    readonly maxSetsPerExposure: number
+    /** Exposures per 7 days of arm groups in build. */
+    readonly frequencyMin: number
+  }
+  readonly effort: {
+    /** RIR to count with where the plan gives none; shown as assumed. */
+    readonly defaultRir: number
+    readonly rirCompound: FromTo
+    readonly rirIsolation: FromTo
+    /** Single-joint work only. */
+    readonly lastSetToFailure: 'never' | 'always' | { readonly fromWeek: number }
+    /** Extended sets per group and session. */
+    readonly extendedMax: number
+    readonly extendedKinds: readonly LongSetKind[]
+    readonly restricted: boolean
+  }
+  readonly rest: { readonly compoundHeavy: number, readonly compound: number, readonly isolation: number, readonly compoundMin: number, readonly isolationMin: number }
+  readonly pairing: { readonly mode: 'straight' | 'alternating' | 'superset', readonly circuits: boolean, readonly inside: number, readonly after: number }
+  readonly order: {
+    readonly first: 'heavy' | 'primer'
+    readonly armPlacement: 'ownDay' | 'finisher' | 'both'
+    readonly overhead: 'early' | 'late' | 'any'
+    readonly forearms: 'armDay' | 'pullDay' | 'ownSlot' | 'none'
+  }
+  readonly range: { readonly lockout: 'full' | 'shortOf' }
+  readonly form: { readonly momentum: 'strict' | 'lastReps' | 'allowed' }
+  /** Seconds: lower, wait at the long end, lift, wait at the short end. */
+  readonly tempo: readonly [lower: Span, longPause: Span, lift: Span, shortPause: Span]
+  readonly reps: { readonly compound: Ends, readonly isolation: Ends, readonly forearms: Ends }
+  readonly progress: {
+    readonly compoundRule: LoadProgression
+    readonly isolationRule: LoadProgression
+    readonly setRamp: 'none' | 'linear' | 'step'
+    /** Largest rise of a group's sets in one week, share of 1. */
+    readonly setRampCap: number
+    readonly workingWeeks: number
+    readonly deloadWeeks: number
+    readonly alternation: 'none' | 'exposure' | 'week'
+  }
+  readonly deload: { readonly mode: 'planned' | 'triggered' | 'both' | 'none' }
+  /** Readiness in percent that an exposure asks for, by what it is for. */
+  readonly recovery: {
+    readonly required: { readonly lead: number, readonly other: number, readonly indirect: number }
+    readonly onShortfall: 'move' | 'swap_days' | 'cut_set'
+  }
+  readonly armCycle: { readonly days: Ends | 'weekly' }
+  readonly time: { readonly generalWarmup: number, readonly compression: readonly number[] }
+  readonly checks: { readonly strictness: 'low' | 'normal' | 'high' }
+  readonly joints: { readonly setting: 'normal' | 'sensitive' }
   /** Wanted extensor sets per flexor set. */
   readonly ratioWish: number
 }
-
-/** The method of a new client. Source: docs/methods.md#defaults. */
-export const STEADY_MIDDLE = {
-  id: 'steady-middle', school: COUNTING_SCHOOLS.fractional,
-  minSetsPerExposure: 2, defaultRir: 2, bandScale: 1, ratioWish: 1.1,
-} as const satisfies Method

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type PlainDate } from '../base'
-import type { Group } from '../catalogue'
+import type { SideLoad } from '../method'
 import { plannedSets } from '../scheme'
 import { type Session, sessionSlots, type Slot } from '../session'
 
@@ -18,16 +18,6 @@ export interface RotationDay {
   readonly label?: string
   readonly minuteLimit?: number
   readonly sessions: readonly Session[]
-}
-
-/** Regular load besides the planned sessions: a sport, a manual job, a lift done elsewhere. */
-export interface SideLoad {
-  readonly what: string
-  readonly groups: readonly Group[]
-  /** How often in 7 days. */
-  readonly times: { readonly low: number, readonly high: number }
-  /** What one of them is worth in indirect sets; null is known to load the groups, amount unknown. */
-  readonly setsEach: number | null
 }
 
 /**

@@ -4,4 +4,6 @@ export { allSets, LOAD_RULES, MAX_SETS_PER_EXERCISE, normalScheme, orderedText, 
 export type { LoadRule, RepAim, SetProtocol, SetRole, SetRun, SetScheme, SideOrder } from './setScheme'
 export { nominalReps, plainValue, workStages } from './plainValue'
 export type { PlainValue } from './plainValue'
-export { leadRir } from './effort'
+export { leadRir, lowestRir } from './effort'
+export { classedStages, isExtended, isLighter, restSeconds, STAGE_CLASSES, statedRir } from './stageClass'
+export type { ClassedStage, StageClass } from './stageClass'

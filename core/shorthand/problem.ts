@@ -16,7 +16,6 @@ export interface Stop { readonly problem: ShorthandProblem }
 /** Ends parsing with a problem. */
 export function stop(problem: ShorthandProblem): never {
   // A thrown plain object, not an error: this is a jump inside the parser, caught by `attempt`.
-  // eslint-disable-next-line @typescript-eslint/only-throw-error
   throw { problem } satisfies Stop
 }
 

@@ -1,9 +1,9 @@
 import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
-import { EQUIPMENT, GROUPS } from '#core/catalogue'
-import { type ClientFacts, MODES } from '#core/method'
+import { EQUIPMENT, GROUPS, JOINTS } from '#core/catalogue'
+import { type ClientFacts, MODES, PAIN_LEVELS } from '#core/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
-import { PlainDateContract, PlanContract } from './plan'
+import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 const band = z.strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) }).readonly()
@@ -15,6 +15,15 @@ export const ClientFactsContract = z.strictObject({
   bands: z.partialRecord(z.enum(GROUPS), band).readonly(),
   equipment: z.array(z.enum(EQUIPMENT)).readonly(),
   credits: z.record(z.string(), credits).readonly(),
+  joints: z.partialRecord(z.enum(JOINTS), z.enum(['normal', 'sensitive'])).readonly().exactOptional(),
+  pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
+  recoveryPace: z.partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2)).readonly().exactOptional(),
+  slowedBy: z.array(z.enum(['energy_deficit', 'age_50', 'short_sleep'])).readonly().exactOptional(),
+  sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
+  hasSafeties: z.boolean().exactOptional(),
+  screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
+  restrictedFlow: z.enum(['allowed', 'excluded']).exactOptional(),
+  isMinor: z.boolean().exactOptional(),
 }).readonly()
 
 export type _FactsAreCore = Proven<Equal<z.output<typeof ClientFactsContract>, ClientFacts>>
