@@ -12,6 +12,9 @@ export type GripWidth = (typeof GRIP_WIDTHS)[number]
 export const FORMS = ['strict', 'momentum', 'assisted', 'lowering_only'] as const
 export type Form = (typeof FORMS)[number]
 
+export const LOCK_OUTS = ['hard', 'soft', 'never'] as const
+export type LockOut = (typeof LOCK_OUTS)[number]
+
 export const LOAD_BASES = ['total', 'per_side', 'per_hand', 'added', 'assisted', 'stack'] as const
 export type LoadBasis = (typeof LOAD_BASES)[number]
 
@@ -100,6 +103,8 @@ export interface WorkStage {
   readonly range?: RangeOfMotion
   readonly tempo?: Tempo
   readonly form?: Form
+  /** How straight the joint gets under load at the end of a rep. */
+  readonly lockOut?: LockOut
   readonly grip?: Grip
   readonly gripWidth?: GripWidth
   /** Thumb beside the fingers instead of round the bar. */

@@ -1,4 +1,4 @@
-import { type Form, type Grip, type GripWidth, type RangeOfMotion, type Span, type Tempo, TEMPO_WORDS, type WorkStage } from '../scheme'
+import { type Form, type Grip, type GripWidth, type LockOut, type RangeOfMotion, type Span, type Tempo, TEMPO_WORDS, type WorkStage } from '../scheme'
 import { formatExerciseRef, formatSpan, quoted, requireExerciseRef, requireText, shape, takeSpan } from './atoms'
 import type { Cursor } from './cursor'
 import { formatLoad, takeLoad } from './loads'
@@ -18,6 +18,7 @@ function wordsFor<Value>(pairs: readonly (readonly [Value, string])[]) {
 }
 
 const FORM = wordsFor<Form>([['strict', 'strict'], ['momentum', 'momentum'], ['assisted', 'assisted'], ['lowering_only', 'lowering only']])
+const LOCK_OUT = wordsFor<LockOut>([['hard', 'hard lock-out'], ['soft', 'soft lock-out'], ['never', 'no lock-out']])
 const GRIP = wordsFor<Grip>([['supinated', 'palms up'], ['neutral', 'palms facing'], ['pronated', 'palms down'], ['angled', 'angled grip'], ['turning', 'turning grip']])
 const WIDTH = wordsFor<GripWidth>([['narrow', 'narrow grip'], ['medium', 'medium grip'], ['wide', 'wide grip']])
 
@@ -137,6 +138,10 @@ export const FEATURES: readonly Feature[] = [
   { format: ({ form }) => FORM.format(form), take: (cursor) => {
     const form = FORM.take(cursor)
     return form && { form }
+  } },
+  { format: ({ lockOut }) => LOCK_OUT.format(lockOut), take: (cursor) => {
+    const lockOut = LOCK_OUT.take(cursor)
+    return lockOut && { lockOut }
   } },
   { format: ({ grip }) => GRIP.format(grip), take: (cursor) => {
     const grip = GRIP.take(cursor)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { EXERCISES } from '../catalogue'
 import {
-  type Effort, FORMS, GRIP_WIDTHS, GRIPS, HOLD_POSITIONS, type Load, LOAD_BASES, LOAD_RULES, type RangeOfMotion, type Reps, type Rest, type RestStage,
+  type Effort, FORMS, GRIP_WIDTHS, GRIPS, HOLD_POSITIONS, type Load, LOAD_BASES, LOAD_RULES, LOCK_OUTS, type RangeOfMotion, type Reps, type Rest, type RestStage,
   SET_PROTOCOLS, SET_ROLES, type SetRun, type SetScheme, SIDE_ORDERS, type Span, type Stage, type Tempo, TEMPO_WORDS, WEIGHT_UNITS, type WorkStage,
 } from '../scheme'
 
@@ -67,7 +67,7 @@ export const restArbitrary: fc.Arbitrary<Rest> = fc.oneof(
 
 const workArbitrary: fc.Arbitrary<WorkStage> = fc.record({
   kind: kind('work'), reps: repsArbitrary, repsInAll: fc.constant(true as const), load: loadArbitrary, effort: effortArbitrary, range: rangeArbitrary,
-  tempo: tempoArbitrary, form: fc.constantFrom(...FORMS), grip: fc.constantFrom(...GRIPS), gripWidth: fc.constantFrom(...GRIP_WIDTHS),
+  tempo: tempoArbitrary, form: fc.constantFrom(...FORMS), lockOut: fc.constantFrom(...LOCK_OUTS), grip: fc.constantFrom(...GRIPS), gripWidth: fc.constantFrom(...GRIP_WIDTHS),
   thumbless: fc.constant(true as const), position: words, attachment: words, optional: fc.boolean(), onlyIf: words,
   exercise: fc.constantFrom(...EXERCISES).map(({ id }) => ({ id, intent: null })),
 }, { requiredKeys: ['kind'] })

@@ -1,4 +1,4 @@
-import { FORMS, GRIP_WIDTHS, GRIPS, HOLD_POSITIONS, LOAD_BASES, LOAD_RULES, MAX_SETS_PER_EXERCISE, SET_PROTOCOLS, SET_ROLES, SIDE_ORDERS, TEMPO_WORDS, WEIGHT_UNITS } from '#core/scheme'
+import { FORMS, GRIP_WIDTHS, GRIPS, HOLD_POSITIONS, LOAD_BASES, LOAD_RULES, LOCK_OUTS, MAX_SETS_PER_EXERCISE, SET_PROTOCOLS, SET_ROLES, SIDE_ORDERS, TEMPO_WORDS, WEIGHT_UNITS } from '#core/scheme'
 import { z } from 'zod'
 
 /*
@@ -72,7 +72,7 @@ export const IntentContract = z.string().min(1).max(100).nullable()
 const stage = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('work'), reps: reps.exactOptional(), repsInAll: z.literal(true).exactOptional(), load: load.exactOptional(), effort: effort.exactOptional(),
-    range: range.exactOptional(), tempo: tempo.exactOptional(), form: z.enum(FORMS).exactOptional(), grip: z.enum(GRIPS).exactOptional(),
+    range: range.exactOptional(), tempo: tempo.exactOptional(), form: z.enum(FORMS).exactOptional(), lockOut: z.enum(LOCK_OUTS).exactOptional(), grip: z.enum(GRIPS).exactOptional(),
     gripWidth: z.enum(GRIP_WIDTHS).exactOptional(), thumbless: z.literal(true).exactOptional(),
     position: shortText.exactOptional(), attachment: shortText.exactOptional(), exercise: z.strictObject({ id: z.string().min(1).max(100), intent: IntentContract }).readonly().exactOptional(),
     optional: z.boolean().exactOptional(), onlyIf: shortText.exactOptional(),

@@ -1,0 +1,8 @@
+export { loadChangeSeconds, setSeconds, sideOrderOf } from './setSeconds'
+export type { SetSeconds } from './setSeconds'
+export { givenRest, mainGroup, restAfterSet, restClass } from './restUsed'
+export type { UsedRest } from './restUsed'
+export { sessionTime } from './sessionTime'
+export type { GroupingTime, SessionTime } from './sessionTime'
+export { isGripLimited, pairedReps, pairRelation, partnersOf } from './pairing'
+export type { PairRelation } from './pairing'
