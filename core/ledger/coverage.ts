@@ -58,7 +58,7 @@ function directSets(work: readonly CountedWork[], groups: readonly Group[], cont
     const lead = run.stages.find(stage => stage.kind === 'work')
     return {
       sets: sets.value, isOverhead: OVERHEAD.test(exercise.id),
-      length: lengthBiasOf(lead?.kind === 'work' ? lead.range : undefined, exercise, intentFor(context, exercise, slot.intent)),
+      length: lengthBiasOf(run, exercise, intentFor(context, exercise, slot.intent)),
       grip: gripOf(exercise.id, slot.intent, lead?.kind === 'work' ? lead.grip : undefined),
     }
   })

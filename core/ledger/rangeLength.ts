@@ -1,5 +1,5 @@
 import type { Exercise, Intent } from '../catalogue'
-import type { RangeOfMotion } from '../scheme'
+import { classedStages, type RangeOfMotion, type SetRun } from '../scheme'
 
 /** Which end of the working muscle's length a part of the range holds. */
 export type RangeLength = 'full' | 'lengthened' | 'shortened' | 'middle'
@@ -19,8 +19,10 @@ export function rangeLength(range: RangeOfMotion | undefined, exercise: Exercise
   return holdsBottom === isDownward ? 'shortened' : 'lengthened'
 }
 
-/** Where a stage is hardest: its part of the range if it has one, else the intent's bias. */
-export function lengthBiasOf(range: RangeOfMotion | undefined, exercise: Exercise, intent: Intent): Intent['lengthBias'] {
-  const length = rangeLength(range, exercise)
-  return length === 'lengthened' || length === 'shortened' ? length : intent.lengthBias
+/** Where a set is hardest: the part of the range that its lead stages share if there is one, else the intent's bias. */
+export function lengthBiasOf(run: SetRun, exercise: Exercise, intent: Intent): Intent['lengthBias'] {
+  const lengths = new Set(classedStages(run).flatMap(({ stage, class: own }) =>
+    (stage.kind === 'work' && (own === 'lead' || own === 'join') ? [rangeLength(stage.range, exercise)] : [])))
+  const [length] = lengths
+  return lengths.size === 1 && (length === 'lengthened' || length === 'shortened') ? length : intent.lengthBias
 }

@@ -1,0 +1,6 @@
+export { JOINT_LIMITS, jointCeiling, jointLoads, rotationJoints, setJointLoad } from './jointLoad'
+export type { JointLoads, JointWeek } from './jointLoad'
+export { jointBaseline, jointRamp } from './ramp'
+export type { JointHistory, RampVerdict } from './ramp'
+export { painLevel, returnAllowance } from './pain'
+export type { PainReport } from './pain'

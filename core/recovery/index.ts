@@ -1,0 +1,8 @@
+export { dayImpulses, extensionFactor, impulsesOf, proximityFactor, setImpulse } from './impulse'
+export type { ImpulseOptions } from './impulse'
+export { cyclicLeftovers, hoursToReady, leftovers, READY_PERCENT, readinessPercent, RECOVERY, tauHours } from './decay'
+export type { Dose } from './decay'
+export { fatigueSources, readinessState, rotationRecovery, sessionLoads, threadState } from './rotationRecovery'
+export type { Arrival, ExposureRole, ReadinessState, RotationRecovery, SessionLoad, ThreadState } from './rotationRecovery'
+export { ownPace } from './ownPace'
+export type { OwnPace, PaceExposure } from './ownPace'
