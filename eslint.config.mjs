@@ -23,11 +23,10 @@ const NO_H3 = { regex: '^h3$|^#imports$|^nitropack', message: 'Services and the 
 /** @param {readonly { regex: string, message: string }[]} patterns */
 const imports = (...patterns) => /** @type {const} */ (['error', { patterns }])
 
-const coreImports = imports(
-  { regex: '^[^.]', message: 'core/ is pure: it imports core/ only, by relative paths.' },
-  { regex: '^\\.\\./([^.]+/)?[^./]+/[^./]+', message: 'Import another concept through its index: ../<concept>.' },
-  { regex: '^\\.\\./\\.\\./(?!catalogue$)', message: 'Leaves core/.' },
-)
+const PURE = { regex: '^[^.]', message: 'core/ is pure: it imports core/ only, by relative paths.' }
+const THROUGH_INDEX = 'Import another concept through its index.'
+const coreImports = imports(PURE, { regex: '^\\.\\./[^./]+/', message: THROUGH_INDEX }, { regex: '^\\.\\./\\.\\./', message: 'Leaves core/.' })
+const coreInnerImports = imports(PURE, { regex: '^\\.\\./\\.\\./[^./]+/', message: THROUGH_INDEX }, { regex: '^\\.\\./\\.\\./\\.\\./', message: 'Leaves core/.' })
 const CLOCK_AND_HOST = ['Date', 'window', 'document', 'process', 'console', 'setTimeout', 'setInterval', 'fetch', 'performance', 'crypto']
   .map(name => ({ name, message: 'core/ knows no clock, chance or host: hand it in as an argument.' }))
 
@@ -63,6 +62,7 @@ export default withNuxt(
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
     },
   },
+  { files: ['core/*/*/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': coreInnerImports } },
   { files: ['core/base/plainDate.ts'], rules: { 'no-restricted-globals': 'off' } },
   { files: ['core/base/invariant.ts'], rules: { 'no-restricted-syntax': 'off' } },
   { files: ['shared/**/*.ts'], rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER, NO_APP) } },

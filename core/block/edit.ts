@@ -9,6 +9,14 @@ export type PlanEdit =
   | { readonly kind: 'add_sets', readonly slot: SlotId, readonly count: number }
   | { readonly kind: 'cut_sets', readonly slot: SlotId, readonly count: number }
   | { readonly kind: 'add_exercise', readonly day: number, readonly exercise: ExerciseId, readonly intent: string | null, readonly scheme: SetScheme }
+  | { readonly kind: 'set_scheme', readonly slot: SlotId, readonly scheme: SetScheme }
+  | { readonly kind: 'swap_exercise', readonly slot: SlotId, readonly exercise: ExerciseId, readonly intent: string | null }
+  | { readonly kind: 'remove_exercise', readonly slot: SlotId }
+  /** Moves the grouping that holds the slot within its session. */
+  | { readonly kind: 'move_grouping', readonly slot: SlotId, readonly to: 'first' | 'last' | { readonly before: SlotId } }
+  /** Each exercise of the slot's grouping by itself, in the order they stand. */
+  | { readonly kind: 'ungroup', readonly slot: SlotId }
+  | { readonly kind: 'swap_days', readonly day: number, readonly with: number }
   | { readonly kind: 'move_sets', readonly toDay: number, readonly moves: readonly { readonly slot: SlotId, readonly count: number }[] }
 
 /** Why an edit cannot be made; the plan stays as it was. */
@@ -33,6 +41,12 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
     case 'cut_sets': return changeScheme(plan, edit.slot, scheme => splitSets(scheme, edit.count).kept)
     case 'add_exercise': return addExercise(plan, edit, newId)
     case 'move_sets': return moveSets(plan, edit, newId)
+    case 'set_scheme': return changeScheme(plan, edit.slot, () => edit.scheme)
+    case 'remove_exercise': return changeScheme(plan, edit.slot, scheme => ({ ...scheme, runs: [] }))
+    case 'swap_exercise': return swapExercise(plan, edit)
+    case 'move_grouping': return moveGrouping(plan, edit)
+    case 'ungroup': return ungroup(plan, edit.slot, newId)
+    case 'swap_days': return swapDays(plan, edit)
   }
 }
 
@@ -41,6 +55,53 @@ function changeScheme(plan: PlanDocument, id: SlotId, change: (scheme: SetScheme
   if (!found) return failure({ kind: 'no_such_slot', slot: id })
   const changed = { ...found.slot, scheme: change(found.slot.scheme) }
   return checked(plan, withDay(plan, found.day, day => withSlot(day, changed)), [changed])
+}
+
+function swapExercise(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'swap_exercise' }>): Edited {
+  const found = findSlot(plan, edit.slot)
+  if (!found) return failure({ kind: 'no_such_slot', slot: edit.slot })
+  const { credits: _, ...kept } = found.slot
+  return success(withDay(plan, found.day, day => withSlot(day, { ...kept, exercise: edit.exercise, intent: edit.intent })))
+}
+
+/** Changes the session that holds a slot. */
+function changeSession(plan: PlanDocument, id: SlotId, change: (groupings: readonly Grouping[], at: number) => readonly Grouping[]): Edited {
+  const found = findSlot(plan, id)
+  if (!found) return failure({ kind: 'no_such_slot', slot: id })
+  return success(withDay(plan, found.day, day => ({ ...day, sessions: day.sessions.map((session) => {
+    const at = session.groupings.findIndex(({ slots }) => slots.some(slot => slot.id === id))
+    return at < 0 ? session : { ...session, groupings: change(session.groupings, at) }
+  }) })))
+}
+
+function moveGrouping(plan: PlanDocument, { slot, to }: Extract<PlanEdit, { kind: 'move_grouping' }>): Edited {
+  return changeSession(plan, slot, (groupings, at) => {
+    const moved = groupings[at]
+    if (!moved) return groupings
+    const others = groupings.filter(grouping => grouping !== moved)
+    if (to === 'first') return [moved, ...others]
+    if (to === 'last') return [...others, moved]
+    const before = others.findIndex(({ slots }) => slots.some(candidate => candidate.id === to.before))
+    return before < 0 ? groupings : [...others.slice(0, before), moved, ...others.slice(before)]
+  })
+}
+
+function ungroup(plan: PlanDocument, slot: SlotId, newId: () => string): Edited {
+  return changeSession(plan, slot, (groupings, at) => groupings.flatMap((grouping, place): readonly Grouping[] => (place === at
+    ? grouping.slots.map((held, index): Grouping => ({ id: index === 0 ? grouping.id : groupingId(newId()), kind: 'straight', placement: grouping.placement, slots: [held] }))
+    : [grouping])))
+}
+
+function swapDays(plan: PlanDocument, { day, with: other }: Extract<PlanEdit, { kind: 'swap_days' }>): Edited {
+  const { days } = plan.rotation
+  const [one, two] = [days[day], days[other]]
+  if (!one || !two) return failure({ kind: 'no_such_day', day: one ? other : day })
+  return success({ ...plan, rotation: { ...plan.rotation, days: days.map((held, at) => (at === day ? two : at === other ? one : held)) } })
+}
+
+/** The plan after several edits in a row; the first that cannot be made stops them all. */
+export function applyEdits(plan: PlanDocument, edits: readonly PlanEdit[], newId: () => string): Edited {
+  return edits.reduce<Edited>((edited, edit) => (edited.ok ? applyEdit(edited.value, edit, newId) : edited), success(plan))
 }
 
 function addExercise(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'add_exercise' }>, newId: () => string): Edited {

@@ -1,6 +1,6 @@
 export { findSlot, PLAN_SCHEMA } from './planDocument'
 export type { PlanDocument } from './planDocument'
-export { applyEdit } from './edit'
+export { applyEdit, applyEdits } from './edit'
 export type { EditProblem, PlanEdit } from './edit'
 export { usualScheme } from './newScheme'
 export { exerciseChoices, matchesChoice } from './exerciseChoice'

@@ -98,7 +98,7 @@ const SECOND_SESSION_HOURS = 6
 const WEEK = 7
 
 /** Load of every joint over a rotation repeated for long. Source: docs/methods.md#joints. */
-export function rotationJoints(rotation: Rotation, context: PlanContext, work = rotation.days.map(day => countedWorkOfDay(day, context))): Readonly<Record<Joint, JointWeek>> {
+export function rotationJoints(rotation: Rotation, context: PlanContext, work: readonly (readonly CountedWork[])[] = rotation.days.map(day => countedWorkOfDay(day, context))): Readonly<Record<Joint, JointWeek>> {
   const sessions = rotation.days.flatMap((day, at) => day.sessions.map((session, place) => ({
     day: at, session: place, hour: at * HOURS_PER_DAY + place * SECOND_SESSION_HOURS,
     loads: jointLoads((work[at] ?? []).filter(piece => piece.sessionId === session.id), context),

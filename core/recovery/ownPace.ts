@@ -1,4 +1,4 @@
-import { type Group } from '../catalogue'
+import type { Group } from '../catalogue'
 import { RECOVERY, readinessPercent } from './decay'
 
 /** An exposure of the log that can teach how fast a client recovers. */

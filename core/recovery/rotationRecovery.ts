@@ -82,7 +82,7 @@ function leadOf(sessions: readonly SessionLoad[], group: Group, context: PlanCon
  * Edge:    a group worked once comes from itself, a whole rotation ago.
  * Source:  docs/methods.md#recovery; examples R9 to R17.
  */
-export function rotationRecovery(rotation: Rotation, context: PlanContext, work = rotation.days.map(day => countedWorkOfDay(day, context))): RotationRecovery {
+export function rotationRecovery(rotation: Rotation, context: PlanContext, work: readonly (readonly CountedWork[])[] = rotation.days.map(day => countedWorkOfDay(day, context))): RotationRecovery {
   const sessions = sessionLoads(rotation, work, context)
   const periodHours = rotation.days.length * HOURS_PER_DAY
   const arrivals = Object.fromEntries(GROUPS.map(group => [group, arrivalsOf(group, sessions, periodHours, context)])) as unknown as Record<Group, readonly Arrival[]>

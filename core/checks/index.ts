@@ -1,0 +1,5 @@
+export { CHECKS, checkPlan, findingsOf } from './checks'
+export { SEVERITIES } from './finding'
+export type { Check, Finding, FindingPlace, Severity } from './finding'
+export { checkInput } from './input'
+export type { CheckInput, History, PlacedSlot, SessionView } from './input'

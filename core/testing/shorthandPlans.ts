@@ -1,0 +1,18 @@
+import type { PlanDocument } from '../block'
+import type { DayRole, RotationDay } from '../rotation'
+import { parseSession } from '../shorthand'
+import { planOf } from './notation'
+
+let nextId = 0
+
+/** A training day written in shorthand, line by line; problems in the text throw. */
+export function written(role: DayRole, ...lines: readonly string[]): RotationDay {
+  const result = parseSession(lines.join('\n'), () => `written-${nextId++}`)
+  if (!result.ok) throw new Error(`${JSON.stringify(result.error)} in ${lines.join('\n')}`)
+  return { role, sessions: [result.value] }
+}
+
+/** The plan with some days, filled up with rest to `length` days. */
+export function planIn(length: number, ...days: readonly RotationDay[]): PlanDocument {
+  return planOf(...days, ...Array.from({ length: length - days.length }, (): RotationDay => ({ role: 'rest', sessions: [] })))
+}
