@@ -1,14 +1,61 @@
-// `npm run bench`: how long the hot paths take on this machine, as medians. Names given as arguments choose among them.
-import { rotationLedger } from '#core/ledger'
+// `npm run bench`: how long the hot paths take on this machine, as medians. A word given as argument chooses the rows that contain it.
+import { applyEdit, type PlanDocument } from '#core/block'
+import { checkInput, findingsOf } from '#core/checks'
+import { blockLedger, rotationLedger } from '#core/ledger'
 import { defaultContext } from '#core/method'
+import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
 import { nineDayPlan, repeated } from './bench/plans'
+import { seededRandom, seededUuids } from './demo/seededIds'
 
-const bench = new Bench({ time: 400, warmupTime: 150 })
 const context = defaultContext({ trainingAgeMonths: 40 })
+const newId = seededUuids(seededRandom(1))
+const bench = new Bench({ time: 1000, warmupTime: 1500 })
+const wanted = process.argv[2] ?? ''
+
+function add(name: string, run: () => unknown): void {
+  if (name.includes(wanted)) bench.add(name, run)
+}
+
+/** A plan that is another one each time, as after an edit: one slot gains a set and loses it again. */
+function edited(plan: PlanDocument): () => PlanDocument {
+  const slot = plan.rotation.days[0]?.sessions[0]?.groupings[0]?.slots[0]
+  if (!slot) throw new Error('the bench plan has no exercise')
+  let current = plan
+  let isMore = false
+  return () => {
+    isMore = !isMore
+    const result = applyEdit(current, { kind: isMore ? 'add_sets' : 'cut_sets', slot: slot.id, count: 1 }, newId)
+    if (!result.ok) throw new Error(result.error.kind)
+    return (current = result.value)
+  }
+}
+
+/** Everything the board shows: ledger, recovery, joints, minutes, checks. */
+function board(plan: PlanDocument): unknown {
+  return findingsOf(checkInput(plan, context))
+}
+
 for (const times of [1, 2, 4, 8]) {
   const { rotation } = repeated(nineDayPlan(), times)
-  bench.add(`ledger, 9 days × ${times} (${8 * times} sessions of 8 exercises)`, () => rotationLedger(rotation, context))
+  add(`ledger of 9 days × ${times} (${8 * times} sessions of 8 exercises)`, () => rotationLedger(rotation, context))
+}
+for (const times of [1, 2, 4, 8]) {
+  const next = edited(repeated(nineDayPlan(), times))
+  add(`board after an edit, 9 days × ${times}`, () => board(next()))
+}
+{
+  // Ten rotations of nine days are just over twelve weeks; every dated session counted by itself, as exceptions and ramps make them differ.
+  const block = edited({ ...repeated(nineDayPlan(), 10), passes: 1 })
+  add('board of a 12-week block, 75 sessions of 8 exercises', () => {
+    const plan = block()
+    return [board(plan), blockLedger(plan, context)]
+  })
+}
+{
+  const session = nineDayPlan().rotation.days[0]?.sessions[0]
+  const text = session ? formatSession(session) : ''
+  add('shorthand of a session of 8 exercises, read', () => parseSession(text, newId))
 }
 
 await bench.run()

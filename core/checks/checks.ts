@@ -1,8 +1,9 @@
+import { remembered } from '../base'
 import type { PlanDocument } from '../block'
 import type { PlanContext } from '../method'
 import type { Check, Finding } from './finding'
 import { SEVERITIES } from './finding'
-import { type CheckInput, checkInput, type History } from './input'
+import { type CheckInput, checkInput, type History, type SessionView } from './input'
 import { DOSE } from './rules/dose'
 import { ORDER } from './rules/order'
 import { PAIRING } from './rules/pairing'
@@ -21,10 +22,26 @@ export const CHECKS: readonly Check[] = [...SAFETY, ...ORDER, ...DOSE, ...PAIRIN
  */
 export function findingsOf(input: CheckInput, checks: readonly Check[] = CHECKS): readonly Finding[] {
   const hidesInfo = input.context.method.checks.strictness === 'low'
-  return checks.flatMap(check => check.find(input).map((found): Finding => ({ check: check.id, severity: check.severity, ...found })))
+  const inSessions = input.sessions.flatMap(session => sessionFindings(session, input, checks))
+  const beyond = checks.flatMap(check => (check.scope === 'session' ? [] : found(check, input)))
+  return [...inSessions, ...beyond]
     .filter(({ severity }) => !hidesInfo || severity !== 'info')
     .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
 }
+
+function found(check: Check, input: CheckInput): readonly Finding[] {
+  return check.find(input).map(finding => ({ check: check.id, severity: check.severity, ...finding }))
+}
+
+/** What the rules about one session find in it; remembered, since a rule of that scope looks at nothing but the session and the client. */
+function sessionFindings(session: SessionView, input: CheckInput, checks: readonly Check[]): readonly Finding[] {
+  const known = findingsOfSession(session, input.newExercises)
+  const kept = known.get(checks) ?? checks.filter(({ scope }) => scope === 'session').flatMap(check => found(check, { ...input, sessions: [session] }))
+  known.set(checks, kept)
+  return kept
+}
+
+const findingsOfSession = remembered((_session: SessionView, _newExercises: readonly string[]) => new Map<readonly Check[], readonly Finding[]>())
 
 /** Findings of all rules over a plan. Errors: InvariantError if the plan names an exercise the catalogue lacks. */
 export function checkPlan(plan: PlanDocument, context: PlanContext, history: History = {}): readonly Finding[] {

@@ -1,5 +1,5 @@
 import { exerciseId } from '../base'
-import { exerciseChoices, type PlanEdit, usualScheme } from '../block'
+import { firstChoice, type PlanEdit, usualScheme } from '../block'
 import { type Group, type Joint, rankedSubstitutes, type SubstituteLimits } from '../catalogue'
 import type { Reps, SetRun, Stage, WorkStage } from '../scheme'
 import type { CheckInput, PlacedSlot, SessionView } from './input'
@@ -97,14 +97,16 @@ export function moreDirect(group: Group, sets: number, input: CheckInput): reado
   if (!least) return undefined
   const there = input.sessions.filter(({ day }) => day === least.day).flatMap(({ slots }) => slots).find(({ intent }) => intent.credits[group] === 1)
   if (there) return [{ kind: 'add_sets', slot: there.slot.id, count: sets }]
-  const [choice] = exerciseChoices(input.plan, group, input.context)
+  const choice = firstChoice(input.plan, group, input.context)
   if (!choice) return undefined
   return [{ kind: 'add_exercise', day: least.day, exercise: exerciseId(choice.exercise.id), intent: choice.intent, scheme: usualScheme(choice.exercise, sets, input.context.method) }]
 }
 
 /** Fewer direct sets on the day that has most of the group. */
 export function fewerDirect(group: Group, sets: number, input: CheckInput): readonly PlanEdit[] | undefined {
-  const direct = input.sessions.flatMap(session => session.slots.filter(({ intent, sets: own }) => intent.credits[group] === 1 && own > 0).map(placed => ({ placed, load: input.ledger.days[session.day]?.groups[group].counted.value ?? 0 })))
+  const direct = input.sessions.flatMap(session => session.slots.flatMap(placed => (placed.intent.credits[group] === 1 && placed.sets > 0
+    ? [{ placed, load: input.ledger.days[session.day]?.groups[group].counted.value ?? 0 }]
+    : [])))
     .sort((a, b) => b.load - a.load || b.placed.startsAt - a.placed.startsAt)
   const edits: PlanEdit[] = []
   let left = sets

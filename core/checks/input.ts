@@ -1,7 +1,8 @@
+import { remembered } from '../base'
 import type { PlanDocument } from '../block'
 import { type Exercise, type Group, type Intent, type Joint, requireExercise } from '../catalogue'
 import { jointLoads, type JointHistory, type JointLoads, type JointWeek, rotationJoints } from '../joints'
-import { type CountedWork, rotationLedger, type RotationLedger } from '../ledger'
+import { type CountedWork, countedWorkOfDay, rotationLedger, type RotationLedger, workOfSession } from '../ledger'
 import { intentFor, type PlanContext } from '../method'
 import { isGripLimited, mainGroup, sessionTime, type SessionTime } from '../minutes'
 import { rotationRecovery, type RotationRecovery } from '../recovery'
@@ -75,19 +76,31 @@ function placedSlots(session: Session, context: PlanContext): readonly PlacedSlo
   })
 }
 
+/** Views of a day's sessions; the same objects for as long as the day stays the same and in its place. */
+function sessionViews(rotationDay: RotationDay, day: number, context: PlanContext): readonly SessionView[] {
+  const known = viewsOfDay(rotationDay, context)
+  const views = known.get(day) ?? rotationDay.sessions.map((content, session): SessionView => {
+    const slots = placedSlots(content, context)
+    const work = workOfSession(content, countedWorkOfDay(rotationDay, context))
+    return { day, session, rotationDay, content, slots, sets: slots.reduce((sum, { sets }) => sum + sets, 0), time: sessionTime(content, context), joints: jointLoads(work, context), work }
+  })
+  known.set(day, views)
+  return views
+}
+
+const viewsOfDay = remembered((_day: RotationDay, _context: PlanContext) => new Map<number, readonly SessionView[]>())
+
 function workingSets(slot: Slot): number {
   return slot.scheme.runs.reduce((sum, run) => sum + (run.role === 'working' || run.role === 'ramp' ? run.count : 0), 0)
 }
 
 export interface History { readonly jointHistory?: CheckInput['jointHistory'], readonly newExercises?: readonly string[] }
 
+const NONE_NEW: readonly string[] = []
+
 /** Looks at a plan once for all rules; parts that are known already may be handed in. */
-export function checkInput(plan: PlanDocument, context: PlanContext, { jointHistory = {}, newExercises = [] }: History = {}, ledger = rotationLedger(plan.rotation, context)): CheckInput {
-  const sessions = plan.rotation.days.flatMap((rotationDay, day) => rotationDay.sessions.map((content, session): SessionView => {
-    const slots = placedSlots(content, context)
-    const work = (ledger.work[day] ?? []).filter(piece => piece.sessionId === content.id)
-    return { day, session, rotationDay, content, slots, sets: slots.reduce((sum, { sets }) => sum + sets, 0), time: sessionTime(content, context), joints: jointLoads(work, context), work }
-  }))
+export function checkInput(plan: PlanDocument, context: PlanContext, { jointHistory = {}, newExercises = NONE_NEW }: History = {}, ledger = rotationLedger(plan.rotation, context)): CheckInput {
+  const sessions = plan.rotation.days.flatMap((rotationDay, day) => sessionViews(rotationDay, day, context))
   return {
     plan, context, ledger, sessions, jointHistory, newExercises,
     recovery: rotationRecovery(plan.rotation, context, ledger.work), joints: rotationJoints(plan.rotation, context, ledger.work),

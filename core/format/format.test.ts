@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { exactly, exerciseId, isPlainDate, plainDate, slotId } from '../base'
 import { BUILT_IN_CATALOGUE } from '../catalogue'
-import { creditWords, dayName, editProblemSentence, formatDay, formatFigure, formatOneDecimal, formatSetCount, formatSets, splitOnScreen } from './index'
+import { creditWords, dayName, editProblemSentence, shorthandProblemSentence, formatDay, formatFigure, formatOneDecimal, formatSetCount, formatSets, splitOnScreen } from './index'
+import { parseScheme } from '../shorthand'
 
 describe('figures', () => {
   test.each([[20.05, '20.1'], [17, '17.0'], [-0.5, '−0.5'], [0.04, '0.0']])('%d with one decimal is %s', (value, text) => expect(formatOneDecimal(value)).toBe(text))
@@ -43,5 +44,20 @@ test('every refused edit has a sentence that says what to do', () => {
     'The rotation has no day 9. Choose another day.',
     'Day 3 is rest. Choose a training day.',
     'Cable curl, bar would pass 20 sets in one session. Cut sets or use a second exercise.',
+  ])
+})
+
+test('what cannot be read is told with its place and what was expected', () => {
+  const sentence = (text: string) => {
+    const result = parseScheme(text)
+    return result.ok ? '' : shorthandProblemSentence(result.error)
+  }
+  expect(['4 x 9, rir two', '4 x', '5 x 11/9', '2-4 x 9/8', '3 x 9 rir 2 rir 1', '2 x 9, last 3: hold 20s long'].map(sentence)).toEqual([
+    'At character 12: "two" cannot be read. Expected a number of reps in reserve such as 2.',
+    'At character 4: the text ends here. Expected reps such as 9, 7-9 or to failure.',
+    'At character 1: 5 sets, but a row of 2 values. Write one value for each set.',
+    'At character 1: rows and "last" need a fixed number of sets. Write the number, or leave the row out.',
+    'At character 13: "rir" says something that was said already. Leave one of the two out.',
+    'At character 8: there are only 2 sets. Write a smaller number behind "last".',
   ])
 })

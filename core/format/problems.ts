@@ -1,4 +1,5 @@
 import type { EditProblem } from '../block'
+import type { ShorthandProblem } from '../shorthand'
 import type { Catalogue } from '../catalogue'
 
 /** Why an edit was refused, for the coach: what is wrong and what to do. */
@@ -8,5 +9,21 @@ export function editProblemSentence(problem: EditProblem, catalogue: Catalogue):
     case 'no_such_day': return `The rotation has no day ${problem.day + 1}. Choose another day.`
     case 'rest_day': return `Day ${problem.day + 1} is rest. Choose a training day.`
     case 'too_many_sets': return `${catalogue.get(problem.exercise)?.name ?? problem.exercise} would pass ${problem.limit} sets in one session. Cut sets or use a second exercise.`
+  }
+}
+
+function listed(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1) ?? ''}`
+}
+
+/** Why a text is no shorthand, for the coach: where it stopped and what was expected there. Places count from 1. */
+export function shorthandProblemSentence(problem: ShorthandProblem): string {
+  const place = `At character ${problem.at + 1}`
+  switch (problem.kind) {
+    case 'unexpected': return `${place}: ${problem.found === 'the end' ? 'the text ends here' : `${JSON.stringify(problem.found)} cannot be read`}. Expected ${listed(problem.expected)}.`
+    case 'row_length': return `${place}: ${problem.sets} sets, but a row of ${problem.values} values. Write one value for each set.`
+    case 'open_count': return `${place}: rows and "last" need a fixed number of sets. Write the number, or leave the row out.`
+    case 'repeated': return `${place}: ${JSON.stringify(problem.found)} says something that was said already. Leave one of the two out.`
+    case 'too_few_sets': return `${place}: there are only ${problem.sets} sets. Write a smaller number behind "last".`
   }
 }

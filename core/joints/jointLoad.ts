@@ -1,7 +1,8 @@
+import { remembered } from '../base'
 import { type Exercise, type Intent, type Joint, JOINTS, requireExercise } from '../catalogue'
-import { countedWorkOfDay, type CountedWork } from '../ledger'
+import { countedWorkOfDay, type CountedWork, rollingWeek, workOfSession } from '../ledger'
 import { intentFor, type JointSetting, type PlanContext, type TrainingAge, trainingAge } from '../method'
-import { cyclicLeftovers, extensionFactor } from '../recovery'
+import { cyclicBefore, extensionFactor } from '../recovery'
 import type { Rotation } from '../rotation'
 import { lowestRir, nominalReps, type SetRun, workStages } from '../scheme'
 
@@ -63,7 +64,7 @@ export function setJointLoad(run: SetRun, exercise: Exercise, intent: Intent, jo
 export type JointLoads = Readonly<Record<Joint, number>>
 
 /** Joint load of some work by joint. Units: points. */
-export function jointLoads(work: readonly CountedWork[], context: PlanContext): JointLoads {
+export const jointLoads: (work: readonly CountedWork[], context: PlanContext) => JointLoads = remembered((work: readonly CountedWork[], context: PlanContext) => {
   const sums = Object.fromEntries(JOINTS.map(joint => [joint, 0])) as Record<Joint, number>
   for (const { slot, run, times } of work) {
     const exercise = requireExercise(context.catalogue, slot.exercise)
@@ -71,7 +72,7 @@ export function jointLoads(work: readonly CountedWork[], context: PlanContext): 
     for (const joint of JOINTS) sums[joint] += times.value * setJointLoad(run, exercise, intent, joint, context)
   }
   return sums
-}
+})
 
 /** Ceilings of a joint for the client: by training age and by how the joint is set. Units: points. */
 export function jointCeiling(joint: Joint, { client, method }: PlanContext): { readonly week: number, readonly session: number } {
@@ -93,31 +94,29 @@ export interface JointWeek {
   readonly ceiling: { readonly week: number, readonly session: number }
 }
 
+const NO_WORK: readonly CountedWork[] = []
 const HOURS_PER_DAY = 24
 const SECOND_SESSION_HOURS = 6
-const WEEK = 7
 
 /** Load of every joint over a rotation repeated for long. Source: docs/methods.md#joints. */
 export function rotationJoints(rotation: Rotation, context: PlanContext, work: readonly (readonly CountedWork[])[] = rotation.days.map(day => countedWorkOfDay(day, context))): Readonly<Record<Joint, JointWeek>> {
   const sessions = rotation.days.flatMap((day, at) => day.sessions.map((session, place) => ({
     day: at, session: place, hour: at * HOURS_PER_DAY + place * SECOND_SESSION_HOURS,
-    loads: jointLoads((work[at] ?? []).filter(piece => piece.sessionId === session.id), context),
+    loads: jointLoads(workOfSession(session, work[at] ?? NO_WORK), context),
   })))
   const period = rotation.days.length * HOURS_PER_DAY
   return Object.fromEntries(JOINTS.map((joint) => {
     const doses = sessions.map(({ hour, loads }) => ({ hour, impulse: loads[joint] }))
-    const daily = rotation.days.map((_, at) => sessions.reduce((sum, session) => sum + (session.day === at ? session.loads[joint] : 0), 0))
+    const stores = cyclicBefore(doses, period, JOINT_LIMITS[joint].tauHours)
+    const daily = new Array<number>(rotation.days.length).fill(0)
+    for (const { day, loads } of sessions) daily[day] = (daily[day] ?? 0) + loads[joint]
     return [joint, {
       joint, ceiling: jointCeiling(joint, context), weekLoad: largestWeek(daily),
-      sessions: sessions.map(({ day, session, hour, loads }) => ({
-        day, session, hour, load: loads[joint],
-        store: cyclicLeftovers(doses, hour, period, JOINT_LIMITS[joint].tauHours).reduce((sum, { left }) => sum + left, 0),
-      })),
+      sessions: sessions.map(({ day, session, hour, loads }, place) => ({ day, session, hour, load: loads[joint], store: stores[place] ?? 0 })),
     }]
   })) as unknown as Record<Joint, JointWeek>
 }
 
 function largestWeek(daily: readonly number[]): number {
-  const window = (start: number) => Array.from({ length: WEEK }, (_, ahead) => daily[(start + ahead) % daily.length] ?? 0).reduce((sum, load) => sum + load, 0)
-  return Math.max(0, ...daily.map((_, start) => window(start)))
+  return Math.max(0, rollingWeek(daily).max)
 }

@@ -1,9 +1,9 @@
-import { assuming, exactly, type Figure, type GroupingId, type SessionId, times, ZERO } from '../base'
+import { assuming, exactly, type Figure, type GroupingId, remembered, type SessionId, times, ZERO } from '../base'
 import { type Credits, type Exercise, type Group, type HeadShares, type Intent, requireExercise } from '../catalogue'
 import { intentFor, type PlanContext } from '../method'
 import type { RotationDay } from '../rotation'
 import { classedStages, type Grip, leadRir, plainValue, type SetRun, workStages, type WorkStage } from '../scheme'
-import type { Grouping, Slot } from '../session'
+import type { Grouping, Session, Slot } from '../session'
 import { stageWorths } from './weightedValue'
 
 /** What some of a set's stages are worth, up to one set and beyond it, in the school that weighs sets. Before sides and number of sets. */
@@ -47,11 +47,14 @@ const ONE_SIDE = 0.5
  * Errors:  InvariantError if a slot names an exercise or intent the catalogue lacks.
  * Source:  docs/methods.md#counting.
  */
-export function countedWorkOfDay(day: RotationDay, context: PlanContext): readonly CountedWork[] {
-  return day.sessions.flatMap(session => session.groupings.flatMap(grouping => (grouping.placement === 'warmup'
+export const countedWorkOfDay: (day: RotationDay, context: PlanContext) => readonly CountedWork[] = remembered((day: RotationDay, context: PlanContext) =>
+  day.sessions.flatMap(session => session.groupings.flatMap(grouping => (grouping.placement === 'warmup'
     ? []
-    : grouping.slots.flatMap(slot => slot.scheme.runs.flatMap(run => workOfRun(session.id, grouping, slot, run, context))))))
-}
+    : grouping.slots.flatMap(slot => slot.scheme.runs.flatMap(run => workOfRun(session.id, grouping, slot, run, context)))))))
+
+/** The part of a day's counted work that belongs to one session. */
+export const workOfSession: (session: Session, dayWork: readonly CountedWork[]) => readonly CountedWork[] = remembered((session: Session, dayWork: readonly CountedWork[]) =>
+  dayWork.filter(piece => piece.sessionId === session.id))
 
 function workOfRun(sessionId: SessionId, grouping: Grouping, slot: Slot, run: SetRun, context: PlanContext): readonly CountedWork[] {
   const plain = plainValue(run)

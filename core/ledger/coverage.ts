@@ -1,10 +1,11 @@
+import { remembered } from '../base'
 import { ARM_GROUPS, type Group, GROUP_MUSCLES, type Intent, type Muscle, requireExercise } from '../catalogue'
 import { COUNTING_SCHOOLS, intentFor, modeOf, type PlanContext } from '../method'
 import type { Grip } from '../scheme'
 import type { CountedWork } from './countedWork'
 import { lengthBiasOf } from './rangeLength'
 import type { RotationLedger } from './rotationLedger'
-import { headTarget, tallyFor } from './tally'
+import { spanLedger } from './tally'
 
 /** How a group's sets lie over heads, muscle lengths and grips. */
 export interface Coverage {
@@ -53,16 +54,18 @@ function gripOf(exercise: string, intent: string | null, stated: Grip | undefine
 }
 
 function directSets(work: readonly CountedWork[], groups: readonly Group[], context: PlanContext): readonly DirectSets[] {
-  return work.filter(({ credits, sets }) => groups.some(group => credits[group] === 1) && sets.value > 0).map(({ slot, run, sets }) => {
-    const exercise = requireExercise(context.catalogue, slot.exercise)
-    const lead = run.stages.find(stage => stage.kind === 'work')
-    return {
-      sets: sets.value, isOverhead: OVERHEAD.test(exercise.id),
-      length: lengthBiasOf(run, exercise, intentFor(context, exercise, slot.intent)),
-      grip: gripOf(exercise.id, slot.intent, lead?.kind === 'work' ? lead.grip : undefined),
-    }
-  })
+  return work.filter(({ credits, sets }) => groups.some(group => credits[group] === 1) && sets.value > 0).map(piece => describedSets(piece, context))
 }
+
+const describedSets = remembered(({ slot, run, sets }: CountedWork, context: PlanContext): DirectSets => {
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  const lead = run.stages.find(stage => stage.kind === 'work')
+  return {
+    sets: sets.value, isOverhead: OVERHEAD.test(exercise.id),
+    length: lengthBiasOf(run, exercise, intentFor(context, exercise, slot.intent)),
+    grip: gripOf(exercise.id, slot.intent, lead?.kind === 'work' ? lead.grip : undefined),
+  }
+})
 
 function shareWhere(direct: readonly DirectSets[], holds: (sets: DirectSets) => boolean): number {
   const all = direct.reduce((sum, { sets }) => sum + sets, 0)
@@ -79,7 +82,7 @@ export function coverage(ledger: Pick<RotationLedger, 'work'>, group: Group, con
   const work = ledger.work.flat()
   const direct = directSets(work, [group], context)
   const gripped = FLEXORS.includes(group) ? directSets(work, FLEXORS, context) : direct
-  const counted = heads(work, group)
+  const counted = heads(ledger, group)
   const sum = counted.reduce((total, { sets }) => total + sets, 0)
   const part: Omit<Coverage, 'gaps'> = {
     group,
@@ -92,10 +95,10 @@ export function coverage(ledger: Pick<RotationLedger, 'work'>, group: Group, con
   return { ...part, gaps: modeOf(context, group) === 'build' ? gapsOf(part, sum, counted) : [] }
 }
 
-function heads(work: readonly CountedWork[], group: Group): readonly { readonly muscle: Muscle, readonly sets: number }[] {
+function heads({ work }: Pick<RotationLedger, 'work'>, group: Group): readonly { readonly muscle: Muscle, readonly sets: number }[] {
   const muscles: readonly Muscle[] = GROUP_MUSCLES[group]
   if (muscles.length === 1) return []
-  return muscles.map(muscle => ({ muscle, sets: tallyFor(work, headTarget(group, muscle), COUNTING_SCHOOLS.fractional).counted.value }))
+  return muscles.map(muscle => ({ muscle, sets: work.reduce((sum, day) => sum + spanLedger(day, COUNTING_SCHOOLS.fractional).muscles[muscle].counted.value, 0) }))
 }
 
 function gapsOf({ group, heads: shares, lengths, grips, overheadShare, directSets: direct }: Omit<Coverage, 'gaps'>, counted: number, sets: readonly { muscle: Muscle, sets: number }[]): readonly CoverageGap[] {

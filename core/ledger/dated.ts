@@ -1,4 +1,4 @@
-import { addDays, daysBetween, isoWeekday, type PlainDate } from '../base'
+import { addDays, isoWeekday, type PlainDate } from '../base'
 import type { Group } from '../catalogue'
 import type { SpanLedger } from './tally'
 
@@ -45,14 +45,15 @@ function blockDays({ dailySets: pass, lengthDays, resets = [] }: DatedBlock): re
  * Source: docs/methods.md#rotations; examples N9 to N13 and N18 in dated.test.ts.
  */
 export function calendarWeeks(block: DatedBlock, weekStart = 1): readonly CalendarWeek[] {
-  const first = addDays(block.startsOn, -((isoWeekday(block.startsOn) - weekStart + WEEK) % WEEK))
-  const weeks = new Map<number, { sets: number, days: number }>()
+  const intoWeek = (isoWeekday(block.startsOn) - weekStart + WEEK) % WEEK
+  const weeks: { sets: number, days: number }[] = []
   blockDays(block).forEach((sets, day) => {
-    const at = Math.floor(daysBetween(first, addDays(block.startsOn, day)) / WEEK)
-    const known = weeks.get(at) ?? { sets: 0, days: 0 }
-    weeks.set(at, { sets: known.sets + sets, days: known.days + 1 })
+    const at = Math.floor((intoWeek + day) / WEEK)
+    const week = weeks[at] ??= { sets: 0, days: 0 }
+    week.sets += sets
+    week.days += 1
   })
-  return [...weeks].map(([at, { sets, days }]) => ({ startsOn: addDays(first, at * WEEK), days, sets, isPartial: days < WEEK }))
+  return weeks.map(({ sets, days }, at) => ({ startsOn: addDays(block.startsOn, at * WEEK - intoWeek), days, sets, isPartial: days < WEEK }))
 }
 
 /** Sums of all 7 days in a row that lie wholly inside the block; none for a block shorter than a week. */

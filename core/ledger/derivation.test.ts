@@ -2,8 +2,9 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { BUILT_IN_CATALOGUE, GROUPS, requireExercise } from '../catalogue'
 import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, defaultContext, effectiveSets } from '../method'
-import { dayArbitrary } from '../testing/arbitraries'
+import { dayArbitrary, planArbitrary } from '../testing/arbitraries'
 import { day, drop, planOf, REST_DAY, sets, slot, straight, work } from '../testing/notation'
+import { blockLedger } from './blockLedger'
 import { countedWorkOfDay } from './countedWork'
 import { coverage } from './coverage'
 import { derivation } from './derivation'
@@ -104,4 +105,15 @@ describe('coverage', () => {
     const half = { kind: 'part', from: 0, to: 0.5 } as const
     expect(['pushdown_rope', 'cable_curl'].map(id => rangeLength(half, requireExercise(BUILT_IN_CATALOGUE, id)))).toEqual(['shortened', 'lengthened'])
   })
+})
+
+test('a block is the sum of its sessions, by totals and by calendar weeks, under every school', () => {
+  fc.assert(fc.property(planArbitrary, fc.constantFrom(...COUNTING_SCHOOL_IDS), fc.constantFrom(...GROUPS), (plan, id, group) => {
+    const given = under(id)
+    const sessions = plan.rotation.days.flatMap(held => held.sessions.map(session => spanLedger(countedWorkOfDay({ ...held, sessions: [session] }, given), given.method.school)))
+    const sum = plan.passes * sessions.reduce((total, { groups }) => total + groups[group].counted.value, 0)
+    const { total, weeks } = blockLedger(plan, given)
+    expect(total.groups[group].counted.value).toBeCloseTo(sum, 6)
+    expect(weeks[group].reduce((all, { sets: own }) => all + own, 0)).toBeCloseTo(sum, 6)
+  }))
 })

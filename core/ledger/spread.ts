@@ -38,7 +38,12 @@ export function spreadOf(dailySets: readonly number[], minSetsPerExposure: numbe
 /** Smallest and largest sum of any 7 days in a row, over a rotation that repeats. */
 export function rollingWeek(dailySets: readonly number[]): { readonly min: number, readonly max: number } {
   const length = dailySets.length
-  const sums = dailySets.map((_, start) =>
-    Array.from({ length: WEEK }, (__, ahead) => dailySets[(start + ahead) % length] ?? 0).reduce((sum, sets) => sum + sets, 0))
-  return { min: Math.min(...sums), max: Math.max(...sums) }
+  let [min, max] = [Infinity, -Infinity]
+  for (let start = 0; start < length; start++) {
+    let sum = 0
+    for (let ahead = 0; ahead < WEEK; ahead++) sum += dailySets[(start + ahead) % length] ?? 0
+    min = Math.min(min, sum)
+    max = Math.max(max, sum)
+  }
+  return { min, max }
 }

@@ -1,4 +1,4 @@
-import { type Assumption, type Figure, plus, times, ZERO } from '../base'
+import { type Assumption, type Figure, plus, remembered, times, ZERO } from '../base'
 import { type Credits, type Group, GROUP_MUSCLES, GROUPS, type HeadShares, headShare, type Muscle } from '../catalogue'
 import { type CountingSchool, worthOfCredit } from '../method'
 import type { CountedWork } from './countedWork'
@@ -155,7 +155,7 @@ const ALL_TARGETS = GROUPS.map(group => ({
  * Units: sets under the school, unrounded; heads of a group add up to the group.
  * Edge:  no work gives zeros for all.
  */
-export function spanLedger(work: readonly CountedWork[], school: CountingSchool): SpanLedger {
+export const spanLedger: (work: readonly CountedWork[], school: CountingSchool) => SpanLedger = remembered((work: readonly CountedWork[], school: CountingSchool) => {
   const groups = {} as Record<Group, Tally>
   const muscles = {} as Record<Muscle, Tally>
   for (const { group, target, heads } of ALL_TARGETS) {
@@ -164,7 +164,7 @@ export function spanLedger(work: readonly CountedWork[], school: CountingSchool)
     for (const head of heads) muscles[head.muscle] = tally === NO_SETS || heads.length === 1 ? tally : tallyFor(work, head.target, school)
   }
   return { groups, muscles }
-}
+})
 
 /** Sum of ledgers over several spans. */
 export function sumOfLedgers(ledgers: readonly SpanLedger[]): SpanLedger {

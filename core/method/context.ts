@@ -1,3 +1,4 @@
+import { remembered } from '../base'
 import type { Catalogue, Credits, Equipment, Exercise, Group, Intent, Joint } from '../catalogue'
 import { BUILT_IN_CATALOGUE, requireIntent } from '../catalogue'
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
@@ -8,6 +9,10 @@ import type { SideLoad } from './sideLoad'
 export const PAIN_LEVELS = ['none', 'note', 'hold', 'swap', 'stop'] as const
 /** What a joint's latest pain reports ask for. Source: docs/methods.md#pain. */
 export type PainLevel = (typeof PAIN_LEVELS)[number]
+
+export const HINDRANCES = ['energy_deficit', 'age_50', 'age_60', 'short_sleep'] as const
+/** What slows recovery and lowers what is worth doing. */
+export type Hindrance = (typeof HINDRANCES)[number]
 
 export type JointSetting = 'normal' | 'sensitive'
 
@@ -25,7 +30,7 @@ export interface ClientFacts {
   /** Multiplier on the hours a group needs, learned or set. */
   readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
   /** What slows recovery now, ticked by the coach. */
-  readonly slowedBy?: readonly ('energy_deficit' | 'age_50' | 'short_sleep')[]
+  readonly slowedBy?: readonly Hindrance[]
   readonly sideLoads?: readonly SideLoad[]
   /** Safety bars or a spotter for bars over the body. */
   readonly hasSafeties?: boolean
@@ -63,9 +68,23 @@ export function modeOf(context: PlanContext, group: Group): Mode {
 /** Floor, target and ceiling of a group for the client; the coach's own numbers come first. */
 export function bandOf(context: PlanContext, group: Group): Band {
   const { client, method } = context
-  return client.bands[group]
-    ?? bandFor(group, { age: trainingAge(client.trainingAgeMonths), mode: modeOf(context, group), school: method.school, scale: method.dose.bandScale })
+  const known = bandsOf(client, method)
+  const band = known.get(group) ?? client.bands[group] ?? hindered(
+    bandFor(group, { age: trainingAge(client.trainingAgeMonths), mode: modeOf(context, group), school: method.school, scale: method.dose.bandScale }), client.slowedBy)
+  known.set(group, band)
+  return band
 }
+
+const LOWERED_BY: Readonly<Record<Hindrance, number>> = { energy_deficit: 0.9, age_50: 1, age_60: 0.85, short_sleep: 0.9 }
+const LEAST_FACTOR = 0.7
+
+/** Target and ceiling as far down as what hinders the client asks for; the floor stays. */
+function hindered(band: Band, by: readonly Hindrance[] = []): Band {
+  const factor = Math.max(LEAST_FACTOR, by.reduce((product, hindrance) => product * LOWERED_BY[hindrance], 1))
+  return factor === 1 ? band : { floor: band.floor, target: Math.max(band.floor, band.target * factor), ceiling: Math.max(band.floor, band.ceiling * factor) }
+}
+
+const bandsOf = remembered((_client: ClientFacts, _method: Method) => new Map<Group, Band>())
 
 /** The purpose an exercise is planned with, after what the client's own credits change. */
 export function intentFor(context: PlanContext, exercise: Exercise, intentId: string | null): Intent {

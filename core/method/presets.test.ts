@@ -20,6 +20,11 @@ test('bands of the session curve look at effective sets below and at all sets ab
   expect(groupPosition({ direct: 20, counted: 29, effective: 13.464 }, band, 'build')).toBe('above')
 })
 
+test('what hinders a client lowers target and ceiling, never the floor (domain B9)', () => {
+  const band = bandOf(contextWith(STEADY_MIDDLE, { trainingAgeMonths: 50, slowedBy: ['energy_deficit', 'short_sleep'] }), 'biceps')
+  expect([band.floor, band.target, band.ceiling].map(value => Number(value.toFixed(9)))).toEqual([12, 14.58, 21.06])
+})
+
 test('methods are named apart, and sparing joints changes only what loads them', () => {
   expect(new Set(METHODS.map(method => method.id)).size).toBe(5)
   const spared = jointSparing(OWN_ARM_DAY)

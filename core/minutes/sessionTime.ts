@@ -1,4 +1,4 @@
-import type { GroupingId } from '../base'
+import { type GroupingId, remembered } from '../base'
 import { type Exercise, requireExercise } from '../catalogue'
 import type { PlanContext } from '../method'
 import { restSeconds, type SetRun } from '../scheme'
@@ -161,12 +161,22 @@ function isOpen(session: Session): boolean {
  * Source: docs/methods.md#minutes; examples T7 to T16 in minutes.test.ts.
  */
 export function sessionTime(session: Session, context: PlanContext, pace = 1): SessionTime {
+  const time = plannedTime(session, context)
+  return pace === 1 ? time : atPace(time, pace)
+}
+
+const plannedTime = remembered((session: Session, context: PlanContext): SessionTime => {
   const nominal = timeIn(session, 'nominal', context)
   const [low, high] = isOpen(session) ? [timeIn(session, 'low', context).seconds, timeIn(session, 'high', context).seconds] : [nominal.seconds, nominal.seconds]
   const assumed = nominal.kept.reduce((sum, { time }) => sum + time.assumed, 0) + nominal.transitions + (session.preparation ? 0 : nominal.generalWarmup)
   return {
-    seconds: nominal.seconds * pace, low: low * pace, high: Math.max(high, nominal.seconds) * pace, generalWarmup: nominal.generalWarmup * pace, transitions: nominal.transitions * pace,
-    groupings: nominal.kept.map(({ time: { assumed: _, ...time } }) => ({ grouping: time.grouping, seconds: time.seconds * pace, setup: time.setup * pace, warmup: time.warmup * pace, work: time.work * pace, rest: time.rest * pace })),
+    seconds: nominal.seconds, low, high: Math.max(high, nominal.seconds), generalWarmup: nominal.generalWarmup, transitions: nominal.transitions,
+    groupings: nominal.kept.map(({ time: { assumed: _, ...time } }) => time),
     assumedShare: nominal.seconds === 0 ? 0 : assumed / nominal.seconds,
   }
+})
+
+function atPace({ assumedShare, groupings, ...seconds }: SessionTime, pace: number): SessionTime {
+  const scaled = <Times extends object>(times: Times) => Object.fromEntries(Object.entries(times).map(([key, value]) => [key, typeof value === 'number' ? value * pace : value])) as Times
+  return { ...scaled(seconds), assumedShare, groupings: groupings.map(scaled) }
 }

@@ -18,7 +18,9 @@ export const READY_PERCENT = 90
 
 /** Hours to decay to 37 % for this client: the usual ones, at the client's own pace, slowed by what the coach has ticked. */
 export function tauHours(group: Group, { client }: PlanContext): number {
-  const slowed = Math.min(MOST_SLOWER, SLOWER ** (client.slowedBy?.length ?? 0))
+  // Two entries about age are one reason.
+  const reasons = new Set(client.slowedBy?.map(reason => (reason === 'age_60' ? 'age_50' : reason)))
+  const slowed = Math.min(MOST_SLOWER, SLOWER ** reasons.size)
   return RECOVERY[group].tauHours * (client.recoveryPace?.[group] ?? 1) * slowed
 }
 
@@ -39,6 +41,25 @@ export interface Dose { readonly hour: number, readonly impulse: number }
 /** Fatigue that earlier doses leave at an hour, each by itself; doses at or after the hour leave nothing. */
 export function leftovers(doses: readonly Dose[], atHour: number, tau: number): readonly { readonly dose: Dose, readonly left: number }[] {
   return doses.filter(dose => dose.hour < atHour).map(dose => ({ dose, left: dose.impulse * Math.exp(-(atHour - dose.hour) / tau) }))
+}
+
+/**
+ * Fatigue before each dose of a rotation repeated for long, in one walk: what is left at the first dose, then forward.
+ *
+ * Shape: one number per dose, which must stand in the order of their hours.
+ */
+export function cyclicBefore(doses: readonly Dose[], periodHours: number, tau: number): readonly number[] {
+  const [first] = doses
+  if (!first) return []
+  let fatigue = cyclicLeftovers(doses, first.hour, periodHours, tau).reduce((sum, { left }) => sum + left, 0)
+  let hour = first.hour
+  return doses.map((dose, at) => {
+    if (at > 0) fatigue *= Math.exp(-(dose.hour - hour) / tau)
+    const before = fatigue
+    fatigue += dose.impulse
+    hour = dose.hour
+    return before
+  })
 }
 
 /**

@@ -1,3 +1,4 @@
+import { remembered } from '../base'
 import { type Exercise, type Group, type Intent, requireExercise } from '../catalogue'
 import { countedWorkOfDay, type CountedWork, lengthBiasOf } from '../ledger'
 import { intentFor, type PlanContext, type TrainingAge, trainingAge } from '../method'
@@ -80,7 +81,7 @@ export function setImpulse(run: SetRun, exercise: Exercise, intent: Intent, cont
 }
 
 /** Fatigue by group that some work leaves, with physical credits whatever the counting school. */
-export function impulsesOf(work: readonly CountedWork[], context: PlanContext): ReadonlyMap<Group, number> {
+export const impulsesOf: (work: readonly CountedWork[], context: PlanContext) => ReadonlyMap<Group, number> = remembered((work: readonly CountedWork[], context: PlanContext) => {
   const sums = new Map<Group, number>()
   for (const { run, slot, times, credits } of work) {
     const exercise = requireExercise(context.catalogue, slot.exercise)
@@ -89,7 +90,7 @@ export function impulsesOf(work: readonly CountedWork[], context: PlanContext): 
     for (const group of Object.keys(credits) as Group[]) sums.set(group, (sums.get(group) ?? 0) + impulse * (credits[group] ?? 0))
   }
   return sums
-}
+})
 
 /** Fatigue by group of one day's sessions taken together. */
 export function dayImpulses(day: RotationDay, context: PlanContext): ReadonlyMap<Group, number> {

@@ -5,6 +5,7 @@ import { contextWith, COMPOUNDS_THEN_ARMS, defaultContext, STEADY_MIDDLE } from 
 import { type SetRun, withSetsAdded } from '../scheme'
 import { planArbitrary, slotArbitrary } from '../testing/arbitraries'
 import { day, drop, pause, planOf, REST_DAY, sets, straight, work } from '../testing/notation'
+import { loadLeftAfter, repsLeftAfterGrip } from './carryOver'
 import { cyclicLeftovers, type Dose, hoursToReady, leftovers, readinessPercent, tauHours } from './decay'
 import { dayImpulses, extensionFactor, proximityFactor, setImpulse } from './impulse'
 import { ownPace } from './ownPace'
@@ -50,6 +51,8 @@ describe('how it decays (domain-2 R9 to R18)', () => {
     { name: 'R17 forearms yesterday', actual: [readinessPercent('forearms', left([{ hour: 0, impulse: 5 }], 24, 22))], expected: [88] },
     { name: 'R18 slowed', actual: [tauHours('triceps', { ...mid, client: { ...mid.client, recoveryPace: { triceps: 1.2 }, slowedBy: ['energy_deficit', 'short_sleep'] } })], expected: [40.66] },
   ])('$name', ({ actual, expected }) => actual.forEach((value, at) => expect(value).toBeCloseTo(expected[at] ?? NaN, expected[at] === 6.66 || expected[at] === 40.66 ? 2 : 1)))
+
+  test('R19 a curl after four credited sets, and reps after grip work', () => expect([20 * loadLeftAfter(4), repsLeftAfterGrip(true), loadLeftAfter(20)]).toEqual([18.8, 0.92, 0.85].map(value => expect.closeTo(value, 9))))
 
   test('R16 a rotation repeated for long', () => {
     const fatigue = cyclicLeftovers([{ hour: 24, impulse: 7.5 }, { hour: 96, impulse: 8 }], 96, 168, 30).reduce((sum, { left: rest }) => sum + rest, 0)

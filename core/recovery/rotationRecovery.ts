@@ -1,10 +1,12 @@
-import { type Group, GROUPS } from '../catalogue'
-import { type CountedWork, countedWorkOfDay } from '../ledger'
+import { remembered } from '../base'
+import { directGroups, type Group, GROUPS } from '../catalogue'
+import { type CountedWork, countedWorkOfDay, workOfSession } from '../ledger'
 import { modeOf, type PlanContext } from '../method'
 import type { Rotation } from '../rotation'
-import { cyclicLeftovers, type Dose, hoursToReady, readinessPercent, tauHours } from './decay'
+import { cyclicBefore, cyclicLeftovers, type Dose, hoursToReady, readinessPercent, tauHours } from './decay'
 import { impulsesOf } from './impulse'
 
+const NO_WORK: readonly CountedWork[] = []
 const HOURS_PER_DAY = 24
 /** A second session on a day, where no clock times are planned. */
 const SECOND_SESSION_HOURS = 6
@@ -58,20 +60,25 @@ export function threadState(readiness: number, required: number): ThreadState {
 /** Every session of a rotation in order, with its hour and what it leaves behind. */
 export function sessionLoads(rotation: Rotation, work: readonly (readonly CountedWork[])[], context: PlanContext): readonly SessionLoad[] {
   return rotation.days.flatMap((day, at) => day.sessions.map((session, place) => {
-    const own = (work[at] ?? []).filter(piece => piece.sessionId === session.id)
+    const own = workOfSession(session, work[at] ?? NO_WORK)
     return { day: at, session: place, hour: at * HOURS_PER_DAY + place * SECOND_SESSION_HOURS, work: own, impulses: impulsesOf(own, context) }
   }))
 }
 
-function directSets(work: readonly CountedWork[], group: Group): number {
-  return work.reduce((sum, { credits, sets }) => sum + (credits[group] === 1 ? sets.value : 0), 0)
-}
+/** Direct sets of a session by group. */
+const directByGroup = remembered((work: readonly CountedWork[], _context: PlanContext) => {
+  const sums = new Map<Group, number>()
+  for (const { credits, sets } of work) {
+    for (const group of directGroups(credits)) sums.set(group, (sums.get(group) ?? 0) + sets.value)
+  }
+  return sums
+})
 
 /** The session with most direct sets of a group that is built up; the earlier on a tie. */
 function leadOf(sessions: readonly SessionLoad[], group: Group, context: PlanContext): SessionLoad | undefined {
   if (modeOf(context, group) !== 'build') return undefined
   return sessions.reduce<SessionLoad | undefined>((lead, session) =>
-    (directSets(session.work, group) > (lead ? directSets(lead.work, group) : 0) ? session : lead), undefined)
+    ((directByGroup(session.work, context).get(group) ?? 0) > (lead ? directByGroup(lead.work, context).get(group) ?? 0 : 0) ? session : lead), undefined)
 }
 
 /**
@@ -94,12 +101,13 @@ function arrivalsOf(group: Group, all: readonly SessionLoad[], periodHours: numb
   if (sessions.length === 0) return []
   const tau = tauHours(group, context)
   const doses = sessions.map((session): Dose => ({ hour: session.hour, impulse: session.impulses.get(group) ?? 0 }))
+  const fatigues = cyclicBefore(doses, periodHours, tau)
   const lead = leadOf(sessions, group, context)
   return sessions.map((session, at): Arrival => {
     const before = sessions[(at - 1 + sessions.length) % sessions.length] ?? session
-    const fatigue = cyclicLeftovers(doses, session.hour, periodHours, tau).reduce((sum, { left }) => sum + left, 0)
+    const fatigue = fatigues[at] ?? 0
     const readiness = readinessPercent(group, fatigue)
-    const role: ExposureRole = session === lead ? 'lead' : directSets(session.work, group) > 0 ? 'other' : 'indirect'
+    const role: ExposureRole = session === lead ? 'lead' : (directByGroup(session.work, context).get(group) ?? 0) > 0 ? 'other' : 'indirect'
     const required = context.method.recovery.required[role]
     return {
       group, day: session.day, session: session.session, fromDay: before.day,
@@ -110,13 +118,18 @@ function arrivalsOf(group: Group, all: readonly SessionLoad[], periodHours: numb
   })
 }
 
+/** After so many time constants less than a third of a percent is left. */
+const FADED_TAUS = 6
+
 /** Sessions that still weigh on a group at an arrival, with their share of the fatigue; those under a tenth are left out. */
 export function fatigueSources({ sessions, periodHours }: RotationRecovery, arrival: Arrival, context: PlanContext): readonly { readonly day: number, readonly session: number, readonly share: number }[] {
   const { group } = arrival
-  const loaded = sessions.filter(({ impulses }) => (impulses.get(group) ?? 0) > 0)
-  const at = loaded.find(({ day, session }) => day === arrival.day && session === arrival.session)
+  const at = sessions.find(({ day, session }) => day === arrival.day && session === arrival.session)
   if (!at || arrival.fatigue === 0) return []
-  const left = cyclicLeftovers(loaded.map(session => ({ hour: session.hour, impulse: session.impulses.get(group) ?? 0 })), at.hour, periodHours, tauHours(group, context))
+  const tau = tauHours(group, context)
+  const since = ({ hour }: SessionLoad) => ((at.hour - hour) % periodHours + periodHours) % periodHours || periodHours
+  const loaded = sessions.filter(session => session.impulses.has(group) && since(session) <= FADED_TAUS * tau)
+  const left = cyclicLeftovers(loaded.map(session => ({ hour: session.hour, impulse: session.impulses.get(group) ?? 0 })), at.hour, periodHours, tau)
   return loaded.map(({ day, session }, place) => ({ day, session, share: (left[place]?.left ?? 0) / arrival.fatigue }))
     .filter(({ share }) => share >= 0.1).sort((a, b) => b.share - a.share)
 }

@@ -1,3 +1,4 @@
+import { remembered } from '../base'
 import type { SetRun } from './setScheme'
 import type { Load, Reps, Rest, Stage, WorkStage } from './stage'
 
@@ -88,6 +89,10 @@ function classOf(stage: WorkStage, before: WorkStage, gap: number): StageClass {
  * Shape: work and hold stages in order; the first work stage is the lead; a rest in words counts as joining.
  */
 export function classedStages(run: SetRun): readonly ClassedStage[] {
+  return classified(run, STAGE_CLASSES)
+}
+
+const classified = remembered((run: SetRun, _: object): readonly ClassedStage[] => {
   const classed: ClassedStage[] = []
   let before: WorkStage | undefined
   let gap = 0
@@ -106,7 +111,7 @@ export function classedStages(run: SetRun): readonly ClassedStage[] {
     gap = 0
   })
   return classed
-}
+})
 
 /** Whether the set goes on after it has come near failure: a drop, a pause, partials or a hold behind it. */
 export function isExtended(run: SetRun): boolean {

@@ -1,6 +1,6 @@
 import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
 import { EQUIPMENT, GROUPS, JOINTS } from '#core/catalogue'
-import { type ClientFacts, MODES, PAIN_LEVELS } from '#core/method'
+import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS } from '#core/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
@@ -18,7 +18,7 @@ export const ClientFactsContract = z.strictObject({
   joints: z.partialRecord(z.enum(JOINTS), z.enum(['normal', 'sensitive'])).readonly().exactOptional(),
   pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
   recoveryPace: z.partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2)).readonly().exactOptional(),
-  slowedBy: z.array(z.enum(['energy_deficit', 'age_50', 'short_sleep'])).readonly().exactOptional(),
+  slowedBy: z.array(z.enum(HINDRANCES)).readonly().exactOptional(),
   sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
   hasSafeties: z.boolean().exactOptional(),
   screening: z.enum(['open', 'clear', 'refer']).exactOptional(),

@@ -79,16 +79,16 @@ const ROLLING_SLACK = 1.15
 
 const rollingPeak: Check = {
   id: 'rolling-peak', scope: 'rotation', severity: 'info', reason: 'Some seven days in a row hold clearly more than the ceiling, though the average does not.',
-  find: input => (input.plan.rotation.days.length === 7 ? [] : GROUPS.flatMap((group): readonly FoundBy[] => {
+  find: input => (input.plan.rotation.days.length === 7 ? [] : GROUPS.filter(group => input.ledger.groups[group].mode === 'build').flatMap((group): readonly FoundBy[] => {
     const { max } = rollingWeek(dailySets(input.ledger.days, group))
-    const { band: { ceiling }, mode } = input.ledger.groups[group]
-    return mode === 'build' && max > ceiling * ROLLING_SLACK + SLACK ? [{ place: { group }, figures: { group, sets: max, ceiling } }] : []
+    const { band: { ceiling } } = input.ledger.groups[group]
+    return max > ceiling * ROLLING_SLACK + SLACK ? [{ place: { group }, figures: { group, sets: max, ceiling } }] : []
   })),
 }
 
 const headUncovered: Check = {
   id: 'head-uncovered', scope: 'rotation', severity: 'info', reason: 'Heads, muscle lengths and grips should all get their share.',
-  find: input => [...ARM_GROUPS, 'chest' as const].flatMap(group => coverage(input.ledger, group, input.context).gaps.map((gap): FoundBy => ({
+  find: input => [...ARM_GROUPS, 'chest' as const].filter(group => input.ledger.groups[group].mode === 'build').flatMap(group => coverage(input.ledger, group, input.context).gaps.map((gap): FoundBy => ({
     place: { group }, figures: { group, gap: gap.kind, ...('muscle' in gap && { muscle: gap.muscle }), ...('share' in gap && { share: gap.share, wish: gap.wish }) },
   }))),
 }

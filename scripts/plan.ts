@@ -1,0 +1,16 @@
+// `npm run --silent plan -- ledger|recovery|minutes|checks FILE.json [--school …]`: what the screens compute, as JSON.
+// With `schema` it writes the JSON Schema of a plan file to docs/schema.
+import { readFileSync, writeFileSync } from 'node:fs'
+import { planFileSchema } from '#shared/contracts/planFile'
+import { run } from './plan/commands'
+
+const args = process.argv.slice(2)
+if (args[0] === 'schema') {
+  writeFileSync(new URL('../docs/schema/plan-file.schema.json', import.meta.url), `${JSON.stringify(planFileSchema(), null, 2)}\n`)
+}
+else {
+  const { code, out, errors } = run(args, file => readFileSync(file, 'utf8'))
+  if (out !== undefined) console.log(out)
+  errors?.forEach(error => console.error(error))
+  process.exitCode = code
+}
