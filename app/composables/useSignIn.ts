@@ -24,13 +24,16 @@ export function useSignIn() {
     return result.ok
   }
 
-  async function signOut(): Promise<void> {
-    await ask('/api/sign-out', { method: 'POST', answer: z.object({}) })
+  const signOut = () => endAt('/api/sign-out')
+  const signOutEverywhere = () => endAt('/api/account/sign-out-everywhere')
+
+  async function endAt(path: string): Promise<void> {
+    await ask(path, { method: 'POST', answer: z.object({}) })
     await refreshSession()
     await navigateTo('/sign-in')
   }
 
-  return { complaint: readonly(complaint), isBusy: readonly(isBusy), signIn, signOut }
+  return { complaint: readonly(complaint), isBusy: readonly(isBusy), signIn, signOut, signOutEverywhere }
 }
 
 function capitalised(sentence: string): string {

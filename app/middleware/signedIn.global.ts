@@ -1,7 +1,9 @@
-/** Everything but the sign-in page is for coaches who are signed in. */
+const OPEN = ['/sign-in', '/sign-up']
+
+/** Everything but signing in and up is for coaches who are signed in. */
 export default defineNuxtRouteMiddleware((to) => {
   const { loggedIn } = useUserSession()
-  if (to.path === '/sign-in') return loggedIn.value ? navigateTo('/roster') : undefined
+  if (OPEN.includes(to.path)) return loggedIn.value ? navigateTo('/roster') : undefined
   if (!loggedIn.value) return navigateTo({ path: '/sign-in', query: to.path === '/' ? {} : { next: to.fullPath } })
   return to.path === '/' ? navigateTo('/roster') : undefined
 })

@@ -44,7 +44,12 @@ async function submit(): Promise<void> {
       <button type="submit" class="control control-strong mt-2 h-9 w-full justify-center" :disabled="isBusy || !isLive">
         {{ isBusy ? 'Signing in' : 'Sign in' }}
       </button>
-      <p class="mt-5 text-ink3">
+      <p class="mt-5 text-ink2">
+        New here? <NuxtLink to="/sign-up" class="underline underline-offset-3">
+          Make an account
+        </NuxtLink>
+      </p>
+      <p class="mt-2 text-ink3">
         A planning aid, not medical advice.
       </p>
     </form>

@@ -4,18 +4,29 @@ import * as schema from './schema'
 
 export type Database = PostgresJsDatabase<typeof schema>
 
+interface Connected { readonly db: Database, readonly client: postgres.Sql, readonly close: () => Promise<void> }
+
 /** A connection of its own, for scripts and tests; `close` ends it. */
-export function connectedDatabase(url: string): { readonly db: Database, readonly close: () => Promise<void> } {
+export function connectedDatabase(url: string): Connected {
   const client = postgres(url, { max: 10, onnotice: () => {} })
-  return { db: drizzle(client, { schema }), close: () => client.end({ timeout: 5 }) }
+  return { db: drizzle(client, { schema }), client, close: () => client.end({ timeout: 5 }) }
 }
 
-let shared: ReturnType<typeof connectedDatabase> | undefined
+let shared: Connected | undefined
 
 /** The server's connection pool, opened on first use. Errors: throws when DATABASE_URL is not set. */
 export function database(): Database {
+  return connection().db
+}
+
+/** The plain client behind `database`, for packages that bring their own SQL. */
+export function databaseClient(): postgres.Sql {
+  return connection().client
+}
+
+function connection(): Connected {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set; `npm start` sets it up')
   shared ??= connectedDatabase(url)
-  return shared.db
+  return shared
 }

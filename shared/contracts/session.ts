@@ -6,5 +6,22 @@ export const SignInBody = z.strictObject({
   password: z.string().min(1).max(200),
 })
 
+/** Long enough that guessing is hopeless, without rules about signs that make people write it down. */
+const LEAST_PASSWORD = 10
+const newPassword = z.string().min(LEAST_PASSWORD).max(200)
+
+/** What the sign-up form sends. */
+export const SignUpBody = z.strictObject({
+  name: z.string().trim().min(1).max(100), studio: z.string().trim().min(1).max(100),
+  email: z.email().max(200).transform(email => email.toLowerCase()), password: newPassword,
+})
+
+/** What changing a password takes. */
+export const ChangePasswordBody = z.strictObject({ current: z.string().min(1).max(200), next: newPassword })
+
+/** How many places a coach is signed in at. */
+export const AccountView = z.object({ name: z.string(), studio: z.string(), email: z.string(), signIns: z.int() })
+export type AccountView = z.output<typeof AccountView>
+
 /** The coach who is signed in, as screens know her. */
 export const SignedInCoach = z.object({ name: z.string(), studio: z.string() })

@@ -23,6 +23,9 @@ const { choice, next } = useTheme()
         <SunMoon :size="15" aria-hidden="true" />
         <span class="w-[46px] text-left font-normal">{{ choice }}</span>
       </button>
+      <NuxtLink v-if="user" to="/account" class="quiet-link px-1" :aria-label="`${user.name}, account`">
+        {{ user.name }}
+      </NuxtLink>
       <button type="button" class="control" :title="user ? `Signed in as ${user.name}` : undefined" @click="signOut">
         <LogOut :size="15" aria-hidden="true" />
         Sign out

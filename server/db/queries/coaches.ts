@@ -1,5 +1,5 @@
 import type { CoachId } from '#core/base'
-import { and, eq, gt, lt } from 'drizzle-orm'
+import { and, count, eq, gt, lt, ne } from 'drizzle-orm'
 import type { Database } from '../database'
 import { coaches, signIns } from '../schema'
 
@@ -26,4 +26,28 @@ export async function signedInCoach(db: Database, signIn: { coachId: CoachId, id
 /** Ends a sign-in. */
 export async function deleteSignIn(db: Database, signIn: { coachId: CoachId, id: string }): Promise<void> {
   await db.delete(signIns).where(and(eq(signIns.coachId, signIn.coachId), eq(signIns.id, signIn.id)))
+}
+
+/** Ends every sign-in of a coach, but for one that is to stay. */
+export async function deleteSignIns(db: Database, coachId: CoachId, except?: string): Promise<void> {
+  await db.delete(signIns).where(and(eq(signIns.coachId, coachId), except === undefined ? undefined : ne(signIns.id, except)))
+}
+
+/** A coach's own account with the number of sign-ins that are still good. */
+export async function accountOf(db: Database, coachId: CoachId, now: Date) {
+  const [row] = await db.select({ name: coaches.name, studio: coaches.studio, email: coaches.email, passwordHash: coaches.passwordHash, signIns: count(signIns.id) })
+    .from(coaches).leftJoin(signIns, and(eq(signIns.coachId, coaches.id), gt(signIns.expiresAt, now)))
+    .where(eq(coaches.id, coachId)).groupBy(coaches.id)
+  return row
+}
+
+/** Writes a new coach; undefined if the email is taken. */
+export async function insertCoach(db: Database, coach: typeof coaches.$inferInsert) {
+  const [row] = await db.insert(coaches).values(coach).onConflictDoNothing({ target: coaches.email }).returning({ id: coaches.id, name: coaches.name, studio: coaches.studio })
+  return row
+}
+
+/** Gives a coach another password. */
+export async function setCoachPassword(db: Database, coachId: CoachId, passwordHash: string): Promise<void> {
+  await db.update(coaches).set({ passwordHash }).where(eq(coaches.id, coachId))
 }

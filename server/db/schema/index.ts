@@ -1,3 +1,4 @@
 export { coaches, signIns } from './coaches'
 export { clients } from './clients'
 export { blockRevisions, blocks } from './blocks'
+export { attemptLimits } from './limits'

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+/** A labelled field with its own complaint. */
+const { label, type = 'text', autocomplete = 'off', complaint = '', hint = '' } = defineProps<{
+  label: string
+  type?: 'text' | 'email' | 'password' | 'number'
+  autocomplete?: string
+  /** What is wrong with what was entered; empty where nothing is. */
+  complaint?: string
+  hint?: string
+}>()
+const model = defineModel<string>({ required: true })
+const id = useId()
+</script>
+
+<template>
+  <div>
+    <label class="block font-semibold" :for="id">{{ label }}</label>
+    <input
+      :id="id" v-model="model" class="field mt-1" :type="type" :autocomplete="autocomplete"
+      :aria-invalid="complaint !== ''" :aria-describedby="`${id}-words`"
+    >
+    <p :id="`${id}-words`" class="mt-1 text-[12px]">
+      <span v-if="complaint" class="alert-chip">{{ complaint }}</span>
+      <span v-else class="text-ink2">{{ hint }}</span>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,44 @@
+import { fieldErrors } from '#shared/contracts/fieldErrors'
+import type { FieldError } from '#shared/contracts/problem'
+import type { z } from 'zod'
+
+interface Submission<Body extends z.ZodType, Answer extends z.ZodType> {
+  readonly path: () => string
+  readonly method?: 'POST' | 'PUT'
+  readonly body: Body
+  readonly answer: Answer
+}
+
+/**
+ * Sends a form: checks it with the same contract as the server, and tells what is wrong field by field.
+ * What was entered stays as it is, whatever comes back.
+ */
+export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>({ path, method = 'POST', body, answer }: Submission<Body, Answer>) {
+  const { ask } = useApi()
+  const errors = shallowRef<readonly FieldError[]>([])
+  /** What is wrong with the whole, where no field is to blame. */
+  const complaint = ref('')
+  const isBusy = ref(false)
+
+  async function send(entered: unknown): Promise<z.output<Answer> | undefined> {
+    complaint.value = ''
+    const parsed = body.safeParse(entered)
+    errors.value = parsed.success ? [] : fieldErrors(parsed.error.issues)
+    if (!parsed.success) return undefined
+    isBusy.value = true
+    const result = await ask(path(), { method, body: entered as object, answer })
+    isBusy.value = false
+    if (result.ok) return result.value
+    if (result.error.kind === 'unreachable') complaint.value = 'The server does not answer. Check the connection and try again; what you entered is kept.'
+    else if (result.error.problem.errors?.length) errors.value = result.error.problem.errors
+    else complaint.value = result.error.problem.detail
+    return undefined
+  }
+
+  /** What is wrong with a field, in a sentence that begins with its label. */
+  function complaintAbout(pointer: string, label: string): string {
+    const found = errors.value.find(error => error.pointer === pointer || error.pointer.startsWith(`${pointer}/`))
+    return found ? `${label} ${found.detail.replace(/^\S+ /, '')}` : ''
+  }
+  return { complaint: readonly(complaint), errors: readonly(errors), isBusy: readonly(isBusy), send, complaintAbout }
+}

@@ -1,0 +1,58 @@
+import { failure, type Result, success } from '#core/base'
+import type { Problem } from '#shared/contracts/problem'
+import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible'
+import { databaseClient } from '../db/database'
+
+/** How often something may be tried with the same key. */
+interface Limit { readonly name: string, readonly attempts: number, readonly seconds: number }
+
+/** Wrong passwords for one account from one address, and new accounts from one address. */
+export const LIMITS = {
+  wrongPassword: { name: 'wrong-password', attempts: 5, seconds: 15 * 60 },
+  signUp: { name: 'sign-up', attempts: 20, seconds: 60 * 60 },
+} as const satisfies Record<string, Limit>
+
+/** The limiter's SQL over this application's own connection; it asks for rows in the manner of another driver. */
+const storeClient = {
+  query: async ({ text, values }: { text: string, values?: (string | number | null)[] }) => {
+    const rows = await databaseClient().unsafe(text, values ?? [])
+    return { rows, rowCount: rows.length }
+  },
+}
+
+const limiters = new Map<string, RateLimiterPostgres>()
+
+function limiterOf({ name, attempts, seconds }: Limit): RateLimiterPostgres {
+  const known = limiters.get(name)
+  if (known) return known
+  const limiter = new RateLimiterPostgres({ storeClient, storeType: 'client', tableName: 'attempt_limits', tableCreated: true, keyPrefix: name, points: attempts, duration: seconds })
+  limiters.set(name, limiter)
+  return limiter
+}
+
+function tooMany(state: RateLimiterRes): Problem {
+  return { kind: 'too-many-attempts', retryAfterSeconds: Math.ceil(state.msBeforeNext / 1000) }
+}
+
+/** Whether another attempt is allowed; it is not counted. */
+export async function mayTry(limit: Limit, key: string): Promise<Result<true, Problem>> {
+  const state = await limiterOf(limit).get(key)
+  return state && state.remainingPoints <= 0 ? failure(tooMany(state)) : success(true)
+}
+
+/** Counts an attempt; a failure once there were too many. */
+export async function countAttempt(limit: Limit, key: string): Promise<Result<true, Problem>> {
+  try {
+    await limiterOf(limit).consume(key)
+    return success(true)
+  }
+  catch (error) {
+    if (error instanceof RateLimiterRes) return failure(tooMany(error))
+    throw error
+  }
+}
+
+/** Forgets the attempts made with a key. */
+export async function forgetAttempts(limit: Limit, key: string): Promise<void> {
+  await limiterOf(limit).delete(key)
+}
