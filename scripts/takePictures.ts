@@ -24,6 +24,8 @@ const PICTURES: readonly Picture[] = [
   { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
   { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
   { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
+  { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
+  { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
   { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },
 ]
 
@@ -42,7 +44,7 @@ for (const { name, theme, take } of PICTURES) {
   await page.mouse.move(0, 0)
   await page.evaluate(() => document.fonts.ready)
   await page.locator('.nuxt-loading-indicator').evaluate(element => new Promise(resolve => setTimeout(resolve, element ? 900 : 0)))
-  await page.screenshot({ path: join(process.env.SCREENSHOTS ?? '.', `${name}.png`) })
+  await page.screenshot({ path: join(process.env.SCREENSHOTS ?? '.', `${name}.png`), fullPage: name === 'new-client' })
   console.log(`· ${name}.png`)
   await context.close()
 }

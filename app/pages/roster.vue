@@ -38,7 +38,10 @@ function placeToday({ block }: RosterEntry) {
       </template>
     </AppBar>
     <main class="px-5 pb-10">
-      <div class="py-4">
+      <div class="relative py-4">
+        <NuxtLink to="/clients/new" class="control control-strong absolute right-0 top-4">
+          New client
+        </NuxtLink>
         <h1 class="font-display text-[23px] leading-[27px]">
           {{ formatDay(today) }}
         </h1>

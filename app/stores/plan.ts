@@ -1,7 +1,7 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
 import { applyEdit, type EditProblem, type PlanDocument, type PlanEdit } from '#core/block'
 import { armBalance, attentionList, rotationLedger } from '#core/ledger'
-import { defaultContext } from '#core/method'
+import { contextWith, methodById } from '#core/method'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
 import { type CurrentBlock, CurrentBlockContract } from '#shared/contracts/problem'
@@ -33,7 +33,7 @@ export const usePlanStore = defineStore('plan', () => {
   const future = shallowRef<readonly PlanDocument[]>([])
   const { ask } = useApi()
 
-  const context = computed(() => client.value && defaultContext(client.value.facts))
+  const context = computed(() => client.value && contextWith(methodById(client.value.method), client.value.facts))
   const ledger = computed(() => plan.value && context.value && rotationLedger(plan.value.rotation, context.value))
   const balance = computed(() => ledger.value && context.value && armBalance(ledger.value.work.flat(), context.value))
   const attention = computed(() => (ledger.value ? attentionList(ledger.value) : []))

@@ -6,3 +6,4 @@ export { BUILT_IN_CATALOGUE, directGroups, EXERCISES, headShare, isPossibleWith,
 export type { Catalogue, CatalogueId } from './catalogue'
 export { likeness, rankedSubstitutes } from './substitutes'
 export type { Substitute, SubstituteLimits } from './substitutes'
+export { EQUIPMENT_PRESETS } from './equipmentPresets'

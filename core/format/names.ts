@@ -1,5 +1,5 @@
 import type { BundleId, Equipment, Group, Muscle } from '../catalogue'
-import type { BandPosition, CountingSchoolId, Mode, TrainingAge } from '../method'
+import type { BandPosition, CountingSchoolId, Hindrance, Mode, TrainingAge } from '../method'
 import type { DayRole, RotationDay } from '../rotation'
 
 /** Names of groups as a coach reads them. */
@@ -45,6 +45,8 @@ export const EQUIPMENT_NAMES: Readonly<Record<Equipment, string>> = {
   dip_bars: 'dip bars', dumbbell: 'dumbbells', incline_bench: 'incline bench', machine: 'machines', preacher_bench: 'preacher bench',
   pull_up_bar: 'pull-up bar', rack: 'rack', rail_guided_barbell: 'rail-guided barbell', wrist_roller: 'wrist roller',
 }
+
+export const HINDRANCE_NAMES: Readonly<Record<Hindrance, string>> = { energy_deficit: 'eating less than needed', age_50: 'age 50 to 59', age_60: 'age 60 or more', short_sleep: 'under 6 h of sleep' }
 
 /** What the head of a day says: the coach's own word, else the role. */
 export function dayName(day: RotationDay): string {

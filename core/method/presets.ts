@@ -82,6 +82,11 @@ export const DENSE_AND_SHORT: Method = {
 /** All methods that come with the program, the default first. */
 export const METHODS: readonly Method[] = [STEADY_MIDDLE, FEW_HARD_SETS, OWN_ARM_DAY, COMPOUNDS_THEN_ARMS, DENSE_AND_SHORT]
 
+/** The method with an id; one that is not known is the default. */
+export function methodById(id: string | undefined): Method {
+  return METHODS.find(method => method.id === id) ?? STEADY_MIDDLE
+}
+
 /** A method as it is followed while joints are to be spared; switched on by the coach or by a pain report. */
 export function jointSparing(method: Method): Method {
   return {

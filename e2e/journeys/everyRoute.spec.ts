@@ -25,9 +25,10 @@ const IDS: Readonly<Record<string, (of: TestStudio) => string>> = {
 }
 const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'blocks/[blockId]/plan.put.ts': of => ({ version: 1, plan: of.client('Marit').plan }),
+  'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
 }
 /** Routes about the signed-in coach alone: there is no id of anybody else's to try. */
-const OWN = ['roster.get.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
+const OWN = ['roster.get.ts', 'clients/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
 
 test('every route asks who is there, and another coach\'s ids are as absent as ids nobody has', async ({ page, playwright, studio }) => {
   const other = await newStudio()

@@ -2,6 +2,9 @@ import { addDays, type ClientId, clientId, type BlockId, blockId, isoWeekday, ty
 import type { PlanDocument } from '#core/block'
 import { ARM_GROUPS, type Group, GROUPS } from '#core/catalogue'
 import type { ClientFacts, Mode } from '#core/method'
+import { SCREENING_IDS } from '#core/safety'
+import type { Profile } from '#shared/contracts/profile'
+import { factsOf } from '#shared/contracts/profileFacts'
 import { finisher, lastDropped, line, planFrom, restDay, together, trainingDay } from './planWriter'
 import { seededRandom, seededUuids } from './seededIds'
 
@@ -10,6 +13,8 @@ export interface DemoClient {
   readonly name: string
   readonly about: string
   readonly facts: ClientFacts
+  readonly method: string
+  readonly profile: Profile
   readonly blockId: BlockId
   readonly plan: PlanDocument
 }
@@ -24,8 +29,21 @@ const TRAINED_BY_COMPOUNDS: readonly Group[] = ['chest', 'lats', 'upper_back', '
 const BODY_MAINTAINED: Partial<Record<Group, Mode>> = Object.fromEntries(
   GROUPS.filter(group => ![...ARM_GROUPS, ...TRAINED_BY_COMPOUNDS].includes(group)).map(group => [group, 'maintain' as const]))
 
-function facts(trainingAgeMonths: number, more: Partial<ClientFacts> = {}): ClientFacts {
-  return { trainingAgeMonths, modes: {}, bands: {}, equipment: [], credits: {}, ...more }
+/** What a client was asked at intake, where it differs from the usual. */
+function facts(trainingAgeMonths: number, more: Partial<Profile> = {}): Partial<Profile> {
+  return { trainingAgeMonths, ...more }
+}
+
+const ALL_NO = Object.fromEntries(SCREENING_IDS.map(id => [id, 'no' as const]))
+
+function withProfile({ facts: told, ...client }: Written): Omit<DemoClient, 'id' | 'blockId'> {
+  const days = client.plan.rotation.days.flatMap((day, at) => (day.role === 'rest' ? [] : [{ weekday: at % 7 + 1, minutes: day.minuteLimit ?? 60, start: '17:30' }]))
+  const profile: Profile = {
+    name: client.name, about: client.about, units: 'kg', goal: 'Bigger arms without a longer week.', weakPoints: '', trainingAgeMonths: 24, method: client.method, modes: {},
+    days: days.filter(({ weekday }, at) => days.findIndex(day => day.weekday === weekday) === at), equipment: [], sensitiveJoints: [], jointNotes: [], slowedBy: [], sideLoads: [],
+    hasSafeties: false, screening: { answers: ALL_NO, clearance: null }, ...told,
+  }
+  return { ...client, profile, facts: factsOf(profile) }
 }
 
 /**
@@ -37,11 +55,11 @@ export function demoClients(today: PlainDate, seed: number = DEMO_SEED): readonl
   const newId = seededUuids(seededRandom(seed))
   const monday = addDays(today, 1 - isoWeekday(today))
   return [
-    { ...ids(newId), ...boatBuilder(addDays(today, -32), newId) },
-    { ...ids(newId), ...harbourPilot(addDays(monday, -28), newId) },
-    { ...ids(newId), ...kayakGuide(addDays(monday, -7), newId) },
-    { ...ids(newId), ...teacher(addDays(monday, -14), newId) },
-    { ...ids(newId), ...ferryMate(addDays(today, -17), newId) },
+    { ...ids(newId), ...withProfile(boatBuilder(addDays(today, -32), newId)) },
+    { ...ids(newId), ...withProfile(harbourPilot(addDays(monday, -28), newId)) },
+    { ...ids(newId), ...withProfile(kayakGuide(addDays(monday, -7), newId)) },
+    { ...ids(newId), ...withProfile(teacher(addDays(monday, -14), newId)) },
+    { ...ids(newId), ...withProfile(ferryMate(addDays(today, -17), newId)) },
   ]
 }
 
@@ -49,12 +67,13 @@ function ids(newId: () => string) {
   return { id: clientId(newId()), blockId: blockId(newId()) }
 }
 
-type Written = Omit<DemoClient, 'id' | 'blockId'>
+type Written = Omit<DemoClient, 'id' | 'blockId' | 'profile' | 'facts'> & { readonly facts: Partial<Profile> }
 
 /** Eight days with two arm days of their own; weeks and rotations drift against each other. */
 function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Marit Solheim-Okafor', about: 'Plank-boat builder, rows bow',
+    method: 'steady-middle',
     facts: facts(52, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build', forearms: 'build' } }),
     plan: planFrom({
       title: 'Planking block', startsOn, passes: 7, anchor: { kind: 'floating' },
@@ -78,6 +97,7 @@ function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
 function harbourPilot(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Joren Haakestad', about: 'Harbour pilot, rows stroke',
+    method: 'steady-middle',
     facts: facts(30, { modes: { chest: 'build', lats: 'build', upper_back: 'build', delts_front: 'build', elbow_flexors_other: 'build', abs: 'maintain', hamstrings: 'maintain', calves: 'maintain', traps: 'maintain' } }),
     plan: planFrom({
       title: 'Spring block', startsOn, passes: 6, anchor: { kind: 'weekday', startsOn: 1 },
@@ -98,6 +118,7 @@ function harbourPilot(startsOn: PlainDate, newId: () => string): Written {
 function kayakGuide(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Emil Varga-Nystrand', about: 'Kayak guide, trains at home with dumbbells',
+    method: 'steady-middle',
     facts: facts(9, { modes: BODY_MAINTAINED, equipment: ['dumbbell', 'bench', 'incline_bench'] }),
     plan: planFrom({
       title: 'Before the season', startsOn, passes: 8, anchor: { kind: 'weekday', startsOn: 1 },
@@ -118,6 +139,7 @@ function kayakGuide(startsOn: PlainDate, newId: () => string): Written {
 function teacher(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Sunniva Bakkeli', about: 'Teacher, new to lifting',
+    method: 'steady-middle',
     facts: facts(4, { modes: BODY_MAINTAINED }),
     plan: planFrom({
       title: 'First block', startsOn, passes: 8, anchor: { kind: 'weekday', startsOn: 1 },
@@ -138,6 +160,7 @@ function teacher(startsOn: PlainDate, newId: () => string): Written {
 function ferryMate(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Liv Adeyemi-Strand', about: 'Ferry mate, works five-day shifts',
+    method: 'steady-middle',
     facts: facts(40, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' } }),
     plan: planFrom({
       title: 'Shift block', startsOn, passes: 9, anchor: { kind: 'floating' },

@@ -28,7 +28,7 @@ export async function account(coach: Coach): Promise<Result<AccountView, Problem
 }
 
 /** Changes the password and ends every other sign-in; the present one, `keep`, stays. */
-export async function changePassword(coach: Coach, change: { current: string, next: string, keep: string }): Promise<Result<object, Problem>> {
+export async function changePassword(coach: Coach, change: { current: string, next: string, keep: string }): Promise<Result<Record<string, never>, Problem>> {
   const allowed = await mayTry(LIMITS.wrongPassword, coach.id)
   if (!allowed.ok) return allowed
   const found = await accountOf(database(), coach.id, new Date())
@@ -42,7 +42,7 @@ export async function changePassword(coach: Coach, change: { current: string, ne
 }
 
 /** Ends every sign-in of the coach, this one too. */
-export async function signOutEverywhere(coach: Coach): Promise<Result<object, Problem>> {
+export async function signOutEverywhere(coach: Coach): Promise<Result<Record<string, never>, Problem>> {
   await deleteSignIns(database(), coach.id)
   return success({})
 }

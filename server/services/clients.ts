@@ -1,7 +1,7 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
 import { attentionWords, dayName } from '#core/format'
 import { rotationStrip } from '#core/ledger'
-import { defaultContext } from '#core/method'
+import { contextWith, methodById } from '#core/method'
 import type { ClientView, RosterEntry, RosterView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
@@ -16,10 +16,10 @@ export async function roster(coach: Coach): Promise<RosterView> {
   return { studio: coach.studio, clients: clients.map(rosterEntry) }
 }
 
-function rosterEntry({ id, name, about, facts, block }: StoredClient): RosterEntry {
+function rosterEntry({ id, name, about, method, facts, block }: StoredClient): RosterEntry {
   if (!block) return { id, name, about, block: null }
   const { title, startsOn, passes, rotation } = block.plan
-  const { days, attention, ...week } = rotationStrip(rotation, defaultContext(facts))
+  const { days, attention, ...week } = rotationStrip(rotation, contextWith(methodById(method), facts))
   return {
     id, name, about,
     block: {

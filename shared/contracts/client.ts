@@ -37,7 +37,7 @@ export const BlockParams = z.object({ blockId: uuid<BlockId>(blockId) })
 
 /** One client with the block that is being planned. */
 export const ClientView = z.object({
-  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(), facts: ClientFactsContract,
+  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(), method: z.string(), facts: ClientFactsContract,
   block: z.object({ id: uuid<BlockId>(blockId), version: z.int(), savedAt: z.iso.datetime(), plan: PlanContract }).nullable(),
 })
 export type ClientView = z.output<typeof ClientView>

@@ -1,4 +1,4 @@
-import { contextWith, METHODS, type PlanContext, STEADY_MIDDLE } from '#core/method'
+import { contextWith, methodById, METHODS, type PlanContext } from '#core/method'
 import { z } from 'zod'
 import { ClientFactsContract } from './client'
 import { PlanContract } from './plan'
@@ -19,7 +19,7 @@ const USUAL_MONTHS = 24
 
 /** The context a plan file is computed in. */
 export function contextOf({ client, method }: PlanFile): PlanContext {
-  return contextWith(METHODS.find(({ id }) => id === method) ?? STEADY_MIDDLE, client ?? { trainingAgeMonths: USUAL_MONTHS })
+  return contextWith(methodById(method), client ?? { trainingAgeMonths: USUAL_MONTHS })
 }
 
 /** JSON Schema (2020-12) of a plan file, from the side that is written. */

@@ -16,8 +16,9 @@ const id = useId()
   <div>
     <label class="block font-semibold" :for="id">{{ label }}</label>
     <input
-      :id="id" v-model="model" class="field mt-1" :type="type" :autocomplete="autocomplete"
+      :id="id" :value="model" class="field mt-1" :type="type" :autocomplete="autocomplete"
       :aria-invalid="complaint !== ''" :aria-describedby="`${id}-words`"
+      @input="model = ($event.target as HTMLInputElement).value"
     >
     <p :id="`${id}-words`" class="mt-1 text-[12px]">
       <span v-if="complaint" class="alert-chip">{{ complaint }}</span>

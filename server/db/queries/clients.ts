@@ -6,7 +6,7 @@ import type { Database } from '../database'
 import { blocks, clients } from '../schema'
 
 const columns = {
-  id: clients.id, name: clients.name, about: clients.about, facts: clients.facts,
+  id: clients.id, name: clients.name, about: clients.about, method: clients.method, facts: clients.facts,
   block: { id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan },
 }
 

@@ -1,11 +1,12 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/block'
 import type { ClientFacts } from '#core/method'
+import type { Profile } from '#shared/contracts/profile'
 import { count, eq } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blockRevisions, blocks, clients, coaches } from '../schema'
 
-export interface NewClient { readonly id: ClientId, readonly name: string, readonly about: string, readonly facts: ClientFacts, readonly blockId: BlockId, readonly plan: PlanDocument }
+export interface NewClient { readonly id: ClientId, readonly name: string, readonly about: string, readonly facts: ClientFacts, readonly method: string, readonly profile: Profile, readonly blockId: BlockId, readonly plan: PlanDocument }
 export interface NewCoach { readonly id: CoachId, readonly email: string, readonly name: string, readonly studio: string, readonly passwordHash: string }
 
 /** Writes a coach with clients and their first plans, all or nothing. */

@@ -1,5 +1,6 @@
 import type { ClientId, CoachId } from '#core/base'
 import type { ClientFacts } from '#core/method'
+import type { Profile } from '#shared/contracts/profile'
 import { integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
 
@@ -13,5 +14,8 @@ export const clients = pgTable('clients', {
   /** Place in the coach's list. */
   position: integer('position').notNull(),
   facts: jsonb('facts').$type<ClientFacts>().notNull(),
+  /** Id of the method the client follows. */
+  method: text('method').notNull(),
+  profile: jsonb('profile').$type<Profile>().notNull(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 }, table => [primaryKey({ columns: [table.coachId, table.id] })])

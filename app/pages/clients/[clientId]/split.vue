@@ -52,7 +52,9 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
           Roster
         </NuxtLink>
         <ChevronRight :size="13" class="text-ink2" aria-hidden="true" />
-        <span class="truncate font-semibold">{{ store.client?.name }}</span>
+        <NuxtLink :to="`/clients/${id}`" class="truncate rounded font-semibold hover:underline" :aria-label="`${store.client?.name}, profile`">
+          {{ store.client?.name }}
+        </NuxtLink>
         <span class="nav-here" aria-current="page">Split</span>
       </template>
       <template #actions>

@@ -1,0 +1,70 @@
+import { AxeBuilder } from '@axe-core/playwright'
+import { boardIsLive, cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
+
+test('a new client is entered on one page and ready to plan', async ({ page, studio }) => {
+  await signIn(page, studio)
+  await page.getByRole('link', { name: 'New client' }).click()
+  const open = page.getByRole('button', { name: 'Open the board' })
+  await expect(open).toBeEnabled()
+  await open.click()
+  await expect(page.getByText('Name must be at least 1 character.', { exact: true })).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland')
+  await page.getByLabel('Months of training').fill('50')
+  await page.getByLabel('Method', { exact: true }).selectOption('Own arm day')
+  await expect(page.getByRole('row', { name: /^Biceps/ })).toContainText('14')
+  await page.getByRole('button', { name: 'Dumbbells and bench' }).click()
+  await expect(page.getByText('3 kinds of equipment.')).toBeVisible()
+  await page.getByRole('group', { name: 'Wed' }).getByRole('checkbox').check()
+  await page.getByRole('group', { name: 'Wed' }).getByLabel('min').fill('45')
+  expect((await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id} ${nodes[0]?.target.join(' ')}`)).toEqual([])
+  await open.click()
+
+  await boardIsLive(page)
+  await expect(page.getByRole('heading', { name: 'Tora Eikeland' })).toBeVisible()
+  await expect(week(page, 'Biceps')).toHaveAccessibleName(/floor 14, target 21, ceiling 30/)
+  await cell(page, 'Biceps', 'day 1 Full body').click()
+  await page.keyboard.press('e')
+  await expect(page.getByRole('option', { name: /Cable curl/ })).toHaveCount(0)
+  await page.getByRole('option', { name: /^Dumbbell curl/ }).click()
+  await expect(cell(page, 'Biceps', 'day 1 Full body')).toHaveAccessibleName(/2 direct/)
+  await saved(page)
+})
+
+test('a changed profile changes the bands of the board, and what is impossible is refused with its field', async ({ page, studio, expectedErrors }) => {
+  expectedErrors.push(/422/)
+  await signIn(page, studio)
+  await openSplit(page, 'Joren')
+  await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 10, target 16, ceiling 22/)
+  await page.getByRole('link', { name: 'Joren Haakestad, profile' }).click()
+  const save = page.getByRole('button', { name: 'Save the profile' })
+  await expect(save).toBeEnabled()
+  await page.getByRole('group', { name: 'Mon' }).getByLabel('min').fill('1800')
+  await save.click()
+  await expect(page.getByText(/may be at most 240/).first()).toBeVisible()
+  await page.getByRole('group', { name: 'Mon' }).getByLabel('min').fill('60')
+  await page.getByRole('combobox', { name: 'Triceps' }).selectOption('maintain')
+  await page.getByRole('radiogroup', { name: /fainted/ }).getByLabel('yes').check()
+  await expect(page.getByText(/Please ask a physician/)).toBeVisible()
+  await page.getByLabel('Weak points').fill('<script>alert(1)</script> 💪 ضعيف')
+  await save.click()
+  await expect(page.getByText('Saved. The board reckons with it from now on.')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Weak points')).toHaveValue('<script>alert(1)</script> 💪 ضعيف')
+  await page.getByRole('link', { name: 'Split' }).click()
+  await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 3, target 5, ceiling 8/)
+})
+
+test('the door refuses what the form would not let out', async ({ page, studio }) => {
+  await signIn(page, studio)
+  const { profile } = studio.client('Joren')
+  const bad = [
+    [{ ...profile, name: '   ' }, '/name'], [{ ...profile, days: [{ weekday: 1, minutes: 60, start: '29:00' }] }, '/days/0/start'],
+    [{ ...profile, days: [] }, '/days'], [{ ...profile, goal: 'x'.repeat(5000) }, '/goal'], [{ ...profile, method: 'nobody-knows' }, '/method'],
+    [{ ...profile, screening: { answers: {}, clearance: { on: '2026-02-30', profession: 'Physician', limits: '' } } }, '/screening/clearance/on'],
+  ] as const
+  for (const [body, pointer] of bad) {
+    const answer = await page.request.post('/api/clients', { data: body })
+    expect.soft(answer.status(), pointer).toBe(422)
+    expect.soft((await answer.json()).errors[0].pointer).toBe(pointer)
+  }
+})
