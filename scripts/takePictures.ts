@@ -25,6 +25,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
   { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
   { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
+  { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
   { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
   { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },
 ]

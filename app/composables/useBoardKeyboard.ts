@@ -46,6 +46,8 @@ export function useBoardKeyboard({ board, isSilent, onTable, onKeys }: KeyboardO
   useEventListener('keydown', (event: KeyboardEvent) => {
     const target = event.target instanceof Element ? event.target : null
     if (isSilent() || event.defaultPrevented || target?.closest('input, textarea, select, [role=menu], [role=dialog]')) return
+    // The search box is the app bar's.
+    if (event.key === '/') return
     // Enter and Space on a button or link are that control's own.
     if (event.key === 'Enter' && target?.closest('button, a')) return
     const intent = boardIntent(event)

@@ -1,4 +1,5 @@
 import { type Figure, roundHalfUp } from '../base'
+import type { Span } from '../scheme'
 
 /** No-break space: a number never leaves its unit. */
 export const NBSP = '\u00a0'
@@ -33,4 +34,9 @@ export function splitOnScreen(direct: number, counted: number): { readonly direc
   const total = roundHalfUp(counted * 10)
   const own = roundHalfUp(direct * 10)
   return { counted: formatOneDecimal(total / 10), direct: formatOneDecimal(own / 10), indirect: formatOneDecimal((total - own) / 10) }
+}
+
+/** `3` or `3 to 4`: seconds where the unit stands elsewhere. */
+export function formatSpanWords(span: Span): string {
+  return typeof span === 'number' ? formatSets(span) : `${formatSets(span.low)} to ${formatSets(span.high)}`
 }

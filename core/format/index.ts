@@ -7,3 +7,5 @@ export { cellLabel, cellWords, clusterCount, dayWords, outsideWords, railName, w
 export type { PieceWords } from './board'
 export { FINDING_SENTENCES, findingSentence, JOINT_NAMES } from './findings'
 export { NOT_MEDICAL_ADVICE, REFERRAL } from '../safety'
+export { METHOD_CHOICES } from './methods'
+export type { MethodChoice } from './methods'

@@ -19,6 +19,7 @@ const { choice, next } = useTheme()
     </nav>
     <div class="ml-auto flex items-center gap-2">
       <slot name="actions" />
+      <CommandBox />
       <button type="button" class="control" :aria-label="`Theme: ${choice}. Change it`" :title="`Theme: ${choice}`" @click="next">
         <SunMoon :size="15" aria-hidden="true" />
         <span class="w-[46px] text-left font-normal">{{ choice }}</span>

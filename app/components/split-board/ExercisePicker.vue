@@ -53,7 +53,7 @@ watch(board.isPickerOpen, (isOpen) => {
         <Combobox :model-value="null" nullable @update:model-value="choice => choice && choose(choice)">
           <div class="mt-3 flex gap-3">
             <div class="flex-1">
-              <ComboboxInput class="field" aria-label="Exercise" placeholder="Type a few letters" autocomplete="off" @change="typed = $event.target.value" />
+              <ComboboxInput class="field" aria-label="Exercise" placeholder="Type a few letters" autocomplete="off" @change="typed = $event.target.value" @keydown.esc="close" />
             </div>
             <label class="flex items-center gap-2">Sets
               <input v-model.number="sets" type="number" min="1" :max="MOST_SETS" step="1" class="field w-[70px]!">

@@ -1,0 +1,42 @@
+import { RosterView } from '#shared/contracts/client'
+
+/** Something that can be reached by typing its name. */
+export interface Command { readonly name: string, readonly kind: 'client' | 'screen' | 'action', readonly hint: string, readonly run: () => unknown }
+
+/** Everything the search-and-command box knows: clients of the coach, screens, and what can be done anywhere. */
+export function useCommands() {
+  const { ask } = useApi()
+  const { signOut } = useSignIn()
+  const { next: nextTheme } = useTheme()
+  /** Known from the last time, so that a quick hand need not wait for the answer. */
+  const clients = useState<RosterView['clients']>('command-clients', () => [])
+  const isOpen = ref(false)
+
+  async function open(): Promise<void> {
+    isOpen.value = true
+    const result = await ask('/api/roster', { answer: RosterView })
+    if (result.ok) clients.value = result.value.clients
+  }
+
+  const commands = computed<readonly Command[]>(() => [
+    ...clients.value.flatMap(({ id, name, about }): Command[] => [
+      { name, kind: 'client', hint: about === '' ? 'split board' : `${about} · split board`, run: () => navigateTo(`/clients/${id}/split`) },
+      { name: `${name}: profile`, kind: 'client', hint: 'intake, method, priorities', run: () => navigateTo(`/clients/${id}`) },
+    ]),
+    { name: 'Roster', kind: 'screen', hint: 'all clients', run: () => navigateTo('/roster') },
+    { name: 'Methods', kind: 'screen', hint: 'five ways of training, side by side', run: () => navigateTo('/methods') },
+    { name: 'Account', kind: 'screen', hint: 'password, sign-ins', run: () => navigateTo('/account') },
+    { name: 'New client', kind: 'action', hint: 'intake on one page', run: () => navigateTo('/clients/new') },
+    { name: 'Change the theme', kind: 'action', hint: 'system, light, dark', run: nextTheme },
+    { name: 'Sign out', kind: 'action', hint: '', run: signOut },
+  ])
+
+  /** Commands whose name holds every word typed; names that begin so come first, then clients, screens, actions. */
+  function found(typed: string): readonly Command[] {
+    const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
+    const fits = commands.value.filter(({ name, hint }) => words.every(word => `${name} ${hint}`.toLowerCase().includes(word)))
+    const begins = ({ name }: Command) => Number(words[0] !== undefined && name.toLowerCase().startsWith(words[0]))
+    return [...fits].sort((a, b) => begins(b) - begins(a)).slice(0, 12)
+  }
+  return { isOpen, open, found }
+}
