@@ -1,16 +1,19 @@
 import { describe, expect, test } from '@jest/globals'
-import { exerciseId, slotId } from '../base'
+import fc from 'fast-check'
+import { exerciseId, groupingId, plainDate, slotId } from '../base'
 import { BUILT_IN_CATALOGUE, requireExercise } from '../catalogue'
 import { defaultContext, STEADY_MIDDLE } from '../method'
 import { daySlots } from '../rotation'
 import { plannedSets } from '../scheme'
 import type { Slot } from '../session'
+import { planArbitrary } from '../testing/arbitraries'
 import { day, drop, idsInARow, planOf, REST_DAY, sets, slot, straight, work } from '../testing/notation'
-import { applyEdit, type PlanEdit } from './edit'
+import { applyEdit, applyEdits, type PlanEdit } from './edit'
 import { exerciseChoices, matchesChoice } from './exerciseChoice'
 import { usualScheme } from './newScheme'
 import { planDifference } from './planDifference'
-import type { PlanDocument } from './planDocument'
+import { findSlot, type PlanDocument } from './planDocument'
+import { starterPlan } from './starter'
 
 const curl = straight('cable_curl', 3, 12, 1)
 const pushdown = straight('pushdown_rope', 3, 12, 1)
@@ -94,4 +97,65 @@ describe('choosing an exercise', () => {
     expect(found).toEqual(['lying_extension_cambered'])
     expect(exerciseChoices(plan, 'triceps', full).filter(choice => matchesChoice(choice, 'upright dip'))).toHaveLength(1)
   })
+})
+
+describe('edits that fixes are made of', () => {
+  const press = straight('bench_press_barbell', 4, 8, 2)
+  const extension = straight('pushdown_rope', 3, 12, 1)
+  const wrist = straight('wrist_curl', 2, 15, 1)
+  const base = planOf(day(extension, press, wrist), REST_DAY, day(straight('cable_curl', 2, 12, 1)))
+  const order = (document: PlanDocument, at = 0) => document.rotation.days[at]?.sessions[0]?.groupings.map(({ slots }) => slots.map(held => held.exercise).join('+'))
+
+  test.each([
+    { name: 'first', to: 'first' as const, expected: ['wrist_curl', 'pushdown_rope', 'bench_press_barbell'] },
+    { name: 'before another', to: { before: press.id }, expected: ['pushdown_rope', 'wrist_curl', 'bench_press_barbell'] },
+    { name: 'last stays last', to: 'last' as const, expected: ['pushdown_rope', 'bench_press_barbell', 'wrist_curl'] },
+  ])('an exercise moves: $name', ({ to, expected }) => expect(order(edited({ kind: 'move_grouping', slot: wrist.id, to }, base))).toEqual(expected))
+
+  test('a pair comes apart in the order it stands', () => {
+    const session = base.rotation.days[0]?.sessions[0]
+    const paired = { ...base, rotation: { ...base.rotation, days: base.rotation.days.map((held, at) => (at === 0 && session
+      ? { ...held, sessions: [{ ...session, groupings: [{ id: groupingId('pair'), kind: 'superset' as const, placement: 'main' as const, slots: [extension, press] as const }] }] }
+      : held)) } }
+    expect(order(edited({ kind: 'ungroup', slot: press.id }, paired))).toEqual(['pushdown_rope', 'bench_press_barbell'])
+  })
+  test('another exercise takes the place, scheme and all, without the slot\'s own credits', () => {
+    const own = { ...extension, credits: { triceps: 0.5 } }
+    const swapped = edited({ kind: 'swap_exercise', slot: own.id, exercise: exerciseId('kickback_cable'), intent: null }, planOf(day(own), REST_DAY))
+    expect(findSlot(swapped, own.id)?.slot).toEqual({ id: own.id, exercise: 'kickback_cable', intent: null, scheme: own.scheme })
+  })
+  test('days change places', () => {
+    const swapped = edited({ kind: 'swap_days', day: 1, with: 2 }, base)
+    expect(swapped.rotation.days[1]).toBe(base.rotation.days[2])
+    expect(swapped.rotation.days[2]).toBe(base.rotation.days[1])
+  })
+  test('several edits are one step, and one that cannot be made stops them all', () => {
+    const both = applyEdits(base, [{ kind: 'remove_exercise', slot: wrist.id }, { kind: 'add_sets', slot: press.id, count: 1 }], idsInARow())
+    expect(both.ok && setsOf(both.value)[0]).toEqual(['3 pushdown_rope', '5 bench_press_barbell'])
+    expect(applyEdits(base, [{ kind: 'remove_exercise', slot: wrist.id }, { kind: 'add_sets', slot: wrist.id, count: 1 }], idsInARow())).toEqual({ ok: false, error: { kind: 'no_such_slot', slot: wrist.id } })
+  })
+  test.each([
+    [{ kind: 'swap_days', day: 0, with: 9 }, { kind: 'no_such_day', day: 9 }], [{ kind: 'ungroup', slot: slotId('gone') }, { kind: 'no_such_slot', slot: 'gone' }],
+    [{ kind: 'swap_exercise', slot: slotId('gone'), exercise: exerciseId('cable_curl'), intent: null }, { kind: 'no_such_slot', slot: 'gone' }],
+  ] as const)('refused: %o', (edit, expected) => expect(problem(edit as PlanEdit)).toEqual(expected))
+})
+
+test('no edit changes the plan it was made from, and every day it leaves alone stays the same object', () => {
+  fc.assert(fc.property(planArbitrary, fc.nat(), fc.integer({ min: 1, max: 4 }), (document, pick, count) => {
+    const slots = document.rotation.days.flatMap((held, at) => daySlots(held).map(own => ({ own, at })))
+    const chosen = slots[pick % Math.max(1, slots.length)]
+    if (!chosen) return
+    const before = JSON.stringify(document)
+    const result = applyEdit(document, { kind: 'cut_sets', slot: chosen.own.id, count }, idsInARow())
+    expect(JSON.stringify(document)).toBe(before)
+    if (!result.ok) return
+    document.rotation.days.forEach((held, at) => {
+      if (at !== chosen.at) expect(result.value.rotation.days[at]).toBe(held)
+    })
+  }), { numRuns: 100 })
+})
+
+test('a new client\'s block is a week with a day wherever there is time', () => {
+  const starter = starterPlan([{ weekday: 1, minutes: 60, start: '17:30' }, { weekday: 4, minutes: 45, start: '06:00' }], plainDate('2026-04-01'))
+  expect(starter.rotation.days.map(({ role, minuteLimit }) => `${role} ${minuteLimit ?? ''}`.trim())).toEqual(['full 60', 'rest', 'rest', 'full 45', 'rest', 'rest', 'rest'])
 })

@@ -1,0 +1,18 @@
+import { expect, test } from '@jest/globals'
+import { FEW_HARD_SETS, METHODS, OWN_ARM_DAY } from '../method'
+import { METHOD_CHOICES } from './methods'
+
+const says = (choice: string, method: (typeof METHODS)[number]) => METHOD_CHOICES.find(each => each.choice === choice)?.says(method)
+
+test('every choice of every method is said in words, with a reason and its evidence', () => {
+  for (const { choice, says: words, reason, evidence } of METHOD_CHOICES) {
+    expect(`${choice} ${reason}`).not.toMatch(/undefined|_/)
+    expect(['well supported', 'contested', 'rule of thumb']).toContain(evidence)
+    for (const method of METHODS) expect(words(method)).toMatch(/^[^_]+$/)
+  }
+})
+
+test('methods read as a coach would put them', () => {
+  expect([says('Counting', FEW_HARD_SETS), says('Sets per exercise', FEW_HARD_SETS), says('Effort, single-joint', FEW_HARD_SETS)]).toEqual(['direct sets only', '1–2', 'RIR 0'])
+  expect([says('Long sets', OWN_ARM_DAY), says('Arm work', OWN_ARM_DAY), says('Pace', OWN_ARM_DAY)]).toEqual(['up to 2: drop sets, 7+7+7, stretch holds, rest-pause', 'on a day of its own', '2-1-1-0'])
+})
