@@ -1,6 +1,6 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
 import { applyEdit, type EditProblem, type PlanDocument, type PlanEdit } from '#core/block'
-import { armBalance, attentionList, rotationLedger } from '#core/ledger'
+import { armBalance, attentionList, isUnallocated, rotationLedger } from '#core/ledger'
 import { contextWith, methodById } from '#core/method'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
@@ -37,6 +37,7 @@ export const usePlanStore = defineStore('plan', () => {
   const ledger = computed(() => plan.value && context.value && rotationLedger(plan.value.rotation, context.value))
   const balance = computed(() => ledger.value && context.value && armBalance(ledger.value.work.flat(), context.value))
   const attention = computed(() => (ledger.value ? attentionList(ledger.value) : []))
+  const isEmpty = computed(() => ledger.value !== null && isUnallocated(ledger.value))
   const isSaved = computed(() => plan.value === savedPlan.value)
 
   async function load(id: ClientId): Promise<Result<true, ApiFailure>> {
@@ -141,7 +142,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   return {
     client, plan, savedPlan, version, savedAt, saveState, unsavedChanges, past, future,
-    context, ledger, balance, attention, isSaved,
+    context, ledger, balance, attention, isEmpty, isSaved,
     load, edit, undo, redo, save, restoreDraft, keepMine, takeTheirs,
   }
 })

@@ -156,6 +156,6 @@ test('no edit changes the plan it was made from, and every day it leaves alone s
 })
 
 test('a new client\'s block is a week with a day wherever there is time', () => {
-  const starter = starterPlan([{ weekday: 1, minutes: 60, start: '17:30' }, { weekday: 4, minutes: 45, start: '06:00' }], plainDate('2026-04-01'))
+  const starter = starterPlan([{ weekday: 1, minutes: 60, start: '17:30' }, { weekday: 4, minutes: 45, start: '06:00' }], plainDate('2026-03-30'))
   expect(starter.rotation.days.map(({ role, minuteLimit }) => `${role} ${minuteLimit ?? ''}`.trim())).toEqual(['full 60', 'rest', 'rest', 'full 45', 'rest', 'rest', 'rest'])
 })

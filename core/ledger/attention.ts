@@ -10,8 +10,14 @@ export type Attention =
 const SPEAK_FROM_SETS = 0.5
 const SLACK = 1e-9
 
+/** Whether nothing has been planned yet: then no group is out of anything. */
+export function isUnallocated({ work }: RotationLedger): boolean {
+  return work.every(day => day.length === 0)
+}
+
 /** Groups outside their band by half a set or more, priorities first, then the largest gap for its band. */
 export function attentionList(ledger: RotationLedger): readonly Attention[] {
+  if (isUnallocated(ledger)) return []
   return Object.values(ledger.groups)
     .filter(({ outside }) => Math.abs(outside) >= SPEAK_FROM_SETS - SLACK)
     .sort((a, b) => Number(b.mode === 'build') - Number(a.mode === 'build')

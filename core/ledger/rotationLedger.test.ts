@@ -5,7 +5,7 @@ import { COUNTING_SCHOOLS, type CountingSchool, defaultContext, type PlanContext
 import { withSetsAdded } from '../scheme'
 import { planArbitrary, slotArbitrary } from '../testing/arbitraries'
 import { day, planOf, REST_DAY, straight } from '../testing/notation'
-import { attentionList } from './attention'
+import { attentionList, isUnallocated } from './attention'
 import { armBalance } from './balance'
 import { countedWorkOfDay } from './countedWork'
 import { railView } from './rail'
@@ -139,4 +139,10 @@ describe('what always holds', () => {
       }
     }))
   })
+})
+
+test('an empty plan is out of nothing: there is nothing to look at yet', () => {
+  const empty = rotationLedger(planOf(REST_DAY, { role: 'full', sessions: [] }).rotation, context)
+  expect([isUnallocated(empty), attentionList(empty)]).toEqual([true, []])
+  expect(isUnallocated(rotationLedger(seven, context))).toBe(false)
 })

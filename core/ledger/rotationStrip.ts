@@ -1,6 +1,6 @@
 import type { PlanContext } from '../method'
 import type { Rotation } from '../rotation'
-import { type Attention, attentionList } from './attention'
+import { type Attention, attentionList, isUnallocated } from './attention'
 import { rotationLedger } from './rotationLedger'
 import { highestCredit, tallyOnce } from './tally'
 import type { CountedWork } from './countedWork'
@@ -13,6 +13,7 @@ export interface RotationStrip {
   readonly flexorsPer7Days: number
   readonly tricepsPer7Days: number
   readonly attention: readonly Attention[]
+  readonly isUnallocated: boolean
 }
 
 const FLEXORS = ['biceps', 'elbow_flexors_other'] as const
@@ -34,6 +35,6 @@ export function rotationStrip(rotation: Rotation, context: PlanContext): Rotatio
       return { flexors, triceps, hasOtherWork: work.length > 0 && flexors + triceps === 0 }
     }),
     flexorsPer7Days: week(FLEXORS), tricepsPer7Days: week(TRICEPS),
-    attention: attentionList(ledger),
+    attention: attentionList(ledger), isUnallocated: isUnallocated(ledger),
   }
 }

@@ -19,7 +19,7 @@ export async function roster(coach: Coach): Promise<RosterView> {
 function rosterEntry({ id, name, about, method, facts, block }: StoredClient): RosterEntry {
   if (!block) return { id, name, about, block: null }
   const { title, startsOn, passes, rotation } = block.plan
-  const { days, attention, ...week } = rotationStrip(rotation, contextWith(methodById(method), facts))
+  const { days, attention, isUnallocated, ...week } = rotationStrip(rotation, contextWith(methodById(method), facts))
   return {
     id, name, about,
     block: {
@@ -28,7 +28,7 @@ function rosterEntry({ id, name, about, method, facts, block }: StoredClient): R
         const planned = rotation.days[at]
         return { ...day, name: planned ? dayName(planned) : '', isRest: planned?.role === 'rest' }
       }),
-      notices: attention.map((item) => {
+      notices: isUnallocated ? ['Nothing allocated yet'] : attention.map((item) => {
         const { subject, matter } = attentionWords(item)
         return `${subject} ${matter}`
       }),

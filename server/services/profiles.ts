@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { blockId, type ClientId, clientId, failure, type PlainDate, type Result, success } from '#core/base'
+import { addDays, blockId, type ClientId, clientId, failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
 import { starterPlan } from '#core/block'
 import type { Problem } from '#shared/contracts/problem'
 import type { Profile } from '#shared/contracts/profile'
@@ -8,10 +8,10 @@ import { database } from '../db/database'
 import { insertClient, profileOf, updateProfile } from '../db/queries/profiles'
 import type { Coach } from './signIn'
 
-/** A new client with an empty block on the days there is time for. */
+/** A new client with an empty block on the days there is time for; it begins with this week's Monday, as its weekdays do. */
 export async function addClient(coach: Coach, profile: Profile, today: PlainDate): Promise<Result<{ id: ClientId }, Problem>> {
   const id = clientId(randomUUID())
-  await insertClient(database(), { coachId: coach.id, id, profile, facts: factsOf(profile), blockId: blockId(randomUUID()), plan: starterPlan(profile.days, today) })
+  await insertClient(database(), { coachId: coach.id, id, profile, facts: factsOf(profile), blockId: blockId(randomUUID()), plan: starterPlan(profile.days, addDays(today, 1 - isoWeekday(today))) })
   return success({ id })
 }
 

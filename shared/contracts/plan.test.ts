@@ -33,6 +33,7 @@ describe('what is refused names its field', () => {
     { name: 'an old schema', change: (raw: any) => { raw.schema = 0 }, path: '/schema', says: 'expected 1' },
     { name: 'sets on a rest day', change: (raw: any) => { raw.rotation.days[0].role = 'rest' }, path: '/rotation/days/0/sessions', says: 'empty on a rest day' },
     { name: 'weekdays in two days', change: (raw: any) => { raw.rotation.anchor = { kind: 'weekday', startsOn: 1 } }, path: '/rotation/anchor', says: '7 or 14 days' },
+    { name: 'a start on another weekday than the rotation\'s', change: (raw: any) => { raw.rotation.days = Array.from({ length: 7 }, () => REST_DAY); raw.rotation.anchor = { kind: 'weekday', startsOn: 1 } }, path: '/startsOn', says: 'weekday that the rotation begins with' },
     { name: 'an id used twice', change: (raw: any) => { const { groupings } = raw.rotation.days[0].sessions[0]; groupings[1].slots[0].id = groupings[0].slots[0].id }, path: '/rotation/days/0/sessions/0', says: 'twice' },
     { name: 'a day that does not exist', change: (raw: any) => { raw.startsOn = '2026-02-30' }, path: '/startsOn', says: 'calendar day' },
     { name: 'a field nobody knows', change: (raw: any) => { raw.colour = 'red' }, path: '/', says: 'colour' },

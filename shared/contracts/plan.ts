@@ -1,4 +1,4 @@
-import { exerciseId, groupingId, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
+import { exerciseId, groupingId, isoWeekday, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
 import { PLAN_SCHEMA, type PlanDocument } from '#core/block'
 import { BUILT_IN_CATALOGUE, GROUPS } from '#core/catalogue'
 import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_KINDS, ROTATION_LENGTH } from '#core/rotation'
@@ -104,6 +104,10 @@ const rotation = z.strictObject({
 export const PlanContract = z.strictObject({
   schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(60), rotation,
 }).readonly().superRefine((plan, context) => {
+  const { anchor } = plan.rotation
+  if (anchor.kind === 'weekday' && isoWeekday(plan.startsOn) !== anchor.startsOn) {
+    context.addIssue({ code: 'custom', path: ['startsOn'], message: 'must fall on the weekday that the rotation begins with, or the rotation must be floating' })
+  }
   const seen = new Set<string>()
   plan.rotation.days.forEach((content, dayAt) => content.sessions.forEach((held, sessionAt) => {
     for (const repeated of idsOf(held.groupings).filter(candidate => seen.size === seen.add(candidate).size)) {

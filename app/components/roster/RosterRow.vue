@@ -28,7 +28,7 @@ const reason = computed(() => {
     <span class="min-w-0">
       <template v-if="reason">
         <span class="block truncate font-semibold">{{ reason.first }}</span>
-        <span class="block text-[12px] text-ink2">{{ reason.more > 0 ? `and ${reason.more} more ${reason.more === 1 ? 'group' : 'groups'} out of band` : 'all other groups in band' }}</span>
+        <span class="block text-[12px] text-ink2">{{ reason.more > 0 ? `and ${reason.more} more ${reason.more === 1 ? 'group' : 'groups'} out of band` : todaysDay ? `today ${todaysDay.name}` : 'not started' }}</span>
       </template>
       <template v-else>
         <span class="block">{{ todaysDay ? `Today ${todaysDay.name}` : 'Not started' }}</span>

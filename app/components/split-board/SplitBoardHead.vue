@@ -11,6 +11,10 @@ const store = usePlanStore()
 const board = useBoard()
 const MOST_SHOWN = 4
 const notices = computed(() => store.attention.slice(0, MOST_SHOWN).map(notice => ({ notice, ...attentionWords(notice) })))
+const summary = computed(() => {
+  if (store.isEmpty) return 'Nothing allocated yet. + adds a set here.'
+  return store.attention.length === 0 ? 'Every group in its band' : `${store.attention.length} to look at`
+})
 const more = computed(() => store.attention.length - notices.value.length)
 const days = computed(() => board.days.value.length)
 const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
@@ -34,7 +38,7 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
     <section aria-label="To look at" class="justify-self-end">
       <div class="flex items-center justify-between gap-8 text-[12px] text-ink2">
         <h2 class="font-normal">
-          {{ store.attention.length === 0 ? 'Every group in its band' : `${store.attention.length} to look at` }}
+          {{ summary }}
         </h2>
         <button v-if="notices.length > 0" type="button" class="quiet-link flex items-center gap-1.5" @click="board.nextNotice()">
           <KeyCap label="N" /> next
