@@ -1,6 +1,8 @@
 /** Unit tests: the pure core, contracts, and view logic that needs no browser. */
 export default {
   testEnvironment: 'node',
+  // Property tests of the whole core take their time on a slow machine.
+  testTimeout: 120_000,
   testMatch: ['<rootDir>/{core,shared,app,scripts}/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }] },

@@ -6,7 +6,10 @@ export default defineConfig({
   outputDir: './test-results/journeys',
   fullyParallel: true,
   workers: 2,
-  timeout: 30_000,
+  // Shared machines are slow at times: patience costs nothing where a page is quick.
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
+  retries: process.env.CI ? 2 : 0,
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? './test-results/playwright.json' }]],
   use: {

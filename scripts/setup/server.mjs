@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { ROOT } from './paths.mjs'
 import { SetupError } from './say.mjs'
 
-const START_LIMIT_MS = 30_000
+const START_LIMIT_MS = 90_000
 
 /** Whether a Tholepin server answers at an address. */
 export function isServing(url) {
