@@ -47,7 +47,7 @@ for (const times of [1, 2, 4, 8]) {
 {
   // Ten rotations of nine days are just over twelve weeks; every dated session counted by itself, as exceptions and ramps make them differ.
   const block = edited({ ...repeated(nineDayPlan(), 10), passes: 1 })
-  add('board of a 12-week block, 75 sessions of 8 exercises', () => {
+  add('board of a block of 90 days, 80 sessions of 8 exercises', () => {
     const plan = block()
     return [board(plan), blockLedger(plan, context)]
   })
