@@ -1,20 +1,23 @@
-// `npm run bench`: how long the hot paths take on this machine, as medians. A word given as argument chooses the rows that contain it.
+// How long the hot paths take on this machine; run through `npm run bench`, which gives the database that DATABASE_URL names.
+// A word given as argument chooses the rows that contain it.
 import { applyEdit, type PlanDocument } from '#core/block'
 import { checkInput, findingsOf } from '#core/checks'
 import { blockLedger, rotationLedger } from '#core/ledger'
 import { defaultContext } from '#core/method'
 import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
+import { forgetRoster, roster } from '../server/services/roster'
 import { nineDayPlan, repeated } from './bench/plans'
+import { rosterStudio } from './bench/rosterStudio'
 import { seededRandom, seededUuids } from './demo/seededIds'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const newId = seededUuids(seededRandom(1))
-const bench = new Bench({ time: 1000, warmupTime: 1500 })
+const bench = new Bench({ time: 1000, warmupTime: 1500, retainSamples: true })
 const wanted = process.argv[2] ?? ''
 
-function add(name: string, run: () => unknown): void {
-  if (name.includes(wanted)) bench.add(name, run)
+function add(name: string, run: () => unknown, before?: () => unknown): void {
+  if (name.includes(wanted)) bench.add(name, run, before && { beforeEach: before as () => void })
 }
 
 /** A plan that is another one each time, as after an edit: one slot gains a set and loses it again. */
@@ -58,8 +61,20 @@ for (const times of [1, 2, 4, 8]) {
   add('shorthand of a session of 8 exercises, read', () => parseSession(text, newId))
 }
 
+if ('roster of 200 clients'.includes(wanted)) {
+  const { coach, today } = await rosterStudio(200, 12)
+  add('roster of 200 clients with 12 weeks of logs', () => roster(coach, today))
+  add('roster of 200 clients, first time after a start', () => roster(coach, today), forgetRoster)
+}
+
 await bench.run()
 console.table(bench.tasks.map(({ name, result }) => {
   if (!('latency' in result)) return { what: name, 'median ms': 'failed' }
-  return { 'what': name, 'median ms': result.latency.p50.toFixed(3), 'p99 ms': result.latency.p99.toFixed(3), 'runs': result.latency.samplesCount }
+  return { 'what': name, 'median ms': result.latency.p50.toFixed(3), 'p95 ms': percentile(result.latency.samples, 0.95), 'p99 ms': result.latency.p99.toFixed(3), 'runs': result.latency.samplesCount }
 }))
+process.exit(0)
+
+function percentile(samples: readonly number[] | undefined, share: number): string {
+  const sorted = [...samples ?? []].sort((a, b) => a - b)
+  return sorted[Math.floor(share * sorted.length)]?.toFixed(3) ?? ''
+}

@@ -5,9 +5,10 @@ import { coachId, plainDate } from '#core/base'
 import { connectedDatabase, type Database } from '../server/db/database'
 import { dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
 import { coachByEmail } from '../server/db/queries/coaches'
-import { coachCount, deleteCoach, insertStudio, setPasswordHash } from '../server/db/queries/studio'
+import { coachCount, deleteCoach, insertHistories, insertStudio, setPasswordHash } from '../server/db/queries/studio'
 import { hashedPassword, isPassword } from '../server/services/passwords'
 import { DEMO_COACH, demoClients } from './demo/studio'
+import { writtenHistory } from './demo/writtenHistory'
 
 function setting(name: string): string {
   const value = process.env[name]
@@ -18,7 +19,10 @@ function setting(name: string): string {
 async function insertDemo(db: Database): Promise<void> {
   const today = plainDate(process.env.DEMO_TODAY ?? new Date().toISOString().slice(0, 10))
   const passwordHash = await hashedPassword(setting('DEMO_PASSWORD'))
-  await insertStudio(db, { id: coachId(randomUUID()), ...DEMO_COACH, passwordHash }, demoClients(today))
+  const id = coachId(randomUUID())
+  const clients = demoClients(today)
+  await insertStudio(db, { id, ...DEMO_COACH, passwordHash }, clients)
+  await insertHistories(db, id, clients.map(client => writtenHistory(client, today)))
   console.log(`· Demo data written: ${DEMO_COACH.studio}`)
 }
 

@@ -20,12 +20,18 @@ async function keys(page: Page, ...pressed: readonly string[]): Promise<void> {
 }
 
 const PICTURES: readonly Picture[] = [
-  { name: 'roster', take: async () => {} },
+  { name: 'roster', take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click() },
   { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
   { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
   { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
+  { name: 'checks', take: async page => (await board(page, 'Liv')(), await keys(page, 'x'), await page.getByRole('dialog', { name: 'Checks' }).waitFor(), await keys(page, 'ArrowDown', 'ArrowDown')) },
+  { name: 'templates', take: async page => (await board(page, 'Emil')(), await keys(page, 'o'), await page.getByRole('button', { name: 'Start from a template' }).click()) },
+  { name: 'calendar-weeks', take: async page => (await board(page, 'Marit')(), await keys(page, 'c'), await page.getByRole('heading', { name: 'Calendar weeks' }).waitFor()) },
   { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
   { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
+  { name: 'exercises', take: async page => (await page.goto('/exercises?id=cable_curl'), await page.getByRole('radio', { name: 'Biceps 0.75' }).check(), await page.getByText(/Changes \d/).first().waitFor()) },
+  { name: 'targets', take: async page => (await board(page, 'Joren')(), await page.getByRole('link', { name: 'Targets' }).click(), await page.getByLabel('Triceps, ceiling').fill('18')) },
+  { name: 'history', take: async page => (await board(page, 'Teo')(), await page.getByRole('link', { name: 'History' }).click(), await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()) },
   { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
   { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },
 ]

@@ -9,7 +9,7 @@ export type ApiFailure =
   | { readonly kind: 'refused', readonly problem: ProblemDetails }
 
 interface ApiRequest<Answer extends z.ZodType> {
-  readonly method?: 'GET' | 'POST' | 'PUT'
+  readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   readonly body?: object
   readonly answer: Answer
 }
@@ -19,9 +19,11 @@ const UNKNOWN_FAILURE: ProblemDetails = { type: '/problems/internal', status: 50
 /** Asks this application's server; answers are parsed by their contract, refusals come back as values. */
 export function useApi() {
   const fetchHere = useRequestFetch()
+  // The asking person's own day: sessions of today are not missed yet, wherever the server stands.
+  const today = useToday()
   async function ask<Answer extends z.ZodType>(path: string, { method = 'GET', body, answer }: ApiRequest<Answer>): Promise<Result<z.output<Answer>, ApiFailure>> {
     try {
-      const raw: unknown = await fetchHere(path, { method, ...(body && { body }), retry: 0 })
+      const raw: unknown = await fetchHere(path, { method, ...(body && { body }), retry: 0, headers: { 'x-today': today.value } })
       return success(answer.parse(raw))
     }
     catch (error) {

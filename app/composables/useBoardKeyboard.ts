@@ -38,12 +38,35 @@ export function useBoardKeyboard({ board, isSilent, onTable, onKeys }: KeyboardO
       case 'heads': return board.toggleHeads()
       case 'add_exercise': return board.openPicker()
       case 'next_notice': return board.nextNotice()
+      case 'rest_day': return board.toggleRest()
+      case 'swap_days': return board.choose('swap')
+      case 'copy_day': return board.choose('copy')
+      case 'move_session': return board.choose('move')
+      case 'hold': return board.toggleHold()
+      case 'mark': return board.toggleMark(board.place.value)
+      case 'why': return board.open('why')
+      case 'calendar': return board.open('calendar')
+      case 'revisions': return board.open('revisions')
+      case 'rotation': return board.open('rotation')
+      case 'checks': return board.open('checks')
+      case 'dismiss': return board.dismissNotice()
       case 'table': return onTable()
       case 'keys': return onKeys()
     }
   }
 
+  /** A digit answers the question which day, even before its dialog is drawn. */
+  function answersDay({ key }: KeyboardEvent): boolean {
+    const asked = board.opened.value
+    const day = Number(key) - 1
+    if (asked !== 'swap' && asked !== 'copy' && asked !== 'move') return false
+    if (!/^[1-9]$/.test(key) || day >= board.days.value.length || day === board.place.value.day) return false
+    board.withDay(asked, board.place.value.day, day)
+    return true
+  }
+
   useEventListener('keydown', (event: KeyboardEvent) => {
+    if (answersDay(event)) return event.preventDefault()
     const target = event.target instanceof Element ? event.target : null
     if (isSilent() || event.defaultPrevented || target?.closest('input, textarea, select, [role=menu], [role=dialog]')) return
     // The search box is the app bar's.

@@ -30,8 +30,9 @@ export function useCarry({ plan, putDown: onPutDown }: CarryOptions) {
   const preview = computed(() => (outcome.value?.ok ? outcome.value.value : null))
   const problem = computed<EditProblem | null>(() => (outcome.value && !outcome.value.ok ? outcome.value.error : null))
 
-  function lift(from: { railKey: string, day: number, cell: RailCell, pick: number | null, onlyOne?: boolean }): boolean {
-    const pieces = carriedPieces(from.cell, from.pick)
+  function lift(from: { railKey: string, day: number, cell: RailCell, pick: number | null, onlyOne?: boolean, others?: readonly RailCell[] }): boolean {
+    const pieces = [...carriedPieces(from.cell, from.pick), ...(from.others ?? []).flatMap(cell => carriedPieces(cell, null))]
+      .filter((piece, at, all) => all.findIndex(other => other.slot.id === piece.slot.id) === at)
     const all = setsInHand(pieces)
     if (all === 0) return false
     inHand.value = { railKey: from.railKey, fromDay: from.day, toDay: from.day, pieces, count: from.onlyOne ? 1 : all }

@@ -1,4 +1,4 @@
-import { RosterView } from '#shared/contracts/client'
+import { RosterView } from '#shared/contracts/roster'
 
 /** Something that can be reached by typing its name. */
 export interface Command { readonly name: string, readonly kind: 'client' | 'screen' | 'action', readonly hint: string, readonly run: () => unknown }
@@ -21,10 +21,15 @@ export function useCommands() {
   const commands = computed<readonly Command[]>(() => [
     ...clients.value.flatMap(({ id, name, about }): Command[] => [
       { name, kind: 'client', hint: about === '' ? 'split board' : `${about} · split board`, run: () => navigateTo(`/clients/${id}/split`) },
+      { name: `${name}: targets`, kind: 'client', hint: 'bands, frequency, limits', run: () => navigateTo(`/clients/${id}/targets`) },
+      { name: `${name}: history`, kind: 'client', hint: 'sessions, trends, pain, measurements', run: () => navigateTo(`/clients/${id}/history`) },
       { name: `${name}: profile`, kind: 'client', hint: 'intake, method, priorities', run: () => navigateTo(`/clients/${id}`) },
     ]),
     { name: 'Roster', kind: 'screen', hint: 'all clients', run: () => navigateTo('/roster') },
     { name: 'Methods', kind: 'screen', hint: 'five ways of training, side by side', run: () => navigateTo('/methods') },
+    { name: 'Exercises', kind: 'screen', hint: 'the library, credits, your own', run: () => navigateTo('/exercises') },
+    { name: 'Compare', kind: 'screen', hint: 'two rotations side by side', run: () => navigateTo('/compare') },
+    { name: 'Archive', kind: 'screen', hint: 'clients put away', run: () => navigateTo('/archive') },
     { name: 'Account', kind: 'screen', hint: 'password, sign-ins', run: () => navigateTo('/account') },
     { name: 'New client', kind: 'action', hint: 'intake on one page', run: () => navigateTo('/clients/new') },
     { name: 'Change the theme', kind: 'action', hint: 'system, light, dark', run: nextTheme },

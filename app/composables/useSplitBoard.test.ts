@@ -1,10 +1,11 @@
+import { STEADY_MIDDLE } from '#core/method'
 import { describe, expect, test } from '@jest/globals'
 import { clientId } from '#core/base'
 import { planIn, written } from '#core/testing/shorthandPlans'
 import { frameworkWith, provideGlobally } from '../testing/framework'
 
 const plan = planIn(4, written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'pushdown_rope 3 x 12, rir 1'), written('arms', 'cable_curl 4 x 12, rir 1', 'preacher_curl_bar 3 x 10, rir 1', 'hammer_curl 2 x 12, rir 1'), written('upper', 'pulldown_neutral 3 x 10, rir 2'))
-const view = { id: clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff'), name: 'Joren', about: '', method: 'steady-middle', facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, block: { id: 'b', version: 1, savedAt: '', plan } }
+const view = { id: clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff'), name: 'Joren', about: '', method: STEADY_MIDDLE, basedOn: null, library: { exercises: [], credits: {} }, facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, block: { id: 'b', version: 1, savedAt: '', plan } }
 
 async function board() {
   frameworkWith(() => ({ ok: true, value: view }))

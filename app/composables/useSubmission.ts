@@ -4,7 +4,7 @@ import type { z } from 'zod'
 
 interface Submission<Body extends z.ZodType, Answer extends z.ZodType> {
   readonly path: () => string
-  readonly method?: 'POST' | 'PUT'
+  readonly method?: 'POST' | 'PUT' | 'DELETE'
   readonly body: Body
   readonly answer: Answer
 }
@@ -40,5 +40,10 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
     const found = errors.value.find(error => error.pointer === pointer || error.pointer.startsWith(`${pointer}/`))
     return found ? `${label} ${found.detail.replace(/^\S+ /, '')}` : ''
   }
-  return { complaint: readonly(complaint), errors: readonly(errors), isBusy: readonly(isBusy), send, complaintAbout }
+  /** Forgets what was wrong, once it is being put right. */
+  function forget(): void {
+    complaint.value = ''
+    errors.value = []
+  }
+  return { forget, complaint: readonly(complaint), errors: readonly(errors), isBusy: readonly(isBusy), send, complaintAbout }
 }

@@ -28,14 +28,7 @@ async function submit(): Promise<void> {
 
 <template>
   <div>
-    <AppBar>
-      <template #trail>
-        <NuxtLink to="/roster" class="quiet-link">
-          Roster
-        </NuxtLink>
-        <span class="font-semibold" aria-current="page">Account</span>
-      </template>
-    </AppBar>
+    <AppBar />
     <main v-if="account" class="mx-auto max-w-[720px] px-5 py-6">
       <h1 class="font-display text-[23px] leading-[27px]">
         {{ account.name }}

@@ -1,6 +1,8 @@
+import { STEADY_MIDDLE } from '#core/method'
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import { clientId } from '#core/base'
-import type { PlanDocument } from '#core/block'
+import { applyEdits, type PlanDocument } from '#core/block'
+import { findingKey } from '#core/checks'
 import { daySlots } from '#core/rotation'
 import { plannedSets } from '#core/scheme'
 import { planIn, written } from '#core/testing/shorthandPlans'
@@ -10,7 +12,7 @@ const id = clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff')
 const blockId = '7f9619ff-8b86-4011-b42d-00c04fc964ff'
 const plan = planIn(3, written('push', 'pushdown_rope 3 x 12, rir 1'), written('arms', 'cable_curl 4 x 12, rir 1'))
 const slot = daySlots(plan.rotation.days[0]!)[0]!
-const view = { id, name: 'Joren', about: '', method: 'steady-middle', facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, block: { id: blockId, version: 4, savedAt: '2026-04-01T08:00:00.000Z', plan } }
+const view = { id, name: 'Joren', about: '', method: STEADY_MIDDLE, basedOn: null, library: { exercises: [], credits: {} }, facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, block: { id: blockId, version: 4, savedAt: '2026-04-01T08:00:00.000Z', plan } }
 const saved = (version: number) => ({ ok: true, value: { version, savedAt: '2026-04-01T08:01:00.000Z' } })
 const unreachable = { ok: false, error: { kind: 'unreachable' } }
 const stale = (current: object) => ({ ok: false, error: { kind: 'refused', problem: { type: '/problems/stale-version', status: 409, title: 'Saved elsewhere meanwhile', detail: 'Compare.', current } } })
@@ -88,11 +90,52 @@ describe('saving', () => {
 })
 
 describe('a newer plan from elsewhere', () => {
-  const theirs = { ...plan, title: 'Theirs' }
-  const current = { version: 9, savedAt: '2026-04-01T09:00:00.000Z', plan: theirs }
+  const otherDay = daySlots(plan.rotation.days[1]!)[0]!
+  /** What another window made of the same plan. */
+  function theirsAfter(...edits: Parameters<typeof applyEdits>[1]): PlanDocument {
+    const result = applyEdits(plan, edits, () => 'new')
+    if (!result.ok) throw new Error(result.error.kind)
+    return result.value
+  }
+  const clash = { version: 9, savedAt: '2026-04-01T09:00:00.000Z', plan: theirsAfter({ kind: 'cut_sets', slot: slot.id, count: 1 }) }
+  const beside = { version: 9, savedAt: '2026-04-01T09:00:00.000Z', plan: theirsAfter({ kind: 'add_sets', slot: otherDay.id, count: 2 }) }
+  const setsOn = (document: PlanDocument | null, day: number) => plannedSets(daySlots(document!.rotation.days[day]!)[0]!.scheme)
 
+  test('changes of different days are laid together and saved over theirs, without a question', async () => {
+    const store = await loaded(stale(beside), saved(10))
+    store.edit(addSet)
+    await store.save()
+    expect(asked[2]).toMatchObject({ method: 'PUT', body: { version: 9 } })
+    expect([store.saveState.kind, store.version, setsOn(store.plan, 0), setsOn(store.plan, 1), store.isSaved, store.mergedAt]).toEqual(['idle', 10, 4, 6, true, 1])
+  })
+  test('undo after that goes back over our own step and leaves theirs', async () => {
+    const store = await loaded(stale(beside), saved(10))
+    store.edit(addSet)
+    await store.save()
+    store.undo()
+    expect([setsOn(store.plan, 0), setsOn(store.plan, 1)]).toEqual([3, 6])
+    store.redo()
+    expect([setsOn(store.plan, 0), setsOn(store.plan, 1)]).toEqual([4, 6])
+  })
+  test('a window without edits takes up what another has saved', async () => {
+    const store = await loaded({ ok: true, value: { ...view, block: { ...view.block, ...beside } } })
+    await store.catchUp()
+    expect([store.version, setsOn(store.plan, 1), store.isSaved, asked.length]).toEqual([9, 6, true, 2])
+  })
+  test('one with an edit of the same day asks', async () => {
+    const store = await loaded({ ok: true, value: { ...view, block: { ...view.block, ...clash } } })
+    store.edit(addSet)
+    await store.catchUp()
+    expect([store.saveState.kind, setsOn(store.plan, 0)]).toEqual(['conflict', 4])
+  })
+  test('nothing newer changes nothing; without a connection neither', async () => {
+    const store = await loaded({ ok: true, value: view }, unreachable)
+    await store.catchUp()
+    await store.catchUp()
+    expect([store.version, store.plan, store.mergedAt]).toEqual([4, plan, 0])
+  })
   test('keeping mine saves over the newer version', async () => {
-    const store = await loaded(stale(current), saved(10))
+    const store = await loaded(stale(clash), saved(10))
     store.edit(addSet)
     await store.save()
     expect(store.saveState).toMatchObject({ kind: 'conflict', theirs: { version: 9 } })
@@ -103,11 +146,11 @@ describe('a newer plan from elsewhere', () => {
     expect([store.version, setsOf(store.plan), store.isSaved]).toEqual([10, 4, true])
   })
   test('taking theirs leaves mine one undo away', async () => {
-    const store = await loaded(stale(current))
+    const store = await loaded(stale(clash))
     store.edit(addSet)
     await store.save()
     store.takeTheirs()
-    expect([store.plan?.title, store.version, store.isSaved]).toEqual(['Theirs', 9, true])
+    expect([setsOf(store.plan), store.version, store.isSaved]).toEqual([2, 9, true])
     store.undo()
     expect([setsOf(store.plan), store.isSaved]).toEqual([4, false])
   })
@@ -122,5 +165,49 @@ describe('a newer plan from elsewhere', () => {
     const equal = await loaded()
     equal.restoreDraft({ version: 4, plan })
     expect(equal.isSaved).toBe(true)
+  })
+})
+
+describe('findings', () => {
+  test('a finding that was put aside is listed apart until it is brought back', async () => {
+    const store = await loaded()
+    const finding = store.findings.find(({ check }) => check === 'below-floor')!
+    const all = store.findings.length
+    store.edit({ kind: 'dismiss', finding: findingKey(finding), note: 'later' })
+    expect([store.findings.length, store.dismissed.length]).toEqual([all - 1, 1])
+    store.edit({ kind: 'undismiss', finding: findingKey(finding) })
+    expect([store.findings.length, store.dismissed.length]).toEqual([all, 0])
+  })
+  test('an open screening cannot be put aside, whatever the document says', async () => {
+    answers = [{ ok: true, value: { ...view, facts: { ...view.facts, screening: 'open' } } }]
+    frameworkWith(() => answers.shift())
+    const { usePlanStore } = await import('./plan')
+    const store = usePlanStore()
+    await store.load(id)
+    const open = store.findings.find(({ check }) => check === 'screening-open')!
+    store.edit({ kind: 'dismiss', finding: findingKey(open), note: 'they look fine' })
+    expect(store.findings.map(({ check }) => check)).toContain('screening-open')
+    expect(store.dismissed).toEqual([])
+  })
+  test('several edits are one step of undo, and one that cannot be made stops them all', async () => {
+    const store = await loaded()
+    expect(store.editAll([addSet, addSet]).ok).toBe(true)
+    expect([setsOf(store.plan), store.past.length]).toEqual([5, 1])
+    expect(store.editAll([addSet, { kind: 'swap_days', day: 0, with: 9 }]).ok).toBe(false)
+    expect([setsOf(store.plan), store.past.length]).toEqual([5, 1])
+    store.undo()
+    expect(setsOf(store.plan)).toBe(3)
+  })
+  test('a plan brought back from the history is one step, and steps kept over a reload can be walked', async () => {
+    const store = await loaded()
+    store.put({ ...plan, title: 'Older' })
+    store.undo()
+    expect(store.plan?.title).toBe(plan.title)
+    store.restoreSteps({ past: [{ ...plan, title: 'Before' }], future: [{ ...plan, title: 'After' }] })
+    store.redo()
+    expect(store.plan?.title).toBe('After')
+    store.undo()
+    store.undo()
+    expect(store.plan?.title).toBe('Before')
   })
 })

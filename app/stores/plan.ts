@@ -1,7 +1,10 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
-import { applyEdit, type EditProblem, type PlanDocument, type PlanEdit } from '#core/block'
-import { armBalance, attentionList, isUnallocated, rotationLedger } from '#core/ledger'
+import { applyEdits, type EditProblem, mergedPlans, type PlanDocument, type PlanEdit } from '#core/block'
+import { catalogueWith } from '#core/catalogue'
+import { canBeDismissed, checkInput, type Finding, findingKey, findingsOf } from '#core/checks'
+import { armBalance, attentionList, isUnallocated, pushPull, rotationLedger } from '#core/ledger'
 import { contextWith, methodById } from '#core/method'
+import { orderedText } from '#core/scheme'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
 import { type CurrentBlock, CurrentBlockContract } from '#shared/contracts/problem'
@@ -31,11 +34,24 @@ export const usePlanStore = defineStore('plan', () => {
   const unsavedChanges = ref(0)
   const past = shallowRef<readonly PlanDocument[]>([])
   const future = shallowRef<readonly PlanDocument[]>([])
+  /** Grows whenever changes of another window were laid under ours. */
+  const mergedAt = ref(0)
   const { ask } = useApi()
 
-  const context = computed(() => client.value && contextWith(methodById(client.value.method), client.value.facts))
+  const context = computed(() => client.value && contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)))
+  /** The preset that the client's method was copied from; null for a preset itself. */
+  const methodBase = computed(() => (client.value?.basedOn ? methodById(client.value.basedOn) : null))
   const ledger = computed(() => plan.value && context.value && rotationLedger(plan.value.rotation, context.value))
   const balance = computed(() => ledger.value && context.value && armBalance(ledger.value.work.flat(), context.value))
+  /** Everything the checks look at: sessions with their minutes, recovery, joints. */
+  const input = computed(() => (plan.value && context.value && ledger.value ? checkInput(plan.value, context.value, {}, ledger.value) : null))
+  const allFindings = computed(() => (input.value && !isUnallocated(input.value.ledger) ? findingsOf(input.value) : []))
+  const dismissedKeys = computed(() => new Set((plan.value?.dismissed ?? []).map(({ finding }) => finding)))
+  /** A pain stop or an open screening stays in sight whatever the document says. */
+  const isAside = (finding: Finding) => canBeDismissed(finding) && dismissedKeys.value.has(findingKey(finding))
+  const findings = computed(() => allFindings.value.filter(finding => !isAside(finding)))
+  const dismissed = computed(() => allFindings.value.filter(isAside))
+  const compounds = computed(() => (ledger.value && context.value ? pushPull(ledger.value.work.flat(), context.value) : null))
   const attention = computed(() => (ledger.value ? attentionList(ledger.value) : []))
   const isEmpty = computed(() => ledger.value !== null && isUnallocated(ledger.value))
   const isSaved = computed(() => plan.value === savedPlan.value)
@@ -64,15 +80,24 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   function edit(change: PlanEdit): Result<PlanDocument, EditProblem> {
+    return editAll([change])
+  }
+
+  /** Several edits as one step of undo; the first that cannot be made stops them all. */
+  function editAll(changes: readonly PlanEdit[]): Result<PlanDocument, EditProblem> {
     if (!plan.value) return failure({ kind: 'no_such_day', day: 0 })
-    const before = plan.value
-    const result = applyEdit(before, change, newId)
-    if (result.ok && result.value !== before) {
-      past.value = [...past.value, before]
-      future.value = []
-      show(result.value)
-    }
+    const result = applyEdits(plan.value, changes, newId)
+    if (result.ok) put(result.value)
     return result
+  }
+
+  /** Another plan altogether, as from the history, as one step of undo. */
+  function put(next: PlanDocument): void {
+    const before = plan.value
+    if (!before || next === before) return
+    past.value = [...past.value, before]
+    future.value = []
+    show(next)
   }
 
   function undo(): boolean {
@@ -103,6 +128,7 @@ export const usePlanStore = defineStore('plan', () => {
     if (client.value?.block?.id !== block.id) return
     if (!result.ok) {
       saveState.value = refusal(result.error)
+      if (saveState.value.kind === 'conflict' && mergeWith(saveState.value.theirs)) await save()
       return
     }
     savedPlan.value = sent
@@ -114,11 +140,50 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Takes up edits that an earlier visit could not save. */
   function restoreDraft(draft: PlanDraft): void {
-    if (!savedPlan.value || JSON.stringify(draft.plan) === JSON.stringify(savedPlan.value)) return
+    if (!savedPlan.value || orderedText(draft.plan) === orderedText(savedPlan.value)) return
     past.value = [savedPlan.value]
+    future.value = []
     show(draft.plan)
     if (draft.version === version.value) return
     saveState.value = { kind: 'conflict', theirs: { version: version.value, savedAt: savedAt.value ?? '', plan: savedPlan.value } }
+  }
+
+  /** Lays ours and theirs together where they touch different days; false where both changed one, which the coach decides. */
+  function mergeWith(theirs: CurrentBlock): boolean {
+    const [base, mine] = [savedPlan.value, plan.value]
+    if (!base || !mine) return false
+    const merged = mergedPlans(base, mine, theirs.plan)
+    if (merged.kind !== 'merged') return false
+    savedPlan.value = theirs.plan
+    version.value = theirs.version
+    savedAt.value = theirs.savedAt
+    plan.value = orderedText(merged.plan) === orderedText(theirs.plan) ? theirs.plan : merged.plan
+    // Undo goes back over our own steps only: theirs stays under every one of them.
+    const under = (step: PlanDocument): PlanDocument => {
+      const laid = mergedPlans(base, step, theirs.plan)
+      return laid.kind === 'merged' ? laid.plan : step
+    }
+    past.value = past.value.map(under)
+    future.value = future.value.map(under)
+    saveState.value = { kind: 'idle' }
+    mergedAt.value += 1
+    return true
+  }
+
+  /** Takes up what another window has saved meanwhile. */
+  async function catchUp(): Promise<void> {
+    const known = client.value
+    if (!known?.block || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict') return
+    const result = await ask(`/api/clients/${known.id}`, { answer: ClientView })
+    if (!result.ok || client.value?.id !== known.id || !result.value.block || result.value.block.version <= version.value) return
+    if (!mergeWith(result.value.block)) saveState.value = { kind: 'conflict', theirs: result.value.block }
+    else await save()
+  }
+
+  /** What undo and redo are made of, as it is kept over a reload. */
+  function restoreSteps(steps: { readonly past: readonly PlanDocument[], readonly future: readonly PlanDocument[] }): void {
+    past.value = steps.past
+    future.value = steps.future
   }
 
   /** Puts our plan over the newer one; theirs stays in the revisions. */
@@ -142,8 +207,9 @@ export const usePlanStore = defineStore('plan', () => {
 
   return {
     client, plan, savedPlan, version, savedAt, saveState, unsavedChanges, past, future,
-    context, ledger, balance, attention, isEmpty, isSaved,
-    load, edit, undo, redo, save, restoreDraft, keepMine, takeTheirs,
+    context, methodBase, ledger, balance, attention, isEmpty, isSaved,
+    mergedAt, input, findings, dismissed, compounds,
+    load, edit, editAll, put, undo, redo, save, restoreDraft, restoreSteps, catchUp, keepMine, takeTheirs,
   }
 })
 

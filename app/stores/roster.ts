@@ -1,4 +1,4 @@
-import { RosterView } from '#shared/contracts/client'
+import { RosterView } from '#shared/contracts/roster'
 import { defineStore } from 'pinia'
 import type { ApiFailure } from '~/composables/useApi'
 

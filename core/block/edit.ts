@@ -1,30 +1,10 @@
-import { assert, type ExerciseId, failure, groupingId, type Result, sessionId, type SlotId, slotId, success } from '../base'
+import { assert, failure, groupingId, type Result, sessionId, type SlotId, slotId, success } from '../base'
 import { daySlots, type RotationDay } from '../rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, plannedSets, type SetRun, type SetScheme, splitSets, withRunsAdded, withSetsAdded } from '../scheme'
 import type { Grouping, Session, Slot } from '../session'
+import { copyDay, moveSession, setAnchor, setDay, setLength, useDays } from './editDays'
 import { findSlot, type PlanDocument } from './planDocument'
-
-/** One change a coach makes to the sets of a plan; days from 0. */
-export type PlanEdit =
-  | { readonly kind: 'add_sets', readonly slot: SlotId, readonly count: number }
-  | { readonly kind: 'cut_sets', readonly slot: SlotId, readonly count: number }
-  | { readonly kind: 'add_exercise', readonly day: number, readonly exercise: ExerciseId, readonly intent: string | null, readonly scheme: SetScheme }
-  | { readonly kind: 'set_scheme', readonly slot: SlotId, readonly scheme: SetScheme }
-  | { readonly kind: 'swap_exercise', readonly slot: SlotId, readonly exercise: ExerciseId, readonly intent: string | null }
-  | { readonly kind: 'remove_exercise', readonly slot: SlotId }
-  /** Moves the grouping that holds the slot within its session. */
-  | { readonly kind: 'move_grouping', readonly slot: SlotId, readonly to: 'first' | 'last' | { readonly before: SlotId } }
-  /** Each exercise of the slot's grouping by itself, in the order they stand. */
-  | { readonly kind: 'ungroup', readonly slot: SlotId }
-  | { readonly kind: 'swap_days', readonly day: number, readonly with: number }
-  | { readonly kind: 'move_sets', readonly toDay: number, readonly moves: readonly { readonly slot: SlotId, readonly count: number }[] }
-
-/** Why an edit cannot be made; the plan stays as it was. */
-export type EditProblem =
-  | { readonly kind: 'no_such_slot', readonly slot: SlotId }
-  | { readonly kind: 'no_such_day', readonly day: number }
-  | { readonly kind: 'rest_day', readonly day: number }
-  | { readonly kind: 'too_many_sets', readonly exercise: ExerciseId, readonly limit: number }
+import type { EditProblem, PlanEdit } from './planEdit'
 
 type Edited = Result<PlanDocument, EditProblem>
 
@@ -47,6 +27,15 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
     case 'move_grouping': return moveGrouping(plan, edit)
     case 'ungroup': return ungroup(plan, edit.slot, newId)
     case 'swap_days': return swapDays(plan, edit)
+    case 'set_day': return setDay(plan, edit)
+    case 'move_session': return moveSession(plan, edit)
+    case 'copy_day': return copyDay(plan, edit, newId)
+    case 'set_length': return setLength(plan, edit.days)
+    case 'set_anchor': return setAnchor(plan, edit.anchor)
+    case 'use_days': return useDays(plan, edit.days)
+    case 'hold': return success(hold(plan, edit))
+    case 'dismiss': return success({ ...plan, dismissed: [...others(plan, edit.finding), { finding: edit.finding, note: edit.note }] })
+    case 'undismiss': return success({ ...plan, dismissed: others(plan, edit.finding) })
   }
 }
 
@@ -90,6 +79,19 @@ function ungroup(plan: PlanDocument, slot: SlotId, newId: () => string): Edited 
   return changeSession(plan, slot, (groupings, at) => groupings.flatMap((grouping, place): readonly Grouping[] => (place === at
     ? grouping.slots.map((held, index): Grouping => ({ id: index === 0 ? grouping.id : groupingId(newId()), kind: 'straight', placement: grouping.placement, slots: [held] }))
     : [grouping])))
+}
+
+function others({ dismissed = [] }: PlanDocument, finding: string): NonNullable<PlanDocument['dismissed']> {
+  return dismissed.filter(dismissal => dismissal.finding !== finding)
+}
+
+function hold(plan: PlanDocument, { slots, isHeld }: Extract<PlanEdit, { kind: 'hold' }>): PlanDocument {
+  return slots.reduce((edited, id) => {
+    const found = findSlot(edited, id)
+    if (!found || (found.slot.isHeld === true) === isHeld) return edited
+    const { isHeld: _, ...slot } = found.slot
+    return withDay(edited, found.day, day => withSlot(day, isHeld ? { ...slot, isHeld } : slot))
+  }, plan)
 }
 
 function swapDays(plan: PlanDocument, { day, with: other }: Extract<PlanEdit, { kind: 'swap_days' }>): Edited {

@@ -13,7 +13,7 @@ export interface ExerciseChoice {
 }
 
 /**
- * Exercises that give a group direct sets with the client's equipment, those already in the plan first.
+ * Exercises that give a group direct sets with the client's equipment, those already in the plan first; what the client avoids is left out.
  *
  * Edge: an exercise that serves the group only under another intent comes with that intent.
  */
@@ -49,7 +49,7 @@ const choicesByGroup = remembered((context: PlanContext, _: object) => {
 function choicesFor(group: Group, context: PlanContext): readonly ExerciseChoice[] {
   const choices = [...context.catalogue.values()].flatMap((exercise): ExerciseChoice[] => {
     const at = exercise.intents.findIndex(intent => directGroups(intent.credits).includes(group))
-    if (at < 0 || !isPossibleWith(exercise, context.client.equipment)) return []
+    if (at < 0 || !isPossibleWith(exercise, context.client.equipment) || context.client.avoid?.includes(exercise.id)) return []
     return [{ exercise, intent: at === 0 ? null : exercise.intents[at]?.id ?? null, isInPlan: false }]
   })
   return choices.sort((a, b) => Number(a.intent !== null) - Number(b.intent !== null))

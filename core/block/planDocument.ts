@@ -13,6 +13,8 @@ export interface PlanDocument {
   /** How many times the rotation is gone through. */
   readonly passes: number
   readonly rotation: Rotation
+  /** Findings the coach has looked at and put aside, by finding key, each with her note. */
+  readonly dismissed?: readonly { readonly finding: string, readonly note: string }[]
 }
 
 /** Where a slot stands, days from 0; undefined if the plan has no such slot. */

@@ -75,7 +75,7 @@ export function withWarmups(placed: PlacedSlot, count: number): readonly PlanEdi
 /** The best stand-in within some limits; nothing where there is none. */
 export function swapped(placed: PlacedSlot, session: SessionView, { context }: CheckInput, limits: SubstituteLimits = {}): readonly PlanEdit[] | undefined {
   const [best] = rankedSubstitutes(placed.exercise, placed.intent, context.catalogue, {
-    equipment: context.client.equipment, without: session.slots.map(({ exercise }) => exercise.id), ...limits,
+    equipment: context.client.equipment, without: [...session.slots.map(({ exercise }) => exercise.id), ...(limits.without ?? []), ...(context.client.avoid ?? [])], ...(limits.mostStress && { mostStress: limits.mostStress }),
   })
   if (!best) return undefined
   const isDefault = best.exercise.intents[0] === best.intent

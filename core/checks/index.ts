@@ -1,5 +1,6 @@
 export { CHECKS, checkPlan, findingsOf } from './checks'
 export { SEVERITIES } from './finding'
 export type { Check, Finding, FindingPlace, Severity } from './finding'
+export { canBeDismissed, findingKey } from './findingKey'
 export { checkInput } from './input'
 export type { CheckInput, History, PlacedSlot, SessionView } from './input'

@@ -1,5 +1,7 @@
 import { GROUPS, type Group, type Joint, JOINTS, MUSCLES, type Muscle } from '../catalogue'
 import type { Finding } from '../checks'
+import type { CoverageGap, DerivedRule } from '../ledger'
+import type { ChoiceReason } from '../suggest'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { GROUP_NAMES, MUSCLE_NAMES } from './names'
 
@@ -51,6 +53,8 @@ export const FINDING_SENTENCES: Readonly<Record<string, Sentence>> = {
   'overhead-failure': ({ text }) => `${text('exercise')} goes to failure above the head.`,
   'minor-limits': ({ text }) => `${text('exercise')} asks more than a client under 18 should do.`,
   'equipment-missing': ({ text }) => `${text('exercise')} needs ${text('missing')}, which the client does not have.`,
+  'exercise-avoided': ({ text }) => `${text('exercise')} is on the list of exercises to avoid.`,
+  'kept-exercise-missing': ({ text }) => `${text('exercise')} is to be kept, and is not planned.`,
   'compound-after-arms': ({ text, number }) => `${sets(number('sets'))} of ${text('before')} come before ${text('exercise')}.`,
   'grip-work-early': ({ text }) => `${text('exercise')} spends the grip that ${text('later')} needs.`,
   'overhead-extension-cold': ({ text }) => `${text('exercise')} is the first elbow work, with the elbow cold.`,
@@ -85,6 +89,7 @@ export const FINDING_SENTENCES: Readonly<Record<string, Sentence>> = {
   'gap-long': ({ text, number }) => `${text('group')}: ${number('days')} days without work, at most ${number('most')}.`,
   'rolling-peak': ({ text, number }) => `${text('group')}: some 7 days hold ${formatOneDecimal(number('sets'))} sets, ceiling ${formatOneDecimal(number('ceiling'))}.`,
   'head-uncovered': figure => `${figure.text('group')}: ${GAP_WORDS[figure.text('gap')]?.(figure) ?? figure.text('gap')}.`,
+  'head-below-floor': ({ text, number }) => `${text('group')}, ${text('muscle')}: ${formatOneDecimal(number('sets'))} sets per 7 days, at least ${formatOneDecimal(number('floor'))} wanted.`,
   'arm-balance': ({ number }) => `Flexors ${formatOneDecimal(number('flexors'))}, triceps ${formatOneDecimal(number('extensors'))} in the rotation.`,
   'too-many-builds': ({ number }) => `${number('count')} parts of the body are built up at once.`,
   'not-recovered': ({ text, number }) => `${text('group')} ${Math.floor(number('readiness'))}${NBSP}% ready, wanted ${number('required')}${NBSP}%; ${hours(number('hours'))} after the last work, mostly from day ${number('from')}.`,
@@ -104,4 +109,29 @@ export const FINDING_SENTENCES: Readonly<Record<string, Sentence>> = {
 /** A finding in one sentence: where and how much. The reason stands with the check. */
 export function findingSentence({ check, figures }: Finding): string {
   return FINDING_SENTENCES[check]?.(reader(figures)) ?? check
+}
+
+/** What speaks for or against adding an exercise here. */
+export function choiceReasonWords(reason: ChoiceReason): string {
+  switch (reason.kind) {
+    case 'fills': return FILLS[reason.gap.kind](reason.gap)
+    case 'known': return 'in this plan'
+    case 'same_day': return 'already on this day'
+    case 'hardly_fits': return 'takes the day over its minutes'
+    case 'over_time': return 'the day is over its minutes'
+    case 'joint': return `loads the ${JOINT_NAMES[reason.joint]}`
+  }
+}
+
+const FILLS: Readonly<Record<CoverageGap['kind'], (gap: CoverageGap) => string>> = {
+  head_short: gap => `for the ${'muscle' in gap ? MUSCLE_NAMES[gap.muscle].toLowerCase() : ''}, which is short`, head_much: () => '',
+  lengthened_short: () => 'long length, which is short', shortened_much: () => 'not at short length', overhead_short: () => 'arm overhead, which is short',
+  neutral_short: () => 'palms facing or down, which is short', forearm_side: gap => `for the ${'muscle' in gap ? MUSCLE_NAMES[gap.muscle].toLowerCase() : ''}`,
+}
+
+/** Why a set counts as it does, in words. */
+export const DERIVED_RULE_WORDS: Readonly<Record<DerivedRule, string>> = {
+  direct: 'direct', indirect: 'indirect', indirect_ignored: 'indirect, which this method does not count', too_far_from_failure: 'too far from failure to count', rir_assumed: 'RIR assumed', reps_assumed: 'reps assumed',
+  warm_up: 'warm-up, never counted', primer: 'primer, not counted', restricted_flow: 'restricted flow: by its stages', running_total: 'running total: by whole sets', one_side: 'one side', conditional: 'only under a condition', open_count: 'number of sets left open',
+  slot_credits: 'credits of this place', client_credits: 'credits of this client', highest_of_stages: 'the highest of its stages', long_set: 'long set, weighed', session_cap: 'capped in one session',
 }

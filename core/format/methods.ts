@@ -1,4 +1,4 @@
-import type { LongSetKind, Method } from '../method'
+import { type LongSetKind, type Method, METHOD_SETTINGS, type MethodSetting, settingOf } from '../method'
 import { formatSpanWords, formatSets } from './figures'
 import { SCHOOL_NAMES } from './names'
 
@@ -36,3 +36,21 @@ export const METHOD_CHOICES: readonly MethodChoice[] = [
   { choice: 'Exercises', says: ({ progress }) => ({ none: 'kept', exposure: 'A and B by turns', week: 'A and B by week' })[progress.alternation], reason: 'Some variety does no harm.', evidence: 'contested' },
   { choice: 'Readiness asked for', says: ({ recovery: { required } }) => `${required.lead} / ${required.other} / ${required.indirect} %`, reason: 'Lead work, other direct work, indirect work.', evidence: 'rule of thumb' },
 ]
+
+/** One choice on which a method differs from another. */
+export interface MethodDifference { readonly choice: string, readonly was: string, readonly is: string }
+
+/** What is said of every setting that can be changed, value by value, where two methods differ. */
+export function methodDifferences(method: Method, base: Method): readonly MethodDifference[] {
+  return METHOD_SETTINGS.flatMap((setting) => {
+    const [was, is] = [settingWords(setting, base), settingWords(setting, method)]
+    return was === is ? [] : [{ choice: setting.label, was, is }]
+  })
+}
+
+/** A setting's value as it is read: the words of a choice, a number with its unit. */
+export function settingWords(setting: MethodSetting, method: Method): string {
+  const value = settingOf(method, setting)
+  if (setting.kind === 'choice') return setting.options.find(option => option.value === value)?.words ?? value
+  return setting.unit === '' ? value : `${value} ${setting.unit}`
+}

@@ -8,6 +8,10 @@ export function editProblemSentence(problem: EditProblem, catalogue: Catalogue):
     case 'no_such_slot': return 'This exercise is no longer in the plan. Choose another one.'
     case 'no_such_day': return `The rotation has no day ${problem.day + 1}. Choose another day.`
     case 'rest_day': return `Day ${problem.day + 1} is rest. Choose a training day.`
+    case 'day_not_empty': return `Day ${problem.day + 1} holds ${problem.sets} sets. Move or remove them first, then make it a rest day.`
+    case 'day_full': return `Day ${problem.day + 1} already has two sessions. Choose another day, or swap the two days.`
+    case 'too_short': return `The sessions need at least ${problem.least} days. Remove one, or put two on a day, then shorten.`
+    case 'cannot_hold_weekdays': return `A rotation of ${problem.days} days cannot stay on weekdays. Make it 7 or 14 days, or let it float.`
     case 'too_many_sets': return `${catalogue.get(problem.exercise)?.name ?? problem.exercise} would pass ${problem.limit} sets in one session. Cut sets or use a second exercise.`
   }
 }

@@ -74,8 +74,10 @@ export const jointLoads: (work: readonly CountedWork[], context: PlanContext) =>
   return sums
 })
 
-/** Ceilings of a joint for the client: by training age and by how the joint is set. Units: points. */
+/** Ceilings of a joint for the client: the coach's own, else by training age and by how the joint is set. Units: points. */
 export function jointCeiling(joint: Joint, { client, method }: PlanContext): { readonly week: number, readonly session: number } {
+  const own = client.jointCeilings?.[joint]
+  if (own) return own
   const setting = client.joints?.[joint] ?? (heldBack(client.pain?.[joint]) ? 'sensitive' : method.joints.setting)
   const scale = BY_AGE[trainingAge(client.trainingAgeMonths)] * BY_SETTING[setting]
   return { week: JOINT_LIMITS[joint].week * scale, session: JOINT_LIMITS[joint].session * scale }

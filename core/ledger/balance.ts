@@ -1,5 +1,5 @@
 import type { PlanContext } from '../method'
-import { COUNTING_SCHOOLS } from '../method'
+import { COUNTING_SCHOOLS, ratioWishOf } from '../method'
 import type { CountedWork } from './countedWork'
 import { tallyOnce } from './tally'
 
@@ -30,7 +30,7 @@ const QUIET: readonly [number, number] = [0.85, 1.4]
 export function armBalance(work: readonly CountedWork[], context: PlanContext): ArmBalance {
   const flexors = tallyOnce(work, ['biceps', 'elbow_flexors_other'], COUNTING_SCHOOLS.fractional).counted.value
   const extensors = tallyOnce(work, ['triceps'], COUNTING_SCHOOLS.fractional).counted.value
-  const wish = context.method.ratioWish
+  const wish = ratioWishOf(context)
   const ratio = flexors > 0 ? extensors / flexors : null
   const flexorExcess = ratio ? wish / ratio - 1 : null
   return { flexors, extensors, ratio, wish, flexorExcess, verdict: verdictOf(flexors, extensors, ratio, flexorExcess) }

@@ -57,9 +57,9 @@ export function rotationLedger(rotation: Rotation, context: PlanContext): Rotati
 
 /** Indirect sets per 7 days from what is done besides the plan; an amount nobody knows leaves the sum open at the top. */
 function sideSets(group: Group, loads: readonly SideLoad[]): Figure {
-  return loads.filter(({ groups }) => groups.includes(group)).reduce<Figure>((sum, { times: { low, high }, setsEach }) => plus(sum, setsEach === null
+  return loads.filter(({ groups }) => groups.includes(group)).reduce<Figure>((sum, { times: { low, high }, setsEach, isEstimate }) => plus(sum, setsEach === null
     ? { value: 0, low: 0, high: Infinity, assumed: ['side_load'] }
-    : { value: (low + high) / 2 * setsEach, low: low * setsEach, high: high * setsEach, assumed: [] }), ZERO)
+    : { value: (low + high) / 2 * setsEach, low: low * setsEach, high: high * setsEach, assumed: isEstimate ? ['side_load'] : [] }), ZERO)
 }
 
 function withSideSets(week: Tally, added: Figure): Tally {

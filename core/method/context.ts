@@ -1,6 +1,6 @@
 import { remembered } from '../base'
-import type { Catalogue, Credits, Equipment, Exercise, Group, Intent, Joint } from '../catalogue'
-import { BUILT_IN_CATALOGUE, requireIntent } from '../catalogue'
+import type { Catalogue, Credits, Equipment, Exercise, Group, Intent, Joint, Muscle } from '../catalogue'
+import { ARM_GROUPS, BUILT_IN_CATALOGUE, creditsFor, requireIntent } from '../catalogue'
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
 import type { Method } from './method'
 import { STEADY_MIDDLE } from './presets'
@@ -23,8 +23,21 @@ export interface ClientFacts {
   readonly bands: Readonly<Partial<Record<Group, Band>>>
   /** Everything there is to train with; empty means a full gym. */
   readonly equipment: readonly Equipment[]
-  /** Credits that hold for this client, by exercise id, replacing those of every intent. */
+  /** Credits that hold for this client, by credit key: of one purpose, or of every purpose of an exercise. */
   readonly credits: Readonly<Record<string, Credits>>
+  /** Wanted extensor sets per flexor set, where it differs from the method's. */
+  readonly ratioWish?: number
+  /** Exposures per 7 days that a group should have at least. */
+  readonly frequencyMin?: Readonly<Partial<Record<Group, number>>>
+  /** Counted sets (fractional) a group may have in one session. */
+  readonly sessionMax?: Readonly<Partial<Record<Group, number>>>
+  /** Counted sets per 7 days that a head should have at least. */
+  readonly headFloors?: Readonly<Partial<Record<Muscle, number>>>
+  /** Ceilings of a joint in points, replacing those that follow from training age and setting. */
+  readonly jointCeilings?: Readonly<Partial<Record<Joint, { readonly week: number, readonly session: number }>>>
+  /** Exercises that are not to be planned, and those that are to stay in the plan. */
+  readonly avoid?: readonly string[]
+  readonly keep?: readonly string[]
   readonly joints?: Readonly<Partial<Record<Joint, JointSetting>>>
   readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
   /** Multiplier on the hours a group needs, learned or set. */
@@ -55,9 +68,9 @@ export function defaultContext(client: Partial<ClientFacts> & Pick<ClientFacts, 
   }
 }
 
-/** The context of a client who follows a method. */
-export function contextWith(method: Method, client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>): PlanContext {
-  return { ...defaultContext(client), method }
+/** The context of a client who follows a method, with the coach's own library where there is one. */
+export function contextWith(method: Method, client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>, catalogue: Catalogue = BUILT_IN_CATALOGUE): PlanContext {
+  return { ...defaultContext(client), method, catalogue }
 }
 
 /** How much a group matters to the client. */
@@ -89,6 +102,25 @@ const bandsOf = remembered((_client: ClientFacts, _method: Method) => new Map<Gr
 /** The purpose an exercise is planned with, after what the client's own credits change. */
 export function intentFor(context: PlanContext, exercise: Exercise, intentId: string | null): Intent {
   const intent = requireIntent(exercise, intentId)
-  const own = context.client.credits[exercise.id]
+  const own = creditsFor(context.client.credits, exercise.id, intent.id)
   return own ? { ...intent, credits: own } : intent
+}
+
+const LEAST_FREQUENCY: Readonly<Record<Mode, number>> = { build: 1.5, keep: 1, maintain: 0.75 }
+
+/** Exposures per 7 days a group should have at least: the client's own figure, the method's for arms in build, else by mode. Source: docs/methods.md#bands. */
+export function leastFrequency(context: PlanContext, group: Group): number {
+  const mode = modeOf(context, group)
+  const isArm = (ARM_GROUPS as readonly Group[]).includes(group)
+  return context.client.frequencyMin?.[group] ?? (isArm && mode === 'build' ? context.method.dose.frequencyMin : LEAST_FREQUENCY[mode])
+}
+
+/** Wanted extensor sets per flexor set. */
+export function ratioWishOf({ client, method }: PlanContext): number {
+  return client.ratioWish ?? method.ratioWish
+}
+
+/** Counted sets a group may have in one session by the client's own figure or, for arms, the method's; undefined where neither says. */
+export function sessionMaxOf({ client, method }: PlanContext, group: Group): number | undefined {
+  return client.sessionMax?.[group] ?? ((ARM_GROUPS as readonly Group[]).includes(group) ? method.dose.maxSetsPerExposure : undefined)
 }

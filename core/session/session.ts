@@ -12,6 +12,8 @@ export interface Slot {
   readonly credits?: Credits
   readonly scheme: SetScheme
   readonly note?: string
+  /** Proposals leave it where and as it is. */
+  readonly isHeld?: true
 }
 
 export const GROUPING_KINDS = ['straight', 'superset', 'alternating', 'circuit'] as const

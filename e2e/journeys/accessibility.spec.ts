@@ -9,6 +9,8 @@ async function violations(page: Page): Promise<readonly string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes.map(node => node.target.join(' ')).slice(0, 3).join(', ')}`)
 }
 
+test.use({ logs: 'logged' })
+
 for (const theme of ['light', 'dark'] as const) {
   test(`no page has serious findings in the ${theme} theme`, async ({ page, studio, expectedErrors }) => {
     test.slow()
@@ -17,7 +19,20 @@ for (const theme of ['light', 'dark'] as const) {
     await page.goto('/sign-in')
     expect(await violations(page), 'sign-in').toEqual([])
     await signIn(page, studio)
+    await page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click()
     expect(await violations(page), 'roster').toEqual([])
+    for (const path of ['/exercises', '/methods', '/archive', '/compare']) {
+      await page.goto(path)
+      expect(await violations(page), path).toEqual([])
+    }
+    await page.goto('/exercises')
+    await page.getByRole('button', { name: 'Copy as my own' }).click()
+    expect(await violations(page), 'own exercise').toEqual([])
+    for (const part of ['', '/targets', '/history']) {
+      await page.goto(`/clients/${studio.client('Teo').id}${part}`)
+      expect(await violations(page), `client${part}`).toEqual([])
+    }
+    await page.goto('/roster')
     await openSplit(page, 'Joren')
     await cell(page, 'Triceps', 'day 1 Push').click()
     await page.keyboard.press('h')
@@ -29,6 +44,13 @@ for (const theme of ['light', 'dark'] as const) {
     await expect(page.getByRole('heading', { name: 'Add an exercise' })).toBeVisible()
     expect(await violations(page), 'adding an exercise').toEqual([])
     await page.keyboard.press('Escape')
+    for (const [key, heading] of [['x', 'Checks'], ['y', 'where the figure'], ['o', 'Rotation'], ['c', 'Calendar weeks'], ['b', 'History of this plan']] as const) {
+      await page.keyboard.press(key)
+      await expect(page.getByRole('heading', { name: new RegExp(heading) })).toBeVisible()
+      expect(await violations(page), heading).toEqual([])
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('heading', { name: new RegExp(heading) })).toHaveCount(0)
+    }
     await page.keyboard.press('t')
     expect(await violations(page), 'plain table').toEqual([])
     await page.goto('/clients/nobody/split')

@@ -1,5 +1,8 @@
 import { readdirSync } from 'node:fs'
 import { join, relative } from 'node:path'
+import type { APIRequestContext } from '@playwright/test'
+import { EXERCISES } from '#core/catalogue'
+import { METHODS } from '#core/method'
 import { newStudio, type TestStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
 
@@ -19,19 +22,48 @@ function routes(folder = API): readonly { readonly file: string, readonly method
 /** Routes anybody may ask. */
 const OPEN = ['health.get.ts', 'sign-in.post.ts', 'sign-out.post.ts', 'sign-up.post.ts']
 
-/** What to put for each id, and a body that the door lets in, so that ownership is what decides. */
-const IDS: Readonly<Record<string, (of: TestStudio) => string>> = {
-  clientId: of => of.client('Marit').id, blockId: of => of.client('Marit').blockId,
+/** What another coach owns, one of each kind that an id can name. */
+interface Owned { readonly studio: TestStudio, readonly ids: Readonly<Record<string, string>> }
+
+/** A studio with an exercise, a method and a measurement of its own besides the demo's clients and sessions. */
+async function owned(playwright: { request: { newContext: (options: { baseURL: string }) => Promise<APIRequestContext> } }): Promise<Owned> {
+  const studio = await newStudio('logged')
+  const asking = await playwright.request.newContext({ baseURL: process.env.BASE_URL! })
+  await asking.post('/api/sign-in', { data: { email: studio.email, password: studio.password } })
+  const { id: clientId, blockId } = studio.client('Marit')
+  const { id: _id, ...curl } = EXERCISES[0]
+  const made = async (path: string, data: object) => (await (await asking.post(path, { data })).json() as { id: string }).id
+  const history = await (await asking.get(`/api/clients/${clientId}/history`)).json() as { sessions: { id: string, state: string }[], measurements: { id: string }[] }
+  return { studio, ids: {
+    clientId, blockId, version: '1', exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }), methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
+    sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id, measurementId: history.measurements[0]!.id,
+  } }
 }
+
+/** Bodies that the door lets in, so that ownership is what decides. */
+const today = new Date().toISOString().slice(0, 10)
+const CREDITS = { intent: null, client: null, credits: { biceps: 1 } }
 const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'blocks/[blockId]/plan.put.ts': of => ({ version: 1, plan: of.client('Marit').plan }),
   'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
+  'clients/[clientId]/index.delete.ts': () => ({ name: 'Marit Solheim-Okafor' }),
+  'clients/[clientId]/marks.put.ts': () => ({ isFlagged: true, laterUntil: null }),
+  'clients/[clientId]/targets.put.ts': () => ({ modes: {}, bands: {}, headFloors: {}, frequencyMin: {}, sessionMax: {}, jointCeilings: {}, ratioWish: null }),
+  'clients/[clientId]/pain.post.ts': () => ({ joint: 'wrist', side: 'left', score: 8, nextMorning: null, hasAlarmSign: false, on: today }),
+  'clients/[clientId]/clearances.post.ts': () => ({ joint: 'wrist', on: today, profession: 'physician', limits: '' }),
+  'clients/[clientId]/measurements/index.post.ts': () => ({ on: today, kind: 'waist', value: 80 }),
+  'clients/[clientId]/sessions/[sessionId]/decision.put.ts': () => ({ decision: 'drop' }),
+  'blocks/[blockId]/revisions/[version]/name.put.ts': () => ({ name: 'Mine now' }),
+  'methods/[methodId].put.ts': () => ({ ...METHODS[0], name: 'Mine now' }),
+  'exercises/[exerciseId]/index.put.ts': () => ({ ...EXERCISES[0], name: 'Mine now' }),
+  'exercises/[exerciseId]/credits.put.ts': () => CREDITS,
+  'exercises/[exerciseId]/effect.post.ts': () => CREDITS,
 }
 /** Routes about the signed-in coach alone: there is no id of anybody else's to try. */
-const OWN = ['roster.get.ts', 'clients/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
+const OWN = ['roster.get.ts', 'clients/index.post.ts', 'clients/archived.get.ts', 'methods/index.get.ts', 'methods/index.post.ts', 'exercises/index.get.ts', 'exercises/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
 
 test('every route asks who is there, and another coach\'s ids are as absent as ids nobody has', async ({ page, playwright, studio }) => {
-  const other = await newStudio()
+  const { studio: other, ids: theirs } = await owned(playwright)
   const stranger = await playwright.request.newContext({ baseURL: process.env.BASE_URL! })
   await signIn(page, studio)
   const all = routes()
@@ -39,11 +71,14 @@ test('every route asks who is there, and another coach\'s ids are as absent as i
   for (const { file, method, path } of all) {
     if (OPEN.includes(file)) continue
     const ids = [...path.matchAll(/\[(\w+)\]/g)].map(([, name = '']) => name)
-    expect(ids.every(name => IDS[name]), `${file} has an id this test knows nothing of`).toBe(true)
+    expect(ids.every(name => theirs[name]), `${file} has an id this test knows nothing of`).toBe(true)
     expect(ids.length > 0 || OWN.includes(file), `${file} is new: say in this test whose it is`).toBe(true)
-    const foreign = ids.reduce((known, name) => known.replace(`[${name}]`, IDS[name]!(other)), path)
+    const foreign = ids.reduce((known, name) => known.replace(`[${name}]`, theirs[name]!), path)
     const options = { method, ...(method !== 'GET' && { data: BODIES[file]?.(other) ?? {} }) }
     expect((await stranger.fetch(foreign, options)).status(), `${file} without a sign-in`).toBe(401)
     if (ids.length > 0) expect((await page.request.fetch(foreign, options)).status(), `${file} with another coach's id`).toBe(404)
+    // The coach's own client with something of another's below it is as absent.
+    const mixed = ids.length > 1 ? path.replace('[clientId]', studio.client('Marit').id).replace(/\[(\w+)\]/g, (_, name: string) => theirs[name]!) : undefined
+    if (mixed) expect((await page.request.fetch(mixed, options)).status(), `${file} below a client of one's own`).toBe(404)
   }
 })

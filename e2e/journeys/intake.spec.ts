@@ -47,10 +47,28 @@ test('a changed profile changes the bands of the board, and what is impossible i
   await page.getByRole('combobox', { name: 'Triceps' }).selectOption('maintain')
   await page.getByRole('radiogroup', { name: /fainted/ }).getByLabel('yes').check()
   await expect(page.getByText(/Please ask a physician/)).toBeVisible()
+  await page.getByRole('button', { name: 'Joint note' }).click()
+  await page.getByLabel('What provokes note 1').fill('Straight bars')
+  await page.getByRole('button', { name: 'Load from outside' }).click()
+  await page.getByLabel('Load 1', { exact: true }).fill('Rowing practice')
+  await page.getByLabel('Amount of load 1').selectOption('amount estimated')
+  await page.getByLabel('sets each').fill('1.5')
+  await page.getByRole('group', { name: 'Regular load from outside' }).getByLabel('Tue').check()
+  await page.getByRole('group', { name: 'Regular load from outside' }).getByLabel('Biceps').check()
+  await page.getByRole('combobox', { name: 'To avoid' }).fill('barbell curl')
+  await page.getByRole('option', { name: 'Barbell curl' }).click()
+  await page.getByRole('textbox', { name: 'profession' }).fill('physician')
   await page.getByLabel('Weak points').fill('<script>alert(1)</script> 💪 ضعيف')
   await save.click()
+  await expect(page.getByText(/must be a calendar day/).first()).toBeVisible()
+  await page.getByLabel('on', { exact: true }).fill('2026-03-02')
+  await expect(page.getByText('Nothing speaks against planning.')).toBeVisible()
+  await save.click()
   await expect(page.getByText('Saved. The board reckons with it from now on.')).toBeVisible()
+  const { facts } = await (await page.request.get(`/api/clients/${studio.client('Joren').id}`)).json() as { facts: object }
+  expect(facts).toMatchObject({ avoid: ['barbell_curl'], screening: 'clear', sideLoads: [{ what: 'Rowing practice', weekdays: [2], times: { low: 1, high: 1 }, setsEach: 1.5, isEstimate: true, groups: ['biceps'] }] })
   await page.reload()
+  await expect(page.getByLabel('What provokes note 1')).toHaveValue('Straight bars')
   await expect(page.getByLabel('Weak points')).toHaveValue('<script>alert(1)</script> 💪 ضعيف')
   await page.getByRole('link', { name: 'Split' }).click()
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 3, target 5, ceiling 8/)
@@ -62,6 +80,7 @@ test('the door refuses what the form would not let out', async ({ page, studio }
   const bad = [
     [{ ...profile, name: '   ' }, '/name'], [{ ...profile, days: [{ weekday: 1, minutes: 60, start: '29:00' }] }, '/days/0/start'],
     [{ ...profile, days: [] }, '/days'], [{ ...profile, goal: 'x'.repeat(5000) }, '/goal'], [{ ...profile, method: 'nobody-knows' }, '/method'],
+    [{ ...profile, name: 'JOREN haakestad' }, '/name'], [{ ...profile, name: 'Another', avoid: ['own-nothing'] }, '/avoid/0'], [{ ...profile, days: [{ weekday: 1, minutes: 1800, start: '17:30' }] }, '/days/0/minutes'],
     [{ ...profile, screening: { answers: {}, clearance: { on: '2026-02-30', profession: 'Physician', limits: '' } } }, '/screening/clearance/on'],
   ] as const
   for (const [body, pointer] of bad) {

@@ -1,8 +1,9 @@
 import { randomBytes, randomInt, randomUUID } from 'node:crypto'
 import { coachId, plainDate } from '#core/base'
 import { type DemoClient, demoClients } from '../../scripts/demo/studio'
+import { writtenHistory } from '../../scripts/demo/writtenHistory'
 import { connectedDatabase } from '../../server/db/database'
-import { insertStudio } from '../../server/db/queries/studio'
+import { insertHistories, insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'
 
 /** A coach of a test's own, with clients that nobody else touches. */
@@ -17,14 +18,17 @@ export interface TestStudio {
 const url = process.env.DATABASE_URL
 if (!url) throw new Error('DATABASE_URL is not set; run the journeys through npm test')
 
-/** Writes a new coach with the demo's clients under ids of their own. */
-export async function newStudio(): Promise<TestStudio> {
+/** Writes a new coach with the demo's clients under ids of their own; with their last weeks where a test is about them. */
+export async function newStudio(logs: 'none' | 'logged' = 'none'): Promise<TestStudio> {
   const { db, close } = connectedDatabase(url as string)
   try {
     const password = randomBytes(9).toString('hex')
     const email = `coach-${randomBytes(6).toString('hex')}@skerrylane.example`
-    const clients = demoClients(plainDate(new Date().toISOString().slice(0, 10)), randomInt(2 ** 31))
-    await insertStudio(db, { id: coachId(randomUUID()), email, name: 'Test Coach', studio: 'Test studio', passwordHash: await hashedPassword(password) }, clients)
+    const today = plainDate(new Date().toISOString().slice(0, 10))
+    const clients = demoClients(today, randomInt(2 ** 31))
+    const id = coachId(randomUUID())
+    await insertStudio(db, { id, email, name: 'Test Coach', studio: 'Test studio', passwordHash: await hashedPassword(password) }, clients)
+    if (logs === 'logged') await insertHistories(db, id, clients.map(client => writtenHistory(client, today)))
     return { email, password, clients, client: name => clients.find(client => client.name.startsWith(name)) as DemoClient }
   }
   finally {

@@ -4,14 +4,16 @@ import { newStudio, type TestStudio } from './studio'
 interface Fixtures {
   /** The coach of this test. */
   readonly studio: TestStudio
+  /** Whether the studio's clients have a log. */
+  readonly logs: 'none' | 'logged'
   /** Console errors that a journey provokes on purpose. */
   readonly expectedErrors: RegExp[]
 }
 
 /** Journeys of one coach each; an error in the browser's console fails the test. */
 export const test = base.extend<Fixtures>({
-  // eslint-disable-next-line no-empty-pattern
-  studio: async ({}, use) => use(await newStudio()),
+  logs: ['none', { option: true }],
+  studio: async ({ logs }, use) => use(await newStudio(logs)),
   // eslint-disable-next-line no-empty-pattern
   expectedErrors: async ({}, use) => use([]),
   context: async ({ context, expectedErrors }, use) => {

@@ -35,7 +35,7 @@ export async function startedServer({ port, databaseUrl, sessionPassword }) {
     }
     await new Promise(resolve => setTimeout(resolve, 150))
   }
-  return { url, ended, stop: () => stopped(child, ended) }
+  return { url, ended, stop: () => stopped(child, ended), kill: () => killed(child, ended) }
 }
 
 async function stopped(child, ended) {
@@ -43,4 +43,10 @@ async function stopped(child, ended) {
   const tooLate = setTimeout(() => child.kill('SIGKILL'), 5000)
   await ended
   clearTimeout(tooLate)
+}
+
+/** Ends it at once, as a power cut does. */
+async function killed(child, ended) {
+  child.kill('SIGKILL')
+  await ended
 }

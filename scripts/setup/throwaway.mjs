@@ -25,6 +25,15 @@ export async function throwawayServer(name) {
   return { url: server.url, databaseUrl, demoPassword }
 }
 
+/** A database of its own, empty and migrated, that is removed at the end. */
+export async function throwawayDatabase(name) {
+  const databaseUrl = await emptyDatabaseUrl(dataHome('test'), `tholepin_${name}_${process.pid}`)
+  const env = { DATABASE_URL: databaseUrl }
+  await runScript('database', ['migrate'], { env })
+  atEnd(async () => void await runScript('database', ['drop'], { env }))
+  return databaseUrl
+}
+
 async function emptyDatabaseUrl(home, name) {
   if (process.env.DATABASE_URL) {
     const url = new URL(process.env.DATABASE_URL)

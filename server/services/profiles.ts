@@ -5,11 +5,15 @@ import type { Problem } from '#shared/contracts/problem'
 import type { Profile } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 import { database } from '../db/database'
+import { followers } from '../db/queries/clients'
 import { insertClient, profileOf, updateProfile } from '../db/queries/profiles'
 import type { Coach } from './signIn'
+import { studioSettings } from './studioSettings'
 
 /** A new client with an empty block on the days there is time for; it begins with this week's Monday, as its weekdays do. */
 export async function addClient(coach: Coach, profile: Profile, today: PlainDate): Promise<Result<{ id: ClientId }, Problem>> {
+  const unknown = await unknownNames(coach, profile, null)
+  if (unknown) return unknown
   const id = clientId(randomUUID())
   await insertClient(database(), { coachId: coach.id, id, profile, facts: factsOf(profile), blockId: blockId(randomUUID()), plan: starterPlan(profile.days, addDays(today, 1 - isoWeekday(today))) })
   return success({ id })
@@ -25,6 +29,19 @@ export async function profile(coach: Coach, id: ClientId): Promise<Result<Profil
 export async function saveProfile(coach: Coach, id: ClientId, changed: Profile): Promise<Result<{ id: ClientId }, Problem>> {
   const found = await profileOf(database(), coach.id, id)
   if (!found) return failure({ kind: 'not-found', what: 'client' })
+  const unknown = await unknownNames(coach, changed, id)
+  if (unknown) return unknown
   await updateProfile(database(), { coachId: coach.id, id, profile: changed, facts: factsOf(changed, found.facts) })
   return success({ id })
+}
+
+/** Methods and exercises a profile names that the coach does not have, and a name that another client of hers has. */
+async function unknownNames(coach: Coach, { name, method, avoid, keep }: Profile, id: ClientId | null): Promise<Result<never, Problem> | undefined> {
+  const { methods, catalogue } = await studioSettings(database(), coach.id)
+  const lists = { avoid, keep }
+  const errors = Object.entries(lists).flatMap(([list, ids]) => ids.flatMap((id, at) => (catalogue.has(id) ? [] : [{ pointer: `/${list}/${at}`, kind: 'custom', detail: `${list}[${at + 1}] names an exercise that the library does not have; choose one from the list.` }])))
+  const others = await followers(database(), coach.id)
+  if (others.some(other => other.id !== id && other.name.toLowerCase() === name.toLowerCase())) errors.unshift({ pointer: '/name', kind: 'custom', detail: 'name is borne by another client already; add something that tells the two apart.' })
+  if (!methods.has(method)) errors.unshift({ pointer: '/method', kind: 'custom', detail: 'method must be one of the methods on the Methods page.' })
+  return errors.length > 0 ? failure({ kind: 'invalid', errors }) : undefined
 }

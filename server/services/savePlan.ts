@@ -1,13 +1,19 @@
 import { type BlockId, failure, type Result, success } from '#core/base'
-import type { PlanDocument } from '#core/block'
+import { type PlanDocument, unknownExercises } from '#core/block'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { blockOf, savePlanOver } from '../db/queries/blocks'
+import { blockExists } from '../db/queries/clients'
 import type { Coach } from './signIn'
+import { studioSettings } from './studioSettings'
 
 /** Saves a plan if it was made from the newest version; else says what the newest is and writes nothing. */
 export async function savePlan(coach: Coach, save: { blockId: BlockId, version: number, plan: PlanDocument }): Promise<Result<{ version: number, savedAt: string }, Problem>> {
   const db = database()
+  const { catalogue } = await studioSettings(db, coach.id)
+  const unknown = unknownExercises(save.plan, catalogue)
+  // Ownership decides first: another coach's block is absent, whatever its plan names.
+  if (unknown.length > 0 && await blockExists(db, coach.id, save.blockId)) return failure({ kind: 'invalid', errors: unknown.map(({ day, exercise }) => ({ pointer: `/plan/rotation/days/${day}`, kind: 'custom', detail: `Day ${day + 1} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.` })) })
   const saved = await savePlanOver(db, { coachId: coach.id, ...save })
   if (saved) return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })
   const current = await blockOf(db, coach.id, save.blockId)

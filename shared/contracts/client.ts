@@ -1,9 +1,11 @@
 import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
-import { EQUIPMENT, GROUPS, JOINTS } from '#core/catalogue'
+import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/catalogue'
 import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS } from '#core/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
-import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
+import { LibraryContract } from './library'
+import { MethodContract } from './method'
+import { PlanContract, SideLoadContract } from './plan'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 const band = z.strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) }).readonly()
@@ -15,6 +17,13 @@ export const ClientFactsContract = z.strictObject({
   bands: z.partialRecord(z.enum(GROUPS), band).readonly(),
   equipment: z.array(z.enum(EQUIPMENT)).readonly(),
   credits: z.record(z.string(), credits).readonly(),
+  ratioWish: z.number().min(0.3).max(3).exactOptional(),
+  frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),
+  sessionMax: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),
+  headFloors: z.partialRecord(z.enum(MUSCLES), z.number().min(0)).readonly().exactOptional(),
+  jointCeilings: z.partialRecord(z.enum(JOINTS), z.strictObject({ week: z.number(), session: z.number() }).readonly()).readonly().exactOptional(),
+  avoid: z.array(z.string()).readonly().exactOptional(),
+  keep: z.array(z.string()).readonly().exactOptional(),
   joints: z.partialRecord(z.enum(JOINTS), z.enum(['normal', 'sensitive'])).readonly().exactOptional(),
   pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
   recoveryPace: z.partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2)).readonly().exactOptional(),
@@ -35,25 +44,13 @@ export const ClientParams = z.object({ clientId: uuid<ClientId>(clientId) })
 /** Path of everything that belongs to one block. */
 export const BlockParams = z.object({ blockId: uuid<BlockId>(blockId) })
 
-/** One client with the block that is being planned. */
+/** One client with the block that is being planned, and all it is computed with. */
 export const ClientView = z.object({
-  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(), method: z.string(), facts: ClientFactsContract,
+  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(),
+  method: MethodContract,
+  /** The preset the method was copied from; null for a preset itself. */
+  basedOn: z.string().nullable(),
+  facts: ClientFactsContract, library: LibraryContract,
   block: z.object({ id: uuid<BlockId>(blockId), version: z.int(), savedAt: z.iso.datetime(), plan: PlanContract }).nullable(),
 })
 export type ClientView = z.output<typeof ClientView>
-
-const stripDay = z.object({ name: z.string(), isRest: z.boolean(), flexors: z.number(), triceps: z.number(), hasOtherWork: z.boolean() })
-
-/** One line of the roster. */
-export const RosterEntry = z.object({
-  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(),
-  block: z.object({
-    title: z.string(), startsOn: PlainDateContract, passes: z.int(), days: z.array(stripDay),
-    flexorsPer7Days: z.number(), tricepsPer7Days: z.number(), notices: z.array(z.string()),
-  }).nullable(),
-})
-export type RosterEntry = z.output<typeof RosterEntry>
-
-/** All clients of the coach, in her order. */
-export const RosterView = z.object({ studio: z.string(), clients: z.array(RosterEntry) })
-export type RosterView = z.output<typeof RosterView>

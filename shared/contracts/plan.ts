@@ -1,6 +1,6 @@
 import { exerciseId, groupingId, isoWeekday, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
 import { PLAN_SCHEMA, type PlanDocument } from '#core/block'
-import { BUILT_IN_CATALOGUE, GROUPS } from '#core/catalogue'
+import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/catalogue'
 import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_KINDS, ROTATION_LENGTH } from '#core/rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, type SetRun, type SetScheme, workStages } from '#core/scheme'
 import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/session'
@@ -17,7 +17,9 @@ export const PlainDateContract = z.string().refine(isPlainDate, 'must be a calen
 
 const creditsContract = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 
+/** A coach's own exercises are let through here; whether she has them is for the server to say, who knows her library. */
 function exerciseProblem(id: string, intent: string | null): string | undefined {
+  if (id.startsWith(OWN_EXERCISE_PREFIX)) return undefined
   const exercise = BUILT_IN_CATALOGUE.get(id)
   if (!exercise) return `names the exercise ${JSON.stringify(id)}, which the library does not have`
   if (intent !== null && !exercise.intents.some(candidate => candidate.id === intent)) {
@@ -28,7 +30,7 @@ function exerciseProblem(id: string, intent: string | null): string | undefined 
 
 const slot = z.strictObject({
   id: id.transform(slotId), exercise: id.transform(exerciseId), intent: IntentContract,
-  credits: creditsContract.exactOptional(), scheme: SetSchemeContract, note: shortText.exactOptional(),
+  credits: creditsContract.exactOptional(), scheme: SetSchemeContract, note: shortText.exactOptional(), isHeld: z.literal(true).exactOptional(),
 }).readonly().superRefine((value, context) => {
   const problem = exerciseProblem(value.exercise, value.intent)
   if (problem) context.addIssue({ code: 'custom', path: ['exercise'], message: problem })
@@ -86,6 +88,7 @@ export const SideLoadContract = z.strictObject({
   what: shortText, groups: z.array(z.enum(GROUPS)).readonly(),
   times: z.strictObject({ low: z.number().min(0).max(21), high: z.number().min(0).max(21) }).readonly(),
   setsEach: z.number().min(0).max(50).nullable(),
+  isEstimate: z.literal(true).exactOptional(), weekdays: z.array(z.int().min(1).max(7)).max(7).readonly().exactOptional(),
 }).readonly()
 
 const rotation = z.strictObject({
@@ -103,6 +106,7 @@ const rotation = z.strictObject({
 /** The plan of one block (docs/formats.md). Frozen when parsed. */
 export const PlanContract = z.strictObject({
   schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(60), rotation,
+  dismissed: z.array(z.strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) }).readonly()).max(200).readonly().exactOptional(),
 }).readonly().superRefine((plan, context) => {
   const { anchor } = plan.rotation
   if (anchor.kind === 'weekday' && isoWeekday(plan.startsOn) !== anchor.startsOn) {

@@ -30,8 +30,9 @@ describe('what follows from a profile', () => {
     const told = factsOf({ ...profile, sensitiveJoints: ['wrist'], screening: { answers: { ...answers, s2: 'yes', s10: 'yes' }, clearance: null } })
     expect(told).toMatchObject({ screening: 'refer', isMinor: true, joints: { wrist: 'sensitive' } })
   })
-  test('bands, credits, pain and pace that were set elsewhere stay', () => {
-    const before = { ...factsOf(profile), bands: { biceps: { floor: 1, target: 2, ceiling: 3 } }, credits: { hammer_curl: { biceps: 1 } }, pain: { wrist: 'hold' as const }, recoveryPace: { triceps: 1.2 } }
-    expect(factsOf(profile, before)).toMatchObject({ bands: before.bands, credits: before.credits, pain: before.pain, recoveryPace: before.recoveryPace })
+  test('bands, credits and pace that were set elsewhere stay; pain follows from reports', () => {
+    const before = { ...factsOf(profile), bands: { biceps: { floor: 1, target: 2, ceiling: 3 } }, credits: { hammer_curl: { biceps: 1 } }, pain: { wrist: 'hold' as const }, ratioWish: 1.3, recoveryPace: { triceps: 1.2 } }
+    expect(factsOf(profile, before)).toMatchObject({ bands: before.bands, credits: before.credits, ratioWish: 1.3, recoveryPace: before.recoveryPace })
+    expect(factsOf(profile, before)).not.toHaveProperty('pain')
   })
 })

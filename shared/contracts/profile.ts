@@ -1,8 +1,9 @@
 import { EQUIPMENT, GROUPS, JOINTS } from '#core/catalogue'
-import { HINDRANCES, METHODS, MODES } from '#core/method'
+import { HINDRANCES, MODES } from '#core/method'
 import { SCREENING_ANSWERS, SCREENING_IDS } from '#core/safety'
 import { WEIGHT_UNITS } from '#core/scheme'
 import { z } from 'zod'
+import { MethodIdContract } from './method'
 import { PlainDateContract, SideLoadContract } from './plan'
 
 /** Free words of a coach: long enough for a paragraph, short enough to stay one. */
@@ -28,7 +29,7 @@ export const ProfileContract = z.strictObject({
   goal: words,
   weakPoints: words,
   trainingAgeMonths: z.int().min(0).max(1200),
-  method: z.enum(METHODS.map(({ id }) => id) as [string, ...string[]]),
+  method: MethodIdContract,
   modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
   days: z.array(AvailableDayContract).min(1).max(7).readonly()
     .refine(days => new Set(days.map(({ weekday }) => weekday)).size === days.length, 'must name each weekday once'),
@@ -38,6 +39,9 @@ export const ProfileContract = z.strictObject({
   slowedBy: z.array(z.enum(HINDRANCES)).readonly(),
   sideLoads: z.array(SideLoadContract).max(20).readonly(),
   hasSafeties: z.boolean(),
+  /** Exercises not to be planned, and those to stay, by id. */
+  avoid: z.array(z.string().max(60)).max(100).readonly().default([]),
+  keep: z.array(z.string().max(60)).max(100).readonly().default([]),
   screening: ScreeningContract,
 }).readonly()
 export type Profile = z.output<typeof ProfileContract>

@@ -5,11 +5,21 @@ import type { Profile } from './profile'
 /** What of a profile bears on the numbers; bands, credits, pain and pace that were set elsewhere stay. */
 export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
   return {
+    ...ownFigures(before),
+    avoid: profile.avoid, keep: profile.keep,
     trainingAgeMonths: profile.trainingAgeMonths, modes: profile.modes, equipment: profile.equipment,
-    bands: before?.bands ?? {}, credits: before?.credits ?? {},
     joints: Object.fromEntries(profile.sensitiveJoints.map(joint => [joint, 'sensitive' as const])),
-    ...(before?.pain && { pain: before.pain }), ...(before?.recoveryPace && { recoveryPace: before.recoveryPace }),
     slowedBy: profile.slowedBy, sideLoads: profile.sideLoads, hasSafeties: profile.hasSafeties,
     screening: screeningState(profile.screening), isMinor: isMinorBy(profile.screening),
+  }
+}
+
+/** What is set elsewhere than in the profile. */
+function ownFigures(before: ClientFacts | undefined): Pick<ClientFacts, 'bands' | 'credits'> & Partial<ClientFacts> {
+  if (!before) return { bands: {}, credits: {} }
+  const { bands, credits, recoveryPace, ratioWish, frequencyMin, sessionMax, headFloors, jointCeilings } = before
+  return {
+    bands, credits, ...(recoveryPace && { recoveryPace }), ...(ratioWish !== undefined && { ratioWish }), ...(frequencyMin && { frequencyMin }),
+    ...(sessionMax && { sessionMax }), ...(headFloors && { headFloors }), ...(jointCeilings && { jointCeilings }),
   }
 }

@@ -50,11 +50,11 @@ const range = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('may_shorten') }).readonly(),
 ])
 
-const span = z.union([seconds, z.strictObject({ low: seconds, high: seconds }).readonly()])
+export const SpanContract = z.union([seconds, z.strictObject({ low: seconds, high: seconds }).readonly()])
 
 const tempo = z.strictObject({
-  lower: span.exactOptional(), longPause: span.exactOptional(), lift: span.exactOptional(), shortPause: span.exactOptional(),
-  midPause: span.exactOptional(), word: z.enum(TEMPO_WORDS).exactOptional(), deadStop: z.literal(true).exactOptional(),
+  lower: SpanContract.exactOptional(), longPause: SpanContract.exactOptional(), lift: SpanContract.exactOptional(), shortPause: SpanContract.exactOptional(),
+  midPause: SpanContract.exactOptional(), word: z.enum(TEMPO_WORDS).exactOptional(), deadStop: z.literal(true).exactOptional(),
 }).readonly()
 
 /** A pause, at any of the five levels. */

@@ -11,7 +11,7 @@ const { before, path, action } = defineProps<{
   action: string
 }>()
 const emit = defineEmits<{ saved: [id: string] }>()
-const { entered, complaint, errors, isBusy, complaintAbout, method, screening, bands, save, usePreset, modeOf, setMode, age, choices } = useProfileForm(before, () => path)
+const { entered, complaint, errors, isBusy, complaintAbout, method, methods, exercises, screening, bands, save, usePreset, modeOf, setMode, age, choices } = useProfileForm(before, () => path)
 const isLive = useMounted()
 const bodyGroups = computed(() => choices.groups.filter(group => !(choices.armGroups as readonly string[]).includes(group)))
 const equipmentWords = computed(() => (entered.equipment.length === 0 ? 'Everything: a full gym.' : `${entered.equipment.length} kinds of equipment.`))
@@ -86,10 +86,13 @@ async function submit(): Promise<void> {
         <div>
           <label class="block font-semibold" for="method-choice">Method</label>
           <select id="method-choice" v-model="entered.method" class="field mt-1">
-            <option v-for="choice in choices.methods" :key="choice.id" :value="choice.id">
+            <option v-for="choice in methods" :key="choice.id" :value="choice.id">
               {{ choice.name }}
             </option>
           </select>
+          <p v-if="complaintAbout('/method', 'Method')" class="alert-chip mt-1">
+            {{ complaintAbout('/method', 'Method') }}
+          </p>
           <p class="mt-1 text-ink2">
             {{ method.suits }} Counts {{ SCHOOL_NAMES[method.school.id as keyof typeof SCHOOL_NAMES] }}.
           </p>
@@ -97,10 +100,10 @@ async function submit(): Promise<void> {
             <caption class="pb-1 text-left text-ink2">
               Sets per 7 days that follow from training age, priority and method
             </caption>
-            <thead><tr><th scope="col" /><th scope="col">floor</th><th scope="col">target</th><th scope="col">ceiling</th></tr></thead>
+            <thead><tr><th scope="col" /><th scope="col">floor</th><th scope="col">target</th><th scope="col">ceiling</th><th scope="col">from</th></tr></thead>
             <tbody>
               <tr v-for="band in bands" :key="band.group">
-                <th scope="row">{{ GROUP_NAMES[band.group] }}</th><td>{{ formatSets(band.floor) }}</td><td>{{ formatSets(band.target) }}</td><td>{{ formatSets(band.ceiling) }}</td>
+                <th scope="row">{{ GROUP_NAMES[band.group] }}</th><td>{{ formatSets(band.floor) }}</td><td>{{ formatSets(band.target) }}</td><td>{{ formatSets(band.ceiling) }}</td><td class="text-ink2">{{ band.from }}</td>
               </tr>
             </tbody>
           </table>
@@ -138,7 +141,7 @@ async function submit(): Promise<void> {
       <h2 id="body">
         Joints, recovery, load from outside
       </h2>
-      <div class="grid grid-cols-3 gap-8">
+      <div class="grid grid-cols-[200px_200px_1fr] gap-8">
         <fieldset>
           <legend class="font-semibold">
             Sensitive joints
@@ -151,22 +154,22 @@ async function submit(): Promise<void> {
           </legend>
           <label v-for="hindrance in choices.hindrances" :key="hindrance" class="flex items-center gap-1.5"><input v-model="entered.slowedBy" type="checkbox" :value="hindrance"> {{ HINDRANCE_NAMES[hindrance] }}</label>
         </fieldset>
-        <div class="flex flex-col gap-1">
-          <TextField v-model="entered.outside.what" label="Regular load from outside" hint="A sport, manual work." />
-          <div class="flex gap-3">
-            <label>times a week <input :value="entered.outside.times" type="number" min="0" max="21" class="small" @input="entered.outside.times = textOf($event)"></label>
-            <label>sets each <input :value="entered.outside.setsEach" type="number" min="0" max="50" class="small" placeholder="unknown" @input="entered.outside.setsEach = textOf($event)"></label>
-          </div>
-          <div class="flex flex-wrap gap-x-3">
-            <label v-for="group in choices.armGroups" :key="group" class="flex items-center gap-1.5"><input v-model="entered.outside.groups" type="checkbox" :value="group"> {{ GROUP_NAMES[group] }}</label>
-            <label class="flex items-center gap-1.5"><input v-model="entered.outside.groups" type="checkbox" value="lats"> Lats</label>
-            <label class="flex items-center gap-1.5"><input v-model="entered.outside.groups" type="checkbox" value="upper_back"> Upper back</label>
-          </div>
-        </div>
+        <JointNotes v-model="entered.jointNotes" :joints="choices.joints" />
+      </div>
+      <OutsideLoads v-model="entered.outside" class="mt-4" :groups="choices.groups" :complaint="complaintAbout('/sideLoads', 'Load from outside')" />
+    </section>
+
+    <section aria-labelledby="exercises">
+      <h2 id="exercises">
+        Exercises
+      </h2>
+      <div class="grid grid-cols-2 gap-8">
+        <ExerciseList v-model="entered.avoid" label="To avoid" hint="Type a few letters" :exercises="exercises" />
+        <ExerciseList v-model="entered.keep" label="To keep" hint="Type a few letters" :exercises="exercises" />
       </div>
     </section>
 
-    <ScreeningQuestions v-model="entered.answers" :questions="choices.questions" :state="screening" />
+    <ScreeningQuestions v-model="entered.answers" v-model:clearance="entered.clearance" :questions="choices.questions" :state="screening" :complaint="complaintAbout('/screening', 'Clearance')" />
 
     <div class="flex items-center gap-4">
       <button type="submit" class="control control-strong h-9 px-5" :disabled="isBusy || !isLive">

@@ -2,12 +2,16 @@
 import type { ScreeningAnswer, ScreeningId } from '#core/safety'
 import { NOT_MEDICAL_ADVICE, REFERRAL } from '#core/format'
 
-defineProps<{
+const { state } = defineProps<{
   questions: readonly { readonly id: ScreeningId, readonly asks: string }[]
   /** What the answers so far ask for. */
   state: 'open' | 'clear' | 'refer'
+  complaint: string
 }>()
 const answers = defineModel<Partial<Record<ScreeningId, ScreeningAnswer>>>({ required: true })
+const clearance = defineModel<{ on: string, profession: string, limits: string }>('clearance', { required: true })
+/** Once asked for, the record of a clearance stays in sight. */
+const asksClearance = computed(() => state === 'refer' || Object.values(clearance.value).some(text => text !== ''))
 const WORDS = [['no', 'no'], ['yes', 'yes'], ['unknown', 'don’t know']] as const
 </script>
 
@@ -31,6 +35,17 @@ const WORDS = [['no', 'no'], ['yes', 'yes'], ['unknown', 'don’t know']] as con
       <span v-else-if="state === 'open'" class="text-ink2">Not all questions are answered yet. Planning goes on; handing over waits for them.</span>
       <span v-else class="text-ink2">Nothing speaks against planning.</span>
     </p>
+    <fieldset v-if="asksClearance" class="mt-2 flex flex-wrap items-end gap-3">
+      <legend class="font-semibold">
+        Cleared by a licensed professional
+      </legend>
+      <label>on <input v-model="clearance.on" type="date" class="small-field"></label>
+      <label>profession <input v-model="clearance.profession" class="small-field" placeholder="physician"></label>
+      <label class="flex-1">limits <input v-model="clearance.limits" class="small-field w-full" placeholder="as they were told to you"></label>
+      <p v-if="complaint" class="alert-chip">
+        {{ complaint }}
+      </p>
+    </fieldset>
     <p class="mt-1 text-ink3">
       {{ NOT_MEDICAL_ADVICE }}
     </p>

@@ -1,4 +1,4 @@
-import type { RosterEntry } from '#shared/contracts/client'
+import type { RosterEntry } from '#shared/contracts/roster'
 
 type StripDay = NonNullable<RosterEntry['block']>['days'][number]
 

@@ -17,8 +17,8 @@ const words = computed(() => {
 </script>
 
 <template>
-  <div class="flex items-center gap-5">
-    <svg width="420" height="78" viewBox="-62 0 420 78" aria-hidden="true">
+  <div class="flex items-center gap-5 max-xl:gap-2">
+    <svg width="366" height="78" viewBox="-50 0 366 78" aria-hidden="true" class="max-xl:h-auto max-xl:w-[270px]">
       <path d="M30 71H270" stroke="var(--line)" stroke-width="2" />
       <path :d="`M${PIN.x - 34} 71H${PIN.x + 34}`" stroke="var(--ink)" stroke-width="5" stroke-linecap="round" />
       <path :d="`M${PIN.x - 4} 70L${PIN.x - 2.5} ${PIN.y}H${PIN.x + 2.5}L${PIN.x + 4} 70Z`" fill="var(--ink)" />
@@ -38,7 +38,7 @@ const words = computed(() => {
       <text x="34" :y="66" text-anchor="end" class="side" fill="var(--flex)">Elbow flexors</text>
       <text x="266" :y="66" class="side" fill="var(--ext)">Triceps</text>
     </svg>
-    <dl class="text-[12px] leading-[16px]">
+    <dl class="text-[12px] leading-[16px] whitespace-nowrap">
       <dt class="text-ink2">
         Flexors to triceps
       </dt>

@@ -2,11 +2,12 @@
 import type { Band } from '#core/method'
 import type { BoardRail } from '~/composables/useBoardRails'
 import { BAND_MARKS, bandShare } from './bandScale'
+import { RAIL_Y, ROW_HEIGHT } from './rowGeometry'
 
 const { band, value, family, size, showsNumbers } = defineProps<{ band: Band, value: number, family: BoardRail['family'], size: BoardRail['size'], showsNumbers: boolean }>()
 const WIDTH = 100
-const height = computed(() => ({ arm: 68, head: 22, small: 29 })[size])
-const railY = computed(() => ({ arm: 54, head: 20, small: 25 })[size])
+const height = computed(() => ROW_HEIGHT[size])
+const railY = computed(() => RAIL_Y[size])
 const marks = computed(() => ([['floor', band.floor], ['target', band.target], ['ceiling', band.ceiling]] as const)
   .map(([name, sets]) => ({ name, sets, x: BAND_MARKS[name] * WIDTH })))
 /** The peg's head stays whole at both ends of the channel. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { ExerciseChoice } from '#core/block'
-import { creditWords, dayName, GROUP_NAMES, railName } from '#core/format'
+import type { RankedChoice } from '#core/suggest'
+import { choiceReasonWords, creditWords, dayName, GROUP_NAMES, railName } from '#core/format'
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { useBoard } from './boardContext'
 
@@ -17,7 +17,7 @@ const place = computed(() => {
   return day && rail ? `${railName(rail.view)}, day ${board.place.value.day + 1} ${dayName(day)}` : ''
 })
 
-function facts({ exercise, intent }: ExerciseChoice): { purpose: string, others: string } {
+function facts({ exercise, intent }: RankedChoice): { purpose: string, others: string } {
   const chosen = exercise.intents.find(candidate => candidate.id === intent) ?? exercise.intents[0]
   const others = Object.entries(chosen.credits).filter(([, credit]) => credit !== 1)
     .map(([group, credit]) => `${GROUP_NAMES[group as keyof typeof GROUP_NAMES]} ${creditWords(credit)}`)
@@ -28,20 +28,15 @@ const LENGTHS = { lengthened: 'hardest long', mid: 'hardest mid-range', shortene
 function close(): void {
   board.isPickerOpen.value = false
 }
-function choose(choice: ExerciseChoice): void {
+function choose(choice: RankedChoice): void {
   const whole = Math.round(Number(sets.value))
   board.addExercise(choice, Math.min(MOST_SETS, Math.max(1, Number.isFinite(whole) ? whole : USUAL_SETS)))
 }
-watch(board.isPickerOpen, (isOpen) => {
-  if (!isOpen) return
-  typed.value = ''
-  sets.value = USUAL_SETS
-})
 </script>
 
 <template>
   <Dialog :open="board.isPickerOpen.value" class="relative z-20" @close="close">
-    <div class="fixed inset-0 bg-ink/30" aria-hidden="true" />
+    <div class="fixed inset-0 bg-scrim" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center pt-24">
       <DialogPanel class="w-[560px] rounded-[6px] border border-edge bg-ground p-4">
         <DialogTitle class="font-display text-[17px] font-semibold">
@@ -68,7 +63,7 @@ watch(board.isPickerOpen, (isOpen) => {
                 </span>
                 <span class="ml-auto shrink-0 text-right text-[12px] text-ink2">
                   <span class="block">{{ LENGTHS[choice.exercise.intents[0].lengthBias] }}</span>
-                  <span v-if="choice.isInPlan" class="block">in this plan</span>
+                  <span v-for="reason in choice.reasons.slice(0, 2)" :key="reason.kind" class="block" :class="reason.kind === 'fills' ? 'text-focus' : reason.kind === 'known' ? '' : 'text-alert'">{{ choiceReasonWords(reason) }}</span>
                 </span>
               </li>
             </ComboboxOption>

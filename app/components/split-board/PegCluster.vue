@@ -2,6 +2,7 @@
 import type { RailCell } from '#core/ledger'
 import type { BoardRail } from '~/composables/useBoardRails'
 import { clusterLayout } from './pegLayout'
+import { RAIL_Y } from './rowGeometry'
 
 const { cell, family, size, width, bluePieces, holes } = defineProps<{
   cell: RailCell
@@ -15,7 +16,6 @@ const { cell, family, size, width, bluePieces, holes } = defineProps<{
 }>()
 
 const MARGIN = 18
-const RAIL_Y = { arm: 54, head: 20, small: 25 } as const
 const PAD = { arm: { height: 5, extra: 12 }, head: { height: 3, extra: 6 }, small: { height: 4, extra: 8 } } as const
 const HOLE_PITCH = 7
 

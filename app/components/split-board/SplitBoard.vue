@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { formatOneDecimal } from '#core/format'
 import { useElementSize, useMounted } from '@vueuse/core'
 import { useBoard } from './boardContext'
 import { boardColumns } from './boardColumns'
@@ -7,6 +6,8 @@ import { boardColumns } from './boardColumns'
 defineProps<{
   /** What stands under each day's role. */
   dates: readonly string[]
+  /** Whether edits and steps kept from an earlier visit are back. */
+  isReady: boolean
 }>()
 const board = useBoard()
 const frame = useTemplateRef<HTMLElement>('frame')
@@ -14,15 +15,12 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const isLive = useMounted()
 const { width } = useElementSize(frame, { width: 1240, height: 0 })
 const columns = computed(() => boardColumns(width.value || 1240, board.days.value.length))
-const perWeek = computed(() => {
-  const sets = board.setCounts.value.reduce((sum, count) => sum + count, 0)
-  return formatOneDecimal(sets * 7 / board.days.value.length)
-})
+const foot = useBoardFoot(board)
 </script>
 
 <template>
   <div ref="frame" class="overflow-x-auto">
-    <div role="grid" :aria-busy="!isLive" aria-label="Split board: sets of each muscle on each day" class="board" :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }">
+    <div role="grid" :aria-busy="!isLive || !isReady" aria-label="Split board: sets of each muscle on each day" class="board" :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }">
       <div role="row" class="contents">
         <div role="columnheader" class="legend">
           <span class="flex items-end gap-1.5"><RailGlyph family="flex" :is-small="false" /> one set direct</span>
@@ -40,21 +38,7 @@ const perWeek = computed(() => {
         </div>
       </div>
       <SplitBoardRail v-for="(rail, railAt) in board.rails.value" :key="rail.key" :rail="rail" :rail-at="railAt" :day-width="columns.day" />
-      <div role="row" class="contents">
-        <div role="rowheader" class="foot foot-name">
-          Sets in the session
-        </div>
-        <div v-for="(count, dayAt) in board.setCounts.value" :key="dayAt" role="gridcell" class="foot" :data-rest="board.days.value[dayAt]?.role === 'rest' || undefined" :data-day-selected="board.place.value.day === dayAt || undefined">
-          {{ board.days.value[dayAt]?.role === 'rest' ? '' : count }}
-        </div>
-        <div role="gridcell" class="foot foot-sum">
-          {{ perWeek }}
-        </div>
-        <div role="gridcell" class="foot text-ink2">
-          per 7 days
-        </div>
-        <div role="gridcell" class="foot" />
-      </div>
+      <BoardFoot v-for="row in foot" :key="row.name" v-bind="row" />
     </div>
   </div>
 </template>
@@ -67,9 +51,4 @@ const perWeek = computed(() => {
 .band-head { position: relative; align-self: end; height: 30px; font-size: 10.5px; color: var(--ink2); }
 .band-head span { position: absolute; bottom: 3px; transform: translateX(-50%); }
 .band-head span:nth-child(1) { left: 20px; } .band-head span:nth-child(2) { left: 50px; bottom: 16px; } .band-head span:nth-child(3) { left: 80px; }
-.foot { padding: 5px 9px 6px; border-top: 1.5px solid var(--ink); font-weight: 600; margin-top: 8px; }
-.foot[data-day-selected] { background: var(--paper); }
-.foot[data-rest] { background: var(--rest-day); }
-.foot-name { padding-left: 0; font-weight: 400; position: sticky; left: 0; background: var(--ground); z-index: 2; }
-.foot-sum { text-align: right; padding-inline: 4px; font-family: var(--font-display); }
 </style>

@@ -1,14 +1,28 @@
 <script setup lang="ts">
-import { cellLabel, clusterCount } from '#core/format'
+import { arrivalWords, cellLabel, clusterCount } from '#core/format'
+import { Lock, Zap } from 'lucide-vue-next'
+import type { RailCell } from '#core/ledger'
+import type { Arrival } from '#core/recovery'
 import type { BoardRail } from '~/composables/useBoardRails'
 import { useBoard } from './boardContext'
+import { RAIL_Y, ROW_HEIGHT } from './rowGeometry'
 import { useCellDrag } from './useCellDrag'
 
-const { rail, railAt, dayAt, width } = defineProps<{ rail: BoardRail, railAt: number, dayAt: number, width: number }>()
+const { rail, railAt, dayAt, width, cell, arrivals, resting, worst } = defineProps<{
+  rail: BoardRail
+  railAt: number
+  dayAt: number
+  width: number
+  cell: RailCell
+  /** Exposures of the line's group, as shown and as they are before what is in hand is put down. */
+  arrivals: readonly Arrival[]
+  resting: readonly Arrival[]
+  /** On a folded line, what is least ready on this day. */
+  worst: Arrival | null
+}>()
 const board = useBoard()
 const element = useTemplateRef<HTMLElement>('element')
 
-const cell = computed(() => rail.view.cells[dayAt] ?? { tally: rail.view.week, pieces: [] })
 const day = computed(() => board.days.value[dayAt])
 const isRest = computed(() => day.value?.role === 'rest')
 const isSelected = computed(() => board.place.value.rail === railAt && board.place.value.day === dayAt)
@@ -16,15 +30,18 @@ const isHovered = computed(() => board.hovered.value?.rail === railAt && board.h
 const inHand = computed(() => board.carry.inHand.value)
 const isSource = computed(() => inHand.value?.railKey === rail.key && inHand.value.fromDay === dayAt)
 const isTarget = computed(() => inHand.value?.toDay === dayAt && inHand.value.fromDay !== dayAt)
-const label = computed(() => (day.value ? cellLabel(rail.view, day.value, dayAt) : ''))
-const count = computed(() => clusterCount(cell.value))
-const height = computed(() => ({ arm: 68, head: 22, small: 29 })[rail.size])
-const railY = computed(() => ({ arm: 54, head: 20, small: 25 })[rail.size])
+const arrival = computed(() => arrivals.find(({ day: on }) => on === dayAt))
+const isHeld = computed(() => cell.pieces.some(({ slot, credit }) => credit === 1 && slot.isHeld))
+const isMarked = computed(() => board.marked.value.has(`${rail.key} ${dayAt}`))
+const label = computed(() => [day.value ? cellLabel(rail.view, day.value, dayAt) : '', arrival.value && cell.pieces.length > 0 ? arrivalWords(arrival.value) : '', isHeld.value ? 'held fixed' : '', isMarked.value ? 'selected too' : ''].filter(Boolean).join(', '))
+const count = computed(() => clusterCount(cell))
+const height = computed(() => ROW_HEIGHT[rail.size])
+const railY = computed(() => RAIL_Y[rail.size])
 
 const bluePieces = computed(() => {
   const carried = new Set<string>(inHand.value?.pieces.map(piece => piece.slot.exercise) ?? [])
   const isAffected = isTarget.value || isSource.value
-  const inHandHere = isAffected ? cell.value.pieces.flatMap((piece, at) => (carried.has(piece.slot.exercise) ? [at] : [])) : []
+  const inHandHere = isAffected ? cell.pieces.flatMap((piece, at) => (carried.has(piece.slot.exercise) ? [at] : [])) : []
   const picked = isSelected.value && board.pick.value !== null ? [board.pick.value] : []
   return new Set([...inHandHere, ...picked])
 })
@@ -36,9 +53,13 @@ function pickUnder(event: PointerEvent): number | null {
   return mark ? Number(mark.getAttribute('data-piece')) : null
 }
 function pressed(event: PointerEvent): void {
+  if (event.ctrlKey || event.metaKey) return board.toggleMark({ rail: railAt, day: dayAt })
   const under = pickUnder(event)
+  // The first press chooses the whole cluster, a second one the exercise under it; a drag takes the direct sets it began on.
+  const wasSelected = isSelected.value
   board.select({ rail: railAt, day: dayAt })
-  board.pick.value = under
+  board.pick.value = wasSelected ? under : null
+  board.grabbed.value = under !== null && cell.pieces[under]?.credit === 1 ? under : null
 }
 function change(step: 1 | -1): void {
   if (!isSelected.value) board.select({ rail: railAt, day: dayAt })
@@ -55,7 +76,7 @@ watch(isSelected, (selected) => {
   <div
     ref="element" role="gridcell" class="cell" :tabindex="isSelected ? 0 : -1" :aria-label="label" :aria-selected="isSelected"
     :data-rest="isRest || undefined" :data-selected="isSelected || undefined" :data-day-selected="board.place.value.day === dayAt || undefined" :data-hovered="isHovered || undefined"
-    :data-target="isTarget || undefined" :data-size="rail.size" :data-family="rail.family"
+    :data-target="isTarget || undefined" :data-marked="isMarked || undefined" :data-size="rail.size" :data-family="rail.family"
     :style="{ height: `${height}px` }"
     @pointerdown="pressed" @pointerenter="board.hovered.value = { rail: railAt, day: dayAt }" @pointerleave="board.hovered.value = null"
     @focus="isSelected || board.select({ rail: railAt, day: dayAt })"
@@ -68,6 +89,9 @@ watch(isSelected, (selected) => {
         <tspan class="count-direct">{{ count.direct }}</tspan><tspan v-if="count.indirect" class="count-indirect">{{ count.direct ? ' + ' : '+ ' }}{{ count.indirect }}</tspan>
       </text>
     </svg>
+    <RecoveryThreads v-if="rail.size === 'arm'" :arrivals="arrivals" :resting="resting" :day="dayAt" :days="board.days.value.length" :width="width" :rail-y="railY" />
+    <span v-if="worst" class="unready" :data-state="worst.thread"><Zap :size="10" aria-hidden="true" />{{ Math.floor(worst.readiness) }} %</span>
+    <Lock v-if="isHeld && rail.size !== 'small'" :size="11" class="held" aria-hidden="true" />
     <template v-if="showsButtons">
       <button type="button" class="nudge left-0.5" tabindex="-1" :aria-label="`Cut a set: ${label}`" title="Cut a set (−)" @pointerdown.stop @click="change(-1)">
         −
@@ -103,4 +127,8 @@ watch(isSelected, (selected) => {
 }
 .nudge:hover { background: var(--sunk); color: var(--ink); }
 @media (forced-colors: active) { .rail, .tick { stroke: CanvasText; } .cell[data-selected]::after { border-color: Highlight; } }
+.unready { position: absolute; right: 3px; top: 2px; display: inline-flex; align-items: center; gap: 1px; font-size: 10.5px; font-weight: 700; color: var(--ink); pointer-events: none; }
+.unready[data-state="frayed"] { padding: 0 3px; border-radius: 3px; background: var(--alert-wash); color: var(--alert); }
+.held { position: absolute; right: 5px; top: 5px; color: var(--ink2); }
+.cell[data-marked] { box-shadow: inset 0 0 0 1.5px var(--focus); }
 </style>

@@ -2,11 +2,23 @@
 import { formatOneDecimal, GROUP_NAMES, outsideWords, railName, splitOnScreen, weekSentence } from '#core/format'
 import { ArrowDown, ArrowUp, ChevronDown, ChevronRight } from 'lucide-vue-next'
 import type { BoardRail } from '~/composables/useBoardRails'
+import type { Arrival } from '#core/recovery'
 import { useBoard } from './boardContext'
+import { cellSignature } from './cellSignature'
 
 const { rail, railAt, dayWidth } = defineProps<{ rail: BoardRail, railAt: number, dayWidth: number }>()
 const board = useBoard()
 const name = computed(() => railName(rail.view))
+const NONE: readonly Arrival[] = []
+const cells = computed(() => {
+  const own = rail.view.rail
+  const group = own.kind === 'group' ? own.group : null
+  const [arrivals, resting] = [group ? board.recovery.value?.arrivals[group] ?? NONE : NONE, group ? board.restingRecovery.value?.arrivals[group] ?? NONE : NONE]
+  return rail.view.cells.map((cell, day) => {
+    const drawn = { cell, arrivals, resting, worst: rail.size === 'small' ? board.worstArrival(rail, day) : null }
+    return { ...drawn, signature: cellSignature(drawn, day) }
+  })
+})
 const before = computed(() => board.restingRails.value.get(rail.key)?.view)
 const figures = computed(() => splitOnScreen(rail.view.week.direct.value, rail.view.week.counted.value))
 const was = computed(() => (before.value ? formatOneDecimal(before.value.week.counted.value) : figures.value.counted))
@@ -29,7 +41,10 @@ const sentence = computed(() => weekSentence(rail.view))
       </button>
       <span v-else class="title">{{ name }}</span>
     </div>
-    <SplitBoardCell v-for="(_, dayAt) in board.days.value" :key="dayAt" :rail="rail" :rail-at="railAt" :day-at="dayAt" :width="dayWidth" />
+    <SplitBoardCell
+      v-for="(drawn, dayAt) in cells" :key="dayAt" v-memo="[drawn.signature, dayWidth, railAt, rail.size, rail.key, cells.length]"
+      :rail="rail" :rail-at="railAt" :day-at="dayAt" :width="dayWidth" :cell="drawn.cell" :arrivals="drawn.arrivals" :resting="drawn.resting" :worst="drawn.worst"
+    />
     <div role="gridcell" class="figures" :aria-label="sentence">
       <span class="total" :data-changed="isChanged || undefined"><template v-if="isChanged">{{ was }} → </template>{{ figures.counted }}</span>
       <span v-if="rail.size === 'arm'" class="split"><b>{{ figures.direct }}</b> + {{ figures.indirect }}</span>

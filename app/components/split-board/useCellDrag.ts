@@ -10,7 +10,7 @@ interface DropOptions { readonly board: SplitBoardState, readonly dayAt: number 
 export function useDayDrop(element: Readonly<Ref<HTMLElement | null>>, { board, dayAt }: DropOptions): void {
   useOnElement(element, target => dropTargetForElements({
     element: target,
-    canDrop: () => board.carry.inHand.value !== null,
+    canDrop: ({ source }) => source.data.kind !== DAY_HEAD && board.carry.inHand.value !== null,
     onDragEnter: () => board.carryOver(dayAt),
   }))
 }
@@ -27,7 +27,7 @@ export function useCellDrag(element: Readonly<Ref<HTMLElement | null>>, { board,
         return (board.rails.value[railAt]?.view.cells[dayAt]?.pieces.length ?? 0) > 0
       },
       onGenerateDragPreview: ({ nativeSetDragImage }) => {
-        board.lift({ rail: railAt, day: dayAt }, { pick: board.pick.value, onlyOne: isShiftHeld })
+        board.lift({ rail: railAt, day: dayAt }, { pick: board.pick.value ?? board.grabbed.value, onlyOne: isShiftHeld })
         setCustomNativeDragPreview({
           nativeSetDragImage, getOffset: pointerOutsideOfPreview({ x: '12px', y: '8px' }),
           render: ({ container }) => void container.append(chip(handWords(board))),
@@ -39,6 +39,27 @@ export function useCellDrag(element: Readonly<Ref<HTMLElement | null>>, { board,
       },
     }),
   ))
+}
+
+const DAY_HEAD = 'day-head'
+
+/** Lets a day's head be dragged to another: onto an empty day its session moves, else the two days change places. */
+export function useDayDrag(element: Readonly<Ref<HTMLElement | null>>, { board, dayAt }: DropOptions): { readonly isOver: Readonly<Ref<boolean>> } {
+  const isOver = ref(false)
+  useOnElement(element, target => combine(
+    draggable({ element: target, getInitialData: () => ({ kind: DAY_HEAD, day: dayAt }), canDrag: () => (board.days.value[dayAt]?.sessions.length ?? 0) > 0 }),
+    dropTargetForElements({
+      element: target,
+      canDrop: ({ source }) => source.data.kind === DAY_HEAD && source.data.day !== dayAt,
+      onDragEnter: () => (isOver.value = true),
+      onDragLeave: () => (isOver.value = false),
+      onDrop: ({ source }) => {
+        isOver.value = false
+        board.dropDay(Number(source.data.day), dayAt)
+      },
+    }),
+  ))
+  return { isOver: readonly(isOver) }
 }
 
 function useOnElement(element: Readonly<Ref<HTMLElement | null>>, attach: (element: HTMLElement) => () => void): void {

@@ -4,14 +4,7 @@ useHead({ title: 'New client · Tholepin' })
 
 <template>
   <div class="min-w-[1080px]">
-    <AppBar>
-      <template #trail>
-        <NuxtLink to="/roster" class="quiet-link">
-          Roster
-        </NuxtLink>
-        <span class="font-semibold" aria-current="page">New client</span>
-      </template>
-    </AppBar>
+    <AppBar />
     <main class="mx-auto max-w-[1180px] px-5 pt-5 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">
         New client

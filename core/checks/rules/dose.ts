@@ -1,5 +1,5 @@
 import { ARM_GROUPS, type Group, GROUPS } from '../../catalogue'
-import { type TrainingAge, trainingAge } from '../../method'
+import { sessionMaxOf, type TrainingAge, trainingAge } from '../../method'
 import { leadRir } from '../../scheme'
 import type { Check, FoundBy } from '../finding'
 import { straightened, withReps, withRir } from '../fixes'
@@ -55,15 +55,16 @@ const groupCrowded: Check = {
     const isArm = (ARM_GROUPS as readonly Group[]).includes(group)
     const counted = countedIn(session, group)
     const direct = directIn(session, [group])
-    const byMethod = isArm && counted > input.context.method.dose.maxSetsPerExposure + 1e-9 && direct > 0
+    const most = sessionMaxOf(input.context, group)
+    const byMethod = most !== undefined && counted > most + 1e-9 && direct > 0
     const all = judged(counted, COUNTED[ageOf(input)], input)
     const own = isArm ? judged(direct, armLimit(session, group, ageOf(input)), input) : undefined
-    const worst = all?.severity === 'caution' ? all : own ?? all ?? (byMethod ? { limit: input.context.method.dose.maxSetsPerExposure, quiet: input.context.method.dose.maxSetsPerExposure, severity: 'info' as const } : undefined)
+    const worst = all?.severity === 'caution' ? all : own ?? all ?? (byMethod ? { limit: most, quiet: most, severity: 'info' as const } : undefined)
     if (!worst || direct === 0) return []
     const slots = session.slots.filter(({ intent }) => intent.credits[group] === 1)
     const last = slots.at(-1)
     const value = worst === own ? direct : counted
-    const surplus = last ? Math.min(last.sets, Math.ceil(Math.max(value - worst.quiet, isArm ? counted - input.context.method.dose.maxSetsPerExposure : 0))) : 0
+    const surplus = last ? Math.min(last.sets, Math.ceil(Math.max(value - worst.quiet, most === undefined ? 0 : counted - most))) : 0
     return [{
       place: { day: session.day, session: session.session, group }, severity: worst.severity, figures: { group, sets: value, limit: worst.limit },
       ...(last && surplus > 0 && { fix: [{ kind: 'cut_sets' as const, slot: last.slot.id, count: surplus }] }),

@@ -116,4 +116,25 @@ const equipmentMissing: Check = {
   },
 }
 
-export const SAFETY: readonly Check[] = [painStop, painSwap, painHold, screening, restrictedFlow, failureUnderBar, thumbless, overheadFailure, minor, equipmentMissing]
+const avoided: Check = {
+  id: 'exercise-avoided', scope: 'session', severity: 'caution', reason: 'The client is not to do this exercise.',
+  find: (input) => {
+    const { avoid = [] } = input.context.client
+    if (avoid.length === 0) return []
+    return everySlot(input, (placed, session) => {
+      if (!avoid.includes(placed.exercise.id)) return []
+      const fix = swapped(placed, session, input)
+      return [{ place: at(session, placed), figures: { exercise: placed.exercise.name }, ...(fix && { fix }) }]
+    })
+  },
+}
+
+const keptMissing: Check = {
+  id: 'kept-exercise-missing', scope: 'rotation', severity: 'info', reason: 'The client wants to keep this exercise in the plan.',
+  find: ({ context, sessions }) => {
+    const planned = new Set<string>(sessions.flatMap(({ slots }) => slots.map(({ exercise }) => exercise.id)))
+    return planned.size === 0 ? [] : (context.client.keep ?? []).filter(id => !planned.has(id)).map((id): FoundBy => ({ place: {}, figures: { exercise: context.catalogue.get(id)?.name ?? id } }))
+  },
+}
+
+export const SAFETY: readonly Check[] = [painStop, painSwap, painHold, screening, restrictedFlow, failureUnderBar, thumbless, overheadFailure, minor, equipmentMissing, avoided, keptMissing]

@@ -1,6 +1,6 @@
-import { ARM_GROUPS, type Group, GROUPS, LARGE_GROUPS } from '../../catalogue'
+import { ARM_GROUPS, type Group, GROUP_MUSCLES, GROUPS, LARGE_GROUPS, type Muscle } from '../../catalogue'
 import { armBalance, coverage, dailySets, rollingWeek } from '../../ledger'
-import { directSetsWanted, type Mode } from '../../method'
+import { directSetsWanted, leastFrequency } from '../../method'
 import type { Check, FoundBy } from '../finding'
 import { fewerDirect, moreDirect } from '../fixes'
 import { type CheckInput, strictly } from '../input'
@@ -46,21 +46,15 @@ const indirectOnly: Check = {
   }),
 }
 
-const LEAST_FREQUENCY: Readonly<Record<Mode, number>> = { build: 1.5, keep: 1, maintain: 0.75 }
 const MOST_GAP = { small: 5, large: 6 } as const
-
-function leastFrequency(group: Group, input: CheckInput): number {
-  const { mode } = input.ledger.groups[group]
-  const isArm = (ARM_GROUPS as readonly Group[]).includes(group)
-  return isArm && mode === 'build' ? input.context.method.dose.frequencyMin : LEAST_FREQUENCY[mode]
-}
 
 const frequencyLow: Check = {
   id: 'frequency-low', scope: 'rotation', severity: 'caution', reason: 'More days share a week\'s sets out better; at equal sets frequency itself adds little.', tunedBy: 'dose.frequencyMin',
   find: input => GROUPS.flatMap((group): readonly FoundBy[] => {
     const { spread: { frequencyPer7Days }, week, band, mode } = input.ledger.groups[group]
-    const least = leastFrequency(group, input)
-    if (frequencyPer7Days >= least - SLACK || band.floor === 0 || week.counted.value < SLACK || mode !== 'build') return []
+    const least = leastFrequency(input.context, group)
+    const isAsked = mode === 'build' || input.context.client.frequencyMin?.[group] !== undefined
+    if (frequencyPer7Days >= least - SLACK || band.floor === 0 || week.counted.value < SLACK || !isAsked) return []
     return [{ place: { group }, figures: { group, frequency: frequencyPer7Days, least } }]
   }),
 }
@@ -93,6 +87,15 @@ const headUncovered: Check = {
   }))),
 }
 
+const headBelowFloor: Check = {
+  id: 'head-below-floor', scope: 'rotation', severity: 'caution', reason: 'The coach has set how many sets this head should have at least.',
+  find: input => (Object.entries(input.context.client.headFloors ?? {}) as [Muscle, number][]).flatMap(([muscle, floor]): readonly FoundBy[] => {
+    const sets = input.ledger.muscles[muscle].counted.value
+    const group = GROUPS.find(candidate => (GROUP_MUSCLES[candidate] as readonly Muscle[]).includes(muscle))
+    return group && floor - sets >= SPEAK_FROM - SLACK ? [{ place: { group }, figures: { group, muscle, sets, floor, missing: floor - sets } }] : []
+  }),
+}
+
 const balance: Check = {
   id: 'arm-balance', scope: 'rotation', severity: 'info', reason: 'Flexors and triceps are far from the wished ratio; a wish, not a law.', tunedBy: 'checks.strictness',
   find: (input) => {
@@ -113,4 +116,4 @@ const tooManyBuilds: Check = {
   },
 }
 
-export const VOLUME: readonly Check[] = [belowFloor, aboveCeiling, indirectOnly, frequencyLow, gapLong, rollingPeak, headUncovered, balance, tooManyBuilds]
+export const VOLUME: readonly Check[] = [belowFloor, aboveCeiling, indirectOnly, frequencyLow, gapLong, rollingPeak, headUncovered, headBelowFloor, balance, tooManyBuilds]

@@ -1,35 +1,107 @@
-import type { ClientId, CoachId } from '#core/base'
+import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
+import type { ClientFacts } from '#core/method'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { PlanContract } from '#shared/contracts/plan'
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blocks, clients } from '../schema'
 
-const columns = {
-  id: clients.id, name: clients.name, about: clients.about, method: clients.method, facts: clients.facts,
-  block: { id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan },
-}
+const openBlock = and(eq(blocks.coachId, clients.coachId), eq(blocks.clientId, clients.id), isNull(blocks.closedAt))
+const ofClient = (coachId: CoachId, id: ClientId) => and(eq(clients.coachId, coachId), eq(clients.id, id))
 
-function withBlocks(db: Database) {
-  return db.select(columns).from(clients)
-    .leftJoin(blocks, and(eq(blocks.coachId, clients.coachId), eq(blocks.clientId, clients.id)))
-}
-
-type Row = Awaited<ReturnType<typeof withBlocks>>[number]
-
-/** Documents are checked on their way out too: what an older program wrote is caught here, not on a screen. */
-function parsedRow({ facts, block, ...client }: Row) {
-  return { ...client, facts: ClientFactsContract.parse(facts), block: block && { ...block, plan: PlanContract.parse(block.plan) } }
-}
-
-/** All clients of a coach with the block being planned, in her order. */
-export async function clientsOf(db: Database, coachId: CoachId) {
-  const rows = await withBlocks(db).where(eq(clients.coachId, coachId)).orderBy(asc(clients.position), asc(clients.name))
-  return rows.map(parsedRow)
-}
-
-/** One client of a coach; undefined if there is none, or if it is another coach's. */
+/** One client of a coach with the block being planned; undefined if there is none, or if it is another coach's. */
 export async function clientOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  const [row] = await withBlocks(db).where(and(eq(clients.coachId, coachId), eq(clients.id, clientId))).limit(1)
-  return row && parsedRow(row)
+  const [row] = await db.select({
+    id: clients.id, name: clients.name, about: clients.about, method: clients.method, facts: clients.facts,
+    block: { id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan },
+  }).from(clients).leftJoin(blocks, openBlock).where(ofClient(coachId, clientId)).limit(1)
+  // Documents are checked on their way out too: what an older program wrote is caught here, not on a screen.
+  return row && { ...row, facts: ClientFactsContract.parse(row.facts), block: row.block && { ...row.block, plan: PlanContract.parse(row.block.plan) } }
+}
+
+/** The lines of a roster without what is computed: who, marks, and the versions that tell whether something known is still right. */
+export function rosterLines(db: Database, coachId: CoachId) {
+  return db.select({
+    id: clients.id, name: clients.name, about: clients.about, method: clients.method, revision: clients.revision, trainingRevision: clients.trainingRevision, isFlagged: clients.isFlagged, laterUntil: clients.laterUntil,
+    /** Usual starts by weekday, `1=17:30,3=06:30`. */
+    starts: sql<string>`(select coalesce(string_agg((entry->>'weekday') || '=' || (entry->>'start'), ','), '') from jsonb_array_elements(${clients.profile}->'days') as entry)`,
+    blockId: blocks.id, version: blocks.version,
+  }).from(clients).leftJoin(blocks, openBlock).where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt))).orderBy(asc(clients.position), asc(clients.name))
+}
+
+/** Plans and facts of some clients' open blocks. */
+export async function plansOf(db: Database, coachId: CoachId, ids: readonly ClientId[]) {
+  if (ids.length === 0) return []
+  const rows = await db.select({ id: clients.id, facts: clients.facts, plan: blocks.plan }).from(clients)
+    .innerJoin(blocks, openBlock).where(and(eq(clients.coachId, coachId), inArray(clients.id, [...ids])))
+  return rows.map(({ id, facts, plan }) => ({ id, facts: ClientFactsContract.parse(facts), plan: PlanContract.parse(plan) }))
+}
+
+/** Every client who is not archived with method, facts and the plan being made: what a change for all of them is reckoned on. */
+export async function plannedClients(db: Database, coachId: CoachId) {
+  const rows = await db.select({ id: clients.id, name: clients.name, method: clients.method, facts: clients.facts, plan: blocks.plan }).from(clients)
+    .leftJoin(blocks, openBlock).where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt))).orderBy(asc(clients.position))
+  return rows.map(({ facts, plan, ...client }) => ({ ...client, facts: ClientFactsContract.parse(facts), plan: plan && PlanContract.parse(plan) }))
+}
+
+/** The open block's id and every client's name by the method followed. */
+export function followers(db: Database, coachId: CoachId) {
+  return db.select({ id: clients.id, name: clients.name, method: clients.method }).from(clients).where(eq(clients.coachId, coachId)).orderBy(asc(clients.position))
+}
+
+/** Facts of a client, locked until the transaction ends, so that two changes do not lose each other. */
+export async function lockedFacts(db: Database, coachId: CoachId, id: ClientId) {
+  const [row] = await db.select({ facts: clients.facts, profile: clients.profile }).from(clients).where(ofClient(coachId, id)).for('update')
+  return row && { facts: ClientFactsContract.parse(row.facts), profile: row.profile }
+}
+
+/** Writes changed facts (and, where they share something, the profile). */
+export async function updateFacts(db: Database, coachId: CoachId, id: ClientId, changed: { readonly facts: ClientFacts, readonly profile?: typeof clients.$inferInsert.profile }): Promise<void> {
+  await db.update(clients).set({ ...changed, revision: sql`${clients.revision} + 1` }).where(ofClient(coachId, id))
+}
+
+/** Sets the coach's marks; false if there is no such client of hers. */
+export async function updateMarks(db: Database, coachId: CoachId, id: ClientId, marks: { readonly isFlagged: boolean, readonly laterUntil: PlainDate | null }): Promise<boolean> {
+  const rows = await db.update(clients).set(marks).where(ofClient(coachId, id)).returning({ id: clients.id })
+  return rows.length > 0
+}
+
+/** Puts a client away, or takes her back; false if there is no such client. */
+export async function setArchived(db: Database, coachId: CoachId, id: ClientId, at: Date | null): Promise<boolean> {
+  const rows = await db.update(clients).set({ archivedAt: at }).where(ofClient(coachId, id)).returning({ id: clients.id })
+  return rows.length > 0
+}
+
+/** Clients that are put away, the last one first. */
+export async function archivedClients(db: Database, coachId: CoachId) {
+  const rows = await db.select({ id: clients.id, name: clients.name, about: clients.about, archivedAt: clients.archivedAt }).from(clients)
+    .where(and(eq(clients.coachId, coachId), isNotNull(clients.archivedAt))).orderBy(sql`${clients.archivedAt} desc`)
+  return rows.flatMap(({ archivedAt, ...client }) => (archivedAt ? [{ ...client, archivedAt }] : []))
+}
+
+/** How many clients are put away. */
+export function archivedCount(db: Database, coachId: CoachId): Promise<number> {
+  return db.$count(clients, and(eq(clients.coachId, coachId), isNotNull(clients.archivedAt)))
+}
+
+/** Name and archive date of a client. */
+export async function clientName(db: Database, coachId: CoachId, id: ClientId) {
+  const [row] = await db.select({ name: clients.name, archivedAt: clients.archivedAt }).from(clients).where(ofClient(coachId, id)).limit(1)
+  return row
+}
+
+/** Erases a client with everything that is hers. */
+export async function deleteClient(db: Database, coachId: CoachId, id: ClientId): Promise<void> {
+  await db.delete(clients).where(ofClient(coachId, id))
+}
+
+/** All blocks of a client, the newest first. */
+export function blocksOf(db: Database, coachId: CoachId, id: ClientId) {
+  return db.select({ id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, closedAt: blocks.closedAt, plan: blocks.plan }).from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, id))).orderBy(sql`${blocks.savedAt} desc`)
+}
+
+/** Coach and client of a block, to know whose library its plan may name. */
+export async function blockExists(db: Database, coachId: CoachId, id: BlockId): Promise<boolean> {
+  return await db.$count(blocks, and(eq(blocks.coachId, coachId), eq(blocks.id, id))) > 0
 }

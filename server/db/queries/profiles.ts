@@ -3,7 +3,7 @@ import type { PlanDocument } from '#core/block'
 import type { ClientFacts } from '#core/method'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
-import { and, eq, max } from 'drizzle-orm'
+import { and, eq, max, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blockRevisions, blocks, clients } from '../schema'
 
@@ -33,5 +33,5 @@ export async function profileOf(db: Database, coachId: CoachId, id: ClientId) {
 
 /** Writes a changed profile. */
 export async function updateProfile(db: Database, client: StoredProfile): Promise<void> {
-  await db.update(clients).set(columnsOf(client)).where(and(eq(clients.coachId, client.coachId), eq(clients.id, client.id)))
+  await db.update(clients).set({ ...columnsOf(client), revision: sql`${clients.revision} + 1` }).where(and(eq(clients.coachId, client.coachId), eq(clients.id, client.id)))
 }

@@ -1,6 +1,7 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/block'
-import { foreignKey, index, integer, jsonb, pgTable, primaryKey, timestamp, uuid } from 'drizzle-orm/pg-core'
+import { sql } from 'drizzle-orm'
+import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import { clients } from './clients'
 
 /** Training blocks. The plan is one document, saved whole under a version that only grows. */
@@ -11,8 +12,11 @@ export const blocks = pgTable('blocks', {
   version: integer('version').notNull(),
   plan: jsonb('plan').$type<PlanDocument>().notNull(),
   savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
+  /** Set once the next block has begun; a client has at most one open block. */
+  closedAt: timestamp('closed_at', { withTimezone: true }),
 }, table => [
   primaryKey({ columns: [table.coachId, table.id] }),
+  uniqueIndex('one_open_block').on(table.coachId, table.clientId).where(sql`closed_at is null`),
   foreignKey({ columns: [table.coachId, table.clientId], foreignColumns: [clients.coachId, clients.id] }).onDelete('cascade'),
   index('blocks_by_client').on(table.coachId, table.clientId),
 ])
@@ -23,6 +27,8 @@ export const blockRevisions = pgTable('block_revisions', {
   blockId: uuid('block_id').$type<BlockId>().notNull(),
   version: integer('version').notNull(),
   plan: jsonb('plan').$type<PlanDocument>().notNull(),
+  /** What the coach calls this save, so that she finds it again. */
+  name: text('name'),
   savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
 }, table => [
   primaryKey({ columns: [table.coachId, table.blockId, table.version] }),

@@ -3,10 +3,11 @@ import { addDays, clientId } from '#core/base'
 import { planDifference } from '#core/block'
 import { formatDay } from '#core/format'
 import { placeOn, rotationStart } from '#core/rotation'
-import { ChevronRight, Redo2, Undo2 } from 'lucide-vue-next'
+import { Redo2, Undo2 } from 'lucide-vue-next'
 import { provideBoard } from '~/components/split-board/boardContext'
 
 const NARROW_FROM_DAYS = 9
+const isNarrow = useMediaQuery('(max-width: 1279px)')
 
 const route = useRoute()
 const store = usePlanStore()
@@ -22,15 +23,19 @@ useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` 
 
 const board = useSplitBoard()
 provideBoard(board)
-useAutosave()
+const { isTakenUp } = useAutosave()
+watch(() => store.mergedAt, () => board.say('Changes made in another window are in here now.'))
 
 const isTable = ref(false)
 const isKeysOpen = ref(false)
 useBoardKeyboard({
-  board, isSilent: () => board.isPickerOpen.value || isKeysOpen.value,
+  board, isSilent: () => !isTakenUp.value || board.isPickerOpen.value || isKeysOpen.value || (board.opened.value !== null && board.opened.value !== 'checks'),
   onTable: () => { isTable.value = !isTable.value },
   onKeys: () => { isKeysOpen.value = true },
 })
+
+// What opens over the board is fetched when the page is at rest, so that the board itself comes first.
+onNuxtReady(() => preloadComponents(['ExercisePicker', 'ChecksSheet', 'DismissDialog', 'DayChooser', 'WhyDialog', 'KeysDialog', 'RotationDialog', 'CalendarDialog', 'RevisionsDialog']))
 
 const today = useToday()
 const pass = computed(() => (store.plan ? placeOn(store.plan.rotation.days.length, store.plan.startsOn, today.value)?.pass ?? null : null))
@@ -38,7 +43,7 @@ const dates = computed(() => {
   const plan = store.plan
   if (!plan) return []
   const start = rotationStart(plan.rotation, plan.startsOn, Math.min(pass.value ?? 0, plan.passes - 1))
-  return plan.rotation.days.map((_, at) => formatDay(addDays(start, at), plan.rotation.days.length > NARROW_FROM_DAYS ? 'narrow' : 'wide'))
+  return plan.rotation.days.map((_, at) => formatDay(addDays(start, at), plan.rotation.days.length > NARROW_FROM_DAYS || isNarrow.value ? 'narrow' : 'wide'))
 })
 const shownPass = computed(() => (pass.value === null ? null : Math.min(pass.value + 1, store.plan?.passes ?? 1)))
 const difference = computed(() => (store.saveState.kind === 'conflict' && store.plan ? planDifference(store.plan, store.saveState.theirs.plan) : null))
@@ -46,17 +51,7 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
 
 <template>
   <div class="flex min-h-dvh flex-col">
-    <AppBar>
-      <template #trail>
-        <NuxtLink to="/roster" class="quiet-link">
-          Roster
-        </NuxtLink>
-        <ChevronRight :size="13" class="text-ink2" aria-hidden="true" />
-        <NuxtLink :to="`/clients/${id}`" class="truncate rounded font-semibold hover:underline" :aria-label="`${store.client?.name}, profile`">
-          {{ store.client?.name }}
-        </NuxtLink>
-        <span class="nav-here" aria-current="page">Split</span>
-      </template>
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="split">
       <template #actions>
         <button type="button" class="control" :disabled="store.past.length === 0" @click="board.undo()">
           <Undo2 :size="15" aria-hidden="true" /> Undo <KeyCap label="Z" />
@@ -65,7 +60,7 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
           <Redo2 :size="15" aria-hidden="true" /> Redo
         </button>
       </template>
-    </AppBar>
+    </ClientBar>
     <main class="flex-1 px-5">
       <SplitBoardHead :pass="shownPass" />
       <ConflictPanel v-if="difference" :difference="difference" />
@@ -73,18 +68,29 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
         No block is planned for this client yet.
       </p>
       <PlainTable v-else-if="isTable" />
-      <SplitBoard v-else :dates="dates" />
+      <SplitBoard v-else :dates="dates" :is-ready="isTakenUp" />
     </main>
     <footer v-if="store.plan" class="sticky bottom-0 z-10 bg-ground">
       <SplitBoardReadout />
       <div class="keys">
-        <span><KeyCap label="←" /> <KeyCap label="→" /> day</span>
-        <span><KeyCap label="↑" /> <KeyCap label="↓" /> muscle</span>
+        <span><KeyCap label="←" /> <KeyCap label="→" /> <KeyCap label="↑" /> <KeyCap label="↓" /> move</span>
         <span><KeyCap label="⇧" /> <KeyCap label="←" /> <KeyCap label="→" /> carry sets</span>
         <span><KeyCap label="+" /> <KeyCap label="−" /> add, cut</span>
-        <span><KeyCap label="," /> <KeyCap label="." /> pick exercise</span>
+        <span class="max-xl:hidden"><KeyCap label="," /> <KeyCap label="." /> pick exercise</span>
         <button type="button" class="quiet-link" @click="board.toggleHeads()">
           <KeyCap label="H" /> heads
+        </button>
+        <button type="button" class="quiet-link" @click="board.open('rotation')">
+          <KeyCap label="O" /> rotation
+        </button>
+        <button type="button" class="quiet-link" @click="board.open('why')">
+          <KeyCap label="Y" /> why
+        </button>
+        <button type="button" class="quiet-link max-xl:hidden" @click="board.open('calendar')">
+          <KeyCap label="C" /> weeks
+        </button>
+        <button type="button" class="quiet-link" @click="board.open('revisions')">
+          <KeyCap label="B" /> history
         </button>
         <button type="button" class="quiet-link" :aria-pressed="isTable" @click="isTable = !isTable">
           <KeyCap label="T" /> {{ isTable ? 'board' : 'plain table' }}
@@ -94,13 +100,18 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
         </button>
       </div>
     </footer>
-    <ExercisePicker />
-    <KeysDialog v-model="isKeysOpen" />
+    <LazyExercisePicker v-if="board.isPickerOpen.value" />
+    <LazyWhyDialog v-if="board.opened.value === 'why'" />
+    <LazyChecksSheet v-else-if="board.opened.value === 'checks'" />
+    <LazyDismissDialog v-else-if="board.opened.value === 'dismiss'" />
+    <LazyRotationDialog v-else-if="board.opened.value === 'rotation'" />
+    <LazyRevisionsDialog v-else-if="board.opened.value === 'revisions'" />
+    <LazyCalendarDialog v-else-if="board.opened.value === 'calendar'" />
+    <LazyDayChooser v-else-if="board.opened.value === 'swap' || board.opened.value === 'copy' || board.opened.value === 'move'" :what="board.opened.value" />
+    <LazyKeysDialog v-if="isKeysOpen" v-model="isKeysOpen" />
   </div>
 </template>
 
 <style scoped>
-.nav-here { position: relative; margin-left: 28px; font-weight: 650; }
-.nav-here::after { content: ""; position: absolute; left: 50%; top: 26px; width: 3px; height: 10px; transform: translateX(-50%); background: var(--ink); border-radius: 2px; }
 .keys { display: flex; align-items: center; justify-content: space-between; gap: 16px; min-height: 30px; padding: 4px 20px; border-top: 1px solid var(--hair); color: var(--ink2); font-size: 12.5px; white-space: nowrap; overflow: hidden; }
 </style>

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { findingSentence } from '#core/format'
+import { useBoard } from '../boardContext'
+
+/** Putting a finding aside takes a note, so that the next look knows why. */
+const board = useBoard()
+const note = ref('')
+const finding = board.notice
+</script>
+
+<template>
+  <PanelDialog title="Put aside" :width="480" @closed="board.close()">
+    <form v-if="finding" class="mt-2 flex flex-col gap-3" @submit.prevent="board.dismiss(finding, note)">
+      <p>{{ findingSentence(finding) }}</p>
+      <p v-if="board.isFirm.value" class="alert-chip">
+        This cannot be put aside: only a recorded clearance by a licensed professional lifts it.
+      </p>
+      <template v-else>
+        <label class="font-semibold">Why<input v-model="note" class="field mt-1 font-normal" maxlength="500" placeholder="For yourself, at the next look" autocomplete="off"></label>
+        <button type="submit" class="control control-strong self-start">
+          Put aside <KeyCap label="Enter" />
+        </button>
+      </template>
+    </form>
+  </PanelDialog>
+</template>

@@ -1,0 +1,55 @@
+import type { RotationDay } from '../rotation'
+import { orderedText } from '../scheme'
+import type { PlanDocument } from './planDocument'
+
+/** Two changes of one plan laid together, or the days (from 0) that both have changed differently. */
+export type MergeOutcome =
+  | { readonly kind: 'merged', readonly plan: PlanDocument }
+  | { readonly kind: 'both_changed', readonly days: readonly number[] }
+
+/** Equal whatever the order of keys: a plan that has crossed the wire has its keys in another order. */
+const same = (a: unknown, b: unknown) => a === b || orderedText(a) === orderedText(b)
+
+/**
+ * Lays two changes of the same plan together: what only one of them has touched is taken from that one.
+ *
+ * Edge:  a changed length is one change of all days; days both changed alike are no conflict; title, dates and the like
+ *        are taken from whoever changed them, and from mine where both did.
+ */
+export function mergedPlans(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): MergeOutcome {
+  const lengths = new Set([base, mine, theirs].map(({ rotation }) => rotation.days.length))
+  if (lengths.size > 1) return wholeRotation(base, mine, theirs)
+  const clashes: number[] = []
+  const days = base.rotation.days.map((before, at): RotationDay => {
+    const [own, other] = [mine.rotation.days[at] ?? before, theirs.rotation.days[at] ?? before]
+    if (same(own, other) || same(other, before)) return own
+    if (same(own, before)) return other
+    clashes.push(at)
+    return own
+  })
+  return clashes.length > 0 ? { kind: 'both_changed', days: clashes } : { kind: 'merged', plan: { ...rest(base, mine, theirs), rotation: { ...rotationRest(base, mine, theirs), days } } }
+}
+
+function wholeRotation(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): MergeOutcome {
+  const changed = [mine, theirs].filter(({ rotation }) => !same(rotation.days, base.rotation.days))
+  const [only] = changed
+  if (only && changed.length === 1) return { kind: 'merged', plan: { ...rest(base, mine, theirs), rotation: { ...rotationRest(base, mine, theirs), days: only.rotation.days } } }
+  return { kind: 'both_changed', days: base.rotation.days.map((_, at) => at) }
+}
+
+/** Every other field from whoever changed it. */
+function taken<Value extends object>(base: Value, mine: Value, theirs: Value): Value {
+  const keys = new Set([...Object.keys(base), ...Object.keys(mine), ...Object.keys(theirs)]) as Set<keyof Value>
+  const merged = { ...mine }
+  for (const key of keys) if (same(mine[key], base[key]) && key in theirs) merged[key] = theirs[key]
+  return merged
+}
+
+function rest(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): PlanDocument {
+  return taken(base, mine, theirs)
+}
+
+/** Anchor and the like, days apart. */
+function rotationRest(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): PlanDocument['rotation'] {
+  return taken(base.rotation, mine.rotation, theirs.rotation)
+}

@@ -1,0 +1,42 @@
+import type { ExerciseId, SlotId } from '../base'
+import type { DayRole, RotationDay } from '../rotation'
+import type { SetScheme } from '../scheme'
+
+/** One change a coach makes to the sets of a plan; days from 0. */
+export type PlanEdit =
+  | { readonly kind: 'add_sets', readonly slot: SlotId, readonly count: number }
+  | { readonly kind: 'cut_sets', readonly slot: SlotId, readonly count: number }
+  | { readonly kind: 'add_exercise', readonly day: number, readonly exercise: ExerciseId, readonly intent: string | null, readonly scheme: SetScheme }
+  | { readonly kind: 'set_scheme', readonly slot: SlotId, readonly scheme: SetScheme }
+  | { readonly kind: 'swap_exercise', readonly slot: SlotId, readonly exercise: ExerciseId, readonly intent: string | null }
+  | { readonly kind: 'remove_exercise', readonly slot: SlotId }
+  /** Moves the grouping that holds the slot within its session. */
+  | { readonly kind: 'move_grouping', readonly slot: SlotId, readonly to: 'first' | 'last' | { readonly before: SlotId } }
+  /** Each exercise of the slot's grouping by itself, in the order they stand. */
+  | { readonly kind: 'ungroup', readonly slot: SlotId }
+  | { readonly kind: 'swap_days', readonly day: number, readonly with: number }
+  | { readonly kind: 'set_day', readonly day: number, readonly role: DayRole, readonly label: string | null, readonly minuteLimit: number | null }
+  /** The whole session goes to another day: with the day's role onto an empty day, else as a second session. */
+  | { readonly kind: 'move_session', readonly day: number, readonly to: number }
+  /** A copy of everything on a day, onto an empty day or as a second session. */
+  | { readonly kind: 'copy_day', readonly day: number, readonly to: number }
+  /** More days are rest days at the end; fewer take empty days out first, from the end, and then lay sessions together. */
+  | { readonly kind: 'set_length', readonly days: number }
+  | { readonly kind: 'set_anchor', readonly anchor: 'floating' | 'weekday' }
+  | { readonly kind: 'use_days', readonly days: readonly RotationDay[] }
+  /** Proposals leave held sets alone. */
+  | { readonly kind: 'hold', readonly slots: readonly SlotId[], readonly isHeld: boolean }
+  | { readonly kind: 'dismiss', readonly finding: string, readonly note: string }
+  | { readonly kind: 'undismiss', readonly finding: string }
+  | { readonly kind: 'move_sets', readonly toDay: number, readonly moves: readonly { readonly slot: SlotId, readonly count: number }[] }
+
+/** Why an edit cannot be made; the plan stays as it was. */
+export type EditProblem =
+  | { readonly kind: 'no_such_slot', readonly slot: SlotId }
+  | { readonly kind: 'no_such_day', readonly day: number }
+  | { readonly kind: 'rest_day', readonly day: number }
+  | { readonly kind: 'day_not_empty', readonly day: number, readonly sets: number }
+  | { readonly kind: 'day_full', readonly day: number }
+  | { readonly kind: 'too_short', readonly least: number }
+  | { readonly kind: 'cannot_hold_weekdays', readonly days: number }
+  | { readonly kind: 'too_many_sets', readonly exercise: ExerciseId, readonly limit: number }

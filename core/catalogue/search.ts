@@ -1,0 +1,42 @@
+import { isPossibleWith } from './catalogue'
+import type { Equipment, Exercise, Intent, Joint } from './exercise'
+import type { Group, Muscle } from './muscles'
+
+/** What a library is searched for; what is left out is not asked. */
+export interface ExerciseSearch {
+  readonly words?: string
+  readonly group?: Group
+  /** Gets at least an even share of its group. */
+  readonly head?: Muscle
+  readonly length?: Intent['lengthBias']
+  readonly equipment?: readonly Equipment[]
+  /** At most low stress on this joint. */
+  readonly easyOn?: Joint
+}
+
+const LOW_STRESS = 1
+const HEAD_SHARE = 1
+
+function hasWords({ name, aliases, intents }: Exercise, words: string): boolean {
+  const text = [name, ...aliases, ...intents.map(intent => intent.name)].join(' ').toLowerCase()
+  return words.toLowerCase().split(/\s+/).every(word => text.includes(word))
+}
+
+function servesHead({ headShares, credits }: Intent, head: Muscle): boolean {
+  return (Object.entries(headShares) as [Group, Readonly<Partial<Record<Muscle, number>>>][]).some(([group, shares]) => credits[group] === 1 && (shares[head] ?? 0) >= HEAD_SHARE / Object.keys(shares).length)
+}
+
+/** Whether one purpose of an exercise answers everything that is asked. */
+function answers(intent: Intent, { group, head, length, easyOn }: ExerciseSearch): boolean {
+  return (group === undefined || intent.credits[group] === 1) && (head === undefined || servesHead(intent, head))
+    && (length === undefined || intent.lengthBias === length) && (easyOn === undefined || intent.jointStress[easyOn] <= LOW_STRESS)
+}
+
+/**
+ * Exercises that answer a search, in the order given.
+ *
+ * Edge: head, length and joint must hold for one and the same purpose; nothing asked gives everything.
+ */
+export function searchExercises(exercises: Iterable<Exercise>, search: ExerciseSearch): readonly Exercise[] {
+  return [...exercises].filter(exercise => hasWords(exercise, search.words ?? '') && (!search.equipment || isPossibleWith(exercise, search.equipment)) && exercise.intents.some(intent => answers(intent, search)))
+}

@@ -1,0 +1,28 @@
+import { type Joint, JOINTS } from '../catalogue'
+import { PAIN_LEVELS, type PainLevel } from '../method'
+import { painLevel, type PainReport } from './pain'
+
+/** A report with the place it is about. */
+export interface PlacedPainReport extends PainReport { readonly joint: Joint, readonly side: 'left' | 'right' | 'both' }
+
+/** A record that a licensed professional has cleared a joint; it answers every report before it. */
+export interface JointClearance { readonly joint: Joint, readonly atHour: number }
+
+const SIDES = ['left', 'right'] as const
+
+/**
+ * What each joint's reports ask for, the sides judged each by itself and the worse one taken.
+ *
+ * Shape: joints with a level above `none` only; reports in any order.
+ * Edge:  a report about both sides counts for each; reports up to a clearance are answered by it.
+ */
+export function painByJoint(reports: readonly PlacedPainReport[], clearances: readonly JointClearance[] = []): Readonly<Partial<Record<Joint, PainLevel>>> {
+  const sorted = [...reports].sort((a, b) => a.atHour - b.atHour)
+  return Object.fromEntries(JOINTS.flatMap((joint) => {
+    const cleared = Math.max(-Infinity, ...clearances.filter(clearance => clearance.joint === joint).map(({ atHour }) => atHour))
+    const own = sorted.filter(report => report.joint === joint && report.atHour > cleared)
+    const levels = SIDES.map(side => painLevel(own.filter(report => report.side === side || report.side === 'both')))
+    const worst = PAIN_LEVELS[Math.max(...levels.map(level => PAIN_LEVELS.indexOf(level)))] ?? 'none'
+    return worst === 'none' ? [] : [[joint, worst]]
+  }))
+}

@@ -1,0 +1,8 @@
+export type { LoggedSet } from './loggedSet'
+export { trendValue } from './trendPoint'
+export type { TrendPoint } from './trendPoint'
+export { exerciseTrend, pooledTrend, TREND, VERDICTS } from './trend'
+export type { Trend, Verdict } from './trend'
+export { median, normalShare } from './statistics'
+export { datedPass } from './datedPass'
+export type { DatedSession } from './datedPass'

@@ -1,0 +1,2 @@
+export { rankedChoices } from './rankedChoices'
+export type { ChoiceReason, RankedChoice } from './rankedChoices'

@@ -1,0 +1,63 @@
+// Key press to next paint on the largest plan, and the weight of the board's scripts; run through `npm run bench:ui`.
+import { randomUUID } from 'node:crypto'
+import { gzipSync } from 'node:zlib'
+import { chromium } from '@playwright/test'
+import { coachId, plainDate } from '#core/base'
+import playwrightConfig from '../playwright.config'
+import { connectedDatabase } from '../server/db/database'
+import { insertStudio } from '../server/db/queries/studio'
+import { hashedPassword } from '../server/services/passwords'
+import { nineDayPlan } from './bench/plans'
+import { demoClients } from './demo/studio'
+
+const EDITS = 200
+const LIMITS = { p95Ms: 50, gzippedKb: 220 } as const
+
+interface Sampling { samples: number[] }
+
+const { db, close } = connectedDatabase(process.env.DATABASE_URL ?? '')
+const [client] = demoClients(plainDate(new Date().toISOString().slice(0, 10)), 77)
+if (!client) throw new Error('the demo has no client')
+const account = { email: 'bench@skerrylane.example', password: randomUUID() }
+await insertStudio(db, { id: coachId(randomUUID()), email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, [{ ...client, plan: nineDayPlan() }])
+await close()
+
+const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: process.env.BASE_URL ?? '' })).newPage()
+await page.request.post('/api/sign-in', { data: account })
+const sizes = new Map<string, number>()
+const asked = new Set<string>()
+page.on('request', request => request.url().endsWith('.js') && asked.add(request.url()))
+page.on('response', (response) => {
+  if (response.url().endsWith('.js')) void response.body().then(body => sizes.set(response.url(), gzipSync(body).length), () => {})
+})
+await page.goto(`/clients/${client.id}/split`)
+// What has been asked for when the board hears keys was needed for it; links marked as fetched ahead were not.
+await page.locator('[role=grid][aria-busy=false]').waitFor()
+const seen = [...asked]
+const ahead = new Set(await page.evaluate(() => Array.from(document.querySelectorAll<HTMLLinkElement>('link[rel=prefetch]'), link => link.href)))
+await page.waitForLoadState('networkidle')
+const scripts = seen.filter(url => !ahead.has(url))
+const loaded = scripts.reduce((sum, url) => sum + (sizes.get(url) ?? 0), 0) / 1024
+
+await page.evaluate(() => {
+  const sampling = window as unknown as Sampling
+  sampling.samples = []
+  document.addEventListener('keydown', ({ timeStamp }) => requestAnimationFrame(() => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => sampling.samples.push(performance.now() - timeStamp)
+    port2.postMessage(null)
+  }), true)
+})
+await page.locator('[role=gridcell][aria-label^="Biceps, day"]:not([aria-label*="0 direct"])').first().click()
+for (let edit = 0; edit < EDITS; edit++) {
+  await page.keyboard.press(edit % 2 === 0 ? '+' : '-')
+  await page.waitForTimeout(30)
+}
+const samples = (await page.evaluate(() => (window as unknown as Sampling).samples)).sort((a, b) => a - b)
+const at = (share: number) => samples[Math.floor(share * samples.length)] ?? 0
+console.table([
+  { 'what': `key press to next paint, ${samples.length} edits, ms`, 'median': at(0.5).toFixed(1), 'p95': at(0.95).toFixed(1), 'limit': LIMITS.p95Ms },
+  { 'what': `scripts of the board's first view, ${scripts.length} files, kB gzipped`, 'median': loaded.toFixed(0), 'p95': '', 'limit': LIMITS.gzippedKb },
+])
+await browser.close()

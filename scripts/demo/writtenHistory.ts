@@ -1,0 +1,27 @@
+import type { PlainDate } from '#core/base'
+import type { NewHistory } from '../../server/db/queries/studio'
+import { exposuresIn, historyOf } from './logWriter'
+import { seededRandom, seededUuids } from './seededIds'
+import type { DemoClient } from './studio'
+
+/** Weeks of log that every client of the demo has at least. */
+const LOGGED_WEEKS = 9
+
+function seedOf(text: string): number {
+  return [...text].reduce((sum, letter) => (sum * 33 + letter.charCodeAt(0)) >>> 0, 5)
+}
+
+/** The rows of a demo client's last weeks; the same for the same client and day. */
+export function writtenHistory(client: DemoClient, today: PlainDate, weeks = LOGGED_WEEKS): NewHistory {
+  // Chance goes by the name, so that a client's story is the same in every studio; ids go by the client's own.
+  const random = seededRandom(seedOf(client.name))
+  const newId = seededUuids(seededRandom(seedOf(client.id)))
+  const { formerBlock, sessions, pains, measurements } = historyOf(client.plan, client.blockId, { story: client.story, today, weeks, random, newId })
+  return {
+    clientId: client.id, pains, measurements,
+    closedBlocks: formerBlock ? [{ id: formerBlock.id, plan: formerBlock.plan, closedAt: new Date(`${formerBlock.closedOn}T00:00:00Z`) }] : [],
+    sessions: sessions.map(({ sets: _sets, ...session }) => session),
+    sets: sessions.flatMap(({ id, sets }) => sets.map((set, at) => ({ ...set, sessionId: id, at }))),
+    exposures: sessions.flatMap(session => exposuresIn(session).map(exposure => ({ ...exposure, sessionId: session.id, on: session.on }))),
+  }
+}

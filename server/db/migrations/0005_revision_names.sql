@@ -1,0 +1,1 @@
+ALTER TABLE "block_revisions" ADD COLUMN "name" text;

@@ -1,0 +1,63 @@
+import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
+import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm'
+import type { Database } from '../database'
+import { datedSessions, exposures, loggedSets } from '../schema'
+
+/** A dated session as lists of clients need it. */
+export interface SessionLine {
+  readonly id: string
+  readonly blockId: BlockId
+  readonly pass: number
+  readonly day: number
+  readonly on: PlainDate
+  readonly name: string
+  readonly armSets: number
+  readonly sentOn: PlainDate | null
+  readonly isOpened: boolean
+  readonly isDone: boolean
+  readonly isDecided: boolean
+}
+
+/** Dated sessions of some clients around a day, by client and in the order of their days; one row per client, with its sessions as JSON. */
+export async function sessionsAround(db: Database, coachId: CoachId, ids: readonly ClientId[], { from, to }: { readonly from: PlainDate, readonly to: PlainDate }): Promise<ReadonlyMap<ClientId, readonly SessionLine[]>> {
+  if (ids.length === 0) return new Map()
+  const at = datedSessions
+  const line = sql`json_build_object('id', ${at.id}, 'blockId', ${at.blockId}, 'pass', ${at.pass}, 'day', ${at.day}, 'on', ${at.on}, 'name', ${at.name}, 'armSets', ${at.armSets},
+    'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isOpened', ${at.openedAt} is not null, 'isDone', ${at.finishedAt} is not null, 'isDecided', ${at.missedDecision} is not null)`
+  const rows = await db.select({ clientId: at.clientId, sessions: sql<readonly SessionLine[]>`json_agg(${line} order by ${at.on}, ${at.place})` })
+    .from(at).where(and(eq(at.coachId, coachId), inArray(at.clientId, [...ids]), gte(at.on, from), lte(at.on, to))).groupBy(at.clientId)
+  return new Map(rows.map(({ clientId, sessions }) => [clientId, sessions]))
+}
+
+/** Exposures since a day, of some clients, in the order of their days. */
+export async function exposuresOf(db: Database, coachId: CoachId, ids: readonly ClientId[], since: PlainDate) {
+  if (ids.length === 0) return []
+  return db.select({ clientId: exposures.clientId, exercise: exposures.exercise, on: exposures.on, value: exposures.value, repsToFailure: exposures.repsToFailure })
+    .from(exposures).where(and(eq(exposures.coachId, coachId), inArray(exposures.clientId, [...ids]), gte(exposures.on, since))).orderBy(asc(exposures.on))
+}
+
+/** Sessions of one client with how many working sets were done, the newest first. */
+export function sessionsOf(db: Database, coachId: CoachId, clientId: ClientId, from: PlainDate) {
+  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(*) filter (where ${loggedSets.stage} = 1 and ${loggedSets.role} = 'working')::int`.as('sets') })
+    .from(loggedSets).where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).groupBy(loggedSets.sessionId).as('done')
+  return db.select({
+    id: datedSessions.id, on: datedSessions.on, name: datedSessions.name, armSets: datedSessions.armSets, setsPlanned: datedSessions.setsPlanned, finishedAt: datedSessions.finishedAt,
+    minutes: datedSessions.minutes, isRecovered: datedSessions.isRecovered, note: datedSessions.note, missedDecision: datedSessions.missedDecision, setsDone: done.sets,
+  }).from(datedSessions).leftJoin(done, eq(done.sessionId, datedSessions.id))
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from))).orderBy(desc(datedSessions.on), desc(datedSessions.place))
+}
+
+/** Keeps what the coach decided about a missed session; false if the client has no such session, or it was done. */
+export async function decideMissed(db: Database, coachId: CoachId, clientId: ClientId, id: string, decision: string): Promise<boolean> {
+  const rows = await db.update(datedSessions).set({ missedDecision: decision })
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), eq(datedSessions.id, id), sql`${datedSessions.finishedAt} is null`)).returning({ id: datedSessions.id })
+  return rows.length > 0
+}
+
+/** Everything logged of a client, for an export. */
+export function logOf(db: Database, coachId: CoachId, clientId: ClientId) {
+  return Promise.all([
+    db.select().from(datedSessions).where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId))).orderBy(asc(datedSessions.on)),
+    db.select().from(loggedSets).where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).orderBy(asc(loggedSets.sessionId), asc(loggedSets.at)),
+  ])
+}

@@ -1,0 +1,23 @@
+import { type ClientId, failure, type Result, success } from '#core/base'
+import type { ClientFacts } from '#core/method'
+import type { Problem } from '#shared/contracts/problem'
+import { ProfileContract } from '#shared/contracts/profile'
+import type { Targets } from '#shared/contracts/targets'
+import { database } from '../db/database'
+import { lockedFacts, updateFacts } from '../db/queries/clients'
+import type { Coach } from './signIn'
+
+/** Keeps a coach's own targets of a client; modes are part of the profile too and change in both. */
+export async function saveTargets(coach: Coach, id: ClientId, targets: Targets): Promise<Result<{ id: ClientId }, Problem>> {
+  return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
+    const found = await lockedFacts(tx, coach.id, id)
+    if (!found) return failure({ kind: 'not-found', what: 'client' })
+    await updateFacts(tx, coach.id, id, { facts: withTargets(found.facts, targets), profile: { ...ProfileContract.parse(found.profile), modes: targets.modes } })
+    return success({ id })
+  })
+}
+
+function withTargets(facts: ClientFacts, { ratioWish, ...targets }: Targets): ClientFacts {
+  const { ratioWish: _before, ...others } = facts
+  return { ...others, ...targets, ...(ratioWish !== null && { ratioWish }) }
+}

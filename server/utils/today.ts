@@ -1,0 +1,16 @@
+import { isPlainDate, type PlainDate, plainDate } from '#core/base'
+import type { H3Event } from 'h3'
+
+const MOST_DAYS_OFF = 1.5 * 86_400_000
+
+/**
+ * The asking person's own day, as her browser says it in `x-today`; the server's where it says none.
+ *
+ * A browser may be ahead or behind the server by its time zone; further off its clock is wrong and is not believed.
+ */
+export function todayOf(event: H3Event): PlainDate {
+  const here = new Date()
+  const told = getHeader(event, 'x-today')
+  const isNear = told !== undefined && isPlainDate(told) && Math.abs(Date.parse(`${told}T12:00:00Z`) - here.getTime()) <= MOST_DAYS_OFF
+  return isNear ? plainDate(told) : plainDate(here.toISOString().slice(0, 10))
+}
