@@ -127,6 +127,11 @@ describe('methods switch and tune them', () => {
   })
 })
 
+test('a fix never asks for more sets than an exercise can hold', () => {
+  const full = arms('cable_curl 18 x 10, rir 6')
+  for (const { fix } of checkPlan(full, client())) if (fix) expect(applyEdits(full, fix, idsInARow())).toMatchObject({ ok: true })
+})
+
 test('no plan breaks a check, every fix can be applied, and stops come first', () => {
   const context = defaultContext({ trainingAgeMonths: 20, pain: { wrist: 'swap', shoulder: 'hold' }, equipment: ['dumbbell', 'bench', 'cable'] })
   fc.assert(fc.property(planArbitrary, (plan) => {

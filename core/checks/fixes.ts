@@ -1,7 +1,7 @@
 import { exerciseId } from '../base'
 import { firstChoice, type PlanEdit, usualScheme } from '../block'
 import { type Group, type Joint, rankedSubstitutes, type SubstituteLimits } from '../catalogue'
-import type { Reps, SetRun, Stage, WorkStage } from '../scheme'
+import { allSets, MAX_SETS_PER_EXERCISE, type Reps, type SetRun, type Stage, type WorkStage } from '../scheme'
 import type { CheckInput, PlacedSlot, SessionView } from './input'
 
 /* Edits that settle findings. Each is a list that the caller applies as one step. */
@@ -66,7 +66,8 @@ export function withRest(placed: PlacedSlot, seconds: number): readonly PlanEdit
 /** Warm-up sets before the working sets: lighter, fewer reps as they get heavier. */
 export function withWarmups(placed: PlacedSlot, count: number): readonly PlanEdit[] {
   const reps = [10, 6, 4, 2]
-  const warmups = reps.slice(0, count).map((number, at): SetRun => ({
+  const room = MAX_SETS_PER_EXERCISE - placed.runs.reduce((sum, run) => sum + run.count, 0)
+  const warmups = reps.slice(0, Math.min(count, room)).map((number, at): SetRun => ({
     count: 1, role: 'warmup', stages: [{ kind: 'work', reps: { kind: 'exactly', count: number }, load: { kind: 'percent_of_usual', percent: [50, 70, 80, 85][at] ?? 85 } }], restAfter: { kind: 'seconds', seconds: at === 0 ? 45 : 60 },
   }))
   return [{ kind: 'set_scheme', slot: placed.slot.id, scheme: { ...placed.slot.scheme, runs: [...warmups, ...placed.runs] } }]
@@ -87,6 +88,11 @@ export function sparing(placed: PlacedSlot, session: SessionView, input: CheckIn
   return swapped(placed, session, input, { mostStress: { [joint]: mostStress } })
 }
 
+/** Whether an exercise can take so many sets more; a fix never asks for more than a session holds. */
+export function hasRoomFor(sets: number, { slot }: PlacedSlot): boolean {
+  return allSets(slot.scheme) + sets <= MAX_SETS_PER_EXERCISE
+}
+
 function daysFor(group: Group, { ledger, plan }: CheckInput): readonly { readonly day: number, readonly sets: number }[] {
   return plan.rotation.days.flatMap((day, at) => (day.role === 'rest' || day.role === 'open' || day.sessions.length === 0 ? [] : [{ day: at, sets: ledger.days[at]?.groups[group].counted.value ?? 0 }]))
 }
@@ -95,7 +101,7 @@ function daysFor(group: Group, { ledger, plan }: CheckInput): readonly { readonl
 export function moreDirect(group: Group, sets: number, input: CheckInput): readonly PlanEdit[] | undefined {
   const [least] = [...daysFor(group, input)].sort((a, b) => a.sets - b.sets)
   if (!least) return undefined
-  const there = input.sessions.filter(({ day }) => day === least.day).flatMap(({ slots }) => slots).find(({ intent }) => intent.credits[group] === 1)
+  const there = input.sessions.filter(({ day }) => day === least.day).flatMap(({ slots }) => slots).find(placed => placed.intent.credits[group] === 1 && hasRoomFor(sets, placed))
   if (there) return [{ kind: 'add_sets', slot: there.slot.id, count: sets }]
   const choice = firstChoice(input.plan, group, input.context)
   if (!choice) return undefined

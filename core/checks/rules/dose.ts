@@ -2,7 +2,7 @@ import { ARM_GROUPS, type Group, GROUPS } from '../../catalogue'
 import { sessionMaxOf, type TrainingAge, trainingAge } from '../../method'
 import { leadRir } from '../../scheme'
 import type { Check, FoundBy } from '../finding'
-import { straightened, withReps, withRir } from '../fixes'
+import { straightened, withReps, withRir, hasRoomFor } from '../fixes'
 import { type CheckInput, extendedSets, type PlacedSlot, type SessionView, strictly } from '../input'
 
 /* How much and how hard in one session. Limits: docs/methods.md#session-limits. */
@@ -95,7 +95,7 @@ const exposureTooSmall: Check = {
     const slots = session.slots.filter(({ intent, sets }) => intent.credits[group] === 1 && sets > 0)
     const [only] = slots
     return only && slots.length === 1 && only.sets === 1 && directIn(session, [group]) > 0
-      ? [{ place: { ...place(session, only), group }, figures: { exercise: only.exercise.name, group }, fix: [{ kind: 'add_sets' as const, slot: only.slot.id, count: 1 }] }]
+      ? [{ place: { ...place(session, only), group }, figures: { exercise: only.exercise.name, group }, ...(hasRoomFor(1, only) && { fix: [{ kind: 'add_sets' as const, slot: only.slot.id, count: 1 }] }) }]
       : []
   }))),
 }
