@@ -3,7 +3,9 @@ import { daySlots, type RotationDay } from '../rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, plannedSets, type SetRun, type SetScheme, splitSets, withRunsAdded, withSetsAdded } from '../scheme'
 import type { Grouping, Session, Slot } from '../session'
 import { copyDay, moveSession, setAnchor, setDay, setLength, useDays } from './editDays'
-import { findSlot, type PlanDocument } from './planDocument'
+import { convertGrouping, moveGrouping, movePartner, pairGroupings, putSession, removeSession, setGrouping, setNote, setPurpose, takeOut, tuneGrouping, ungroup } from './editGroupings'
+import { findSlot, MAX_GROUPINGS, type PlanDocument } from './planDocument'
+import { withOneOff, withVariant, withoutOneOff, withoutVariant } from './oneOffs'
 import type { EditProblem, PlanEdit } from './planEdit'
 
 type Edited = Result<PlanDocument, EditProblem>
@@ -26,6 +28,20 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
     case 'swap_exercise': return swapExercise(plan, edit)
     case 'move_grouping': return moveGrouping(plan, edit)
     case 'ungroup': return ungroup(plan, edit.slot, newId)
+    case 'pair': return pairGroupings(plan, edit)
+    case 'take_out': return takeOut(plan, edit.slot, newId)
+    case 'convert': return convertGrouping(plan, edit)
+    case 'move_partner': return movePartner(plan, edit)
+    case 'tune_grouping': return tuneGrouping(plan, edit)
+    case 'set_grouping': return setGrouping(plan, edit)
+    case 'set_note': return setNote(plan, edit)
+    case 'set_purpose': return setPurpose(plan, edit)
+    case 'put_session': return putSession(plan, edit)
+    case 'remove_session': return removeSession(plan, edit)
+    case 'put_one_off': return success(withOneOff(plan, edit.oneOff))
+    case 'drop_one_off': return success(withoutOneOff(plan, edit.session, edit.on))
+    case 'put_variant': return success(withVariant(plan, edit.variant))
+    case 'drop_variant': return success(withoutVariant(plan, edit.session, edit.name))
     case 'swap_days': return swapDays(plan, edit)
     case 'set_day': return setDay(plan, edit)
     case 'move_session': return moveSession(plan, edit)
@@ -51,34 +67,6 @@ function swapExercise(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'swap_
   if (!found) return failure({ kind: 'no_such_slot', slot: edit.slot })
   const { credits: _, ...kept } = found.slot
   return success(withDay(plan, found.day, day => withSlot(day, { ...kept, exercise: edit.exercise, intent: edit.intent })))
-}
-
-/** Changes the session that holds a slot. */
-function changeSession(plan: PlanDocument, id: SlotId, change: (groupings: readonly Grouping[], at: number) => readonly Grouping[]): Edited {
-  const found = findSlot(plan, id)
-  if (!found) return failure({ kind: 'no_such_slot', slot: id })
-  return success(withDay(plan, found.day, day => ({ ...day, sessions: day.sessions.map((session) => {
-    const at = session.groupings.findIndex(({ slots }) => slots.some(slot => slot.id === id))
-    return at < 0 ? session : { ...session, groupings: change(session.groupings, at) }
-  }) })))
-}
-
-function moveGrouping(plan: PlanDocument, { slot, to }: Extract<PlanEdit, { kind: 'move_grouping' }>): Edited {
-  return changeSession(plan, slot, (groupings, at) => {
-    const moved = groupings[at]
-    if (!moved) return groupings
-    const others = groupings.filter(grouping => grouping !== moved)
-    if (to === 'first') return [moved, ...others]
-    if (to === 'last') return [...others, moved]
-    const before = others.findIndex(({ slots }) => slots.some(candidate => candidate.id === to.before))
-    return before < 0 ? groupings : [...others.slice(0, before), moved, ...others.slice(before)]
-  })
-}
-
-function ungroup(plan: PlanDocument, slot: SlotId, newId: () => string): Edited {
-  return changeSession(plan, slot, (groupings, at) => groupings.flatMap((grouping, place): readonly Grouping[] => (place === at
-    ? grouping.slots.map((held, index): Grouping => ({ id: index === 0 ? grouping.id : groupingId(newId()), kind: 'straight', placement: grouping.placement, slots: [held] }))
-    : [grouping])))
 }
 
 function others({ dismissed = [] }: PlanDocument, finding: string): NonNullable<PlanDocument['dismissed']> {
@@ -109,8 +97,11 @@ export function applyEdits(plan: PlanDocument, edits: readonly PlanEdit[], newId
 function addExercise(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'add_exercise' }>, newId: () => string): Edited {
   const problem = dayProblem(plan, edit.day)
   if (problem) return failure(problem)
+  const sessions = plan.rotation.days[edit.day]?.sessions ?? []
+  const host = sessions.find(({ id }) => id === edit.session) ?? sessions.at(-1)
+  if (host && host.groupings.length >= MAX_GROUPINGS) return failure({ kind: 'session_full', limit: MAX_GROUPINGS })
   const slot: Slot = { id: slotId(newId()), exercise: edit.exercise, intent: edit.intent, scheme: edit.scheme }
-  return checked(plan, withDay(plan, edit.day, day => withNewSlot(day, slot, newId)), [slot])
+  return checked(plan, withDay(plan, edit.day, day => withNewSlot(day, slot, newId, host?.id)), [slot])
 }
 
 function moveSets(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'move_sets' }>, newId: () => string): Edited {
@@ -174,8 +165,9 @@ function groupingWith(grouping: Grouping, changed: Slot): readonly Grouping[] {
   return [{ ...grouping, kind: others.length === 0 ? 'straight' : grouping.kind, slots: [first, ...others] }]
 }
 
-function withNewSlot(day: RotationDay, slot: Slot, newId: () => string): RotationDay {
+/** The day with a new exercise at the end of a session; the last one where none is named. */
+function withNewSlot(day: RotationDay, slot: Slot, newId: () => string, host = day.sessions.at(-1)?.id): RotationDay {
   const grouping: Grouping = { id: groupingId(newId()), kind: 'straight', placement: 'main', slots: [slot] }
-  const last: Session = day.sessions.at(-1) ?? { id: sessionId(newId()), groupings: [] }
-  return { ...day, sessions: [...day.sessions.slice(0, -1), { ...last, groupings: [...last.groupings, grouping] }] }
+  const sessions: readonly Session[] = host ? day.sessions : [{ id: sessionId(newId()), groupings: [] }]
+  return { ...day, sessions: sessions.map(session => (host === undefined || session.id === host ? { ...session, groupings: [...session.groupings, grouping] } : session)) }
 }

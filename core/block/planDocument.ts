@@ -1,9 +1,26 @@
-import type { PlainDate, SlotId } from '../base'
+import type { PlainDate, SessionId, SlotId } from '../base'
 import { daySlots, type Rotation } from '../rotation'
-import type { Slot } from '../session'
+import type { Session, Slot } from '../session'
 
 /** Version of the document's shape; a stored document of an older one is migrated when it is read. */
 export const PLAN_SCHEMA = 1
+
+/** More groupings than any session holds (docs/formats.md). */
+export const MAX_GROUPINGS = 40
+
+export const ONE_OFF_REASONS = ['short', 'swap', 'other'] as const
+
+/** A session that is done in another way on one date; the plan stays as it is. */
+export interface OneOff {
+  readonly on: PlainDate
+  /** The session of the rotation that it stands in for; the content has the same id. */
+  readonly session: SessionId
+  readonly reason: (typeof ONE_OFF_REASONS)[number]
+  readonly content: Session
+}
+
+/** Another version of a session that is kept at hand, such as a short one. */
+export interface Variant { readonly session: SessionId, readonly name: string, readonly content: Session }
 
 /** The plan of one training block, saved whole under a version number (docs/formats.md). */
 export interface PlanDocument {
@@ -15,6 +32,8 @@ export interface PlanDocument {
   readonly rotation: Rotation
   /** Findings the coach has looked at and put aside, by finding key, each with her note. */
   readonly dismissed?: readonly { readonly finding: string, readonly note: string }[]
+  readonly oneOffs?: readonly OneOff[]
+  readonly variants?: readonly Variant[]
 }
 
 /** Where a slot stands, days from 0; undefined if the plan has no such slot. */

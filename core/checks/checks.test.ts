@@ -39,6 +39,7 @@ const ROWS: readonly Row[] = [
   { check: 'extended-not-last', plan: one('cable_curl 1 x 10, rir 0, last: drop 20% 8, then 2 x 10, rir 2'), calm: one('cable_curl 3 x 10, rir 1, last: drop 20% 8') },
   { check: 'low-back-crowd', plan: one('romanian_deadlift 4 x 8, rir 2', 'barbell_row 3 x 8, rir 2'), calm: one('romanian_deadlift 4 x 8, rir 2', 'machine_row 3 x 8, rir 2') },
   { check: 'isolation-before-compound', plan: one('cable_fly 3 x 12, rir 2', 'machine_chest_press 3 x 10, rir 2'), calm: one('machine_chest_press 3 x 10, rir 2', 'cable_fly 3 x 12, rir 2') },
+  { check: 'odd-figures', plan: one('cable_curl 3 x 12, 999kg'), calm: one('cable_curl 3 x 12, 25kg'), isUnfixed: true },
   { check: 'group-crowded', plan: arms('cable_curl 8 x 12, rir 2', 'preacher_curl_bar 8 x 12, rir 2'), calm: arms('cable_curl 4 x 12, rir 2') },
   { check: 'session-many-sets', plan: one(...['leg_press', 'leg_curl_seated', 'calf_raise_standing', 'machine_row', 'machine_chest_press', 'cable_crunch'].map(id => `${id} 6 x 12, rir 2`)), calm: one(curl), isUnfixed: true },
   { check: 'many-exercises', plan: arms(...['pushdown_rope', 'pushdown_bar', 'kickback_cable', 'overhead_extension_rope', 'machine_triceps_extension'].map(id => `${id} 1 x 12, rir 2`)), calm: arms(curl), isUnfixed: true },
@@ -108,6 +109,10 @@ describe('every check finds what it is for, stays quiet else, and its fix settle
     expect(Object.keys(FINDING_SENTENCES).sort()).toEqual([...ids].sort())
   })
 })
+
+test.each([
+  ['no reps', 'cable_curl 3 x 0', 'none'], ['a rest of an hour', 'cable_curl 3 x 12, rest 3600s', 'rest'], ['a hundred reps', 'cable_curl 1 x 100', 'many'], ['per hand', 'dumbbell_curl 3 x 12, 200lb per hand', 'heavy'],
+])('%s is asked about', (_, line, slip) => expect(of(one(line), 'odd-figures').map(({ figures }) => figures.slip)).toEqual([slip]))
 
 describe('methods switch and tune them', () => {
   test('an own arm day may begin with a light primer', () => {

@@ -5,6 +5,7 @@ import type { Check, Finding } from './finding'
 import { SEVERITIES } from './finding'
 import { type CheckInput, checkInput, type History, type SessionView } from './input'
 import { DOSE } from './rules/dose'
+import { ODD_FIGURES } from './rules/oddFigures'
 import { ORDER } from './rules/order'
 import { PAIRING } from './rules/pairing'
 import { ROTATION } from './rules/rotationRecovery'
@@ -13,7 +14,7 @@ import { SESSION_JOINTS } from './rules/sessionJoints'
 import { VOLUME } from './rules/volume'
 
 /** All rules, safety first. */
-export const CHECKS: readonly Check[] = [...SAFETY, ...ORDER, ...DOSE, ...PAIRING, ...SESSION_JOINTS, ...VOLUME, ...ROTATION]
+export const CHECKS: readonly Check[] = [...SAFETY, ...ORDER, ...DOSE, ...PAIRING, ...SESSION_JOINTS, ...ODD_FIGURES, ...VOLUME, ...ROTATION]
 
 /**
  * Findings of all rules over what was looked at, worst first.

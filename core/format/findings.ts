@@ -39,6 +39,8 @@ const GAP_WORDS: Readonly<Record<string, (figure: ReturnType<typeof reader>) => 
   forearm_side: ({ text }) => `${text('muscle')} gets nothing`,
 }
 
+const SLIPS: Readonly<Record<string, string>> = { none: 'a set has no reps', many: 'a set has more than 60 reps', heavy: 'the load is more than a client is likely to lift', rest: 'a rest is longer than ten minutes' }
+
 type Sentence = (figure: ReturnType<typeof reader>) => string
 
 /** One sentence for each check; a test holds that none is missing. */
@@ -62,6 +64,7 @@ export const FINDING_SENTENCES: Readonly<Record<string, Sentence>> = {
   'extended-not-last': ({ text }) => `${text('exercise')} has a long set before plain ones.`,
   'low-back-crowd': ({ text }) => `${text('exercise')} follows ${text('before')}: the low back holds both.`,
   'isolation-before-compound': ({ text }) => `${text('exercise')} comes before ${text('compound')}.`,
+  'odd-figures': ({ text }) => `${text('exercise')}: ${SLIPS[text('slip')] ?? 'a figure is far from the usual'}. Is that a slip?`,
   'group-crowded': ({ text, number }) => `${text('group')}: ${sets(number('sets'))} in one session, limit ${formatSets(number('limit'))}.`,
   'session-many-sets': ({ number }) => `${sets(number('sets'))} in one session, limit ${number('limit')}.`,
   'many-exercises': ({ text, number }) => `${text('group')}: ${number('exercises')} exercises in one session, limit ${number('limit')}.`,

@@ -12,6 +12,11 @@ export function editProblemSentence(problem: EditProblem, catalogue: Catalogue):
     case 'day_full': return `Day ${problem.day + 1} already has two sessions. Choose another day, or swap the two days.`
     case 'too_short': return `The sessions need at least ${problem.least} days. Remove one, or put two on a day, then shorten.`
     case 'cannot_hold_weekdays': return `A rotation of ${problem.days} days cannot stay on weekdays. Make it 7 or 14 days, or let it float.`
+    case 'no_such_session': return 'This session is no longer in the plan. Choose another one.'
+    case 'with_itself': return 'An exercise cannot be paired with itself. Choose another one, or add sets.'
+    case 'needs_partner': return 'Only one exercise stands here. Pair it with another first.'
+    case 'other_session': return 'Only exercises of one session can be done together. Move one of them first.'
+    case 'session_full': return `A session holds ${problem.limit} exercises or groups at most. Pair some, or use a second session.`
     case 'too_many_sets': return `${catalogue.get(problem.exercise)?.name ?? problem.exercise} would pass ${problem.limit} sets in one session. Cut sets or use a second exercise.`
   }
 }

@@ -1,5 +1,7 @@
 export { FORMS, GRIP_WIDTHS, GRIPS, HOLD_POSITIONS, LOAD_BASES, LOCK_OUTS, TEMPO_WORDS, WEIGHT_UNITS } from './stage'
 export type { Effort, Form, Grip, GripWidth, HoldStage, Load, LoadBasis, LockOut, RangeOfMotion, Reps, Rest, RestStage, Span, Stage, Tempo, WeightUnit, WorkStage } from './stage'
+export { TECHNIQUES } from './techniques'
+export type { Technique } from './techniques'
 export { allSets, LOAD_RULES, MAX_SETS_PER_EXERCISE, normalScheme, orderedText, plannedSets, SET_PROTOCOLS, SET_ROLES, SIDE_ORDERS, splitSets, withRunsAdded, withSetsAdded } from './setScheme'
 export type { LoadRule, RepAim, SetProtocol, SetRole, SetRun, SetScheme, SideOrder } from './setScheme'
 export { nominalReps, plainValue, workStages } from './plainValue'

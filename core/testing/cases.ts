@@ -73,7 +73,7 @@ export const CASES: readonly Case[] = [
   row('C43', 'triceps', [8, 8, 8, 7.6], 1180, 'pushdown_rope 2 x 9 with "rope", then 2 x 9 with "two ropes", then 2 x 9 with "bar", then 2 x 9 with "single handle"'),
   row('C44', 'triceps', [9, 9, 9, 8.7], 996.5, 'superset, same muscle: pushdown_rope 3 x 12 & overhead_extension_rope 3 x 12 & narrow_push_up 3 x to failure'),
   row('C45', 'elbow_flexors_other', [3, 5.25, 6, 4.9875], 1006, 'pulldown_neutral 3 x 10', 'finisher, replaceable: hammer_curl 3 x 12'),
-  row('C46', 'biceps', [3, 3, 3, 2.85], 1524, 'prepare 5 min "rowing, easy"', 'prepare 3 min "bands" if "the muscle is cold"', 'warm-up block: band_curl 2 x 20 & band_pushdown 2 x 20', 'cable_curl warm-up 2 x 12, then 3 x 10'),
+  row('C46', 'biceps', [3, 3, 3, 2.85], 1569, 'prepare 5 min "rowing, easy"', 'prepare 3 min "bands" if "the muscle is cold"', 'warm-up block: band_curl 2 x 20 & band_pushdown 2 x 20', 'cable_curl warm-up 2 x 12, then 3 x 10'),
   row('C47', 'triceps', [4, 6, 8, 5.13], 1101, 'circuit: dumbbell_curl 4 x 13/11/9/7 & pushdown_rope 4 x 13/11/9/7 & push_up 4 x 13/11/9/7'),
   row('C48', 'triceps', [3, 3, 3, 2.85], 969, 'straight, part "extensors": pushdown_rope 3 x 12', 'straight, part "flexors": cable_curl 3 x 12'),
   row('C49', 'biceps', [6, 7.5, 8, 7.125], 1351, 'superset, same muscle: cable_curl 2 x 12 & preacher_curl_bar 2 x 10', 'superset, same muscle: pushdown_rope 2 x 12 & overhead_extension_rope 2 x 12', 'superset, same muscle: hammer_curl 2 x 12 & machine_curl 2 x 12'),

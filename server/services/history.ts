@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/catalogue'
-import { TREND } from '#core/log'
+import { recentBest, TREND } from '#core/log'
 import type { ClearanceBody, HistoryView, MeasurementBody, PainBody } from '#shared/contracts/history'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
@@ -80,4 +80,12 @@ export async function addMeasurement(coach: Coach, client: ClientId, measurement
 
 export async function removeMeasurement(coach: Coach, client: ClientId, id: string): Promise<Result<typeof DONE, Problem>> {
   return await deleteMeasurement(database(), coach.id, client, id) ? success(DONE) : failure({ kind: 'not-found', what: 'measurement' })
+}
+
+/** How strong the client is lately, exercise by exercise. */
+export async function strengths(coach: Coach, id: ClientId, today: PlainDate): Promise<Result<{ strengths: { exercise: string, kg: number }[] }, Problem>> {
+  const db = database()
+  const [client, exposures] = await Promise.all([clientName(db, coach.id, id), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays))])
+  if (!client) return failure({ kind: 'not-found', what: 'client' })
+  return success({ strengths: recentBest(exposures).map(({ exercise, value }) => ({ exercise, kg: value })) })
 }

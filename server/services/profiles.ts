@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto'
 import { addDays, blockId, type ClientId, clientId, failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
 import { starterPlan } from '#core/block'
 import type { Problem } from '#shared/contracts/problem'
-import type { Profile } from '#shared/contracts/profile'
+import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 import { database } from '../db/database'
-import { followers } from '../db/queries/clients'
+import { followers, lockedFacts, updateFacts } from '../db/queries/clients'
 import { insertClient, profileOf, updateProfile } from '../db/queries/profiles'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
@@ -33,6 +33,21 @@ export async function saveProfile(coach: Coach, id: ClientId, changed: Profile):
   if (unknown) return unknown
   await updateProfile(database(), { coachId: coach.id, id, profile: changed, facts: factsOf(changed, found.facts) })
   return success({ id })
+}
+
+/** Puts an exercise on the list of those the client is not to be given; saying it twice changes nothing. */
+export async function avoidExercise(coach: Coach, id: ClientId, exercise: string): Promise<Result<{ id: ClientId }, Problem>> {
+  const { catalogue } = await studioSettings(database(), coach.id)
+  return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
+    const found = await lockedFacts(tx, coach.id, id)
+    if (!found) return failure({ kind: 'not-found', what: 'client' })
+    if (!catalogue.has(exercise)) return failure({ kind: 'invalid', errors: [{ pointer: '/exercise', kind: 'custom', detail: 'exercise is not in your library; choose one that is.' }] })
+    const before = ProfileContract.parse(found.profile)
+    const avoid = [...new Set([...before.avoid, exercise])]
+    const keep = before.keep.filter(kept => kept !== exercise)
+    await updateFacts(tx, coach.id, id, { facts: { ...found.facts, avoid, keep }, profile: { ...before, avoid, keep } })
+    return success({ id })
+  })
 }
 
 /** Methods and exercises a profile names that the coach does not have, and a name that another client of hers has. */

@@ -13,7 +13,7 @@ export async function savePlan(coach: Coach, save: { blockId: BlockId, version: 
   const { catalogue } = await studioSettings(db, coach.id)
   const unknown = unknownExercises(save.plan, catalogue)
   // Ownership decides first: another coach's block is absent, whatever its plan names.
-  if (unknown.length > 0 && await blockExists(db, coach.id, save.blockId)) return failure({ kind: 'invalid', errors: unknown.map(({ day, exercise }) => ({ pointer: `/plan/rotation/days/${day}`, kind: 'custom', detail: `Day ${day + 1} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.` })) })
+  if (unknown.length > 0 && await blockExists(db, coach.id, save.blockId)) return failure({ kind: 'invalid', errors: unknown.map(({ day, exercise }) => ({ pointer: day === null ? '/plan/oneOffs' : `/plan/rotation/days/${day}`, kind: 'custom', detail: `${day === null ? 'A single date or a kept version' : `Day ${day + 1}`} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.` })) })
   const saved = await savePlanOver(db, { coachId: coach.id, ...save })
   if (saved) return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })
   const current = await blockOf(db, coach.id, save.blockId)

@@ -46,3 +46,6 @@ export const SessionParams = z.object({ clientId: z.uuid(), sessionId: z.uuid() 
 export const MeasurementParams = z.object({ clientId: z.uuid(), measurementId: z.uuid() })
 /** An answer that has nothing to say but that it is done. */
 export const Done = z.object({ isDone: z.literal(true) })
+
+/** Estimated one-rep maximum by exercise, from what was logged lately. Units: kilograms. */
+export const StrengthsView = z.object({ strengths: z.array(z.object({ exercise: z.string(), kg: z.number() })) })

@@ -1,5 +1,5 @@
 import { exerciseId, groupingId, isoWeekday, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
-import { PLAN_SCHEMA, type PlanDocument } from '#core/block'
+import { MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA, type PlanDocument } from '#core/block'
 import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/catalogue'
 import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_KINDS, ROTATION_LENGTH } from '#core/rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, type SetRun, type SetScheme, workStages } from '#core/scheme'
@@ -72,15 +72,16 @@ const grouping = z.strictObject({
   restAfterGrouping: RestContract.exactOptional(), onlyIf: shortText.exactOptional(),
 }).readonly()
 
-const session = z.strictObject({
+/** What a client does in one visit. */
+export const SessionContract = z.strictObject({
   id: id.transform(sessionId), name: title.exactOptional(),
   preparation: z.array(z.strictObject({ minutes: z.number().min(0).max(120), what: shortText, onlyIf: shortText.exactOptional() }).readonly()).max(10).readonly().exactOptional(),
-  groupings: z.array(grouping).max(40).readonly(), restBetweenMuscles: RestContract.exactOptional(),
+  groupings: z.array(grouping).max(MAX_GROUPINGS).readonly(), restBetweenMuscles: RestContract.exactOptional(),
 }).readonly()
 
 const day = z.strictObject({
   role: z.enum(DAY_ROLES), label: title.exactOptional(), minuteLimit: z.int().min(5).max(480).exactOptional(),
-  sessions: z.array(session).max(MAX_SESSIONS_PER_DAY).readonly(),
+  sessions: z.array(SessionContract).max(MAX_SESSIONS_PER_DAY).readonly(),
 }).readonly().refine(value => value.role !== 'rest' || value.sessions.length === 0, { path: ['sessions'], message: 'must be empty on a rest day' })
 
 /** Regular load besides the planned sessions. */
@@ -107,6 +108,8 @@ const rotation = z.strictObject({
 export const PlanContract = z.strictObject({
   schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(60), rotation,
   dismissed: z.array(z.strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) }).readonly()).max(200).readonly().exactOptional(),
+  oneOffs: z.array(z.strictObject({ on: PlainDateContract, session: id.transform(sessionId), reason: z.enum(ONE_OFF_REASONS), content: SessionContract }).readonly()).max(200).readonly().exactOptional(),
+  variants: z.array(z.strictObject({ session: id.transform(sessionId), name: title, content: SessionContract }).readonly()).max(40).readonly().exactOptional(),
 }).readonly().superRefine((plan, context) => {
   const { anchor } = plan.rotation
   if (anchor.kind === 'weekday' && isoWeekday(plan.startsOn) !== anchor.startsOn) {

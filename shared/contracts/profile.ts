@@ -48,3 +48,6 @@ export type Profile = z.output<typeof ProfileContract>
 
 /** What saving a profile answers, and what a new client is found under. */
 export const SavedClient = z.object({ id: z.uuid() })
+
+/** An exercise a client is not to be given any more. */
+export const AvoidBody = z.strictObject({ exercise: z.string().min(1).max(60) })

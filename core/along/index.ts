@@ -1,0 +1,2 @@
+export { alongSession } from './alongSession'
+export type { FeltSet, GroupAlong, JointAlong, SessionAlong } from './alongSession'
