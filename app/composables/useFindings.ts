@@ -17,6 +17,7 @@ export function useFindings() {
     }
   }
   return {
+    told,
     findings: useAfterPaint(() => store.findings.map(told)),
     dismissed: computed(() => store.dismissed.map(finding => ({ ...told(finding), note: store.plan?.dismissed?.find(entry => entry.finding === findingKey(finding))?.note ?? '' }))),
   }

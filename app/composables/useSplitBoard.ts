@@ -276,6 +276,14 @@ export function useSplitBoard() {
       if (!carry.putDown()) sayProblem()
     }
     else if (notice.value?.fix) applyFix(notice.value)
+    else void openSession()
+  }
+
+  /** The selected day's session in detail. */
+  async function openSession(): Promise<void> {
+    const { day } = place.value
+    if (days.value[day]?.role === 'rest') return say(`Day ${day + 1} is rest. R makes it a training day.`)
+    await navigateTo(`/clients/${store.client?.id}/session/${day + 1}`)
   }
 
   function cancel(): void {
@@ -327,7 +335,7 @@ export function useSplitBoard() {
     selectedRail, selectedCell, isPickerOpen, pickerGroups, opened, tried, marked, recovery, restingRecovery, shownInput, notice, noticeAt, noticeKey, isFirm: computed(() => notice.value !== null && !canBeDismissed(notice.value)),
     open, close, tryFix, applyFix, dismiss, bringBack, dismissNotice, showFinding, worstArrival, toggleMark, toggleHold, toggleRest, choose, withDay, dropDay,
     select, go, goToDay, pickNext, changeSets, openPicker, choices, addExercise,
-    lift, carryBy, carryOver, moveTo, confirm, cancel, undo, redo, toggle, toggleHeads, nextNotice, showGroup, say,
+    lift, carryBy, carryOver, moveTo, confirm, openSession, cancel, undo, redo, toggle, toggleHeads, nextNotice, showGroup, say,
   }
 }
 

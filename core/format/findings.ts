@@ -41,6 +41,11 @@ const GAP_WORDS: Readonly<Record<string, (figure: ReturnType<typeof reader>) => 
 
 const SLIPS: Readonly<Record<string, string>> = { none: 'a set has no reps', many: 'a set has more than 60 reps', heavy: 'the load is more than a client is likely to lift', rest: 'a rest is longer than ten minutes' }
 
+/** What a missed wish about heads, lengths or grips says. */
+export function gapWords(gap: CoverageGap): string {
+  return GAP_WORDS[gap.kind]?.(reader({ ...gap })) ?? ''
+}
+
 type Sentence = (figure: ReturnType<typeof reader>) => string
 
 /** One sentence for each check; a test holds that none is missing. */

@@ -21,6 +21,11 @@ export function longerWords(seconds: number): string {
   return `${formatClock(Math.abs(seconds))} ${seconds > 0 ? 'longer' : 'shorter'}`
 }
 
+/** `82 % ready`: a muscle before or during a session. */
+export function readinessWords(percentReady: number): string {
+  return `${roundHalfUp(percentReady)}${NBSP}% ready`
+}
+
 export const GROUPING_NAMES: Readonly<Record<GroupingKind, string>> = { straight: 'straight', superset: 'superset', alternating: 'alternating', circuit: 'circuit' }
 export const PLACEMENT_NAMES: Readonly<Record<Placement, string>> = { main: 'main part', warmup: 'warm-up block', finisher: 'finisher' }
 

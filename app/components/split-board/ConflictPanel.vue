@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { dayName } from '#core/format'
 import type { PlanDifference } from '#core/block'
-import { useBoard } from './boardContext'
 
 const { difference } = defineProps<{ difference: PlanDifference }>()
-const board = useBoard()
 const store = usePlanStore()
+const days = computed(() => store.plan?.rotation.days ?? [])
 const rows = computed(() => difference.sets.map(row => ({
   ...row,
-  dayName: `Day ${row.day + 1}${board.days.value[row.day] ? ` ${dayName(board.days.value[row.day]!)}` : ''}`,
+  dayName: `Day ${row.day + 1}${days.value[row.day] ? ` ${dayName(days.value[row.day]!)}` : ''}`,
   exerciseName: store.context?.catalogue.get(row.exercise)?.name ?? row.exercise,
 })))
 </script>

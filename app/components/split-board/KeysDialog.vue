@@ -5,7 +5,7 @@ const isOpen = defineModel<boolean>({ required: true })
 const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['←', '→', '↑', '↓'], 'walk the board'], [['1', '…', '9'], 'jump to a day; two digits past nine'],
   [['+', '−'], 'add or cut a set'], [[',', '.'], 'pick an exercise in the cluster'], [['E'], 'add an exercise'],
-  [['⇧', '←', '→'], 'take sets in hand and carry them'], [['Enter'], 'put down'], [['Esc'], 'put back, drop the pick'],
+  [['⇧', '←', '→'], 'take sets in hand and carry them'], [['Enter'], 'put down; else open the day’s session'], [['Esc'], 'put back, drop the pick'],
   [['Space'], 'mark a cell: + − carry and hold act on all'], [['F'], 'hold sets fixed against proposals'],
   [['H'], 'open or close heads and groups'], [['N'], 'next thing to look at; Enter fixes it, Delete puts it aside'], [['X'], 'all checks'],
   [['Y'], 'where the figure comes from'], [['C'], 'calendar weeks'], [['B'], 'history of the plan'], [['T'], 'plain table'],

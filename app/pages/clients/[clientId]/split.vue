@@ -103,7 +103,7 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
     <LazyExercisePicker v-if="board.isPickerOpen.value" />
     <LazyWhyDialog v-if="board.opened.value === 'why'" />
     <LazyChecksSheet v-else-if="board.opened.value === 'checks'" />
-    <LazyDismissDialog v-else-if="board.opened.value === 'dismiss'" />
+    <LazyDismissDialog v-else-if="board.opened.value === 'dismiss' && board.notice.value" :finding="board.notice.value" :is-firm="board.isFirm.value" @closed="board.close()" @dismissed="note => board.notice.value && board.dismiss(board.notice.value, note)" />
     <LazyRotationDialog v-else-if="board.opened.value === 'rotation'" />
     <LazyRevisionsDialog v-else-if="board.opened.value === 'revisions'" />
     <LazyCalendarDialog v-else-if="board.opened.value === 'calendar'" />

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { findingSentence } from '#core/format'
-import { useBoard } from '../boardContext'
+import type { Finding } from '#core/checks'
 
 /** Putting a finding aside takes a note, so that the next look knows why. */
-const board = useBoard()
+const { finding, isFirm } = defineProps<{ finding: Finding, /** Nothing but a clearance lifts it. */ isFirm: boolean }>()
+const emit = defineEmits<{ closed: [], dismissed: [note: string] }>()
 const note = ref('')
-const finding = board.notice
 </script>
 
 <template>
-  <PanelDialog title="Put aside" :width="480" @closed="board.close()">
-    <form v-if="finding" class="mt-2 flex flex-col gap-3" @submit.prevent="board.dismiss(finding, note)">
+  <PanelDialog title="Put aside" :width="480" @closed="emit('closed')">
+    <form class="mt-2 flex flex-col gap-3" @submit.prevent="emit('dismissed', note)">
       <p>{{ findingSentence(finding) }}</p>
-      <p v-if="board.isFirm.value" class="alert-chip">
+      <p v-if="isFirm" class="alert-chip">
         This cannot be put aside: only a recorded clearance by a licensed professional lifts it.
       </p>
       <template v-else>
