@@ -58,13 +58,13 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
     const group = slot && store.context ? mainGroup(slot, requireExercise(store.context.catalogue, slot.exercise), store.context) : undefined
     return familyOfGroup(group)
   }
-  /** How ready the muscle an exercise is chosen for is when its first set begins; null where it leaves nothing. */
-  function readinessAt(id: SlotId): number | null {
+  /** How ready the muscle an exercise is chosen for is when its first set begins, and whether earlier sets of the session have worked it; null where it leaves nothing. */
+  function readinessAt(id: SlotId): { readonly percent: number, readonly isWorked: boolean } | null {
     const slot = slots.value.find(held => held.id === id)
     const group = slot && store.context ? mainGroup(slot, requireExercise(store.context.catalogue, slot.exercise), store.context) : undefined
     const felt = along.value?.groups.find(held => held.group === group)
     const first = felt?.sets.findIndex(set => set.slot === id) ?? -1
-    return felt && first >= 0 ? felt.sets[first - 1]?.readiness ?? felt.startReadiness : null
+    return felt && first >= 0 ? { percent: felt.sets[first - 1]?.readiness ?? felt.startReadiness, isWorked: first > 0 } : null
   }
   function restsOf(grouping: Grouping): { readonly inside: number, readonly after: number } {
     if (!store.context) return { inside: 0, after: 0 }

@@ -1,4 +1,5 @@
 import { ARM_GROUPS, type Group, type Joint } from '#core/catalogue'
+import { GROUP_NAMES } from '#core/format'
 import type { GroupAlong, JointAlong } from '#core/along'
 import { useElementSize } from '@vueuse/core'
 import { shownMinutes } from '~/components/session/stripLayout'
@@ -20,7 +21,7 @@ export function useSessionLines(builder: SessionBuilder) {
 
   function muscleLine({ group, startReadiness, endReadiness, sets, shortestRest }: GroupAlong) {
     return {
-      group, family: familyOfGroup(group), start: startReadiness, end: endReadiness, shortest: shortestRest,
+      group, short: GROUP_NAMES[group].split(' ')[0], family: familyOfGroup(group), start: startReadiness, end: endReadiness, shortest: shortestRest,
       sets: sets.map(({ start, end, credit }) => ({ x: toX(start), width: Math.max(3, toX(end) - toX(start) - 1.5), isDirect: credit === 1 })),
       rests: sets.slice(1).flatMap((set, at) => {
         const before = sets[at]

@@ -1,6 +1,5 @@
-import { formatClock } from '#core/format'
+import { formatClock, sessionLines } from '#core/format'
 import type { WeightUnit } from '#core/scheme'
-import { formatSession } from '#core/shorthand'
 import { type FittedSession, fittedSession, SESSION_TEMPLATES, templateSession } from '#core/templates'
 import { StrengthsView } from '#shared/contracts/history'
 import { KeepSessionBody, KeptSession, SessionTemplatesView } from '#shared/contracts/sessionTemplate'
@@ -8,7 +7,7 @@ import { newId } from './newId'
 import type { SessionBuilder } from './useSessionBuilder'
 
 /** A session that can be put on this day, as it would stand there. */
-export interface OfferedTemplate { readonly key: string, readonly name: string, readonly suits: string, readonly reasons: readonly string[], readonly ownId: string | null, readonly fitted: FittedSession, readonly text: string, readonly words: readonly string[] }
+export interface OfferedTemplate { readonly key: string, readonly name: string, readonly suits: string, readonly reasons: readonly string[], readonly ownId: string | null, readonly fitted: FittedSession, readonly lines: readonly string[], readonly words: readonly string[] }
 
 /** Templates that come with the program and the coach's own, each fitted to the client, and keeping a session as one. */
 export function useSessionTemplates(builder: SessionBuilder) {
@@ -44,7 +43,7 @@ export function useSessionTemplates(builder: SessionBuilder) {
     const [context, input] = [store.context, store.input]
     if (!context || !input) return []
     const fit = { context, ledger: input.ledger, oneReps: strengths.value, newId, ...(builder.limit.value !== null && { minutes: builder.limit.value }) }
-    const offer = (key: string, head: Pick<OfferedTemplate, 'name' | 'suits' | 'reasons' | 'ownId'>, fitted: FittedSession): OfferedTemplate => ({ key, ...head, fitted, text: formatSession(fitted.session), words: told(fitted) })
+    const offer = (key: string, head: Pick<OfferedTemplate, 'name' | 'suits' | 'reasons' | 'ownId'>, fitted: FittedSession): OfferedTemplate => ({ key, ...head, fitted, lines: sessionLines(fitted.session, context.catalogue), words: told(fitted) })
     return [
       ...own.value.map(template => offer(template.id, { name: template.name, suits: 'your own', reasons: template.reason ? [template.reason] : [], ownId: template.id }, fittedSession(template.content, fit))),
       ...SESSION_TEMPLATES.map(template => offer(template.id, { name: template.name, suits: template.suits, reasons: template.reasons, ownId: null }, fittedSession(templateSession(template, newId), fit, template.scales))),

@@ -1,8 +1,7 @@
 import type { PlainDate } from '#core/base'
-import { formatClock, formatDay } from '#core/format'
+import { formatClock, formatDay, sessionLines } from '#core/format'
 import { sessionSeconds } from '#core/minutes'
 import type { Session } from '#core/session'
-import { formatSession } from '#core/shorthand'
 import type { SessionBuilder } from './useSessionBuilder'
 import { useSessionDates } from './useShortSession'
 
@@ -14,9 +13,10 @@ export function useSessionVersions(builder: SessionBuilder) {
   const dates = useSessionDates(builder)
   const on = ref(dates.value[0]?.on ?? null)
   const minutesOf = (content: Session) => (store.context ? formatClock(sessionSeconds(content, store.context)) : '')
+  const linesOf = (content: Session) => (store.context ? sessionLines(content, store.context.catalogue) : [])
   const own = <Kept extends { readonly session: string }>(kept: readonly Kept[] | undefined) => (kept ?? []).filter(({ session }) => session === builder.session.value?.id)
-  const oneOffs = computed(() => own(store.plan?.oneOffs).map(({ on: date, reason, content }) => ({ on: date, words: formatDay(date), why: WHY[reason], minutes: minutesOf(content), text: formatSession(content) })))
-  const variants = computed(() => own(store.plan?.variants).map(({ name, content }) => ({ name, minutes: minutesOf(content), text: formatSession(content), content })))
+  const oneOffs = computed(() => own(store.plan?.oneOffs).map(({ on: date, reason, content }) => ({ on: date, words: formatDay(date), why: WHY[reason], minutes: minutesOf(content), lines: linesOf(content) })))
+  const variants = computed(() => own(store.plan?.variants).map(({ name, content }) => ({ name, minutes: minutesOf(content), lines: linesOf(content), content })))
   const contentOf = (name: string) => variants.value.find(variant => variant.name === name)?.content
 
   function put(name: string): void {

@@ -1,7 +1,6 @@
 import { datesOfDay, sessionOn } from '#core/block'
-import { formatDay, GROUP_NAMES, offerWords, shortChangeWords, shortSentence } from '#core/format'
+import { formatDay, GROUP_NAMES, offerWords, sessionLines, shortChangeWords, shortSentence } from '#core/format'
 import { catchUpOffers, groupWeeks, SHORT_WAYS, shortSession, type ShortWay } from '#core/short'
-import { formatSession } from '#core/shorthand'
 import type { SessionBuilder } from './useSessionBuilder'
 
 const DATES_SHOWN = 8
@@ -39,7 +38,7 @@ export function useShortSession(builder: SessionBuilder) {
   const refusedWords = ref<ReadonlyMap<string, string>>(new Map())
   const groups = computed(() => result.value?.groups.map(row => ({ ...row, name: GROUP_NAMES[row.group] })) ?? [])
   const offers = computed(() => (result.value && store.input && store.context ? catchUpOffers(result.value, builder.dayAt(), store.input).map(offer => ({ ...offer, words: offerWords(offer, store.context!.catalogue) })) : []))
-  const text = computed(() => (result.value ? formatSession(result.value.session) : ''))
+  const lines = computed(() => (result.value && store.context ? sessionLines(result.value.session, store.context.catalogue) : []))
 
   function refuse(key: string, words: string): void {
     refused.value = new Set([...refused.value, key])
@@ -67,5 +66,5 @@ export function useShortSession(builder: SessionBuilder) {
     const [short, session] = [result.value, builder.session.value]
     if (short && session) done(builder.edit({ kind: 'put_session', day: builder.dayAt(), session: session.id, content: short.session }), 'The session is shorter from now on. Z undoes it.')
   }
-  return { minutes, way, ways: SHORT_WAYS, dates, on, result, sentence, changes, refusedWords, groups, offers, text, refuse, allow, saveForDate, saveAsVariant, useAlways }
+  return { minutes, way, ways: SHORT_WAYS, dates, on, result, sentence, changes, refusedWords, groups, offers, lines, refuse, allow, saveForDate, saveAsVariant, useAlways }
 }

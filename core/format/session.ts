@@ -1,8 +1,9 @@
 import type { Catalogue } from '../catalogue'
 import { roundHalfUp } from '../base'
 import type { PairingEffect } from '../minutes'
-import type { Grouping, GroupingKind, Placement, Slot } from '../session'
+import type { Grouping, GroupingKind, Placement, Session, Slot } from '../session'
 import { plannedSets } from '../scheme'
+import { formatScheme } from '../shorthand'
 import type { CatchUpOffer, ShortChange, ShortSession, ShortWay } from '../short'
 import type { SwapChoice, SwapReason } from '../suggest'
 import { formatSetCount, formatSets, NBSP } from './figures'
@@ -21,9 +22,9 @@ export function longerWords(seconds: number): string {
   return `${formatClock(Math.abs(seconds))} ${seconds > 0 ? 'longer' : 'shorter'}`
 }
 
-/** `82 % ready`: a muscle before or during a session. */
-export function readinessWords(percentReady: number): string {
-  return `${roundHalfUp(percentReady)}${NBSP}% ready`
+/** `82 % ready` before a session; `55 % left` once earlier sets of it have worked the muscle. */
+export function readinessWords(percentReady: number, isWorked = false): string {
+  return `${roundHalfUp(percentReady)}${NBSP}% ${isWorked ? 'left' : 'ready'}`
 }
 
 export const GROUPING_NAMES: Readonly<Record<GroupingKind, string>> = { straight: 'straight', superset: 'superset', alternating: 'alternating', circuit: 'circuit' }
@@ -41,6 +42,18 @@ export function groupingWords({ kind, slots }: Grouping, catalogue: Catalogue): 
   const names = slots.map(slot => slotName(slot, catalogue)).join(', ')
   const word = GROUPING_NAMES[kind]
   return slots.length === 1 ? names : `${word.charAt(0).toUpperCase()}${word.slice(1)} of ${names}`
+}
+
+/** A session line by line, exercises by their names: `Superset: Cable curl 3 x 12 & Rope pushdown 3 x 12`. */
+export function sessionLines({ preparation = [], groupings }: Session, catalogue: Catalogue): readonly string[] {
+  return [
+    ...preparation.map(({ minutes, what }) => `${what}, ${formatSets(minutes)}${NBSP}min`),
+    ...groupings.map(({ kind, placement, slots }) => {
+      const heading = [placement === 'main' ? '' : PLACEMENT_NAMES[placement], slots.length > 1 ? GROUPING_NAMES[kind] : ''].filter(Boolean).join(', ')
+      const body = slots.map(slot => `${slotName(slot, catalogue)} ${formatScheme(slot.scheme)}`).join(' & ')
+      return heading ? `${heading.charAt(0).toUpperCase()}${heading.slice(1)}: ${body}` : body
+    }),
+  ]
 }
 
 const percent = (share: number) => `${roundHalfUp(share * 100)}${NBSP}%`
@@ -92,7 +105,7 @@ export function offerWords({ slot, sets, day, readiness }: CatchUpOffer, catalog
 
 export const SWAP_REASON_NAMES: Readonly<Record<SwapReason, string>> = { taken: 'the station is taken', hurts: 'it hurts', travelling: 'travelling', too_hard: 'still too hard', other: 'something else' }
 
-const STRESS_WORDS = ['none', 'low', 'medium', 'high'] as const
+const STRESS_WORDS = ['no', 'low', 'medium', 'high'] as const
 
 /** What a stand-in changes, in a few words each. */
 export function swapWords({ credits, stress, seconds, isRegression }: SwapChoice): readonly string[] {

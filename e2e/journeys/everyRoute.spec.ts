@@ -36,7 +36,7 @@ async function owned(playwright: { request: { newContext: (options: { baseURL: s
   const history = await (await asking.get(`/api/clients/${clientId}/history`)).json() as { sessions: { id: string, state: string }[], measurements: { id: string }[] }
   return { studio, ids: {
     clientId, blockId, version: '1', exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }), methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
-    sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id, measurementId: history.measurements[0]!.id,
+    sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id, measurementId: history.measurements[0]!.id, templateId: await made('/api/session-templates', { name: 'Theirs', reason: '', content: studio.client('Marit').plan.rotation.days[3]!.sessions[0]! }),
   } }
 }
 
@@ -54,13 +54,14 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'clients/[clientId]/measurements/index.post.ts': () => ({ on: today, kind: 'waist', value: 80 }),
   'clients/[clientId]/sessions/[sessionId]/decision.put.ts': () => ({ decision: 'drop' }),
   'blocks/[blockId]/revisions/[version]/name.put.ts': () => ({ name: 'Mine now' }),
+  'clients/[clientId]/avoid.post.ts': () => ({ exercise: 'cable_curl' }),
   'methods/[methodId].put.ts': () => ({ ...METHODS[0], name: 'Mine now' }),
   'exercises/[exerciseId]/index.put.ts': () => ({ ...EXERCISES[0], name: 'Mine now' }),
   'exercises/[exerciseId]/credits.put.ts': () => CREDITS,
   'exercises/[exerciseId]/effect.post.ts': () => CREDITS,
 }
 /** Routes about the signed-in coach alone: there is no id of anybody else's to try. */
-const OWN = ['roster.get.ts', 'clients/index.post.ts', 'clients/archived.get.ts', 'methods/index.get.ts', 'methods/index.post.ts', 'exercises/index.get.ts', 'exercises/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
+const OWN = ['roster.get.ts', 'clients/index.post.ts', 'clients/archived.get.ts', 'methods/index.get.ts', 'methods/index.post.ts', 'session-templates/index.get.ts', 'session-templates/index.post.ts', 'exercises/index.get.ts', 'exercises/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
 
 test('every route asks who is there, and another coach\'s ids are as absent as ids nobody has', async ({ page, playwright, studio }) => {
   const { studio: other, ids: theirs } = await owned(playwright)

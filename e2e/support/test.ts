@@ -61,3 +61,19 @@ export function week(page: Page, muscle: string) {
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByText(/^Saved/)).toBeVisible()
 }
+
+/** Opens the Session builder of a client on a day, and waits until it hears keys. */
+export async function openSession(page: Page, clientId: string, day: number | string): Promise<void> {
+  await page.goto(`/clients/${clientId}/session/${day}`)
+  await sessionIsLive(page)
+}
+
+/** Waits until the Session builder hears keys. */
+export async function sessionIsLive(page: Page): Promise<void> {
+  await expect(page.locator('[aria-busy=false]').filter({ has: page.getByRole('region', { name: 'Exercises' }) })).toBeVisible()
+}
+
+/** The shorthand of an exercise in the Session builder. */
+export function shorthand(page: Page, exercise: string) {
+  return page.getByRole('textbox', { name: `Sets of ${exercise} in shorthand` })
+}

@@ -24,7 +24,7 @@ const arrives = computed(() => builder.readinessAt(held.id))
         <CircleAlert v-if="worst" :size="13" class="shrink-0" :class="worst.severity === 'info' ? 'text-ink3' : 'text-alert'" :aria-label="`${findings.length} to look at`" role="img" />
       </span>
       <SchemeField :held="held" />
-      <span class="ready" :data-short="(arrives !== null && arrives < 65) || undefined">{{ arrives === null ? '' : readinessWords(arrives) }}</span>
+      <span class="ready" >{{ arrives === null ? '' : readinessWords(arrives.percent, arrives.isWorked) }}</span>
       <span class="flex shrink-0 items-center gap-1">
         <button type="button" class="mini" :aria-label="`One set less of ${builder.nameOf(held.id)}`" @click.stop="builder.select(held.id), builder.changeSets(-1, held.id)">−</button>
         <button type="button" class="mini" :aria-label="`One set more of ${builder.nameOf(held.id)}`" @click.stop="builder.select(held.id), builder.changeSets(1, held.id)">+</button>
@@ -44,7 +44,7 @@ const arrives = computed(() => builder.readinessAt(held.id))
 .row[data-selected] { border-left-color: var(--focus); background: var(--paper); }
 .letter { width: 18px; line-height: 28px; font-family: var(--font-display); font-weight: 600; color: var(--ink2); }
 .name { display: flex; align-items: center; gap: 6px; width: 200px; min-height: 28px; flex-shrink: 0; overflow: hidden; }
-.ready { width: 92px; flex-shrink: 0; font-size: 12px; line-height: 28px; color: var(--ink2); text-align: right; white-space: nowrap; } .ready[data-short] { color: var(--alert); font-weight: 600; }
+.ready { width: 92px; flex-shrink: 0; font-size: 12px; line-height: 28px; color: var(--ink2); text-align: right; white-space: nowrap; }
 .mini { display: inline-flex; align-items: center; justify-content: center; width: 26px; height: 26px; border: 1px solid transparent; border-radius: 4px; color: var(--ink2); font-size: 15px; }
 .mini:hover { border-color: var(--edge); background: var(--sunk); color: var(--ink); }
 </style>

@@ -57,7 +57,7 @@ const others = computed(() => builder.groupings.value.filter(other => other !== 
       <button type="button" class="control" @click="builder.warmUp(held)">
         Propose warm-up sets
       </button>
-      <label v-if="others.length > 0" class="flex-row! items-center gap-2">
+      <label v-if="others.length > 0" class="flex-row! items-center gap-2 whitespace-nowrap">
         <span>Do together with</span>
         <select class="small-field" value="" @change="builder.pair(held.id, ($event.target as HTMLSelectElement).value as Slot['id'])">
           <option value="">choose…</option>

@@ -3,16 +3,16 @@ import { formatClock, formatSets, SHORT_WAY_NAMES } from '#core/format'
 import { useSession } from '../sessionContext'
 
 const builder = useSession()
-const { minutes, way, ways, dates, on, result, sentence, changes, refusedWords, groups, offers, text, refuse, allow, saveForDate, saveAsVariant, useAlways } = useShortSession(builder)
+const { minutes, way, ways, dates, on, result, sentence, changes, refusedWords, groups, offers, lines, refuse, allow, saveForDate, saveAsVariant, useAlways } = useShortSession(builder)
 </script>
 
 <template>
   <PanelDialog title="Only so many minutes" :width="820" @closed="builder.close()">
     <div class="mt-3 flex flex-wrap items-end gap-4">
-      <label class="font-semibold">Minutes today
+      <label class="flex flex-col font-semibold">Minutes today
         <input :value="minutes" class="field mt-1 w-[90px]! font-normal" type="number" min="5" max="240" step="5" @input="minutes = Number(($event.target as HTMLInputElement).value)">
       </label>
-      <label class="font-semibold">What gives first
+      <label class="flex flex-col font-semibold">What gives first
         <select v-model="way" class="field mt-1 font-normal">
           <option v-for="one in ways" :key="one" :value="one">{{ SHORT_WAY_NAMES[one] }}</option>
         </select>
@@ -46,7 +46,11 @@ const { minutes, way, ways, dates, on, result, sentence, changes, refusedWords, 
         <h3 class="section-head mt-3">
           The short session
         </h3>
-        <pre class="max-h-[150px] overflow-auto text-[12px] leading-[17px] whitespace-pre-wrap">{{ text }}</pre>
+        <ul class="max-h-[160px] overflow-y-auto text-[12.5px] leading-[18px]">
+          <li v-for="line in lines" :key="line" class="border-b border-hair py-0.5">
+            {{ line }}
+          </li>
+        </ul>
       </section>
       <section aria-label="What is kept">
         <h3 class="section-head">

@@ -40,7 +40,11 @@ async function keepThis(): Promise<void> {
         <p v-for="change in current.words" :key="change" class="text-focus">
           {{ change }}
         </p>
-        <pre class="mt-1 overflow-auto text-[12px] leading-[17px] whitespace-pre-wrap">{{ current.text }}</pre>
+        <ul class="mt-1 text-[12.5px] leading-[18px]">
+          <li v-for="line in current.lines" :key="line" class="border-b border-hair py-0.5">
+            {{ line }}
+          </li>
+        </ul>
         <div class="mt-auto flex flex-wrap gap-3 pt-4">
           <button type="button" class="control control-strong" :disabled="current.fitted.session.groupings.length === 0" @click="put(current, false)">
             {{ hasSets ? 'In place of this session' : 'Put in' }}
@@ -55,7 +59,7 @@ async function keepThis(): Promise<void> {
       </section>
     </div>
     <form v-if="hasSets" class="mt-4 flex flex-wrap items-end gap-3 border-t border-hair pt-3" @submit.prevent="keepThis()">
-      <label class="font-semibold">Keep this session as
+      <label class="flex flex-col font-semibold">Keep this session as
         <input v-model="name" class="field mt-1 font-normal" maxlength="80" placeholder="Name" autocomplete="off">
       </label>
       <label class="min-w-[260px] flex-1 font-semibold">Why it is good

@@ -20,7 +20,11 @@ const { oneOffs, variants, dates, on, put, putForDate, dropOneOff, dropVariant }
           back to the plan
         </button>
       </summary>
-      <pre class="text-[12px] leading-[17px] whitespace-pre-wrap">{{ one.text }}</pre>
+      <ul class="pl-4 text-[12.5px] leading-[18px]">
+        <li v-for="line in one.lines" :key="line">
+          {{ line }}
+        </li>
+      </ul>
     </details>
     <h3 class="section-head mt-4">
       Versions at hand
@@ -41,7 +45,11 @@ const { oneOffs, variants, dates, on, put, putForDate, dropOneOff, dropVariant }
           remove
         </button>
       </summary>
-      <pre class="text-[12px] leading-[17px] whitespace-pre-wrap">{{ one.text }}</pre>
+      <ul class="pl-4 text-[12.5px] leading-[18px]">
+        <li v-for="line in one.lines" :key="line">
+          {{ line }}
+        </li>
+      </ul>
     </details>
     <label v-if="variants.length > 0 && dates.length > 0" class="mt-3 flex items-center gap-2">Date
       <select v-model="on" class="small-field"><option v-for="date in dates" :key="date.on" :value="date.on">{{ date.words }}</option></select>

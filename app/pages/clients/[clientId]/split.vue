@@ -77,6 +77,9 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
         <span><KeyCap label="⇧" /> <KeyCap label="←" /> <KeyCap label="→" /> carry sets</span>
         <span><KeyCap label="+" /> <KeyCap label="−" /> add, cut</span>
         <span class="max-xl:hidden"><KeyCap label="," /> <KeyCap label="." /> pick exercise</span>
+        <button type="button" class="quiet-link" @click="board.openSession()">
+          <KeyCap label="↵" /> session
+        </button>
         <button type="button" class="quiet-link" @click="board.toggleHeads()">
           <KeyCap label="H" /> heads
         </button>
