@@ -4,6 +4,7 @@ import { applyEdit, type PlanDocument } from '#core/block'
 import { checkInput, findingsOf } from '#core/checks'
 import { blockLedger, rotationLedger } from '#core/ledger'
 import { defaultContext } from '#core/method'
+import { groupWeeks, shortSession } from '#core/short'
 import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
 import { forgetRoster, roster } from '../server/services/roster'
@@ -59,6 +60,13 @@ for (const times of [1, 2, 4, 8]) {
   const session = nineDayPlan().rotation.days[0]?.sessions[0]
   const text = session ? formatSession(session) : ''
   add('shorthand of a session of 8 exercises, read', () => parseSession(text, newId))
+}
+
+{
+  // Forty groupings are the most a session holds; five minutes take every step there is.
+  const longest = parseSession(Array.from({ length: 40 }, (_, at) => `${['cable_curl', 'pushdown_rope', 'hammer_curl', 'overhead_extension_rope'][at % 4]} warm-up 2 x 10, then 6 x 10, rir 2`).join('\n'), newId)
+  const ledger = rotationLedger(nineDayPlan().rotation, context)
+  if (longest.ok) add('a session of 40 exercises and 240 sets shortened to 5 minutes', () => shortSession({ session: { ...longest.value, groupings: longest.value.groupings.map(grouping => ({ ...grouping })) }, minutes: 5, context, weeks: groupWeeks(ledger), lengthDays: 9 }))
 }
 
 if ('roster of 200 clients'.includes(wanted)) {

@@ -19,6 +19,12 @@ async function keys(page: Page, ...pressed: readonly string[]): Promise<void> {
   for (const key of pressed) await page.keyboard.press(key)
 }
 
+async function session(page: Page, client: string, day: number): Promise<void> {
+  await board(page, client)()
+  await keys(page, String(day), 'Enter')
+  await page.locator('[aria-busy=false] ol').first().waitFor()
+}
+
 const PICTURES: readonly Picture[] = [
   { name: 'roster', take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click() },
   { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
@@ -33,6 +39,9 @@ const PICTURES: readonly Picture[] = [
   { name: 'targets', take: async page => (await board(page, 'Joren')(), await page.getByRole('link', { name: 'Targets' }).click(), await page.getByLabel('Triceps, ceiling').fill('18')) },
   { name: 'history', take: async page => (await board(page, 'Teo')(), await page.getByRole('link', { name: 'History' }).click(), await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()) },
   { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
+  { name: 'session', take: async page => (await session(page, 'Marit', 4), await page.getByRole('button', { name: /^2: Preacher/ }).click()) },
+  { name: 'session-short', theme: 'dark', take: async page => (await session(page, 'Marit', 4), await keys(page, 'l'), await page.getByRole('spinbutton', { name: 'Minutes today' }).fill('30')) },
+  { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
   { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },
 ]
 

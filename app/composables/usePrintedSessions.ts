@@ -2,17 +2,35 @@ import { plainDate, isPlainDate, type PlainDate } from '#core/base'
 import { sessionOn } from '#core/block'
 import { requireExercise } from '#core/catalogue'
 import { CAUTION_WORDS, dayName, formatClock, formatDay, GROUPING_NAMES, PLACEMENT_NAMES, restWords, schemeLines, slotName } from '#core/format'
-import { intentFor } from '#core/method'
-import { sessionSeconds } from '#core/minutes'
-import { plannedSets } from '#core/scheme'
-import type { Session } from '#core/session'
+import { intentFor, type PlanContext } from '#core/method'
+import { pairRests, sessionSeconds } from '#core/minutes'
+import { plannedSets, type SetScheme } from '#core/scheme'
+import type { Grouping, Session, Slot } from '#core/session'
 
 /** One exercise as it stands on paper. */
-export interface PrintedExercise { readonly key: string, readonly letter: string, readonly name: string, readonly lines: readonly string[], readonly cue: string, readonly cautions: readonly string[], readonly note: string, readonly sets: number }
+export interface PrintedExercise { readonly key: string, readonly letter: string, readonly name: string, readonly lines: readonly string[], readonly hints: string, readonly note: string, readonly sets: number }
 export interface PrintedGroup { readonly key: string, readonly heading: string, readonly exercises: readonly PrintedExercise[] }
 export interface PrintedSession { readonly key: string, readonly title: string, readonly date: string, readonly minutes: string, readonly sets: number, readonly preparation: readonly string[], readonly groups: readonly PrintedGroup[] }
 
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
+
+const isTogether = ({ kind, slots }: Grouping) => kind !== 'straight' && slots.length > 1
+
+/** Partners rest by the round, whatever each would rest by itself. */
+function withoutRests(scheme: SetScheme): SetScheme {
+  return { ...scheme, runs: scheme.runs.map(({ restAfter: _, ...run }) => run) }
+}
+
+/** The rests of a round, those that are usual where the plan says nothing. */
+function roundWords(grouping: Grouping, context: PlanContext): readonly string[] {
+  const { inside, after } = pairRests(grouping, context)
+  const said = (rest: Grouping['restAfterRound'], seconds: number) => (rest ? restWords(rest) : restWords({ kind: 'seconds', seconds }))
+  return [`${said(grouping.restBetweenPartners, inside.seconds)} between partners`, `${said(grouping.restAfterRound, after.seconds)} after each round`]
+}
+
+function sentences(parts: readonly string[]): string {
+  return parts.filter(Boolean).map(part => (part.endsWith('.') ? part : `${part}.`)).join(' ')
+}
 
 /** Sessions in words for paper: one day's, or the whole rotation. */
 export function usePrintedSessions(asked: () => { readonly day: number | null, readonly session: number, readonly on: string | null }) {
@@ -20,11 +38,11 @@ export function usePrintedSessions(asked: () => { readonly day: number | null, r
 
   function printed(content: Session, title: string, on: PlainDate | null): PrintedSession {
     const context = store.context!
-    const exercise = (slot: Session['groupings'][number]['slots'][number], letter: string): PrintedExercise => {
+    const exercise = (slot: Slot, letter: string, isTogether: boolean): PrintedExercise => {
       const own = requireExercise(context.catalogue, slot.exercise)
       return {
-        key: slot.id, letter, name: slotName(slot, context.catalogue), lines: schemeLines(slot.scheme, context.catalogue), cue: intentFor(context, own, slot.intent).how,
-        cautions: own.cautions.map(caution => CAUTION_WORDS[caution]), note: slot.note ?? '', sets: plannedSets(slot.scheme),
+        key: slot.id, letter, name: slotName(slot, context.catalogue), lines: schemeLines(isTogether ? withoutRests(slot.scheme) : slot.scheme, context.catalogue), 
+        hints: sentences([intentFor(context, own, slot.intent).how, ...own.cautions.map(caution => CAUTION_WORDS[caution])]), note: slot.note ?? '', sets: plannedSets(slot.scheme),
       }
     }
     return {
@@ -34,10 +52,10 @@ export function usePrintedSessions(asked: () => { readonly day: number | null, r
         key: grouping.id,
         heading: [
           grouping.placement === 'main' ? '' : PLACEMENT_NAMES[grouping.placement], grouping.slots.length > 1 ? GROUPING_NAMES[grouping.kind] : '',
-          grouping.restBetweenPartners ? `between partners ${restWords(grouping.restBetweenPartners)}` : '', grouping.restAfterRound ? `after each round ${restWords(grouping.restAfterRound)}` : '',
+          ...(isTogether(grouping) ? roundWords(grouping, context) : []),
           grouping.turn ? `every ${grouping.turn.of} sessions, the ${grouping.turn.at}.` : '', grouping.onlyIf ? `only if ${grouping.onlyIf}` : '',
         ].filter(Boolean).join(', '),
-        exercises: grouping.slots.map((slot, n) => exercise(slot, `${at + 1}${grouping.slots.length > 1 ? LETTERS[n] ?? '' : ''}`)),
+        exercises: grouping.slots.map((slot, n) => exercise(slot, `${at + 1}${isTogether(grouping) ? LETTERS[n] ?? '' : ''}`, isTogether(grouping))),
       })),
     }
   }

@@ -1,4 +1,4 @@
-import { roundHalfUp } from '../base'
+import { remembered, roundHalfUp } from '../base'
 import { type Exercise, requireExercise } from '../catalogue'
 import type { PlanContext } from '../method'
 import { nominalReps, restSeconds, type SetRun, type SideOrder, type Span, type Stage, type Tempo, type WorkStage } from '../scheme'
@@ -100,6 +100,9 @@ function walked(run: SetRun, exercise: Exercise, context: PlanContext): Walk {
   return walk
 }
 
+/** A set of equal sets takes as long as the others. */
+const walks = remembered((_run: SetRun, _exercise: Exercise) => new WeakMap<PlanContext['method'], Walk>())
+
 /** How the arms take turns in a set: as the run says, else as the exercise is usually done; together where both work at once. */
 export function sideOrderOf(run: SetRun, exercise: Exercise, isPaired: boolean): SideOrder | 'together' | 'one' {
   if (run.side) return 'one'
@@ -114,7 +117,10 @@ export function sideOrderOf(run: SetRun, exercise: Exercise, isPaired: boolean):
  * Source: docs/methods.md#minutes; examples T1 to T6 in minutes.test.ts.
  */
 export function setSeconds(run: SetRun, exercise: Exercise, context: PlanContext, isPaired = false): SetSeconds {
-  const { work, rest, change, assumed } = walked(run, exercise, context)
+  const known = walks(run, exercise)
+  const walk = known.get(context.method) ?? walked(run, exercise, context)
+  known.set(context.method, walk)
+  const { work, rest, change, assumed } = walk
   const order = sideOrderOf(run, exercise, isPaired)
   const areRepsInAll = run.stages.some(stage => stage.kind === 'work' && stage.repsInAll)
   const isTwice = order === 'switch' || order === 'alternating_sets' || (order === 'alternating_reps' && !areRepsInAll)

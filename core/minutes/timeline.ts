@@ -146,9 +146,10 @@ function addGrouping(track: Track, grouping: Grouping, which: Case, context: Pla
 /** Between two groupings: the way over, or a longer rest that the plan asks for. */
 function transitionAfter(grouping: Grouping, next: Grouping, session: Session, context: PlanContext): number {
   const own = givenRest(grouping.restAfterGrouping)?.seconds ?? 0
+  const between = givenRest(session.restBetweenMuscles)?.seconds ?? 0
+  if (between <= Math.max(TRANSITION, own)) return Math.max(TRANSITION, own)
   const mains = [grouping, next].map(({ slots: [slot] }) => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context))
-  const muscles = mains[0] !== mains[1] ? givenRest(session.restBetweenMuscles)?.seconds ?? 0 : 0
-  return Math.max(TRANSITION, own, muscles)
+  return mains[0] !== mains[1] ? between : Math.max(TRANSITION, own)
 }
 
 function hasSets(grouping: Grouping, which: Case, context: PlanContext): boolean {

@@ -1,9 +1,9 @@
-import type { SlotId } from '../base'
+import { remembered, type SlotId } from '../base'
 import { type Group, GROUPS } from '../catalogue'
 import { modeOf, type PlanContext } from '../method'
 import { sessionSeconds } from '../minutes'
 import { plannedSets } from '../scheme'
-import { type Session, sessionSlots, type Slot } from '../session'
+import { type Grouping, type Session, sessionSlots, type Slot } from '../session'
 import * as steps from './steps'
 import type { ShortStep, Shortening } from './steps'
 import { type GroupWeek, sessionWorth, setWorthInWeek, slotCredits } from './worth'
@@ -63,33 +63,41 @@ function merit(candidate: Shortening, saved: number, { removed }: State, { conte
   return candidate.step === 'sets' && slot ? -setWorthInWeek(slot, context, weeks, lengthDays, removed) / saved : saved
 }
 
-function positionOf({ slots: [slot] }: Shortening, session: Session): number {
-  return slot ? sessionSlots(session).findIndex(({ id }) => id === slot.id) : 0
-}
-
 const SLACK = 1e-9
+
+/** Seconds saved by one set less of a grouping as it stands; the same for as long as the grouping does. */
+const savedInGrouping = remembered((_touched: Grouping, _context: PlanContext) => new Map<string, number>())
+
+function savedBy({ key, apply, touched }: Shortening, state: State, context: PlanContext): number {
+  const whole = () => state.seconds - sessionSeconds(apply(), context)
+  if (!touched) return whole()
+  const known = savedInGrouping(touched, context)
+  const saved = known.get(key) ?? whole()
+  known.set(key, saved)
+  return saved
+}
 
 function bestOf(candidates: readonly Shortening[], state: State, question: ShortQuestion): { readonly candidate: Shortening, readonly saved: number } | undefined {
   let best: { candidate: Shortening, saved: number, merit: number } | undefined
   for (const candidate of candidates) {
     if (question.refused?.has(candidate.key)) continue
-    const saved = state.seconds - sessionSeconds(candidate.session, question.context)
+    const saved = savedBy(candidate, state, question.context)
     if (saved <= SLACK) continue
     const own = merit(candidate, saved, state, question)
     const isTie = best && Math.abs(own - best.merit) <= SLACK
-    // Of equal sets the later one goes.
-    const wins = !best || (isTie ? candidate.step === 'sets' && positionOf(candidate, state.session) > positionOf(best.candidate, state.session) : own > best.merit)
+    // Candidates come in the order of the session; of equal sets the later one goes.
+    const wins = !best || (isTie ? candidate.step === 'sets' : own > best.merit)
     if (wins) best = { candidate, saved, merit: own }
   }
   return best
 }
 
 function taken(state: State, { candidate, saved }: { readonly candidate: Shortening, readonly saved: number }, { context, lengthDays }: ShortQuestion): State {
-  const { key, step, slots, session } = candidate
+  const { key, step, slots, apply } = candidate
   const removed = new Map(state.removed)
   const [slot] = slots
   if (step === 'sets' && slot) for (const [group, credit] of slotCredits(slot, context)) removed.set(group, (removed.get(group) ?? 0) + credit * 7 / lengthDays)
-  return { session, seconds: state.seconds - saved, removed, changes: [...state.changes, { key, step, slots, saved }] }
+  return { session: apply(), seconds: state.seconds - saved, removed, changes: [...state.changes, { key, step, slots, saved }] }
 }
 
 function isDone(generator: Generator, { changes }: State): boolean {

@@ -1,4 +1,4 @@
-import { groupingId, type SlotId } from '../base'
+import { groupingId, remembered, type SlotId } from '../base'
 import { directGroups, type Equipment, type Exercise, type Group, type Joint, JOINTS, requireExercise } from '../catalogue'
 import { shareOfOneRep } from '../estimate'
 import { intentFor, modeOf, type PlanContext } from '../method'
@@ -12,7 +12,10 @@ export interface Shortening {
   readonly key: string
   readonly step: ShortStep
   readonly slots: readonly Slot[]
-  readonly session: Session
+  /** The session with the step taken. */
+  readonly apply: () => Session
+  /** The one grouping that is changed and stays, as it is before; left out where more is changed. */
+  readonly touched?: Grouping
 }
 
 /** Steps of a short session by the numbers of docs/methods.md#short-sessions. */
@@ -71,7 +74,7 @@ export function shorterWarmUp(session: Session, context: PlanContext): readonly 
   const slots = session.groupings.flatMap(grouping => grouping.slots)
   const now = session.preparation?.reduce((sum, { minutes }) => sum + minutes * 60, 0) ?? context.method.time.generalWarmup
   if (now <= SHORT_WARM_UP || slots.some(slot => hurts(slot, context, ['hold', 'swap', 'stop']))) return []
-  return [{ key: 'warm_up', step: 'warm_up', slots: [], session: { ...session, preparation: [{ minutes: SHORT_WARM_UP / 60, what: 'General warm-up' }] } }]
+  return [{ key: 'warm_up', step: 'warm_up', slots: [], apply: () => ({ ...session, preparation: [{ minutes: SHORT_WARM_UP / 60, what: 'General warm-up' }] }) }]
 }
 
 /** Step 2: of an exercise's warm-up sets only the last stays. */
@@ -81,7 +84,7 @@ export function fewerWarmUpSets(session: Session, context: PlanContext): readonl
     const last = warmups.at(-1)
     const sets = warmups.reduce((sum, { count }) => sum + count, 0)
     if (!last || sets < 2 || slot.isHeld || shareOf(slot, context) >= HEAVY_SHARE || hurts(slot, context, ['note', 'hold', 'swap', 'stop'])) return []
-    return [{ key: keyOf('warm_up_sets', slot), step: 'warm_up_sets', slots: [slot], session: withSlot(session, at, withRuns(slot, [{ ...last, count: 1 }, ...workingRuns(slot)])) }]
+    return [{ key: keyOf('warm_up_sets', slot), step: 'warm_up_sets', slots: [slot], apply: () => withSlot(session, at, withRuns(slot, [{ ...last, count: 1 }, ...workingRuns(slot)])) }]
   }))
 }
 
@@ -117,7 +120,7 @@ export function pairedNeighbours(session: Session, context: PlanContext): readon
       ...grouping, id: groupingId(`${grouping.id}+${next.id}`), kind: 'superset', slots: [a, b],
       restBetweenPartners: { kind: 'seconds', seconds: PAIR_REST.inside }, restAfterRound: { kind: 'seconds', seconds: PAIR_REST.after },
     }
-    return [{ key: keyOf('pair', a, b), step: 'pair', slots: [a, b], session: { ...session, groupings: [...session.groupings.slice(0, at), together, ...session.groupings.slice(at + 2)] } }]
+    return [{ key: keyOf('pair', a, b), step: 'pair', slots: [a, b], apply: () => ({ ...session, groupings: [...session.groupings.slice(0, at), together, ...session.groupings.slice(at + 2)] }) }]
   })
 }
 
@@ -144,7 +147,7 @@ export function shorterRests(session: Session, context: PlanContext): readonly S
     const { after } = pairRests(grouping, context)
     const least = context.method.rest.isolationMin
     const isTighter = grouping.kind !== 'straight' && after.seconds > least
-    return [{ key: keyOf('rests', ...grouping.slots), step: 'rests', slots: grouping.slots, session: withGrouping(session, at, { ...grouping, slots: [first, ...others], ...(isTighter && { restAfterRound: { kind: 'seconds', seconds: least } }) }) }]
+    return [{ key: keyOf('rests', ...grouping.slots), step: 'rests', slots: grouping.slots, apply: () => withGrouping(session, at, { ...grouping, slots: [first, ...others], ...(isTighter && { restAfterRound: { kind: 'seconds', seconds: least } }) }) }]
   })
 }
 
@@ -157,7 +160,7 @@ export function droppedLast(session: Session, context: PlanContext): readonly Sh
     if (exercise.kind !== 'isolation' || slot.isHeld || grouping.placement === 'warmup' || runs.length !== 1 || plannedSets(slot.scheme) < 2 || runs.some(isExtended)) return []
     if (hurts(slot, context, ['hold', 'swap', 'stop']) || FREE_BARS.some(bar => exercise.equipment.includes(bar))) return []
     const [run] = runs
-    return run ? [{ key: keyOf('drop', slot), step: 'drop', slots: [slot], session: withSlot(session, at, withDropAtEnd(slot, run, run.count - 1)) }] : []
+    return run ? [{ key: keyOf('drop', slot), step: 'drop', slots: [slot], apply: () => withSlot(session, at, withDropAtEnd(slot, run, run.count - 1)) }] : []
   }))
 }
 
@@ -182,9 +185,11 @@ export function oneSetLess(session: Session, context: PlanContext): readonly Sho
     if (slot.isHeld) return []
     const isLast = plannedSets(slot.scheme) === 1
     if (isLast && !mainGroups(slot, context).every(group => modeOf(context, group) === 'maintain' || isTrainedElsewhere(session, group, slot.id, context))) return []
-    return [{ key: keyOf('sets', slot), step: 'sets', slots: [slot], session: withSlot(session, at, { ...slot, scheme: splitSets(slot.scheme, 1).kept }) }]
+    return [{ key: keyOf('sets', slot), step: 'sets', slots: [slot], ...(!isLast && { touched: grouping }), apply: () => withSlot(session, at, withOneLess(slot, context)) }]
   }))
 }
+
+const withOneLess = remembered((slot: Slot, _context: PlanContext): Slot => ({ ...slot, scheme: splitSets(slot.scheme, 1).kept }))
 
 /** Step 7: only the first exercise of each group in build stays. */
 export function leadsOnly(session: Session, context: PlanContext): readonly Shortening[] {
@@ -200,7 +205,7 @@ export function leadsOnly(session: Session, context: PlanContext): readonly Shor
 function droppedBut(session: Session, isKept: (slot: Slot) => boolean, step: ShortStep): readonly Shortening[] {
   return session.groupings.flatMap((grouping, at) => grouping.slots.flatMap((slot): Shortening[] => (isKept(slot)
     ? []
-    : [{ key: keyOf(step, slot), step, slots: [slot], session: withSlot(session, at, withRuns(slot, [])) }])))
+    : [{ key: keyOf(step, slot), step, slots: [slot], apply: () => withSlot(session, at, withRuns(slot, [])) }])))
 }
 
 /** The later exercises keep part of their sets, the last of them with a drop where the method has drops. */
@@ -215,7 +220,7 @@ export function laterExercises(session: Session, context: PlanContext): readonly
     if (!later.includes(slot) || slot.isHeld || kept === sets || !run) return []
     const isSafe = mayDrop && others.length === 0 && !isExtended(run) && !hurts(slot, context, ['hold', 'swap', 'stop']) && !FREE_BARS.some(bar => exerciseOf(slot, context).equipment.includes(bar))
     const changed = isSafe ? withDropAtEnd(slot, run, kept) : { ...slot, scheme: splitSets(slot.scheme, sets - kept).kept }
-    return [{ key: keyOf('later_exercises', slot), step: 'later_exercises', slots: [slot], session: withSlot(session, at, changed) }]
+    return [{ key: keyOf('later_exercises', slot), step: 'later_exercises', slots: [slot], apply: () => withSlot(session, at, changed) }]
   }))
 }
 
@@ -234,6 +239,6 @@ export function fewerExercises(session: Session, context: PlanContext): readonly
     if (surplus <= 0 || slot.isHeld) return []
     const kept = splitSets(slot.scheme, surplus).kept
     const nearer = kept.runs.map((run): SetRun => (run.role === 'warmup' || hurts(slot, context, ['hold', 'swap', 'stop']) ? run : { ...run, stages: run.stages.map(stage => (stage.kind === 'work' && stage.effort?.kind === 'rir' && stage.effort.rir > FEWER.rir ? { ...stage, effort: { kind: 'rir' as const, rir: FEWER.rir } } : stage)) as unknown as SetRun['stages'] }))
-    return [{ key: keyOf('fewer_exercises', slot), step: 'fewer_exercises', slots: [slot], session: withSlot(session, at, { ...slot, scheme: { ...kept, runs: nearer } }) }]
+    return [{ key: keyOf('fewer_exercises', slot), step: 'fewer_exercises', slots: [slot], apply: () => withSlot(session, at, { ...slot, scheme: { ...kept, runs: nearer } }) }]
   }))
 }

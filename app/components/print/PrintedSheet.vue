@@ -29,8 +29,8 @@ const MOST_BOXES = 6
           <p v-if="exercise.note" class="note">
             {{ exercise.note }}
           </p>
-          <p v-if="exercise.cue || exercise.cautions.length > 0" class="small">
-            {{ [exercise.cue, ...exercise.cautions].filter(Boolean).join('. ') }}
+          <p v-if="exercise.hints" class="small">
+            {{ exercise.hints }}
           </p>
         </div>
         <ol class="boxes" :aria-label="`Room for ${exercise.sets} sets`">
