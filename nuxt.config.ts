@@ -17,6 +17,8 @@ export default defineNuxtConfig({
   typescript: { strict: true, tsConfig: { compilerOptions: { exactOptionalPropertyTypes: true, noUncheckedIndexedAccess: true } } },
   app: { head: { htmlAttrs: { lang: 'en' }, title: 'Tholepin', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] } },
   eslint: { config: { standalone: true, stylistic: false } },
+  // Pages let in what says it may be embedded; a worker's script has to say so of itself.
+  routeRules: { '/_nuxt/**': { headers: { 'cross-origin-embedder-policy': 'require-corp', 'cross-origin-resource-policy': 'same-origin' } } },
   runtimeConfig: {
     session: { name: 'tholepin-session', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { secure: true, sameSite: 'lax' } },
   },
@@ -38,6 +40,8 @@ export default defineNuxtConfig({
         'img-src': ["'self'", 'data:'],
         'object-src': ["'none'"],
         'script-src': ["'self'", "'nonce-{{nonce}}'", "'strict-dynamic'"],
+        // Proposals are drawn in a worker of this site.
+        'worker-src': ["'self'"],
         'script-src-attr': ["'none'"],
         'style-src': ["'self'", "'unsafe-inline'"],
         // The application is also served over plain HTTP on loopback.

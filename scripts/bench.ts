@@ -1,5 +1,6 @@
 // How long the hot paths take on this machine; run through `npm run bench`, which gives the database that DATABASE_URL names.
 // A word given as argument chooses the rows that contain it.
+import { seededRandom } from '#core/base'
 import { applyEdit, type PlanDocument } from '#core/block'
 import { checkInput, findingsOf } from '#core/checks'
 import { blockLedger, rotationLedger } from '#core/ledger'
@@ -8,9 +9,10 @@ import { groupWeeks, shortSession } from '#core/short'
 import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
 import { forgetRoster, roster } from '../server/services/roster'
+import { benchAllocation } from './bench/allocation'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
-import { seededRandom, seededUuids } from './demo/seededIds'
+import { seededUuids } from './demo/seededIds'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const newId = seededUuids(seededRandom(1))
@@ -73,6 +75,12 @@ if ('roster of 200 clients'.includes(wanted)) {
   const { coach, today } = await rosterStudio(200, 12)
   add('roster of 200 clients with 12 weeks of logs', () => roster(coach, today))
   add('roster of 200 clients, first time after a start', () => roster(coach, today), forgetRoster)
+}
+
+// Whole proposals take seconds, not milliseconds, and are told by quality too: they have a table of their own.
+if (wanted === 'allocation') {
+  await benchAllocation(60)
+  process.exit(0)
 }
 
 await bench.run()

@@ -40,6 +40,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'history', take: async page => (await board(page, 'Teo')(), await page.getByRole('link', { name: 'History' }).click(), await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()) },
   { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
   { name: 'session', take: async page => (await session(page, 'Marit', 4), await page.getByRole('button', { name: /^2: Preacher/ }).click()) },
+  { name: 'proposals', take: async page => (await board(page, 'Marit')(), await keys(page, 'p'), await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })) },
   { name: 'session-short', theme: 'dark', take: async page => (await session(page, 'Marit', 4), await keys(page, 'l'), await page.getByRole('spinbutton', { name: 'Minutes today' }).fill('30')) },
   { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
   { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },

@@ -5,7 +5,7 @@ export type BoardIntent =
   | { readonly kind: 'carry', readonly days: number }
   | { readonly kind: 'sets', readonly step: 1 | -1 }
   | { readonly kind: 'pick', readonly step: 1 | -1 }
-  | { readonly kind: 'confirm' | 'cancel' | 'undo' | 'redo' | 'heads' | 'add_exercise' | 'next_notice' | 'table' | 'keys' | 'rest_day' | 'swap_days' | 'copy_day' | 'move_session' | 'hold' | 'mark' | 'why' | 'calendar' | 'revisions' | 'rotation' | 'checks' | 'dismiss' }
+  | { readonly kind: 'confirm' | 'cancel' | 'undo' | 'redo' | 'heads' | 'add_exercise' | 'next_notice' | 'table' | 'keys' | 'rest_day' | 'swap_days' | 'copy_day' | 'move_session' | 'hold' | 'mark' | 'why' | 'calendar' | 'revisions' | 'rotation' | 'checks' | 'dismiss' | 'propose' }
 
 interface Pressed { readonly key: string, readonly shiftKey: boolean, readonly ctrlKey: boolean, readonly metaKey: boolean, readonly altKey: boolean }
 
@@ -18,7 +18,7 @@ const PLAIN: Readonly<Record<string, BoardIntent>> = {
   'Enter': { kind: 'confirm' }, 'Escape': { kind: 'cancel' }, 'z': { kind: 'undo' }, 'Z': { kind: 'redo' },
   'h': { kind: 'heads' }, 'e': { kind: 'add_exercise' }, 'n': { kind: 'next_notice' }, 't': { kind: 'table' }, '?': { kind: 'keys' },
   'r': { kind: 'rest_day' }, 'w': { kind: 'swap_days' }, 'k': { kind: 'copy_day' }, 'm': { kind: 'move_session' }, 'f': { kind: 'hold' }, ' ': { kind: 'mark' },
-  'y': { kind: 'why' }, 'c': { kind: 'calendar' }, 'b': { kind: 'revisions' }, 'o': { kind: 'rotation' }, 'x': { kind: 'checks' }, 'Delete': { kind: 'dismiss' },
+  'y': { kind: 'why' }, 'c': { kind: 'calendar' }, 'b': { kind: 'revisions' }, 'o': { kind: 'rotation' }, 'x': { kind: 'checks' }, 'p': { kind: 'propose' }, 'Delete': { kind: 'dismiss' },
 }
 
 /** The intent behind a key press; undefined where the board has none, so that the browser keeps its own. */

@@ -50,6 +50,7 @@ export function useBoardKeyboard({ board, isSilent, onTable, onKeys }: KeyboardO
       case 'rotation': return board.open('rotation')
       case 'checks': return board.open('checks')
       case 'dismiss': return board.dismissNotice()
+      case 'propose': return void navigateTo(`/clients/${board.clientId()}/proposals`)
       case 'table': return onTable()
       case 'keys': return onKeys()
     }

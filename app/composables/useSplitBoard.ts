@@ -335,7 +335,7 @@ export function useSplitBoard() {
     selectedRail, selectedCell, isPickerOpen, pickerGroups, opened, tried, marked, recovery, restingRecovery, shownInput, notice, noticeAt, noticeKey, isFirm: computed(() => notice.value !== null && !canBeDismissed(notice.value)),
     open, close, tryFix, applyFix, dismiss, bringBack, dismissNotice, showFinding, worstArrival, toggleMark, toggleHold, toggleRest, choose, withDay, dropDay,
     select, go, goToDay, pickNext, changeSets, openPicker, choices, addExercise,
-    lift, carryBy, carryOver, moveTo, confirm, openSession, cancel, undo, redo, toggle, toggleHeads, nextNotice, showGroup, say,
+    lift, carryBy, carryOver, moveTo, confirm, openSession, clientId: () => store.client?.id ?? '', cancel, undo, redo, toggle, toggleHeads, nextNotice, showGroup, say,
   }
 }
 

@@ -66,6 +66,9 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.press('Escape')
       await expect(page.getByRole('heading', { name: title })).toBeHidden()
     }
+    await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
+    await expect(page.getByRole('region', { name: /^C, Shortest/ })).toBeVisible({ timeout: 60_000 })
+    expect(await violations(page), 'proposals').toEqual([])
     await page.goto(`/clients/${studio.client('Marit').id}/print?day=4`)
     expect(await violations(page), 'print').toEqual([])
     await page.goto('/clients/nobody/split')

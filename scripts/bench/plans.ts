@@ -1,8 +1,8 @@
-import { plainDate } from '#core/base'
+import { plainDate, seededRandom } from '#core/base'
 import type { PlanDocument } from '#core/block'
 import { type CatalogueId, EXERCISES } from '#core/catalogue'
 import type { DayRole, RotationDay } from '#core/rotation'
-import { seededRandom, seededUuids } from '../demo/seededIds'
+import { seededUuids } from '../demo/seededIds'
 import { line, planFrom, restDay, trainingDay } from '../demo/planWriter'
 
 const SESSIONS = 8

@@ -1,4 +1,4 @@
-import { addDays, type ClientId, clientId, type BlockId, blockId, isoWeekday, type PlainDate } from '#core/base'
+import { addDays, type ClientId, clientId, type BlockId, blockId, isoWeekday, type PlainDate, seededRandom } from '#core/base'
 import type { PlanDocument } from '#core/block'
 import { ARM_GROUPS, type Group, GROUPS } from '#core/catalogue'
 import type { ClientFacts, Mode } from '#core/method'
@@ -7,7 +7,7 @@ import type { Profile } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 import { finisher, lastDropped, line, planFrom, restDay, together, trainingDay } from './planWriter'
 import type { Story } from './logWriter'
-import { seededRandom, seededUuids } from './seededIds'
+import { seededUuids } from './seededIds'
 
 export interface DemoClient {
   readonly id: ClientId

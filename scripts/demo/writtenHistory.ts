@@ -1,7 +1,8 @@
+import { seededRandom } from '#core/base'
 import type { PlainDate } from '#core/base'
 import type { NewHistory } from '../../server/db/queries/studio'
 import { exposuresIn, historyOf } from './logWriter'
-import { seededRandom, seededUuids } from './seededIds'
+import { seededUuids } from './seededIds'
 import type { DemoClient } from './studio'
 
 /** Weeks of log that every client of the demo has at least. */

@@ -1,3 +1,4 @@
+import { type LinearSolver, propose } from '#core/allocation'
 import { checkPlan, CHECKS } from '#core/checks'
 import { findingSentence, formatDay } from '#core/format'
 import { addDays } from '#core/base'
@@ -13,9 +14,9 @@ import { contextOf, PlanFile } from '#shared/contracts/planFile'
 /** What a command prints and how it ends; the caller does both. */
 export interface Outcome { readonly code: 0 | 1 | 2, readonly out?: string, readonly errors?: readonly string[] }
 
-const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}]`
+const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}]`
 
-type Command = (plan: PlanDocument, context: PlanContext) => unknown
+type Command = (plan: PlanDocument, context: PlanContext, solver: LinearSolver | undefined) => unknown
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   ledger: (plan, context) => {
@@ -44,6 +45,10 @@ const COMMANDS: Readonly<Record<string, Command>> = {
     const { seconds, low, high, assumedShare, groupings } = sessionTime(session, context)
     return { day: at + 1, date: formatDay(addDays(plan.startsOn, at)), session: place + 1, minutes: seconds / 60, low: low / 60, high: high / 60, limit: day.minuteLimit ?? null, assumedShare, groupings }
   })),
+  allocate: (plan, context, solver) => {
+    const { proposals, ...rest } = propose({ plan, context }, solver ? { solver } : {})
+    return { ...rest, proposals: proposals.map(({ changes, ...proposal }) => ({ ...proposal, changes: changes.map(({ cell, day, sets, edit }) => ({ exercise: cell.slot.exercise, day: day + 1, was: cell.now, sets, edit })) })) }
+  },
   checks: (plan, context) => checkPlan(plan, context).map(finding => ({
     ...finding, place: { ...finding.place, ...(finding.place.day !== undefined && { day: finding.place.day + 1 }), ...(finding.place.session !== undefined && { session: finding.place.session + 1 }) },
     sentence: findingSentence(finding), reason: CHECKS.find(({ id }) => id === finding.check)?.reason ?? '',
@@ -85,7 +90,7 @@ function asked(args: readonly string[]): Asked | string {
 }
 
 /** Runs one command over a plan file; reading the file is handed in. */
-export function run(args: readonly string[], readText: (file: string) => string): Outcome {
+export function run(args: readonly string[], readText: (file: string) => string, solver?: LinearSolver): Outcome {
   const request = asked(args)
   if (typeof request === 'string') return { code: 2, errors: [request] }
   let text: string
@@ -101,5 +106,5 @@ export function run(args: readonly string[], readText: (file: string) => string)
   if (!parsed.success) return { code: 1, errors: fieldErrors(parsed.error.issues).map(({ pointer, detail }) => `${pointer || '/'}: ${detail}`) }
   const context = contextOf(parsed.data)
   const counted = request.school ? { ...context, method: { ...context.method, school: COUNTING_SCHOOLS[request.school] } } : context
-  return { code: 0, out: jsonText(request.command(parsed.data.plan, counted)) }
+  return { code: 0, out: jsonText(request.command(parsed.data.plan, counted, solver)) }
 }

@@ -8,6 +8,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['⇧', '←', '→'], 'take sets in hand and carry them'], [['Enter'], 'put down; else open the day’s session'], [['Esc'], 'put back, drop the pick'],
   [['Space'], 'mark a cell: + − carry and hold act on all'], [['F'], 'hold sets fixed against proposals'],
   [['H'], 'open or close heads and groups'], [['N'], 'next thing to look at; Enter fixes it, Delete puts it aside'], [['X'], 'all checks'],
+  [['P'], 'proposals: three allocations to choose from'],
   [['Y'], 'where the figure comes from'], [['C'], 'calendar weeks'], [['B'], 'history of the plan'], [['T'], 'plain table'],
   [['O'], 'rotation: days, roles, templates'], [['W'], 'swap two days'], [['K'], 'copy a day'], [['M'], 'move a session'], [['R'], 'rest day, or back'],
   [['Z'], 'undo'], [['⇧', 'Z'], 'redo'], [['?'], 'this list'],

@@ -80,6 +80,9 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
         <button type="button" class="quiet-link" @click="board.openSession()">
           <KeyCap label="↵" /> session
         </button>
+        <NuxtLink :to="`/clients/${id}/proposals`" class="quiet-link">
+          <KeyCap label="P" /> propose
+        </NuxtLink>
         <button type="button" class="quiet-link" @click="board.toggleHeads()">
           <KeyCap label="H" /> heads
         </button>

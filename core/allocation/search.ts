@@ -1,0 +1,146 @@
+import type { Cell, Problem } from './problem'
+import type { Loosened } from './limits'
+import { type Scored, scorer, type Scorer } from './score'
+
+export const PROPOSAL_KINDS = ['best', 'fewest_changes', 'shortest'] as const
+/** Most stimulus within the limits; as little as possible changed; as little time as possible. All meet the wants first. */
+export type ProposalKind = (typeof PROPOSAL_KINDS)[number]
+
+export interface SearchOptions {
+  readonly kind: ProposalKind
+  /** Numbers from 0 to 1 in a fixed order, so that the same question has the same answer. */
+  readonly random: () => number
+  readonly moves: number
+  /** Cost that may be gone back on at first; less keeps near to where the search begins. */
+  readonly heat?: number
+  readonly loosened?: Loosened
+  /** Where to begin instead of the plan as it is. */
+  readonly from?: readonly number[]
+  /** Told after every thousandth part; true stops. */
+  readonly onProgress?: (share: number) => boolean
+}
+
+export interface Found extends Scored { readonly sets: readonly number[], /** What the search made small, by its kind. */ readonly cost: number }
+
+const WANTS = 20
+
+/** What a search makes small; wants weigh so much more that the rest only decides between plans that meet them equally. */
+function cost(kind: ProposalKind, state: Scorer): number {
+  const wants = WANTS * state.points()
+  const { exercises, sets } = state.changes()
+  switch (kind) {
+    case 'best': return wants - state.stimulus() + 2 * exercises + 0.25 * sets
+    case 'fewest_changes': return wants + 8 * exercises + 2 * sets - 0.02 * state.stimulus()
+    case 'shortest': return wants + state.seconds() / 60 - 0.02 * state.stimulus() + 0.05 * sets
+  }
+}
+
+/** The plan as it is, with sets taken out where it breaks a limit, the last first. */
+function start(problem: Problem, state: Scorer, from: readonly number[] | undefined): void {
+  for (const cell of problem.cells) state.set(cell.at, from?.[cell.at] ?? cell.now)
+  for (const cell of [...problem.cells].reverse()) {
+    while (!state.fits(cell.at) && (state.sets[cell.at] ?? 0) > 0) state.set(cell.at, below(cell, state.sets[cell.at] ?? 0))
+  }
+}
+
+function below({ values }: Cell, now: number): number {
+  return values.findLast(value => value < now) ?? 0
+}
+
+function above({ values }: Cell, now: number): number {
+  return values.find(value => value > now) ?? now
+}
+
+/** One step: a set more or less, sets carried to another cell of the same muscle, or one exercise for another. */
+function step(problem: Problem, state: Scorer, byGroup: ReadonlyMap<string, readonly Cell[]>, random: () => number): readonly (readonly [at: number, before: number])[] {
+  const pick = <Item>(items: readonly Item[]): Item => items[Math.floor(random() * items.length)] as Item
+  const change = (cell: Cell, wanted: number): readonly [number, number] => {
+    const before = state.sets[cell.at] ?? 0
+    state.set(cell.at, wanted)
+    return [cell.at, before]
+  }
+  const cell = pick(problem.cells)
+  const now = state.sets[cell.at] ?? 0
+  const dice = random()
+  if (dice < 0.3) return [change(cell, random() < 0.5 ? above(cell, now) : below(cell, now))]
+  if (dice < 0.4) return [change(cell, now > 0 ? 0 : pick(cell.values))]
+  const other = pick(byGroup.get(dice < 0.85 ? cell.main : pick([...byGroup.keys()])) ?? problem.cells)
+  if (other === cell) return [change(cell, above(cell, now))]
+  if (dice < 0.7) return now > 0 ? [change(cell, below(cell, now)), change(other, above(other, state.sets[other.at] ?? 0))] : [change(cell, above(cell, now))]
+  const wanted = other.values.includes(now) ? now : above(other, 0)
+  return now > 0 && (state.sets[other.at] ?? 0) === 0 ? [change(cell, 0), change(other, wanted)] : [change(cell, below(cell, now))]
+}
+
+const HOT = 60
+const COLD = 0.3
+const PARTS = 200
+
+/**
+ * Looks for the best sets by simulated annealing, from the plan as it is; limits hold at every step.
+ *
+ * Edge:   nothing to decide gives the plan itself; a fixed number of moves and given chance make it repeatable.
+ * Source: docs/methods.md#proposals.
+ */
+export function search(problem: Problem, { kind, random, moves, loosened, from, heat: hot = HOT, onProgress }: SearchOptions): Found {
+  const state = scorer(problem, loosened)
+  start(problem, state, from)
+  const byGroup = new Map<string, Cell[]>()
+  for (const cell of problem.cells) byGroup.set(cell.main, [...byGroup.get(cell.main) ?? [], cell])
+  let now = cost(kind, state)
+  let [best, bestSets] = [now, Array.from(state.sets)]
+  const all = problem.cells.length === 0 ? 0 : moves
+  const perPart = Math.max(1, Math.floor(all / PARTS))
+  for (let move = 0; move < all; move++) {
+    if (move % perPart === 0 && onProgress?.(move / all) === true) break
+    const heat = hot * (COLD / hot) ** (move / all)
+    const undo = step(problem, state, byGroup, random)
+    const next = undo.every(([at]) => state.fits(at)) ? cost(kind, state) : Infinity
+    if (next <= now || random() < Math.exp((now - next) / heat)) {
+      now = next
+      if (now < best - 1e-9) [best, bestSets] = [now, Array.from(state.sets)]
+    }
+    else for (const [at, before] of [...undo].reverse()) state.set(at, before)
+  }
+  bestSets.forEach((sets, at) => state.set(at, sets))
+  polish(problem, state, kind)
+  return { ...state.scored(), sets: Array.from(state.sets), cost: cost(kind, state) }
+}
+
+/** Single steps downhill until none helps. */
+function polish(problem: Problem, state: Scorer, kind: ProposalKind): void {
+  let now = cost(kind, state)
+  for (let isBetter = true; isBetter;) {
+    isBetter = false
+    for (const cell of problem.cells) {
+      for (const wanted of cell.values) {
+        if (wanted === (state.sets[cell.at] ?? 0)) continue
+        const held = state.sets[cell.at] ?? 0
+        state.set(cell.at, wanted)
+        const next = state.fits(cell.at) ? cost(kind, state) : Infinity
+        if (next < now - 1e-9) [now, isBetter] = [next, true]
+        else state.set(cell.at, held)
+      }
+    }
+  }
+}
+
+/** A plain placement to be no worse than: from no open sets at all, again and again the one step that helps the wants most. */
+export function greedyStart(problem: Problem): { readonly sets: readonly number[], readonly points: number } {
+  const state = scorer(problem)
+  let now = state.points()
+  for (;;) {
+    let best: { at: number, sets: number, points: number } | undefined
+    for (const cell of problem.cells) {
+      const before = state.sets[cell.at] ?? 0
+      const next = above(cell, before)
+      if (next === before) continue
+      state.set(cell.at, next)
+      const points = state.fits(cell.at) ? state.points() : Infinity
+      if (points < (best?.points ?? now) - 1e-9) best = { at: cell.at, sets: next, points }
+      state.set(cell.at, before)
+    }
+    if (!best) return { sets: Array.from(state.sets), points: now }
+    state.set(best.at, best.sets)
+    now = best.points
+  }
+}

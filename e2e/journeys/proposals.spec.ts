@@ -1,0 +1,70 @@
+import { boardIsLive, expect, saved, signIn, test, week } from '../support/test'
+
+/** Opens the Proposals page and waits for three of them. */
+async function drawn(page: Parameters<typeof signIn>[0], id: string): Promise<void> {
+  await page.goto(`/clients/${id}/proposals`)
+  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({ timeout: 60_000 })
+}
+
+test('a client out of band has every arm muscle in band after one proposal, as one step that the history names', async ({ page, studio }) => {
+  test.slow()
+  await signIn(page, studio)
+  const { id } = studio.client('Emil')
+  await drawn(page, id)
+  const best = page.getByRole('region', { name: /^A, Most stimulus/ })
+  await expect(best.getByText('Every want is met')).toBeVisible()
+  await expect(page.getByText(/^Proven: within these limits/)).toBeVisible()
+  const figure = await best.locator('b.font-display').first().innerText()
+  await page.keyboard.press('a')
+  await boardIsLive(page)
+  await expect(week(page, 'Biceps')).toHaveAccessibleName(new RegExp(`^Biceps: ${figure.replace('.', '\\.')} sets`))
+  for (const muscle of ['Biceps', 'Triceps', 'Forearms']) await expect(week(page, muscle)).not.toHaveAccessibleName(/under the floor|over the ceiling/)
+  await saved(page)
+  await page.keyboard.press('b')
+  await expect(page.getByRole('textbox', { name: 'Name of version 2' })).toHaveValue('Proposal A: most stimulus')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+})
+
+test('a week that asks too much says what gives; single changes can be left out; the answer is the same each time', async ({ page, studio }) => {
+  test.slow()
+  await signIn(page, studio)
+  const { id } = studio.client('Liv')
+  await drawn(page, id)
+  const fewest = page.getByRole('region', { name: /^B, Fewest changes/ })
+  await expect(fewest.getByRole('heading', { name: 'What had to give' })).toBeVisible()
+  await expect(fewest.getByText(/under the floor|below target/).first()).toBeVisible()
+  const first = await fewest.innerText()
+  await page.getByRole('button', { name: /^Draw three again/ }).click()
+  await expect(page.getByText(/^Drawing/)).toBeVisible()
+  await expect(page.getByText(/^Drawing/)).toBeHidden({ timeout: 60_000 })
+  expect(await fewest.innerText()).toBe(first)
+  for (const box of await fewest.getByRole('checkbox').all()) await box.uncheck()
+  await fewest.getByRole('button', { name: /^Use B/ }).click()
+  await expect(page.getByText('Nothing is chosen: the plan stays as it is.')).toBeVisible()
+})
+
+test('drawing can be stopped, nothing is changed, and other terms are compared', async ({ page, studio }) => {
+  test.slow()
+  await signIn(page, studio)
+  const { id } = studio.client('Marit')
+  await drawn(page, id)
+  await page.getByRole('button', { name: /^Draw three again/ }).click()
+  await page.getByRole('button', { name: /^Stop/ }).click()
+  await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible()
+  await page.getByRole('button', { name: /^Draw three again/ }).click()
+  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: /^Try shorter days/ }).click()
+  await expect(page.getByRole('rowheader', { name: /Without the arm day/ })).toBeVisible({ timeout: 60_000 })
+  await page.keyboard.press('Escape')
+  await boardIsLive(page)
+})
+
+test('without the worker the page says so and keeps the plan', async ({ page, studio, expectedErrors }) => {
+  expectedErrors.push(/Failed to load|ERR_FAILED|allocate/)
+  await page.route(/allocate-.*\.js/, route => route.abort())
+  await signIn(page, studio)
+  await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
+  await expect(page.getByText(/could not be drawn: their part of the program did not load/)).toBeVisible()
+})

@@ -1,0 +1,34 @@
+import { expect, test } from '@jest/globals'
+import { allocationProblem, propose, relaxedQuestion, search } from '../../core/allocation'
+import { seededRandom } from '../../core/base'
+import { contextWith, STEADY_MIDDLE } from '../../core/method'
+import { planIn, written } from '../../core/testing/shorthandPlans'
+import { linearSolver } from './highs'
+
+const plan = planIn(7, written('push', 'bench_press_dumbbell 3 x 8, rir 2', 'pushdown_rope 2 x 12, rir 2'), written('pull', 'machine_row 3 x 10, rir 2', 'cable_curl 2 x 12, rir 2'), written('arms', 'hammer_curl 2 x 12, rir 2'))
+const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
+
+test('the solver proves a bound that no plan found goes under', async () => {
+  const solver = await linearSolver()
+  const tight = { ...plan, rotation: { ...plan.rotation, days: plan.rotation.days.map(day => (day.role === 'rest' ? day : { ...day, minuteLimit: 28 })) } }
+  for (const asked of [plan, tight]) {
+    const problem = allocationProblem({ plan: asked, context })
+    const { status, bound } = solver(relaxedQuestion(problem), 5)
+    expect(status).toBe('optimal')
+    const { points } = search(problem, { kind: 'fewest_changes', random: seededRandom(3), moves: 4000 })
+    expect(bound ?? Infinity).toBeLessThanOrEqual(points + 1e-6)
+  }
+})
+
+test('with the solver the same question has the same answer, and no proposal goes under its bound', async () => {
+  const solver = await linearSolver()
+  const first = propose({ plan, context }, { solver })
+  expect(first.solver).not.toBe('failed')
+  for (const { points } of first.proposals) expect(points).toBeGreaterThanOrEqual((first.bound ?? 0) - 1e-6)
+  expect(propose({ plan, context }, { solver })).toEqual(first)
+})
+
+test('a text that is no model is answered, not thrown', async () => {
+  const solver = await linearSolver()
+  expect(solver({ text: 'not a model', offset: 0, names: [] }, 1).values?.size ?? 0).toBe(0)
+})
