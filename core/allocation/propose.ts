@@ -6,7 +6,7 @@ import { type LinearSolver, relaxedQuestion } from './relaxation'
 import type { LimitUse, Loosened } from './limits'
 import { scorer } from './score'
 import type { Miss } from './wants'
-import { type Found, greedyStart, PROPOSAL_KINDS, type ProposalKind, search } from './search'
+import { costOf, type Found, greedyStart, PROPOSAL_KINDS, type ProposalKind, search } from './search'
 
 /** A change a proposal makes: one exercise at one place, from so many sets to so many. */
 export interface ProposedChange { readonly cell: Pick<Cell, 'slot' | 'main' | 'isNew' | 'now'>, readonly day: number, readonly sets: number, readonly edit: PlanEdit }
@@ -75,9 +75,8 @@ export function propose(question: AllocationQuestion, options: ProposeOptions = 
   // What one search, a greedy placement or the solver found is worth having in all three: each kind goes on from the start that serves it best.
   const starts = [...found.map(({ sets }) => sets), greedyStart(problem).sets, ...(solved.sets ? [solved.sets] : [])]
   found = PROPOSAL_KINDS.map((kind, at) => {
-    const from = [...starts.map(sets => search(problem, { kind, moves: 0, random: seededRandom(0), from: sets })), ...found.slice(at, at + 1)].reduce((one, other) => (other.cost < one.cost ? other : one))
-    const own = search(problem, { kind, moves: isStopped ? 0 : Math.floor(moves / 4), heat: GENTLE, random: seededRandom(20 + at), from: from.sets })
-    return own.cost <= from.cost ? own : from
+    const [from] = starts.map(sets => ({ sets, cost: costOf(problem, kind, sets) })).sort((one, other) => one.cost - other.cost)
+    return search(problem, { kind, moves: isStopped ? 0 : Math.floor(moves / 4), heat: GENTLE, random: seededRandom(20 + at), ...(from && { from: from.sets }) })
   })
   const best = found.reduce((one, other) => (other.points < one.points ? other : one))
   onProgress?.(0.85)

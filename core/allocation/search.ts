@@ -124,6 +124,13 @@ function polish(problem: Problem, state: Scorer, kind: ProposalKind): void {
   }
 }
 
+/** What some sets cost by a kind, once they are within the limits. */
+export function costOf(problem: Problem, kind: ProposalKind, sets: readonly number[]): number {
+  const state = scorer(problem)
+  start(problem, state, sets)
+  return cost(kind, state)
+}
+
 /** A plain placement to be no worse than: from no open sets at all, again and again the one step that helps the wants most. */
 export function greedyStart(problem: Problem): { readonly sets: readonly number[], readonly points: number } {
   const state = scorer(problem)
