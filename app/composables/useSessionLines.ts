@@ -2,7 +2,7 @@ import { ARM_GROUPS, type Group, type Joint } from '#core/catalogue'
 import { GROUP_NAMES } from '#core/format'
 import type { GroupAlong, JointAlong } from '#core/along'
 import { useElementSize } from '@vueuse/core'
-import { shownMinutes } from '~/components/session/stripLayout'
+import { shownMinutes } from '~/components/session/sessionStripLayout'
 import { familyOfGroup, type SessionBuilder } from './useSessionBuilder'
 
 export const ARM_GROUP_LIST: readonly Group[] = ARM_GROUPS

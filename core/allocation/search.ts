@@ -22,11 +22,12 @@ export interface SearchOptions {
 
 export interface Found extends Scored { readonly sets: readonly number[], /** What the search made small, by its kind. */ readonly cost: number }
 
-const WANTS = 20
+/** What a point of wants is worth: everything, but for fewest changes, where a last percent of readiness is not worth another exercise. */
+const WANTS: Readonly<Record<ProposalKind, number>> = { best: 20, fewest_changes: 4, shortest: 20 }
 
 /** What a search makes small; wants weigh so much more that the rest only decides between plans that meet them equally. */
 function cost(kind: ProposalKind, state: Scorer): number {
-  const wants = WANTS * state.points()
+  const wants = WANTS[kind] * state.points()
   const { exercises, sets } = state.changes()
   switch (kind) {
     case 'best': return wants - state.stimulus() + 2 * exercises + 0.25 * sets
@@ -103,6 +104,7 @@ export function search(problem: Problem, { kind, random, moves, loosened, from, 
   }
   bestSets.forEach((sets, at) => state.set(at, sets))
   polish(problem, state, kind)
+  if (kind === 'fewest_changes') settle(problem, state)
   return { ...state.scored(), sets: Array.from(state.sets), cost: cost(kind, state) }
 }
 
@@ -120,6 +122,39 @@ function polish(problem: Problem, state: Scorer, kind: ProposalKind): void {
         if (next < now - 1e-9) [now, isBetter] = [next, true]
         else state.set(cell.at, held)
       }
+    }
+  }
+}
+
+const MOST_PASSES = 4
+
+/** Takes changes back one by one, where need be with a set more or less elsewhere, for as long as that leaves fewer of them. */
+function settle(problem: Problem, state: Scorer): void {
+  const price = () => cost('fewest_changes', state)
+  const sets = (cell: Cell) => state.sets[cell.at] ?? 0
+  let now = price()
+  function tries(cell: Cell): boolean {
+    const before = sets(cell)
+    state.set(cell.at, cell.now)
+    if (state.fits(cell.at) && price() < now - 1e-9) return true
+    for (const other of problem.cells) {
+      const held = sets(other)
+      for (const wanted of other === cell ? [] : [below(other, held), above(other, held), other.now]) {
+        if (wanted === held) continue
+        state.set(other.at, wanted)
+        if (state.fits(cell.at) && state.fits(other.at) && price() < now - 1e-9) return true
+        state.set(other.at, held)
+      }
+    }
+    state.set(cell.at, before)
+    return false
+  }
+  for (let pass = 0, isBetter = true; isBetter && pass < MOST_PASSES; pass++) {
+    isBetter = false
+    for (const cell of problem.cells) {
+      if (sets(cell) === cell.now || !tries(cell)) continue
+      now = price()
+      isBetter = true
     }
   }
 }

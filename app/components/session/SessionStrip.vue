@@ -2,7 +2,7 @@
 import { formatClock, formatSetCount } from '#core/format'
 import { useElementSize } from '@vueuse/core'
 import { useSession } from './sessionContext'
-import { stripLayout } from './stripLayout'
+import { stripLayout } from './sessionStripLayout'
 
 const builder = useSession()
 const frame = useTemplateRef<HTMLElement>('frame')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CircleAlert } from 'lucide-vue-next'
 import { useSession } from './sessionContext'
-import { PEG_HEIGHT, type StripPlank } from './stripLayout'
+import { PEG_HEIGHT, type StripPlank } from './sessionStripLayout'
 import { usePlankDrag } from './useStripDrag'
 
 const { plank, at, height, room } = defineProps<{ plank: StripPlank, at: number, height: number, /** px until the next plank begins. */ room: number }>()

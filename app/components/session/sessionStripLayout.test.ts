@@ -3,7 +3,7 @@ import { defaultContext } from '#core/method'
 import { sessionTime } from '#core/minutes'
 import type { Session } from '#core/session'
 import { written } from '../../../core/testing/shorthandPlans'
-import { shownMinutes, stripLayout } from './stripLayout'
+import { shownMinutes, stripLayout } from './sessionStripLayout'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const WIDTH = 870
