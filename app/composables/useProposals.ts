@@ -58,6 +58,8 @@ export function useProposals() {
   const message = ref('')
   const table = shallowRef<readonly Scenario[]>([])
   const isTrying = ref(false)
+  /** How often three have been drawn. */
+  const draws = ref(0)
 
   async function draw(): Promise<void> {
     const [plan, context] = [store.plan, store.context]
@@ -70,6 +72,7 @@ export function useProposals() {
       proposals.value = answer.proposals
       drawnFor.value = plan
       state.value = 'drawn'
+      draws.value += 1
       message.value = ''
     }
     catch {
@@ -165,5 +168,5 @@ export function useProposals() {
   const concerns = computed(() => proposals.value?.concerns.map(concernWords) ?? [])
   const scenarioRows = computed(() => table.value.map(scenario => ({ key: `${scenario.kind} ${scenario.day}`, name: scenarioWords(scenario.kind, scenario.day), days: scenario.trainingDays, minutes: Math.round(scenario.minutes), misses: scenario.misses.slice(0, 4).map(missWords), stimulus: formatOneDecimal(scenario.stimulus) })))
 
-  return { scope, state, progress: drawing.progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draw, cancel, use, tryScenarios }
+  return { scope, state, progress: drawing.progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draws, draw, cancel, use, tryScenarios }
 }

@@ -19,7 +19,7 @@ useHead({ title: () => `${store.client?.name ?? 'Client'} · Proposals · Tholep
 
 const { isTakenUp } = useAutosave()
 const isLive = useMounted()
-const { scope, state, progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draw, cancel, use, tryScenarios } = useProposals()
+const { scope, state, progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draws, draw, cancel, use, tryScenarios } = useProposals()
 watch(isTakenUp, isIn => isIn && state.value === 'idle' && void draw(), { immediate: true })
 watch(scope, () => void draw())
 
@@ -57,7 +57,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </button>
       </template>
     </ClientBar>
-    <main class="flex-1 px-5 pb-6">
+    <main class="flex-1 px-5 pb-6" :data-draws="draws">
       <div class="flex flex-wrap items-start gap-x-8 gap-y-2 pt-3">
         <div class="min-w-[280px] flex-1">
           <h1 class="font-display text-[23px] leading-[27px]">
