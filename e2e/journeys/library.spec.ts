@@ -27,6 +27,7 @@ test('the library is searched by keyboard alone', async ({ page, studio }) => {
 })
 
 test('a changed credit tells its effect before it is saved, and every board reckons with it', async ({ page, studio }) => {
+  test.slow()
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   const before = await week(page, 'Triceps').getAttribute('aria-label')
