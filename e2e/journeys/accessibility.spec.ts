@@ -15,7 +15,8 @@ test.use({ logs: 'logged' })
 
 for (const theme of ['light', 'dark'] as const) {
   test(`no page has serious findings in the ${theme} theme`, async ({ page, studio, expectedErrors }) => {
-    test.slow()
+    // Every page and dialog is looked at once.
+    test.setTimeout(600_000)
     expectedErrors.push(/404/)
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
     await page.goto('/sign-in')
