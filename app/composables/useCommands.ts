@@ -21,6 +21,9 @@ export function useCommands() {
   const commands = computed<readonly Command[]>(() => [
     ...clients.value.flatMap(({ id, name, about }): Command[] => [
       { name, kind: 'client', hint: about === '' ? 'split board' : `${about} · split board`, run: () => navigateTo(`/clients/${id}/split`) },
+      { name: `${name}: session`, kind: 'client', hint: 'day 1 to scale; the day before and after from there', run: () => navigateTo(`/clients/${id}/session/1`) },
+      { name: `${name}: proposals`, kind: 'client', hint: 'three allocations to choose from', run: () => navigateTo(`/clients/${id}/proposals`) },
+      { name: `${name}: print`, kind: 'client', hint: 'the rotation on paper', run: () => navigateTo(`/clients/${id}/print`) },
       { name: `${name}: targets`, kind: 'client', hint: 'bands, frequency, limits', run: () => navigateTo(`/clients/${id}/targets`) },
       { name: `${name}: history`, kind: 'client', hint: 'sessions, trends, pain, measurements', run: () => navigateTo(`/clients/${id}/history`) },
       { name: `${name}: profile`, kind: 'client', hint: 'intake, method, priorities', run: () => navigateTo(`/clients/${id}`) },

@@ -17,8 +17,8 @@ import { exposuresWanted, isWanted, PRICE, PRIORITY, wishOf } from './wants'
 type Row = Map<string, number>
 interface Constraint { readonly row: Row, readonly sense: '<=' | '>=', readonly bound: number }
 
-/** What a solver is asked; text in the CPLEX LP format, and the names of the cells' variables. */
-export interface LinearQuestion { readonly text: string, readonly offset: number, readonly names: readonly string[] }
+/** What a solver is asked: text in the CPLEX LP format; the sets of cell 3 are the variable `y3`. */
+export interface LinearQuestion { readonly text: string }
 
 export interface LinearAnswer { readonly status: 'optimal' | 'stopped' | 'failed', /** No solution is better than this. */ readonly bound: number | null, readonly values: ReadonlyMap<string, number> | null }
 
@@ -71,7 +71,7 @@ export function relaxedQuestion(problem: Problem): LinearQuestion {
   }
   problem.groups.forEach((group, g) => addWants(problem, group, g, { more, costs, binaries }))
   addLimits(problem, { more, costs })
-  return { text: lpText(costs, constraints, problem.cells.map(y), binaries), offset: 0, names: problem.cells.map(y) }
+  return { text: lpText(costs, constraints, problem.cells.map(y), binaries) }
 }
 
 interface Sink { readonly more: (row: Row, sense: '<=' | '>=', bound: number) => void, readonly costs: Row, readonly binaries: string[] }

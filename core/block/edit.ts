@@ -155,7 +155,8 @@ function withSlot(day: RotationDay, changed: Slot): RotationDay {
   return { ...day, sessions: sessions.filter(session => session.groupings.length > 0) }
 }
 
-function groupingWith(grouping: Grouping, changed: Slot): readonly Grouping[] {
+/** The grouping with a slot replaced; a slot without working sets goes, and the grouping with its last one. */
+export function groupingWith(grouping: Grouping, changed: Slot): readonly Grouping[] {
   if (!grouping.slots.some(slot => slot.id === changed.id)) return [grouping]
   const [first, ...others] = grouping.slots.flatMap((slot) => {
     if (slot.id !== changed.id) return [slot]

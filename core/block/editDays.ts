@@ -43,7 +43,8 @@ export function moveSession(plan: PlanDocument, { day, to }: Edit<'move_session'
   return taken ? success(withDays(plan, days.map((held, at) => (at === to ? taken : at === day ? REST : held)))) : failure({ kind: 'day_full', day: to })
 }
 
-function copiedSession(session: Session, newId: () => string): Session {
+/** A session with ids of its own throughout. */
+export function copiedSession(session: Session, newId: () => string): Session {
   return { ...session, id: sessionId(newId()), groupings: session.groupings.map((grouping) => {
     const copy = (slot: Slot): Slot => ({ ...slot, id: slotId(newId()) })
     const [first, ...others] = grouping.slots

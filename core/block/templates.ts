@@ -79,7 +79,7 @@ function possible(text: string, { catalogue, client }: PlanContext, taken: reado
 const STEADY_SETS = 3.5
 
 /** Sets as the method does them: as many for its usual as the template has for three to four. */
-function fittedSets(sets: number, { method: { dose: { setsPerExercise: [low, high] } } }: PlanContext): number {
+export function fittedSets(sets: number, { method: { dose: { setsPerExercise: [low, high] } } }: PlanContext): number {
   return Math.max(1, Math.round(sets * (low + high) / 2 / STEADY_SETS))
 }
 

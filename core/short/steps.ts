@@ -1,4 +1,5 @@
 import { groupingId, remembered, type SlotId } from '../base'
+import { groupingWith } from '../block'
 import { directGroups, type Equipment, type Exercise, type Group, type Joint, JOINTS, requireExercise } from '../catalogue'
 import { shareOfOneRep } from '../estimate'
 import { intentFor, modeOf, type PlanContext } from '../method'
@@ -61,10 +62,7 @@ function withGrouping(session: Session, at: number, ...changed: readonly Groupin
 
 function withSlot(session: Session, at: number, changed: Slot): Session {
   const grouping = session.groupings[at]
-  if (!grouping) return session
-  const [first, ...others] = grouping.slots.flatMap(slot => (slot.id !== changed.id ? [slot] : plannedSets(changed.scheme) > 0 ? [changed] : []))
-  if (!first) return withGrouping(session, at)
-  return withGrouping(session, at, { ...grouping, kind: others.length === 0 ? 'straight' : grouping.kind, slots: [first, ...others] })
+  return grouping ? withGrouping(session, at, ...groupingWith(grouping, changed)) : session
 }
 
 const withRuns = (slot: Slot, runs: readonly SetRun[]): Slot => ({ ...slot, scheme: { ...slot.scheme, runs } })

@@ -1,4 +1,5 @@
-import { assert, exerciseId, groupingId, sessionId, slotId } from '../base'
+import { assert, exerciseId, sessionId } from '../base'
+import { copiedSession, fittedSets } from '../block'
 import { isPossibleWith, JOINTS, type Joint, rankedSubstitutes, requireExercise, requireIntent } from '../catalogue'
 import { loadForReps, loadGrid, roundLoad } from '../estimate'
 import type { RotationLedger } from '../ledger'
@@ -32,7 +33,6 @@ export interface FittedSession {
   readonly unfitted: number
 }
 
-const STEADY_SETS = 3.5
 const WEIGHED = new Set(['total', 'per_hand', 'stack', 'added'])
 
 /** The template as it is written. Errors: InvariantError if its shorthand does not read, which a test holds. */
@@ -67,9 +67,9 @@ function possible(slot: Slot, context: PlanContext, taken: readonly string[]): S
   return best && { ...slot, exercise: exerciseId(best.exercise.id), intent: best.exercise.intents[0].id === best.intent.id ? null : best.intent.id }
 }
 
-function scaled(scheme: SetScheme, { method: { dose: { setsPerExercise: [low, high] } } }: PlanContext): SetScheme {
+function scaled(scheme: SetScheme, context: PlanContext): SetScheme {
   const now = plannedSets(scheme)
-  const wanted = Math.max(1, Math.round(now * (low + high) / 2 / STEADY_SETS))
+  const wanted = fittedSets(now, context)
   return wanted >= now ? withSetsAdded(scheme, wanted - now) : splitSets(scheme, now - wanted).kept
 }
 
@@ -89,15 +89,6 @@ function loaded(slot: Slot, { context, oneReps }: Fit): SetScheme {
   }) }
 }
 
-/** A copy with ids of its own. */
-function fresh(session: Session, newId: () => string): Session {
-  return { ...session, id: sessionId(newId()), groupings: session.groupings.map((grouping) => {
-    const copy = ({ isHeld: _, ...slot }: Slot): Slot => ({ ...slot, id: slotId(newId()) })
-    const [first, ...others] = grouping.slots
-    return { ...grouping, id: groupingId(newId()), slots: [copy(first), ...others.map(copy)] }
-  }) }
-}
-
 /**
  * A session fitted to a client: what cannot be done is replaced by what comes nearest, sets follow the method, loads the
  * client's strength, and the whole the minutes there are.
@@ -109,8 +100,8 @@ export function fittedSession(wanted: Session, fit: Fit, scales = false): Fitted
   const swapped: { wanted: string, given: string }[] = []
   const leftOut: string[] = []
   const taken: string[] = []
-  const groupings = fresh(wanted, newId).groupings.flatMap((grouping): Grouping[] => {
-    const [first, ...others] = grouping.slots.flatMap((slot): Slot[] => {
+  const groupings = copiedSession(wanted, newId).groupings.flatMap((grouping): Grouping[] => {
+    const [first, ...others] = grouping.slots.flatMap(({ isHeld: _, ...slot }): Slot[] => {
       const chosen = possible(slot, context, taken)
       if (!chosen) {
         leftOut.push(slot.exercise)

@@ -1,17 +1,9 @@
 <script setup lang="ts">
-import { clientId } from '#core/base'
 import { ChevronLeft, Printer } from 'lucide-vue-next'
 
 const route = useRoute()
 const store = usePlanStore()
-const id = clientId(String(route.params.clientId))
-const { data: outcome } = await useAsyncData(`print-${id}`, async () => {
-  const result = await store.load(id)
-  if (result.ok) return 'loaded' as const
-  return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
-})
-if (outcome.value === 401) await navigateTo('/sign-in')
-else if (outcome.value !== 'loaded') throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
+const id = await useClientPlan('print')
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Print · Tholepin` })
 
 const day = computed(() => (typeof route.query.day === 'string' ? Number(route.query.day) - 1 : null))

@@ -1,20 +1,11 @@
 <script setup lang="ts">
-import { clientId } from '#core/base'
 import { ALLOCATION_SCOPES } from '#core/allocation'
 import { GROUP_NAMES } from '#core/format'
 import { useEventListener, useMounted } from '@vueuse/core'
 import { Lock } from 'lucide-vue-next'
 
-const route = useRoute()
 const store = usePlanStore()
-const id = clientId(String(route.params.clientId))
-const { data: outcome } = await useAsyncData(`proposals-${id}`, async () => {
-  const result = await store.load(id)
-  if (result.ok) return 'loaded' as const
-  return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
-})
-if (outcome.value === 401) await navigateTo('/sign-in')
-else if (outcome.value !== 'loaded') throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
+const id = await useClientPlan('proposals')
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Proposals · Tholepin` })
 
 const { isTakenUp } = useAutosave()

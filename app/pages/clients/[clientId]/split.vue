@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, clientId } from '#core/base'
+import { addDays } from '#core/base'
 import { planDifference } from '#core/block'
 import { formatDay } from '#core/format'
 import { placeOn, rotationStart } from '#core/rotation'
@@ -9,16 +9,8 @@ import { provideBoard } from '~/components/split-board/boardContext'
 const NARROW_FROM_DAYS = 9
 const isNarrow = useMediaQuery('(max-width: 1279px)')
 
-const route = useRoute()
 const store = usePlanStore()
-const id = clientId(String(route.params.clientId))
-const { data: outcome } = await useAsyncData(`client-${id}`, async () => {
-  const result = await store.load(id)
-  if (result.ok) return 'loaded' as const
-  return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
-})
-if (outcome.value === 401) await navigateTo('/sign-in')
-else if (outcome.value !== 'loaded') throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
+const id = await useClientPlan('client')
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` })
 
 const board = useSplitBoard()

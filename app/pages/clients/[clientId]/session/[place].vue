@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { clientId } from '#core/base'
 import { planDifference } from '#core/block'
 import { dayName, formatClock } from '#core/format'
 import { useMounted } from '@vueuse/core'
@@ -9,19 +8,15 @@ import { provideSession } from '~/components/session/sessionContext'
 definePageMeta({ key: route => `session-${String(route.params.clientId)}` })
 const route = useRoute()
 const store = usePlanStore()
-const id = clientId(String(route.params.clientId))
 /** `4` is day 4, `4-2` its second session. */
 const place = computed(() => {
   const [day = 1, session = 1] = String(route.params.place).split('-').map(Number)
   return { day: day - 1, session: session - 1 }
 })
-const { data: outcome } = await useAsyncData(`session-${id}`, async () => {
-  const result = await store.load(id)
-  if (result.ok) return 'loaded' as const
-  return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
-})
-if (outcome.value === 401) await navigateTo('/sign-in')
-else if (outcome.value !== 'loaded' || (store.plan && !store.plan.rotation.days[place.value.day])) throw createError({ statusCode: outcome.value === 'unreachable' ? 503 : 404, fatal: true })
+const id = await useClientPlan('session')
+const asked = store.plan?.rotation.days[place.value.day]
+// A day without sessions begins with its first; a second one is opened only where it stands.
+if (store.plan && (!asked || (place.value.session > 0 && !asked.sessions[place.value.session]))) throw createError({ statusCode: 404, fatal: true })
 
 const builder = useSessionBuilder(() => place.value.day, () => place.value.session)
 provideSession(builder)

@@ -1,0 +1,20 @@
+import { type ClientId, clientId } from '#core/base'
+
+/**
+ * Loads the client that the path names, with her plan, before a page is drawn.
+ *
+ * Errors: without a sign-in on to the form; a client that is not the coach's is not found; a server that does not answer is said so.
+ */
+export async function useClientPlan(screen: string): Promise<ClientId> {
+  const app = useNuxtApp()
+  const store = usePlanStore()
+  const id = clientId(String(useRoute().params.clientId))
+  const { data: outcome } = await useAsyncData(`${screen}-${id}`, async () => {
+    const result = await store.load(id)
+    if (result.ok) return 'loaded' as const
+    return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
+  })
+  if (outcome.value === 401) await app.runWithContext(() => navigateTo('/sign-in'))
+  else if (outcome.value !== 'loaded') throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
+  return id
+}
