@@ -27,7 +27,6 @@ test('the library is searched by keyboard alone', async ({ page, studio }) => {
 })
 
 test('a changed credit tells its effect before it is saved, and every board reckons with it', async ({ page, studio }) => {
-  test.slow()
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   const before = await week(page, 'Triceps').getAttribute('aria-label')
@@ -42,6 +41,7 @@ test('a changed credit tells its effect before it is saved, and every board reck
   await page.goto('/exercises?id=bench_press_barbell')
   await expect(page.getByRole('list', { name: 'Exercises found' })).toContainText('changed')
   await page.getByRole('button', { name: 'Bring the usual ones back' }).click()
+  await expect(page.getByText('Saved. Every board reckons with it from now on.')).toBeVisible()
   await page.goto(`/clients/${studio.client('Joren').id}/split`)
   await boardIsLive(page)
   await expect(week(page, 'Triceps')).toHaveAccessibleName(before ?? '')
