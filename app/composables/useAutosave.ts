@@ -24,7 +24,8 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
   const isTakenUp = ref(false)
 
   async function keep(): Promise<void> {
-    if (!store.plan || !isTakenUp.value) return
+    // What is on trial is not an edit yet: a reload puts it back.
+    if (!store.plan || !isTakenUp.value || store.trial) return
     // One write holds all steps: what they share is stored once.
     await set(key(), { version: store.version, isSaved: store.isSaved, plan: toRaw(store.plan), past: store.past.map(toRaw), future: store.future.map(toRaw) })
   }

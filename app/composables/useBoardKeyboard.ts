@@ -7,12 +7,15 @@ const DIGIT_PAUSE_MS = 600
 interface KeyboardOptions {
   readonly board: SplitBoardState
   readonly isSilent: () => boolean
+  /** Asked before the board is; true where the key has been answered. */
+  readonly onConfirm: () => boolean
+  readonly onCancel: () => boolean
   readonly onTable: () => void
   readonly onKeys: () => void
 }
 
 /** Sends key presses to the board, unless they belong to a field, a dialog, a menu or a control. */
-export function useBoardKeyboard({ board, isSilent, onTable, onKeys }: KeyboardOptions): void {
+export function useBoardKeyboard({ board, isSilent, onConfirm, onCancel, onTable, onKeys }: KeyboardOptions): void {
   let typedDigits = ''
   let typedAt = 0
 
@@ -31,8 +34,8 @@ export function useBoardKeyboard({ board, isSilent, onTable, onKeys }: KeyboardO
       case 'carry': return board.carryBy(intent.days)
       case 'sets': return board.changeSets(intent.step)
       case 'pick': return board.pickNext(intent.step)
-      case 'confirm': return board.confirm()
-      case 'cancel': return board.cancel()
+      case 'confirm': return onConfirm() ? undefined : board.confirm()
+      case 'cancel': return onCancel() ? undefined : board.cancel()
       case 'undo': return board.undo()
       case 'redo': return board.redo()
       case 'heads': return board.toggleHeads()

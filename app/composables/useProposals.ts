@@ -1,17 +1,19 @@
 import type { AllocationScope, Proposal, Proposals, Scenario } from '#core/allocation'
 import { applyEdits, type PlanDocument } from '#core/block'
-import { ARM_GROUPS } from '#core/catalogue'
+import { ARM_GROUPS, type Group, GROUPS } from '#core/catalogue'
 import { checkInput, findingsOf } from '#core/checks'
 import { changeWords, concernWords, formatOneDecimal, GROUP_NAMES, limitWords, missWords, POSITION_NAMES, PROPOSAL_NAMES, proofWords, purchaseWords, scenarioWords } from '#core/format'
 import { armBalance } from '#core/ledger'
-import { Done } from '#shared/contracts/history'
-import { NameRevisionBody } from '#shared/contracts/revisions'
+import { modeOf } from '#core/method'
 import type { AllocateAnswer, AllocateQuestion } from '~/workers/allocate'
 import { newId } from './newId'
 import { familyOfGroup } from './useSessionBuilder'
 
 const LETTERS = ['A', 'B', 'C'] as const
 const MOST_LINES = 7
+const MOST_OTHERS = 6
+/** Groups that a search may be let move beside the arms. */
+export const OTHER_GROUPS: readonly Group[] = GROUPS.filter(group => !(ARM_GROUPS as readonly Group[]).includes(group))
 
 /** A muscle in one column: its week, and its sets by day. */
 export interface ColumnRail { readonly group: string, readonly name: string, readonly family: string, readonly week: string, readonly change: string, readonly position: string, readonly isOut: boolean, readonly days: readonly { readonly direct: number, readonly indirect: number, readonly change: number }[] }
@@ -45,10 +47,12 @@ function useWorker() {
 /** Everything the Proposals page shows and does: drawing three, looking into each, taking one whole or in part. */
 export function useProposals() {
   const store = usePlanStore()
-  const { ask: askServer } = useApi()
+  const { showOnBoard, nameVersion } = useTrial()
   const drawing = useWorker()
   const trying = useWorker()
   const scope = ref<AllocationScope>('arms')
+  /** Muscles beside the arms that may move too. */
+  const others = ref<readonly Group[]>(OTHER_GROUPS.filter(group => store.context && modeOf(store.context, group) === 'build'))
   const state = ref<'idle' | 'drawing' | 'drawn' | 'cancelled' | 'failed'>('idle')
   const proposals = shallowRef<Proposals | null>(null)
   /** The plan the proposals were drawn for; an edit since makes them old. */
@@ -67,7 +71,7 @@ export function useProposals() {
     state.value = 'drawing'
     left.value = new Set()
     try {
-      const answer = await drawing.ask({ kind: 'propose', plan: toRaw(plan), context: toRaw(context), scope: scope.value })
+      const answer = await drawing.ask({ kind: 'propose', plan: toRaw(plan), context: toRaw(context), scope: scope.value, chosen: toRaw(others.value) })
       if (answer.kind !== 'proposals') return
       proposals.value = answer.proposals
       drawnFor.value = plan
@@ -112,25 +116,34 @@ export function useProposals() {
     const after = drawnFor.value && applyEdits(drawnFor.value, taken(proposal).map(({ edit }) => edit), newId)
     return after?.ok ? after.value : null
   }
+  /** Muscles with a rail of their own: the arms, and what else may move and does. */
+  const shownGroups = computed(() => [...ARM_GROUPS, ...OTHER_GROUPS.filter(group => (scope.value === 'chosen' ? others.value.includes(group) : scope.value === 'all' && proposals.value?.proposals.some(({ changes }) => changes.some(({ cell }) => cell.main === group)))).slice(0, MOST_OTHERS)])
   const isOld = computed(() => drawnFor.value !== null && drawnFor.value !== store.plan)
 
+  /** The changes of a proposal as far as they are chosen; null, with the reason told, where nothing can be taken. */
+  function takeable(at: number) {
+    const proposal = proposals.value?.proposals[at]
+    const changes = proposal ? taken(proposal) : []
+    message.value = isOld.value ? 'The plan has changed since. Draw again first.' : proposal && changes.length === 0 ? 'Nothing is chosen: the plan stays as it is.' : message.value
+    return proposal && !isOld.value && changes.length > 0 ? { name: `Proposal ${LETTERS[at]}: ${PROPOSAL_NAMES[proposal.kind][0].toLowerCase()}`, edits: changes.map(({ edit }) => edit) } : null
+  }
   /** Takes a proposal, as far as it is chosen, in one step of undo, and names the version in the history. */
   async function use(at: number): Promise<void> {
-    const proposal = proposals.value?.proposals[at]
-    if (!proposal || isOld.value) return void (message.value = isOld.value ? 'The plan has changed since. Draw again first.' : message.value)
-    const changes = taken(proposal)
-    if (changes.length === 0) return void (message.value = 'Nothing is chosen: the plan stays as it is.')
-    const result = store.editAll(changes.map(({ edit }) => edit))
-    if (!result.ok) return void (message.value = 'This does not fit the plan any more. Draw again.')
+    const asked = takeable(at)
+    if (!asked) return
+    if (!store.editAll(asked.edits).ok) return void (message.value = 'This does not fit the plan any more. Draw again.')
     await store.save()
-    const block = store.client?.block
-    // The name is a convenience: without it the version is in the history all the same.
-    if (block && store.isSaved) await askServer(`/api/blocks/${block.id}/revisions/${store.version}/name`, { method: 'PUT', body: NameRevisionBody.parse({ name: `Proposal ${LETTERS[at]}: ${PROPOSAL_NAMES[proposal.kind][0].toLowerCase()}` }), answer: Done })
+    await nameVersion(asked.name)
     await navigateTo(`/clients/${store.client?.id}/split`)
+  }
+  /** Shows a proposal on the board without saving it. */
+  async function tryOnBoard(at: number): Promise<void> {
+    const asked = takeable(at)
+    if (asked) await showOnBoard(asked.name, asked.edits)
   }
 
   function railsOf(input: NonNullable<typeof store.input>, before: NonNullable<typeof store.input>): readonly ColumnRail[] {
-    return ARM_GROUPS.map((group): ColumnRail => {
+    return shownGroups.value.map((group): ColumnRail => {
       const { week, position, outside } = input.ledger.groups[group]
       const was = before.ledger.groups[group].week.counted.value
       return {
@@ -168,5 +181,9 @@ export function useProposals() {
   const concerns = computed(() => proposals.value?.concerns.map(concernWords) ?? [])
   const scenarioRows = computed(() => table.value.map(scenario => ({ key: `${scenario.kind} ${scenario.day}`, name: scenarioWords(scenario.kind, scenario.day), days: scenario.trainingDays, minutes: Math.round(scenario.minutes), misses: scenario.misses.slice(0, 4).map(missWords), stimulus: formatOneDecimal(scenario.stimulus) })))
 
-  return { scope, state, progress: drawing.progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draws, draw, cancel, use, tryScenarios }
+  function toggleOther(group: Group): void {
+    others.value = others.value.includes(group) ? others.value.filter(one => one !== group) : [...others.value, group]
+  }
+
+  return { scope, others, toggleOther, tryOnBoard, state, progress: drawing.progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draws, draw, cancel, use, tryScenarios }
 }

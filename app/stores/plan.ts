@@ -23,6 +23,9 @@ export type SaveState =
 /** An edit that the server never got, as it was kept in this browser. */
 export interface PlanDraft { readonly version: number, readonly plan: PlanDocument }
 
+/** Changes that are looked at on the board before they count: nothing is saved until they are kept. */
+export interface Trial { readonly name: string, readonly before: PlanDocument, readonly steps: readonly PlanDocument[] }
+
 /** The plan being edited: the document, its undo stack, and how far the server has followed. */
 export const usePlanStore = defineStore('plan', () => {
   const client = shallowRef<ClientView | null>(null)
@@ -36,6 +39,7 @@ export const usePlanStore = defineStore('plan', () => {
   const future = shallowRef<readonly PlanDocument[]>([])
   /** Grows whenever changes of another window were laid under ours. */
   const mergedAt = ref(0)
+  const trial = shallowRef<Trial | null>(null)
   const { ask } = useApi()
 
   const context = computed(() => client.value && contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)))
@@ -72,6 +76,7 @@ export const usePlanStore = defineStore('plan', () => {
     unsavedChanges.value = 0
     past.value = []
     future.value = []
+    trial.value = null
   }
 
   function show(next: PlanDocument): void {
@@ -100,6 +105,29 @@ export const usePlanStore = defineStore('plan', () => {
     show(next)
   }
 
+  /** Shows another plan on trial, as one step of undo; it is saved only once it is kept. */
+  function tryOut(next: PlanDocument, name: string): void {
+    if (!plan.value) return
+    trial.value = { name, before: plan.value, steps: past.value }
+    put(next)
+  }
+
+  async function keepTrial(): Promise<void> {
+    trial.value = null
+    await save()
+  }
+
+  /** Back to the plan as it was before the trial, with the steps that were there. */
+  function endTrial(): void {
+    if (!trial.value) return
+    const { before, steps } = trial.value
+    trial.value = null
+    past.value = steps
+    future.value = []
+    plan.value = before
+    if (isSaved.value) unsavedChanges.value = 0
+  }
+
   function undo(): boolean {
     const before = past.value.at(-1)
     if (!before || !plan.value) return false
@@ -121,7 +149,7 @@ export const usePlanStore = defineStore('plan', () => {
   async function save(): Promise<void> {
     const block = client.value?.block
     const sent = plan.value
-    if (!block || !sent || isSaved.value || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict') return
+    if (!block || !sent || isSaved.value || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict' || trial.value) return
     const changes = unsavedChanges.value
     saveState.value = { kind: 'saving' }
     const result = await ask(`/api/blocks/${block.id}/plan`, { method: 'PUT', body: { version: version.value, plan: sent }, answer: SavedPlan })
@@ -173,7 +201,7 @@ export const usePlanStore = defineStore('plan', () => {
   /** Takes up what another window has saved meanwhile. */
   async function catchUp(): Promise<void> {
     const known = client.value
-    if (!known?.block || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict') return
+    if (!known?.block || trial.value || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict') return
     const result = await ask(`/api/clients/${known.id}`, { answer: ClientView })
     if (!result.ok || client.value?.id !== known.id || !result.value.block || result.value.block.version <= version.value) return
     if (!mergeWith(result.value.block)) saveState.value = { kind: 'conflict', theirs: result.value.block }
@@ -206,10 +234,10 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   return {
-    client, plan, savedPlan, version, savedAt, saveState, unsavedChanges, past, future,
+    client, plan, savedPlan, version, savedAt, saveState, unsavedChanges, past, future, trial,
     context, methodBase, ledger, balance, attention, isEmpty, isSaved,
     mergedAt, input, findings, dismissed, compounds,
-    load, edit, editAll, put, undo, redo, save, restoreDraft, restoreSteps, catchUp, keepMine, takeTheirs,
+    load, edit, editAll, put, tryOut, keepTrial, endTrial, undo, redo, save, restoreDraft, restoreSteps, catchUp, keepMine, takeTheirs,
   }
 })
 

@@ -1,11 +1,12 @@
 import { type AllocationScope, type LinearSolver, propose, type Proposals, type Scenario, scenarios } from '#core/allocation'
 import type { PlanDocument } from '#core/block'
+import type { Group } from '#core/catalogue'
 import type { PlanContext } from '#core/method'
 import { linearSolver } from '#shared/solver/highs'
 import wasmUrl from 'highs/runtime?url'
 
 /** What the page asks; a second question is answered by a second worker. */
-export type AllocateQuestion = { readonly plan: PlanDocument, readonly context: PlanContext } & ({ readonly kind: 'propose', readonly scope: AllocationScope } | { readonly kind: 'scenarios' })
+export type AllocateQuestion = { readonly plan: PlanDocument, readonly context: PlanContext } & ({ readonly kind: 'propose', readonly scope: AllocationScope, readonly chosen: readonly Group[] } | { readonly kind: 'scenarios' })
 
 export type AllocateAnswer =
   | { readonly kind: 'progress', readonly share: number }
@@ -32,5 +33,5 @@ addEventListener('message', async ({ data }: MessageEvent<AllocateQuestion>) => 
     return false
   }
   if (data.kind === 'scenarios') answer({ kind: 'scenarios', scenarios: scenarios(data.plan, data.context, { onProgress }) })
-  else answer({ kind: 'proposals', proposals: propose({ plan: data.plan, context: data.context, scope: data.scope }, { solver: await solverIfAny(), onProgress }) })
+  else answer({ kind: 'proposals', proposals: propose({ plan: data.plan, context: data.context, scope: data.scope, chosen: data.chosen }, { solver: await solverIfAny(), onProgress }) })
 })

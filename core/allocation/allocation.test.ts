@@ -154,9 +154,39 @@ describe('the solver behind its port', () => {
 
 test('other terms are compared, and the day that costs least is the one given up', () => {
   const rows = scenarios(plan, client(), { moves: 400 })
-  expect(rows.map(({ kind }) => kind)).toEqual(['as_is', 'shorter', 'day_less', 'no_arm_day'])
+  expect(rows.map(({ kind }) => kind)).toEqual(['as_is', 'shorter', 'day_less', 'no_arm_day', 'finishers'])
   expect(rows.find(({ kind }) => kind === 'no_arm_day')).toMatchObject({ day: 4, trainingDays: 2 })
   expect(rows[1]?.minutes).toBeLessThanOrEqual((rows[0]?.minutes ?? 0) + 20)
+})
+
+test('without an arm day finishers are tried on the days there are, with short rests', () => {
+  const bare = limited(planIn(7, push, { ...rest, sessions: [] }, pull), 45)
+  expect(scenarios(bare, client(), { moves: 200 }).find(({ kind }) => kind === 'finishers')).toMatchObject({ day: null, trainingDays: 2 })
+  const { cells } = allocationProblem({ plan: bare, context: client(), newAs: 'finisher' })
+  for (const { grouping } of cells.filter(({ isNew }) => isNew)) expect(grouping).toMatchObject({ placement: 'finisher', slots: [{ scheme: { runs: [{ restAfter: { seconds: 45 } }] } }] })
+})
+
+describe('what may move', () => {
+  const cellsOf = (scope: 'arms' | 'chosen' | 'all', chosen: readonly ('chest' | 'lats')[] = []) => allocationProblem({ plan, context: client(), scope, chosen }).cells
+  const standing = (cells: ReturnType<typeof cellsOf>) => cells.filter(({ isNew }) => !isNew).map(({ slot }) => slot.exercise)
+  test.each([
+    ['arms', [], ['pushdown_rope', 'cable_curl', 'hammer_curl'], ['bench_press_dumbbell', 'lateral_raise_dumbbell', 'pulldown_neutral']],
+    ['chosen', ['chest'], ['pushdown_rope', 'bench_press_dumbbell'], ['lateral_raise_dumbbell', 'pulldown_neutral']],
+    ['chosen', ['lats'], ['cable_curl', 'pulldown_neutral'], ['bench_press_dumbbell']],
+    ['all', [], ['bench_press_dumbbell', 'lateral_raise_dumbbell', 'pulldown_neutral', 'cable_curl'], []],
+  ] as const)('%s %j', (scope, chosen, open, still) => {
+    const there = standing(cellsOf(scope, chosen))
+    expect(there).toEqual(expect.arrayContaining([...open]))
+    for (const exercise of still) expect(there).not.toContain(exercise)
+  })
+  test('new exercises come for what may move, compounds too where their muscle was chosen', () => {
+    expect(cellsOf('chosen', ['chest']).some(({ isNew, main }) => isNew && main === 'chest')).toBe(true)
+    expect(cellsOf('arms').every(({ isNew, main }) => !isNew || ['biceps', 'elbow_flexors_other', 'triceps', 'forearms'].includes(main))).toBe(true)
+  })
+  test('a chosen muscle that was below its band gets sets', () => {
+    const { proposals: [best] } = propose({ plan, context: client(), scope: 'chosen', chosen: ['chest'] }, { moves: 3000 })
+    expect(best?.changes.some(({ cell: { main } }) => main === 'chest')).toBe(true)
+  })
 })
 
 test('whatever the plan, proposals never break it and never cost more points than leaving the open sets out', () => {

@@ -1,3 +1,4 @@
+import { exerciseChoices } from '../block'
 import { ARM_GROUPS, type Group } from '../catalogue'
 import { bandOf } from '../method'
 import type { LimitUse } from './limits'
@@ -11,15 +12,20 @@ export type AllocationConcern =
   /** What stands fixed uses more than a limit allows. */
   | { readonly kind: 'fixed_over_limit', readonly limit: LimitUse }
 
+/** Muscles beside the arms are often left out on purpose: only what the equipment or the list to avoid rules out is told of them. */
+function mayLackDay(group: Group, { plan, context }: Problem): boolean {
+  return !(ARM_GROUPS as readonly Group[]).includes(group) && exerciseChoices(plan, group, context).length > 0
+}
+
 /** Concerns of a question, each of which the coach can settle. */
 export function allocationConcerns(problem: Problem): readonly AllocationConcern[] {
-  const { places, cells, context } = problem
+  const { places, cells, context, asked } = problem
   if (places.length === 0) return [{ kind: 'no_training_day' }]
-  const inverted = ARM_GROUPS.flatMap((group): AllocationConcern[] => {
+  const inverted = asked.flatMap((group): AllocationConcern[] => {
     const { floor, target, ceiling } = bandOf(context, group)
     return floor > target || target > ceiling ? [{ kind: 'band_inverted', group }] : []
   })
-  const missing = ARM_GROUPS.flatMap((group): AllocationConcern[] => (cells.some(({ main }) => main === group) ? [] : [{ kind: 'no_exercise', group }]))
+  const missing = asked.flatMap((group): AllocationConcern[] => (cells.some(({ main }) => main === group) || mayLackDay(group, problem) ? [] : [{ kind: 'no_exercise', group }]))
   const over = scorer(problem).tightLimits().filter(({ isLifted }) => isLifted).map((limit): AllocationConcern => ({ kind: 'fixed_over_limit', limit }))
   return [...(cells.length === 0 ? [{ kind: 'nothing_open' as const }] : []), ...inverted, ...missing, ...over]
 }

@@ -1,18 +1,18 @@
 import { exerciseId, groupingId, type SlotId, slotId } from '../base'
 import { type PlanDocument, type PlanEdit, usualScheme } from '../block'
-import { ARM_GROUPS, directGroups, type Group, GROUPS, JOINTS, requireExercise } from '../catalogue'
+import { ARM_GROUPS, directGroups, type Exercise, type Group, GROUPS, JOINTS, requireExercise } from '../catalogue'
 import { checkInput, type CheckInput } from '../checks'
 import { jointLoads } from '../joints'
 import { countedWorkOfDay, type CountedWork, coverage, spanLedger, tallyOnce } from '../ledger'
 import { COUNTING_SCHOOLS, intentFor, type PlanContext } from '../method'
 import { impulsesOf } from '../recovery'
 import type { DayRole, RotationDay } from '../rotation'
-import { plannedSets, splitSets, withSetsAdded } from '../scheme'
+import { plannedSets, type SetScheme, splitSets, withSetsAdded } from '../scheme'
 import type { Grouping, Session, Slot } from '../session'
-import { rankedChoices } from '../suggest'
+import { type RankedChoice, rankedChoices } from '../suggest'
 
-export const ALLOCATION_SCOPES = ['arms', 'all'] as const
-/** What may be moved: direct arm work by single-joint exercises, or everything. */
+export const ALLOCATION_SCOPES = ['arms', 'chosen', 'all'] as const
+/** What may be moved: direct arm work by single-joint exercises, that and every exercise for some other muscles, or everything. */
 export type AllocationScope = (typeof ALLOCATION_SCOPES)[number]
 
 /** What some number of sets of a cell gives; arrays by affected group, by session joint. */
@@ -57,6 +57,9 @@ export interface Place {
   readonly cells: readonly Cell[]
 }
 
+/** How new exercises are done: in the usual way, or as finishers with short rests. */
+export type NewAs = 'usual' | 'finisher'
+
 export interface Problem {
   readonly plan: PlanDocument
   readonly context: PlanContext
@@ -65,11 +68,21 @@ export interface Problem {
   readonly groups: readonly Group[]
   readonly places: readonly Place[]
   readonly cells: readonly Cell[]
+  /** Groups that exercises may come and go for. */
+  readonly asked: readonly Group[]
+  readonly newAs: NewAs
   /** Sets per 7 days that come from besides the rotation. */
   readonly beside: readonly number[]
 }
 
-export interface AllocationQuestion { readonly plan: PlanDocument, readonly context: PlanContext, readonly scope?: AllocationScope }
+export interface AllocationQuestion {
+  readonly plan: PlanDocument
+  readonly context: PlanContext
+  readonly scope?: AllocationScope
+  /** Groups beside the arms, for the scope `chosen`. */
+  readonly chosen?: readonly Group[]
+  readonly newAs?: NewAs
+}
 
 const HOURS_PER_DAY = 24
 const SECOND_SESSION_HOURS = 6
@@ -77,9 +90,27 @@ const MOST_SETS = 5
 const NEW_LEAST = 2
 /** New exercises offered for each group on each day. */
 const CHOICES = 6
+/** Fewer for muscles beside the arms, whose exercises are many and cost more of everything. */
+const OTHER_CHOICES = 2
+/** Rest between sets of a finisher; a rule of thumb. Source: docs/methods.md#proposals. */
+const FINISHER_REST = 45
 
-/** Which arm muscles fit a day's role without asking; a day that trains one already may keep it. */
-const FITS: Readonly<Partial<Record<DayRole, readonly Group[]>>> = { push: ['triceps', 'forearms'], pull: ['biceps', 'elbow_flexors_other', 'forearms'], legs: [], lower: [], conditioning: [], rest: [], open: [] }
+const PUSH: readonly Group[] = ['triceps', 'forearms', 'chest', 'delts_front', 'delts_side']
+const PULL: readonly Group[] = ['biceps', 'elbow_flexors_other', 'forearms', 'lats', 'upper_back', 'traps', 'delts_rear']
+const LEGS: readonly Group[] = ['glutes', 'quads', 'hamstrings', 'calves', 'abs', 'lower_back']
+/** Which muscles fit a day's role without asking; a day that trains one already may keep it. */
+const FITS: Readonly<Partial<Record<DayRole, readonly Group[]>>> = {
+  push: PUSH, pull: PULL, upper: [...PUSH, ...PULL], arms: [...ARM_GROUPS, 'delts_side', 'delts_rear'], legs: LEGS, lower: LEGS, conditioning: [], rest: [], open: [],
+}
+
+function isArm(group: Group): boolean {
+  return (ARM_GROUPS as readonly Group[]).includes(group)
+}
+
+/** Groups that exercises may come and go for. */
+function askedGroups({ scope = 'arms', chosen = [] }: AllocationQuestion): readonly Group[] {
+  return GROUPS.filter(group => scope === 'all' || isArm(group) || (scope === 'chosen' && chosen.includes(group)))
+}
 
 function fitsRole(role: DayRole, group: Group): boolean {
   return FITS[role]?.includes(group) ?? true
@@ -92,12 +123,13 @@ export function slotWith(slot: Slot, sets: number): Slot {
   return { ...slot, scheme: change > 0 ? withSetsAdded(slot.scheme, change) : splitSets(slot.scheme, -change).kept }
 }
 
-function isOpen(slot: Slot, grouping: Grouping, scope: AllocationScope, context: PlanContext): Group | undefined {
+function isOpen(slot: Slot, grouping: Grouping, { asked, scope }: Terms, context: PlanContext): Group | undefined {
   if (slot.isHeld || grouping.placement === 'warmup' || context.client.keep?.includes(slot.exercise)) return undefined
   const exercise = requireExercise(context.catalogue, slot.exercise)
   const [main] = directGroups(slot.credits ?? intentFor(context, exercise, slot.intent).credits)
   if (!main || scope === 'all') return main
-  return exercise.kind === 'isolation' && (ARM_GROUPS as readonly Group[]).includes(main) ? main : undefined
+  // Compounds stay where they are, unless their muscle was chosen.
+  return asked.includes(main) && (exercise.kind === 'isolation' || !isArm(main)) ? main : undefined
 }
 
 /** Pain keeps exercises out that the coach would have to take out again. */
@@ -128,34 +160,43 @@ function workOf(place: { role: DayRole, content: Session }, groupings: readonly 
   return countedWorkOfDay(day, context)
 }
 
+interface Terms { readonly asked: readonly Group[], readonly scope: AllocationScope, readonly newAs: NewAs }
 interface Draft { readonly place: number, readonly grouping: Grouping, readonly slot: Slot, readonly main: Group, readonly isNew: boolean }
 
 /** Exercises that stand in the sessions and may change. */
-function openSlots(places: readonly Omit<Place, 'base' | 'cells'>[], scope: AllocationScope, context: PlanContext): readonly Draft[] {
+function openSlots(places: readonly Omit<Place, 'base' | 'cells'>[], terms: Terms, context: PlanContext): readonly Draft[] {
   return places.flatMap(({ content }, place) => content.groupings.flatMap(grouping => grouping.slots.flatMap((slot): Draft[] => {
-    const main = isOpen(slot, grouping, scope, context)
+    const main = isOpen(slot, grouping, terms, context)
     return main ? [{ place, grouping, slot, main, isNew: false }] : []
   })))
 }
 
-/** Exercises that could be added on each day, best first, each once. */
-function newSlots(places: readonly Omit<Place, 'base' | 'cells'>[], input: CheckInput): readonly Draft[] {
-  const { context } = input
+/** How so many sets of a new exercise are done. */
+function newScheme(exercise: Exercise, sets: number, newAs: NewAs, context: PlanContext): SetScheme {
+  const scheme = usualScheme(exercise, sets, context.method)
+  return newAs === 'usual' ? scheme : { ...scheme, runs: scheme.runs.map(run => ({ ...run, restAfter: { kind: 'seconds', seconds: FINISHER_REST } })) }
+}
+
+/** Exercises for a group that could be added on a day, best first. */
+function choicesFor(group: Group, held: Omit<Place, 'base' | 'cells'>, input: CheckInput): readonly RankedChoice[] {
+  const there = new Set<string>(input.sessions.filter(({ day }) => day === held.day).flatMap(({ slots }) => slots.map(({ slot }) => slot.exercise)))
+  const isTrained = input.sessions.some(({ day, work }) => day === held.day && work.some(({ credits }) => credits[group] === 1))
+  if (!fitsRole(held.role, group) && !isTrained) return []
+  return rankedChoices(input, group, held.day).filter(({ exercise, intent }) => (exercise.kind === 'isolation' || !isArm(group)) && exercise.repUnit === 'reps' && !there.has(exercise.id)
+    && !isSpared({ exercise: exerciseId(exercise.id), intent }, input.context)).slice(0, isArm(group) ? CHOICES : OTHER_CHOICES)
+}
+
+/** Exercises that could be added on each day, each once. */
+function newSlots(places: readonly Omit<Place, 'base' | 'cells'>[], input: CheckInput, { asked, newAs }: Terms): readonly Draft[] {
   const onDay = new Set<string>()
   return places.flatMap((held, place) => {
     const isLast = !places.some((other, at) => at > place && other.day === held.day)
-    if (!isLast) return []
-    const there = new Set<string>(input.sessions.filter(({ day }) => day === held.day).flatMap(({ slots }) => slots.map(({ slot }) => slot.exercise)))
-    return ARM_GROUPS.flatMap((group) => {
-      const isTrained = input.sessions.some(({ day, work }) => day === held.day && work.some(({ credits }) => credits[group] === 1))
-      if (!fitsRole(held.role, group) && !isTrained) return []
-      return rankedChoices(input, group, held.day).filter(choice => choice.exercise.kind === 'isolation' && choice.exercise.repUnit === 'reps' && !there.has(choice.exercise.id) && !isSpared({ exercise: exerciseId(choice.exercise.id), intent: choice.intent }, context)).slice(0, CHOICES).flatMap((choice): Draft[] => {
-        const id = `new-${held.day}-${choice.exercise.id}`
-        if (onDay.size === onDay.add(id).size) return []
-        const slot: Slot = { id: slotId(id), exercise: exerciseId(choice.exercise.id), intent: choice.intent, scheme: usualScheme(choice.exercise, NEW_LEAST, context.method) }
-        return [{ place, grouping: { id: groupingId(id), kind: 'straight', placement: 'main', slots: [slot] }, slot, main: group, isNew: true }]
-      })
-    })
+    return isLast ? asked.flatMap(group => choicesFor(group, held, input).flatMap(({ exercise, intent }): Draft[] => {
+      const id = `new-${held.day}-${exercise.id}`
+      if (onDay.size === onDay.add(id).size) return []
+      const slot: Slot = { id: slotId(id), exercise: exerciseId(exercise.id), intent, scheme: newScheme(exercise, NEW_LEAST, newAs, input.context) }
+      return [{ place, grouping: { id: groupingId(id), kind: 'straight', placement: newAs === 'finisher' ? 'finisher' : 'main', slots: [slot] }, slot, main: group, isNew: true }]
+    })) : []
   })
 }
 
@@ -169,10 +210,12 @@ function cellOf({ place, grouping, slot, main, isNew }: Draft, at: number, held:
 }
 
 /** What there is to decide about a plan, and what stands whatever is decided. */
-export function allocationProblem({ plan, context, scope = 'arms' }: AllocationQuestion): Problem {
+export function allocationProblem(question: AllocationQuestion): Problem {
+  const { plan, context, scope = 'arms', newAs = 'usual' } = question
+  const terms: Terms = { asked: askedGroups(question), scope, newAs }
   const input = checkInput(plan, context)
   const places = plan.rotation.days.flatMap((day, at) => day.sessions.map((content, session) => ({ day: at, session, hour: at * HOURS_PER_DAY + session * SECOND_SESSION_HOURS, role: day.role, content })))
-  const drafts = [...openSlots(places, scope, context), ...newSlots(places, input)]
+  const drafts = [...openSlots(places, terms, context), ...newSlots(places, input, terms)]
   const groups = GROUPS.filter(group => drafts.some(({ slot }) => ((slot.credits ?? intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits)[group] ?? 0) > 0))
   const cells = drafts.flatMap((draft, at) => {
     const held = places[draft.place]
@@ -189,18 +232,18 @@ export function allocationProblem({ plan, context, scope = 'arms' }: AllocationQ
   })
   const scale = 7 / plan.rotation.days.length
   const beside = groups.map((group, g) => input.ledger.groups[group].week.counted.value - scale * full.reduce((sum, { base, cells: own }) => sum + (base.counted[g] ?? 0) + own.reduce((part, { worth, now }) => part + (worth[now]?.counted[g] ?? 0), 0), 0))
-  return { plan, context, input, groups, places: full, cells, beside }
+  return { plan, context, input, groups, places: full, cells, asked: terms.asked, newAs, beside }
 }
 
 /** Edits that turn the plan into what a vector of sets says, one for each exercise that changes. */
-export function allocationEdits({ plan, places, cells, context }: Problem, sets: readonly number[]): readonly { readonly cell: Cell, readonly edit: PlanEdit }[] {
+export function allocationEdits({ plan, places, cells, context, newAs }: Problem, sets: readonly number[]): readonly { readonly cell: Cell, readonly edit: PlanEdit }[] {
   return cells.flatMap((cell): { cell: Cell, edit: PlanEdit }[] => {
     const wanted = sets[cell.at] ?? 0
     const place = places[cell.place]
     if (wanted === cell.now || !place) return []
     if (!cell.isNew) return [{ cell, edit: wanted > cell.now ? { kind: 'add_sets', slot: cell.slot.id, count: wanted - cell.now } : { kind: 'cut_sets', slot: cell.slot.id, count: cell.now - wanted } }]
     const session = plan.rotation.days[place.day]?.sessions[place.session]
-    return [{ cell, edit: { kind: 'add_exercise', day: place.day, ...(session && { session: session.id }), exercise: cell.slot.exercise, intent: cell.slot.intent, scheme: usualScheme(requireExercise(context.catalogue, cell.slot.exercise), wanted, context.method) } }]
+    return [{ cell, edit: { kind: 'add_exercise', day: place.day, ...(session && { session: session.id }), exercise: cell.slot.exercise, intent: cell.slot.intent, scheme: newScheme(requireExercise(context.catalogue, cell.slot.exercise), wanted, newAs, context) } }]
   })
 }
 

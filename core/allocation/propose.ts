@@ -50,7 +50,8 @@ export interface ProposeOptions {
 const MOVES = 9000
 const EXPLAIN_MOVES = 1500
 const GENTLE = 4
-const SOLVER_SECONDS = 2
+/** A guard: the solver's own limit of nodes ends it far sooner. */
+const SOLVER_SECONDS = 20
 const PROVEN_WITHIN = 1
 const MOST_PURCHASES = 6
 const STEPS: Readonly<Record<LimitUse['kind'], number>> = { minutes: 10, joint: 2, joint_week: 2 }
@@ -59,7 +60,7 @@ const STEPS: Readonly<Record<LimitUse['kind'], number>> = { minutes: 10, joint: 
  * Three proposals for where the open sets go, the wants that each misses, what binds, and a bound on what is possible at all.
  *
  * Edge:   never infeasible: limits are lifted to what stands fixed, wants are soft. Nothing open gives proposals without changes.
- *         The same question has the same answer as long as the solver is not stopped by its time.
+ *         The same question has the same answer: moves and nodes are limited, not time.
  * Source: docs/methods.md#proposals.
  */
 export function propose(question: AllocationQuestion, options: ProposeOptions = {}): Proposals {

@@ -2,11 +2,11 @@ import { seededRandom } from '../base'
 import type { PlanDocument } from '../block'
 import type { PlanContext } from '../method'
 import type { RotationDay } from '../rotation'
-import { allocationProblem } from './problem'
+import { allocationProblem, type NewAs } from './problem'
 import { search } from './search'
 import type { Miss } from './wants'
 
-export const SCENARIO_KINDS = ['as_is', 'shorter', 'day_less', 'no_arm_day'] as const
+export const SCENARIO_KINDS = ['as_is', 'shorter', 'day_less', 'no_arm_day', 'finishers'] as const
 export type ScenarioKind = (typeof SCENARIO_KINDS)[number]
 
 /** The rotation under other terms, with the open sets placed anew. */
@@ -37,7 +37,7 @@ function shorter(plan: PlanDocument): PlanDocument {
 }
 
 /**
- * What other terms would give: shorter days, a day less, no arm day with the sets on the other days instead.
+ * What other terms would give: shorter days, a day less, no arm day with the sets on the other days instead, or as finishers there.
  *
  * Edge: of the days that could be given up the one that costs least is; with two training days none is.
  */
@@ -45,15 +45,15 @@ export function scenarios(plan: PlanDocument, context: PlanContext, { onProgress
   const training = plan.rotation.days.flatMap((day, at) => (isTraining(day) ? [at] : []))
   const arm = plan.rotation.days.findIndex(({ role, sessions }) => role === 'arms' && sessions.length > 0)
   const without = (given: number) => withDays(plan, (day, at) => (at === given ? REST : day))
-  const asked: { kind: ScenarioKind, day: number | null, plan: PlanDocument }[] = [
+  const asked: { kind: ScenarioKind, day: number | null, plan: PlanDocument, newAs?: NewAs }[] = [
     { kind: 'as_is', day: null, plan }, { kind: 'shorter', day: null, plan: shorter(plan) },
     ...(training.length > 2 ? training.filter(day => day !== arm).map(day => ({ kind: 'day_less' as const, day, plan: without(day) })) : []),
-    ...(arm >= 0 && training.length > 1 ? [{ kind: 'no_arm_day' as const, day: arm, plan: without(arm) }] : []),
+    ...(arm >= 0 && training.length > 1 ? [{ kind: 'no_arm_day' as const, day: arm, plan: without(arm) }, { kind: 'finishers' as const, day: arm, plan: without(arm), newAs: 'finisher' as const }] : [{ kind: 'finishers' as const, day: null, plan, newAs: 'finisher' as const }]),
   ]
   const found: Scenario[] = []
-  for (const [at, { kind, day, plan: under }] of asked.entries()) {
+  for (const [at, { kind, day, plan: under, newAs = 'usual' }] of asked.entries()) {
     if (onProgress?.(at / asked.length) === true) break
-    const result = search(allocationProblem({ plan: under, context }), { kind: 'best', moves, random: seededRandom(60 + at) })
+    const result = search(allocationProblem({ plan: under, context, newAs }), { kind: 'best', moves, random: seededRandom(60 + at) })
     found.push({ kind, day, minutes: result.seconds / 60, points: result.points, stimulus: result.stimulus, misses: result.misses, trainingDays: under.rotation.days.filter(isTraining).length })
   }
   const cheapest = found.filter(({ kind }) => kind === 'day_less').sort((a, b) => a.points - b.points || b.stimulus - a.stimulus)[0]

@@ -72,7 +72,8 @@ function step(problem: Problem, state: Scorer, byGroup: ReadonlyMap<string, read
   return now > 0 && (state.sets[other.at] ?? 0) === 0 ? [change(cell, 0), change(other, wanted)] : [change(cell, below(cell, now))]
 }
 
-const HOT = 60
+/** Enough to trade sets between muscles under their floors at first; the shortest begin near a plan that is already good. */
+const HOT: Readonly<Record<ProposalKind, number>> = { best: 1200, fewest_changes: 60, shortest: 60 }
 const COLD = 0.3
 const PARTS = 200
 
@@ -82,7 +83,7 @@ const PARTS = 200
  * Edge:   nothing to decide gives the plan itself; a fixed number of moves and given chance make it repeatable.
  * Source: docs/methods.md#proposals.
  */
-export function search(problem: Problem, { kind, random, moves, loosened, from, heat: hot = HOT, onProgress }: SearchOptions): Found {
+export function search(problem: Problem, { kind, random, moves, loosened, from, heat: hot = HOT[kind], onProgress }: SearchOptions): Found {
   const state = scorer(problem, loosened)
   start(problem, state, from)
   const byGroup = new Map<string, Cell[]>()
@@ -137,7 +138,8 @@ function settle(problem: Problem, state: Scorer): void {
     const before = sets(cell)
     state.set(cell.at, cell.now)
     if (state.fits(cell.at) && price() < now - 1e-9) return true
-    for (const other of problem.cells) {
+    // What a change back leaves short is made up by the same muscle, or given up in the same session.
+    for (const other of problem.cells.filter(({ main, place }) => main === cell.main || place === cell.place)) {
       const held = sets(other)
       for (const wanted of other === cell ? [] : [below(other, held), above(other, held), other.now]) {
         if (wanted === held) continue

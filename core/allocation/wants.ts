@@ -8,8 +8,8 @@ import type { Sums } from './state'
 export const PRICE = { floor: 16, target: 4, ceiling: 16, readiness: 0.5, frequency: 8, overhead: 12, ratio: 20, crowded: 6 } as const
 export const PRIORITY: Readonly<Record<Mode, number>> = { build: 3, keep: 2, maintain: 1 }
 const DEAD_BAND = 0.5
-const RATIO_SLACK = 0.05
-const OVERHEAD_SHARE = 0.25
+export const RATIO_SLACK = 0.05
+export const OVERHEAD_SHARE = 0.25
 const FREQUENCY_SLACK = 0.25
 const SLACK = 1e-6
 
@@ -41,7 +41,7 @@ export function wishOf({ floor, target }: Band): number {
 }
 
 /** What a session's dose leaves at another one, in a rotation repeated for long; row: where, column: from which. */
-function decayMatrix(hours: readonly number[], period: number, tau: number): Float64Array {
+export function decayMatrix(hours: readonly number[], period: number, tau: number): Float64Array {
   const repeated = 1 - Math.exp(-period / tau)
   const matrix = new Float64Array(hours.length ** 2)
   hours.forEach((at, s) => hours.forEach((from, t) => {

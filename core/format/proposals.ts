@@ -1,4 +1,4 @@
-import type { AllocationConcern, LimitUse, Miss, Proposals, ProposalKind, ProposedChange, Purchase, ScenarioKind } from '../allocation'
+import type { AllocationConcern, AllocationScope, LimitUse, Miss, Proposals, ProposalKind, ProposedChange, Purchase, ScenarioKind } from '../allocation'
 import type { Joint, Catalogue } from '../catalogue'
 import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './findings'
@@ -11,6 +11,9 @@ export const PROPOSAL_NAMES: Readonly<Record<ProposalKind, readonly [name: strin
   fewest_changes: ['Fewest changes', 'The rotation as it is, with as little moved as it takes.'],
   shortest: ['Shortest sessions', 'The wants in as little time as possible.'],
 }
+
+/** What a search may move, as the coach chooses it. */
+export const SCOPE_NAMES: Readonly<Record<AllocationScope, string>> = { arms: 'direct arm sets only', chosen: 'arms and chosen muscles', all: 'every exercise' }
 
 /** A want that is missed, in a few words. */
 export function missWords({ kind, group, amount, day }: Miss): string {
@@ -80,6 +83,7 @@ export function scenarioWords(kind: ScenarioKind, day: number | null): string {
     case 'as_is': return 'As it is, placed anew'
     case 'shorter': return 'A quarter less time on every day'
     case 'day_less': return `Without day ${(day ?? 0) + 1}`
+    case 'finishers': return day === null ? 'New arm work as finishers, 45 s between sets' : `Without the arm day (day ${day + 1}), arms as finishers, 45 s between sets`
     case 'no_arm_day': return `Without the arm day (day ${(day ?? 0) + 1}), arms on the other days`
   }
 }

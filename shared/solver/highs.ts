@@ -1,8 +1,14 @@
 import type { LinearAnswer, LinearSolver } from '#core/allocation'
 import loadHighs from 'highs'
 
-/** Options that proved themselves here: the annealed plan is better than what the solver's own heuristics find early. */
-const OPTIONS = { output_flag: false, mip_abs_gap: 0.999, random_seed: 1 } as const
+/**
+ * Options that proved themselves here: the annealed plan is better than what the solver's own heuristics find early, and a limit of
+ * nodes, unlike one of time, gives the same answer on a slow machine as on a fast one.
+ */
+const OPTIONS = {
+  output_flag: false, mip_abs_gap: 0.999, random_seed: 1, mip_max_nodes: 400,
+  mip_heuristic_run_rins: false, mip_heuristic_run_rens: false, mip_heuristic_run_root_reduced_cost: false, mip_heuristic_run_feasibility_jump: false,
+} as const
 
 /**
  * The solver behind the core's port: HiGHS, compiled to WebAssembly.

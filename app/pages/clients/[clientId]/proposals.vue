@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ALLOCATION_SCOPES } from '#core/allocation'
-import { GROUP_NAMES } from '#core/format'
-import { useEventListener, useMounted } from '@vueuse/core'
+import { GROUP_NAMES, SCOPE_NAMES } from '#core/format'
+import { OTHER_GROUPS } from '~/composables/useProposals'
+import { useDebounceFn, useEventListener, useMounted } from '@vueuse/core'
 import { Lock } from 'lucide-vue-next'
 
 const store = usePlanStore()
@@ -10,29 +11,43 @@ useHead({ title: () => `${store.client?.name ?? 'Client'} · Proposals · Tholep
 
 const { isTakenUp } = useAutosave()
 const isLive = useMounted()
-const { scope, state, progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draws, draw, cancel, use, tryScenarios } = useProposals()
+const { scope, others, toggleOther, tryOnBoard, state, progress, proposals, chosen, message, columns, nowColumn, proof, concerns, isOld, scenarioRows, isTrying, draws, draw, cancel, use, tryScenarios } = useProposals()
 watch(isTakenUp, isIn => isIn && state.value === 'idle' && void draw(), { immediate: true })
+// Several muscles chosen in a row are one question.
+const drawSoon = useDebounceFn(draw, 600)
 watch(scope, () => void draw())
+watch(others, () => void drawSoon())
 
-const SCOPE_WORDS = { arms: 'direct arm sets only', all: 'every exercise' } as const
 const rest = computed(() => store.plan?.rotation.days.map(({ role }) => role === 'rest') ?? [])
 const held = computed(() => store.plan?.rotation.days.flatMap(day => day.sessions.flatMap(session => session.groupings.flatMap(({ slots }) => slots.filter(({ isHeld }) => isHeld)))).length ?? 0)
 const limits = computed(() => [...new Set(store.plan?.rotation.days.flatMap(({ minuteLimit, role }) => (role === 'rest' || minuteLimit === undefined ? [] : [minuteLimit])))].sort((a, b) => b - a))
 const rails = computed(() => nowColumn.value?.rails ?? [])
 
+const last = computed(() => columns.value.length - 1)
+function step(by: number): void {
+  chosen.value = Math.min(last.value, Math.max(0, chosen.value + by))
+}
+/** What a key does here; undefined where the page has nothing for it. */
+function actionOf(key: string): (() => unknown) | undefined {
+  const letter = ['a', 'b', 'c'].indexOf(key.toLowerCase())
+  if (letter >= 0) return columns.value[letter] && (() => use(letter))
+  switch (key) {
+    case 'Escape': return state.value === 'drawing' ? cancel : () => navigateTo(`/clients/${id}/split`)
+    case 'g': case 'G': return draw
+    case 'ArrowLeft': case 'ArrowRight': return last.value >= 0 ? () => step(key === 'ArrowLeft' ? -1 : 1) : undefined
+    case ' ': return last.value >= 0 ? () => tryOnBoard(chosen.value) : undefined
+    case 'Enter': return last.value >= 0 ? () => use(chosen.value) : undefined
+  }
+}
 useEventListener('keydown', (event: KeyboardEvent) => {
   const target = event.target instanceof Element ? event.target : null
   if (event.ctrlKey || event.metaKey || event.altKey || target?.closest('input, select, textarea, [role=dialog]')) return
-  const letter = ['a', 'b', 'c'].indexOf(event.key.toLowerCase())
-  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
-  if (event.key === 'Escape' && state.value === 'drawing') cancel()
-  else if (event.key === 'Escape') void navigateTo(`/clients/${id}/split`)
-  else if (event.key.toLowerCase() === 'g') void draw()
-  else if (letter >= 0 && columns.value[letter]) void use(letter)
-  else if (step && columns.value.length > 0) chosen.value = Math.min(columns.value.length - 1, Math.max(0, chosen.value + step))
-  else if (event.key === 'Enter' && columns.value.length > 0 && !target?.closest('button, a')) void use(chosen.value)
-  else return
+  // Enter and Space on a control are that control's own.
+  if ((event.key === 'Enter' || event.key === ' ') && target?.closest('button, a')) return
+  const action = actionOf(event.key)
+  if (!action) return
   event.preventDefault()
+  void action()
 })
 </script>
 
@@ -59,12 +74,18 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           </p>
         </div>
         <label class="flex items-center gap-2 text-ink2">What may move
-          <select v-model="scope" class="small-field"><option v-for="one in ALLOCATION_SCOPES" :key="one" :value="one">{{ SCOPE_WORDS[one] }}</option></select>
+          <select v-model="scope" class="small-field"><option v-for="one in ALLOCATION_SCOPES" :key="one" :value="one">{{ SCOPE_NAMES[one] }}</option></select>
         </label>
         <p class="flex items-center gap-2 text-[12.5px] text-ink2">
           Held fixed <span class="chip"><Lock :size="12" aria-hidden="true" /> {{ rest.length }} days</span><span v-if="limits.length > 0" class="chip"><Lock :size="12" aria-hidden="true" /> {{ limits.join(' and ') }} min limits</span><span v-if="held > 0" class="chip"><Lock :size="12" aria-hidden="true" /> {{ held }} held</span>
         </p>
       </div>
+      <fieldset v-if="scope === 'chosen'" class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+        <legend class="sr-only">
+          Muscles that may move beside the arms
+        </legend>
+        <label v-for="group in OTHER_GROUPS" :key="group" class="flex items-center gap-1.5"><input type="checkbox" :checked="others.includes(group)" @change="toggleOther(group)"> {{ GROUP_NAMES[group] }}</label>
+      </fieldset>
       <p role="status" class="mt-1 min-h-6">
         <span v-if="state === 'drawing'" class="flex items-center gap-3"><progress class="h-2 w-52" :value="progress" max="1">{{ Math.round(progress * 100) }} %</progress> Drawing: {{ Math.round(progress * 100) }} %</span>
         <span v-else-if="state === 'failed'" class="alert-chip">The proposals could not be drawn: their part of the program did not load. Reload the page, or draw again.</span>
@@ -100,9 +121,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <div class="head">
             <h2><span class="letter">{{ column.letter }}</span> {{ column.name }}</h2>
             <p>{{ column.idea }}</p>
-            <button type="button" class="control control-strong mt-1" :disabled="column.changes.length === 0 || isOld" @click.stop="use(at)">
+            <span class="mt-1 flex flex-wrap gap-2"><button type="button" class="control control-strong" :disabled="column.changes.length === 0 || isOld" @click.stop="use(at)">
               Use {{ column.letter }} <KeyCap :label="column.letter" />
-            </button>
+            </button><button type="button" class="control" :disabled="column.changes.length === 0 || isOld" @click.stop="tryOnBoard(at)">
+              Try on the board
+            </button></span>
           </div>
           <ColumnStacks v-for="rail in column.rails" :key="rail.group" :rail="rail" :rest="rest" />
           <div class="measures">
@@ -143,7 +166,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             Under other terms
           </h2>
           <button type="button" class="control" :disabled="isTrying" @click="tryScenarios()">
-            {{ isTrying ? 'Trying' : scenarioRows.length > 0 ? 'Try again' : 'Try shorter days, a day less, no arm day' }}
+            {{ isTrying ? 'Trying' : scenarioRows.length > 0 ? 'Try again' : 'Try shorter days, a day less, no arm day, finishers' }}
           </button>
         </div>
         <table v-if="scenarioRows.length > 0" class="mt-2 w-full max-w-[1000px] text-left">
@@ -161,6 +184,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <footer class="keys">
       <span><KeyCap label="←" /> <KeyCap label="→" /> candidate</span>
       <span><KeyCap label="A" /> <KeyCap label="B" /> <KeyCap label="C" /> use it</span>
+      <span><KeyCap label="Space" /> try on the board</span>
       <span><KeyCap label="G" /> draw again</span>
       <span><KeyCap label="Esc" /> back to the board</span>
     </footer>

@@ -16,12 +16,22 @@ useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` 
 const board = useSplitBoard()
 provideBoard(board)
 const { isTakenUp } = useAutosave()
+const trial = useTrial()
+watch(isTakenUp, isIn => isIn && trial.takeUp() && board.say(`On trial: ${store.trial?.name}. Enter keeps it, Escape puts it back.`))
 watch(() => store.mergedAt, () => board.say('Changes made in another window are in here now.'))
 
+function answersTrial(answer: () => unknown): boolean {
+  if (!store.trial || board.carry.inHand.value) return false
+  void answer()
+  return true
+}
 const isTable = ref(false)
 const isKeysOpen = ref(false)
 useBoardKeyboard({
   board, isSilent: () => !isTakenUp.value || board.isPickerOpen.value || isKeysOpen.value || (board.opened.value !== null && board.opened.value !== 'checks'),
+  // While something is on trial, Enter and Escape answer that, unless sets are in hand.
+  onConfirm: () => answersTrial(trial.keep),
+  onCancel: () => answersTrial(trial.putBack),
   onTable: () => { isTable.value = !isTable.value },
   onKeys: () => { isKeysOpen.value = true },
 })
@@ -55,6 +65,7 @@ const difference = computed(() => (store.saveState.kind === 'conflict' && store.
     </ClientBar>
     <main class="flex-1 px-5">
       <SplitBoardHead :pass="shownPass" />
+      <TrialBar v-if="store.trial" :name="store.trial.name" @kept="trial.keep()" @put-back="trial.putBack()" />
       <ConflictPanel v-if="difference" :difference="difference" />
       <p v-if="!store.plan" class="py-10 text-ink2">
         No block is planned for this client yet.
