@@ -5,6 +5,7 @@ import { applyEdit, type PlanDocument } from '#core/block'
 import { checkInput, findingsOf } from '#core/checks'
 import { blockLedger, rotationLedger } from '#core/ledger'
 import { defaultContext } from '#core/method'
+import { blockConcerns, blockVerdict, usualBlock } from '#core/progress'
 import { groupWeeks, shortSession } from '#core/short'
 import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
@@ -69,6 +70,18 @@ for (const times of [1, 2, 4, 8]) {
   const longest = parseSession(Array.from({ length: 40 }, (_, at) => `${['cable_curl', 'pushdown_rope', 'hammer_curl', 'overhead_extension_rope'][at % 4]} warm-up 2 x 10, then 6 x 10, rir 2`).join('\n'), newId)
   const ledger = rotationLedger(nineDayPlan().rotation, context)
   if (longest.ok) add('a session of 40 exercises and 240 sets shortened to 5 minutes', () => shortSession({ session: { ...longest.value, groupings: longest.value.groupings.map(grouping => ({ ...grouping })) }, minutes: 5, context, weeks: groupWeeks(ledger), lengthDays: 9 }))
+}
+
+{
+  // Sixteen weeks, eight sessions in nine days; every run changes the ramps, so that nothing is known from before.
+  const plan: PlanDocument = { ...nineDayPlan(), passes: 12 }
+  const usual = usualBlock(plan, context)
+  let end = 0
+  add('block of 16 weeks, 8 sessions in 9 days, laid out and judged after a change of ramp', () => {
+    end = (end + 1) % 8
+    const changed: PlanDocument = { ...plan, block: { ...usual, ramps: { ...usual.ramps, triceps: { kind: 'linear', end: 10 + end } } } }
+    return [blockVerdict(changed, context), blockConcerns(changed, context)]
+  })
 }
 
 if ('roster of 200 clients'.includes(wanted)) {

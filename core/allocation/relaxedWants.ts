@@ -1,9 +1,9 @@
 import type { Group } from '../catalogue'
 import { bandOf, modeOf, ratioWishOf } from '../method'
-import { RECOVERY, tauHours } from '../recovery'
+import { decayMatrix, RECOVERY, tauHours } from '../recovery'
 import { type LinearModel, perSet, type Terms, x, y } from './linearModel'
 import type { Cell, CellWorth, Problem } from './problem'
-import { decayMatrix, exposuresWanted, isWanted, OVERHEAD_SHARE, PRICE, PRIORITY, RATIO_SLACK, wishOf } from './wants'
+import { exposuresWanted, isWanted, OVERHEAD_SHARE, PRICE, PRIORITY, RATIO_SLACK, wishOf } from './wants'
 
 type Amount = (worth: CellWorth) => number
 

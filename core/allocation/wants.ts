@@ -1,6 +1,6 @@
 import type { Group } from '../catalogue'
 import { type Band, bandOf, effectiveSets, leastFrequency, type Mode, modeOf, ratioWishOf, sessionMaxOf, trainingAge } from '../method'
-import { RECOVERY, tauHours } from '../recovery'
+import { decayMatrix, RECOVERY, tauHours } from '../recovery'
 import type { Problem } from './problem'
 import type { Sums } from './state'
 
@@ -38,17 +38,6 @@ export function exposuresWanted({ context, plan }: Problem, group: Group): numbe
 /** Half a set under the target is as good as on it. */
 export function wishOf({ floor, target }: Band): number {
   return Math.max(floor, target - DEAD_BAND)
-}
-
-/** What a session's dose leaves at another one, in a rotation repeated for long; row: where, column: from which. */
-export function decayMatrix(hours: readonly number[], period: number, tau: number): Float64Array {
-  const repeated = 1 - Math.exp(-period / tau)
-  const matrix = new Float64Array(hours.length ** 2)
-  hours.forEach((at, s) => hours.forEach((from, t) => {
-    const since = ((at - from) % period + period) % period || period
-    matrix[s * hours.length + t] = Math.exp(-since / tau) / repeated
-  }))
-  return matrix
 }
 
 interface Want {

@@ -1,4 +1,4 @@
-import { assert, failure, groupingId, type Result, sessionId, type SlotId, slotId, success } from '../base'
+import { assert, failure, groupingId, isoWeekday, type Result, sessionId, type SlotId, slotId, success } from '../base'
 import { daySlots, type RotationDay } from '../rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, plannedSets, type SetRun, type SetScheme, splitSets, withRunsAdded, withSetsAdded } from '../scheme'
 import type { Grouping, Session, Slot } from '../session'
@@ -42,6 +42,7 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
     case 'drop_one_off': return success(withoutOneOff(plan, edit.session, edit.on))
     case 'put_variant': return success(withVariant(plan, edit.variant))
     case 'drop_variant': return success(withoutVariant(plan, edit.session, edit.name))
+    case 'set_block': return success(setBlock(plan, edit))
     case 'swap_days': return swapDays(plan, edit)
     case 'set_day': return setDay(plan, edit)
     case 'move_session': return moveSession(plan, edit)
@@ -67,6 +68,15 @@ function swapExercise(plan: PlanDocument, edit: Extract<PlanEdit, { kind: 'swap_
   if (!found) return failure({ kind: 'no_such_slot', slot: edit.slot })
   const { credits: _, ...kept } = found.slot
   return success(withDay(plan, found.day, day => withSlot(day, { ...kept, exercise: edit.exercise, intent: edit.intent })))
+}
+
+/** A rotation that keeps to weekdays keeps to that of its new start. */
+function setBlock(plan: PlanDocument, { title, startsOn, passes, block }: Extract<PlanEdit, { kind: 'set_block' }>): PlanDocument {
+  const { anchor } = plan.rotation
+  const rotation = startsOn && anchor.kind === 'weekday' ? { ...plan.rotation, anchor: { kind: 'weekday' as const, startsOn: isoWeekday(startsOn) } } : plan.rotation
+  const { block: held, ...rest } = plan
+  const next = block ?? held
+  return { ...rest, rotation, ...(title && { title }), ...(startsOn && { startsOn }), ...(passes && { passes }), ...(next && Object.keys(next).length > 0 && { block: next }) }
 }
 
 function others({ dismissed = [] }: PlanDocument, finding: string): NonNullable<PlanDocument['dismissed']> {

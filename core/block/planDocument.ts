@@ -1,6 +1,7 @@
 import type { PlainDate, SessionId, SlotId } from '../base'
 import { daySlots, type Rotation } from '../rotation'
 import type { Session, Slot } from '../session'
+import type { BlockPlan } from './blockPlan'
 
 /** Version of the document's shape; a stored document of an older one is migrated when it is read. */
 export const PLAN_SCHEMA = 1
@@ -30,6 +31,8 @@ export interface PlanDocument {
   /** How many times the rotation is gone through. */
   readonly passes: number
   readonly rotation: Rotation
+  /** How the passes differ; every pass is the rotation as it stands where left out. */
+  readonly block?: BlockPlan
   /** Findings the coach has looked at and put aside, by finding key, each with her note. */
   readonly dismissed?: readonly { readonly finding: string, readonly note: string }[]
   readonly oneOffs?: readonly OneOff[]

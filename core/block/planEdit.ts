@@ -2,6 +2,7 @@ import type { ExerciseId, PlainDate, SessionId, SlotId } from '../base'
 import type { DayRole, RotationDay } from '../rotation'
 import type { SetScheme } from '../scheme'
 import type { Grouping, GroupingKind, Session } from '../session'
+import type { BlockPlan } from './blockPlan'
 import type { OneOff, Variant } from './planDocument'
 
 /** Settings of a grouping that can be changed by themselves. */
@@ -40,6 +41,8 @@ export type PlanEdit =
   | { readonly kind: 'drop_one_off', readonly session: SessionId, readonly on: PlainDate }
   | { readonly kind: 'put_variant', readonly variant: Variant }
   | { readonly kind: 'drop_variant', readonly session: SessionId, readonly name: string }
+  /** When the block begins, how often the rotation is gone through, and how its passes differ. */
+  | { readonly kind: 'set_block', readonly title?: string, readonly startsOn?: PlainDate, readonly passes?: number, readonly block?: BlockPlan }
   | { readonly kind: 'swap_days', readonly day: number, readonly with: number }
   | { readonly kind: 'set_day', readonly day: number, readonly role: DayRole, readonly label: string | null, readonly minuteLimit: number | null }
   /** The whole session goes to another day: with the day's role onto an empty day, else as a second session. */

@@ -74,3 +74,14 @@ export function cyclicLeftovers(doses: readonly Dose[], atHour: number, periodHo
     return { dose, left: dose.impulse * Math.exp(-since / tau) / repeated }
   })
 }
+
+/** What a session's dose leaves at another one, in a rotation repeated for long; row: where, column: from which. */
+export function decayMatrix(hours: readonly number[], period: number, tau: number): Float64Array {
+  const repeated = 1 - Math.exp(-period / tau)
+  const matrix = new Float64Array(hours.length ** 2)
+  hours.forEach((at, s) => hours.forEach((from, t) => {
+    const since = ((at - from) % period + period) % period || period
+    matrix[s * hours.length + t] = Math.exp(-since / tau) / repeated
+  }))
+  return matrix
+}

@@ -1,6 +1,7 @@
 import { exerciseId, groupingId, isoWeekday, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
-import { MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA, type PlanDocument } from '#core/block'
+import { ALTERNATION_MODES, EVENT_EFFECTS, MAX_GROUPINGS, MOST_PASSES, ONE_OFF_REASONS, PLAN_SCHEMA, type PlanDocument } from '#core/block'
 import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/catalogue'
+import { LOAD_PROGRESSIONS } from '#core/method'
 import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_KINDS, ROTATION_LENGTH } from '#core/rotation'
 import { allSets, MAX_SETS_PER_EXERCISE, type SetRun, type SetScheme, workStages } from '#core/scheme'
 import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/session'
@@ -104,9 +105,33 @@ const rotation = z.strictObject({
 }).readonly().refine(value => value.anchor.kind === 'floating' || canStayOnWeekdays(value.days.length),
   { path: ['anchor'], message: 'can hold weekdays only with 7 or 14 days; choose floating' })
 
+const fromTo = z.strictObject({ from: z.int().min(0).max(6), to: z.int().min(0).max(6) }).readonly()
+const pass = z.int().min(0).max(MOST_PASSES - 1)
+const event = z.strictObject({
+  id: id, what: title, from: PlainDateContract, to: PlainDateContract, effect: z.enum(EVENT_EFFECTS), minutes: z.int().min(5).max(480).exactOptional(),
+}).readonly().refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not lie before the first day' })
+  .refine(({ effect, minutes }) => effect !== 'short' || minutes !== undefined, { path: ['minutes'], message: 'must say how many minutes there are' })
+const exception = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('sets'), pass, group: z.enum(GROUPS), change: z.int().min(-40).max(40) }).readonly(),
+  z.strictObject({ kind: z.literal('rir'), pass, change: z.int().min(-6).max(6) }).readonly(),
+  z.strictObject({ kind: z.literal('choice'), pass }).readonly(),
+  z.strictObject({ kind: z.literal('moved'), pass, day: z.int().min(0).max(ROTATION_LENGTH.max - 1), place: z.int().min(0).max(MAX_SESSIONS_PER_DAY - 1), on: PlainDateContract }).readonly(),
+])
+/** How the passes of a block differ (docs/formats.md). */
+export const BlockPlanContract = z.strictObject({
+  ramps: z.partialRecord(z.enum(GROUPS), z.strictObject({ kind: z.enum(['none', 'linear', 'step']), end: z.number().min(0).max(60) }).readonly()).readonly().exactOptional(),
+  effort: z.strictObject({ compound: fromTo, isolation: fromTo }).readonly().exactOptional(),
+  repWave: z.array(z.int().min(-8).max(8)).max(16).readonly().exactOptional(),
+  deloads: z.array(pass).max(MOST_PASSES).readonly().exactOptional(),
+  alternations: z.array(z.strictObject({ slot: id.transform(slotId), exercise: id.transform(exerciseId), intent: IntentContract, by: z.enum(ALTERNATION_MODES) }).readonly()).max(60).readonly().exactOptional(),
+  events: z.array(event).max(60).readonly().exactOptional(),
+  exceptions: z.array(exception).max(400).readonly().exactOptional(),
+  rules: z.record(id, z.strictObject({ rule: z.enum(LOAD_PROGRESSIONS), backOffPercent: z.number().min(5).max(20).exactOptional() }).readonly()).readonly().exactOptional(),
+}).readonly()
+
 /** The plan of one block (docs/formats.md). Frozen when parsed. */
 export const PlanContract = z.strictObject({
-  schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(60), rotation,
+  schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(MOST_PASSES), rotation, block: BlockPlanContract.exactOptional(),
   dismissed: z.array(z.strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) }).readonly()).max(200).readonly().exactOptional(),
   oneOffs: z.array(z.strictObject({ on: PlainDateContract, session: id.transform(sessionId), reason: z.enum(ONE_OFF_REASONS), content: SessionContract }).readonly()).max(200).readonly().exactOptional(),
   variants: z.array(z.strictObject({ session: id.transform(sessionId), name: title, content: SessionContract }).readonly()).max(40).readonly().exactOptional(),
