@@ -5,7 +5,7 @@ import { applyEdit, type PlanDocument } from '#core/block'
 import { checkInput, findingsOf } from '#core/checks'
 import { blockLedger, rotationLedger } from '#core/ledger'
 import { defaultContext } from '#core/method'
-import { blockConcerns, blockVerdict, usualBlock } from '#core/progress'
+import { blockConcerns, blockVerdict, expandedBlock, usualBlock } from '#core/progress'
 import { groupWeeks, shortSession } from '#core/short'
 import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
@@ -80,7 +80,8 @@ for (const times of [1, 2, 4, 8]) {
   add('block of 16 weeks, 8 sessions in 9 days, laid out and judged after a change of ramp', () => {
     end = (end + 1) % 8
     const changed: PlanDocument = { ...plan, block: { ...usual, ramps: { ...usual.ramps, triceps: { kind: 'linear', end: 10 + end } } } }
-    return [blockVerdict(changed, context), blockConcerns(changed, context)]
+    const expanded = expandedBlock(changed, context)
+    return [blockVerdict(expanded, context), blockConcerns(expanded, context)]
   })
 }
 

@@ -22,6 +22,7 @@ export function useCommands() {
     ...clients.value.flatMap(({ id, name, about }): Command[] => [
       { name, kind: 'client', hint: about === '' ? 'split board' : `${about} · split board`, run: () => navigateTo(`/clients/${id}/split`) },
       { name: `${name}: session`, kind: 'client', hint: 'day 1 to scale; the day before and after from there', run: () => navigateTo(`/clients/${id}/session/1`) },
+      { name: `${name}: block`, kind: 'client', hint: 'weeks, ramps, loads, charts, calendar, sending', run: () => navigateTo(`/clients/${id}/block`) },
       { name: `${name}: proposals`, kind: 'client', hint: 'three allocations to choose from', run: () => navigateTo(`/clients/${id}/proposals`) },
       { name: `${name}: print`, kind: 'client', hint: 'the rotation on paper', run: () => navigateTo(`/clients/${id}/print`) },
       { name: `${name}: targets`, kind: 'client', hint: 'bands, frequency, limits', run: () => navigateTo(`/clients/${id}/targets`) },

@@ -8,7 +8,7 @@ import { sessionSlots } from '../session'
 import { planArbitrary } from '../testing/arbitraries'
 import { idsInARow } from '../testing/notation'
 import { planIn, written } from '../testing/shorthandPlans'
-import { type BlockPass, blockConcerns, blockVerdict, expandedBlock, passDates, passesFor, proposedDeloads, usualBlock } from '.'
+import { type BlockPass, blockConcerns, blockVerdict, expandedBlock, issuedBlock, nextBlock, passDates, passesFor, plannedLoads, proposedDeloads, type SentSession, usualBlock } from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48, modes: { biceps: 'build', triceps: 'build' } } satisfies Partial<ClientFacts> & { trainingAgeMonths: number })
 const rest = { ...written('rest'), sessions: [] }
@@ -110,27 +110,27 @@ describe('the block is judged before it begins', () => {
   test('the usual block of a method ramps, comes nearer to failure and eases off', () => {
     expect(plan.block).toMatchObject({ effort: { compound: STEADY_MIDDLE.effort.rirCompound }, deloads: proposedDeloads(plan, context) })
     expect(Object.keys(plan.block?.ramps ?? {})).toEqual(expect.arrayContaining(['biceps', 'triceps']))
-    const verdict = blockVerdict(plan, context)
+    const verdict = blockVerdict(expandedBlock(plan, context), context)
     expect(verdict.passes.some(({ pass }) => pass.isDeload)).toBe(true)
     const triceps = verdict.passes.map(({ ledger }) => ledger.groups.triceps.week.counted.value)
     expect(Math.max(...triceps)).toBeGreaterThan(triceps[0] ?? 0)
   })
   test('weeks hold every set once', () => {
-    const { weeks, passes } = blockVerdict(plan, context)
+    const { weeks, passes } = blockVerdict(expandedBlock(plan, context), context)
     const direct = weeks.reduce((sum, { sets }) => sum + sets.biceps.direct, 0)
     expect(direct).toBeCloseTo(passes.reduce((sum, { ledger }) => sum + ledger.total.groups.biceps.direct.value, 0), 9)
     expect(weeks.reduce((sum, { days }) => sum + days, 0)).toBe(daysBetween(plan.startsOn, passes.at(-1)!.pass.to) + 1)
   })
   test('readiness falls with the work before and comes back with time', () => {
-    const { arrivals } = blockVerdict(plan, context)
+    const { arrivals } = blockVerdict(expandedBlock(plan, context), context)
     expect(arrivals.triceps[0]?.readiness).toBe(100)
     expect(arrivals.triceps.slice(1).every(({ readiness }) => readiness < 100)).toBe(true)
   })
   test('concerns name what is wrong and where', () => {
     const heavy = blockOf({ exceptions: [{ kind: 'sets', pass: 3, group: 'triceps', change: 30 }] }, { passes: 12 })
-    const kinds = blockConcerns(heavy, context).map(({ kind }) => kind)
+    const kinds = blockConcerns(expandedBlock(heavy, context), context).map(({ kind }) => kind)
     expect(kinds).toEqual(expect.arrayContaining(['over_ceiling', 'joint_ramp', 'no_deload']))
-    expect(blockConcerns(heavy, context).find(({ kind }) => kind === 'over_ceiling')).toMatchObject({ group: 'triceps', from: 3, to: 3 })
+    expect(blockConcerns(expandedBlock(heavy, context), context).find(({ kind }) => kind === 'over_ceiling')).toMatchObject({ group: 'triceps', from: 3, to: 3 })
   })
   test('whatever the plan, it lays out on dates without losing a session', () => {
     fc.assert(fc.property(planArbitrary, fc.integer({ min: 1, max: 5 }), (any, passes) => {
@@ -140,4 +140,54 @@ describe('the block is judged before it begins', () => {
       expect(expanded.to).toBe(addDays(any.startsOn, passes * any.rotation.days.length - 1))
     }), { numRuns: 15 })
   })
+})
+
+describe('loads along the block', () => {
+  const strengths = new Map([['cable_curl', 40], ['bench_press_dumbbell', 60]])
+  const loadsOf = (block: BlockPlan, exercise: string) => plannedLoads(expandedBlock(blockOf(block), context), context, { strengths, ...(block.rules && { rules: block.rules }) }).filter(({ slot }) => slot.exercise === exercise)
+  test('they begin with what the log allows, are what can be loaded, and rise by the rule', () => {
+    const curls = loadsOf({}, 'cable_curl')
+    expect(curls).toHaveLength(14)
+    expect(curls[0]).toMatchObject({ from: 'log', unit: 'kg' })
+    expect(curls.every(({ load }) => load % 2.5 === 0)).toBe(true)
+    expect(curls.at(-1)?.load).toBeGreaterThan(curls[0]?.load ?? 0)
+    expect(curls.every(({ jump }) => jump === null || jump > 0.1)).toBe(true)
+  })
+  test('an easier pass is lighter and moves nothing on', () => {
+    const with3 = loadsOf({ deloads: [3] }, 'bench_press_dumbbell').map(({ load }) => load)
+    const without = loadsOf({}, 'bench_press_dumbbell').map(({ load }) => load)
+    expect(with3[3]).toBeLessThan(with3[2] ?? 0)
+    expect(with3[4]).toBe(without[3])
+  })
+  test('what nobody has lifted and the plan does not name has no load', () => expect(loadsOf({}, 'pushdown_rope')).toEqual([]))
+})
+
+describe('the next block', () => {
+  const block: BlockPlan = { ...usualBlock(blockOf({}), context), alternations: [{ slot: slotOf('cable_curl').id, exercise: exerciseId('preacher_curl_bar'), intent: null, by: 'half' }], rules: { cable_curl: { rule: 'load_from_rir' } }, exceptions: [{ kind: 'rir', pass: 1, change: 1 }] }
+  const now = blockOf(block)
+  test.each(['first', 'last'] as const)('begins with the %s rotation, new identities, rules and turns, without exceptions', (from) => {
+    const next = nextBlock(now, context, { title: 'After', startsOn: plainDate('2026-05-04'), weeks: 8, from, newId: idsInARow() })
+    expect(next).toMatchObject({ title: 'After', startsOn: '2026-05-04', passes: 7, block: { rules: block.rules } })
+    expect(next.block?.exceptions).toBeUndefined()
+    const [alternation] = next.block?.alternations ?? []
+    const slot = next.rotation.days.flatMap(({ sessions }) => sessions.flatMap(sessionSlots)).find(({ id }) => id === alternation?.slot)
+    expect(new Set([slot?.exercise, alternation?.exercise])).toEqual(new Set(['cable_curl', 'preacher_curl_bar']))
+    const sets = next.rotation.days.flatMap(({ sessions }) => sessions.flatMap(sessionSlots)).reduce((sum, { scheme }) => sum + plannedSets(scheme), 0)
+    expect(sets).toBeGreaterThanOrEqual(15)
+  })
+})
+
+describe('what was sent', () => {
+  const plan = blockOf({})
+  const [first] = expandedBlock(plan, context).passes
+  const sent: SentSession[] = (first?.sessions ?? []).map(({ pass, day, place, on, name, content }) => ({ pass, day, place, on, name, content, isDone: day === 0, isOpened: true, setsDone: day === 0 ? 6 : 0 }))
+  test('stays as it was prescribed when the plan changes, and says so', () => {
+    const edited = applyEdit(plan, { kind: 'add_sets', slot: slotOf('bench_press_dumbbell').id, count: 2 }, idsInARow())
+    if (!edited.ok) throw new Error('not edited')
+    const { passes } = issuedBlock(expandedBlock(edited.value, context), sent)
+    expect(passes.slice(0, 2).map(pass => setsIn(pass, 'bench_press_dumbbell'))).toEqual([3, 5])
+    expect(passes[0]?.sessions.map(session => session.sent?.isEdited)).toEqual([true, false, false])
+    expect(passes[1]?.sessions.every(session => session.sent === undefined)).toBe(true)
+  })
+  test('nothing sent changes nothing', () => expect(issuedBlock(expandedBlock(plan, context), [])).toBe(expandedBlock(plan, context)))
 })

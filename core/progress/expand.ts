@@ -4,7 +4,7 @@ import { dayName } from '../format'
 import { rotationLedger } from '../ledger'
 import type { PlanContext } from '../method'
 import type { DayRole, Rotation, RotationDay } from '../rotation'
-import { plannedSets } from '../scheme'
+import { orderedText, plannedSets } from '../scheme'
 import type { Session } from '../session'
 import { groupWeeks, shortSession } from '../short'
 import { type PassTerms, sessionInPass } from './passContent'
@@ -27,7 +27,14 @@ export interface BlockSession {
   readonly isSkipped: boolean
   readonly isMoved: boolean
   readonly event?: BlockEvent
+  /** Set once the client has it: what was prescribed stays whatever the plan becomes. */
+  readonly sent?: SentMark
 }
+
+export interface SentMark { readonly isDone: boolean, readonly isOpened: boolean, readonly setsDone: number, /** The plan would have it otherwise by now. */ readonly isEdited: boolean }
+
+/** A session the client has been sent, as it was prescribed. */
+export interface SentSession extends Omit<SentMark, 'isEdited'> { readonly pass: number, readonly day: number, readonly place: number, readonly on: PlainDate, readonly name: string, readonly content: Session }
 
 /** One going through the rotation. */
 export interface BlockPass {
@@ -192,4 +199,21 @@ export const expandedBlock = remembered((plan: PlanDocument, context: PlanContex
     return pass
   })
   return { passes, from: plan.startsOn, to: passes.at(-1)?.to ?? plan.startsOn }
+})
+
+/** The block with what has been sent in place of what the plan would have; days of a pass that were not sent with it stay planned. */
+export const issuedBlock = remembered((expanded: ExpandedBlock, sent: readonly SentSession[]): ExpandedBlock => {
+  if (sent.length === 0) return expanded
+  const passes = expanded.passes.map((pass): BlockPass => {
+    const own = sent.filter(({ pass: of }) => of === pass.at)
+    if (own.length === 0) return pass
+    const sessions = pass.sessions.map((session): BlockSession => {
+      const issued = own.find(({ day, place }) => day === session.day && place === session.place)
+      if (!issued) return session
+      const isEdited = issued.on !== session.on || orderedText(issued.content) !== orderedText(session.content)
+      return { ...session, on: issued.on, content: isEdited ? issued.content : session.content, isSkipped: false, sent: { isDone: issued.isDone, isOpened: issued.isOpened, setsDone: issued.setsDone, isEdited } }
+    })
+    return { ...pass, sessions, rotation: { ...pass.rotation, days: pass.rotation.days.map((day, d) => dayWith(day, sessions.filter(session => session.day === d && !session.isSkipped).map(({ content }) => content))) } }
+  })
+  return { ...expanded, passes }
 })

@@ -1,5 +1,4 @@
 import { addDays, daysBetween, type PlainDate, remembered } from '../base'
-import type { PlanDocument } from '../block'
 import { directGroups, type Group, GROUPS, type Joint, JOINTS } from '../catalogue'
 import { jointCeiling, type JointHistory, jointLoads, jointRamp, type RampVerdict } from '../joints'
 import { type CountedWork, countedWorkOfDay, type RotationLedger, rotationLedger } from '../ledger'
@@ -8,7 +7,7 @@ import { sessionSeconds } from '../minutes'
 import { type ExposureRole, impulsesOf, readinessPercent, tauHours, type ThreadState, threadState } from '../recovery'
 import { plannedSets } from '../scheme'
 import { sessionSlots } from '../session'
-import { type BlockPass, type BlockSession, expandedBlock } from './expand'
+import type { BlockPass, BlockSession, ExpandedBlock } from './expand'
 
 const HOURS_PER_DAY = 24
 const SECOND_SESSION_HOURS = 6
@@ -142,8 +141,8 @@ function weeksOf(from: PlainDate, to: PlainDate, held: readonly Held[]): BlockVe
  * Edge:   the first session finds the client fresh; a joint's ramp needs two passes before it.
  * Source: docs/methods.md#block.
  */
-export const blockVerdict = remembered((plan: PlanDocument, context: PlanContext): BlockVerdict => {
-  const { passes, from, to } = expandedBlock(plan, context)
+export const blockVerdict = remembered((expanded: ExpandedBlock, context: PlanContext): BlockVerdict => {
+  const { passes, from, to } = expanded
   const held = heldSessions(passes, from, context)
   const arrivals = Object.fromEntries(GROUPS.map(group => [group, arrivalsOf(group, held, context)])) as unknown as Record<Group, readonly DatedArrival[]>
   const history = new Map<Joint, JointHistory[]>(JOINTS.map(joint => [joint, []]))
@@ -213,8 +212,8 @@ export function weeksBeforeDeload(context: PlanContext): number {
 }
 
 /** Everything about a block that a coach would want to be told before it begins. */
-export function blockConcerns(plan: PlanDocument, context: PlanContext): readonly BlockConcern[] {
-  const verdict = blockVerdict(plan, context)
+export function blockConcerns(expanded: ExpandedBlock, context: PlanContext): readonly BlockConcern[] {
+  const verdict = blockVerdict(expanded, context)
   const time = verdict.passes.flatMap(({ pass }) => pass.sessions.flatMap(({ content, minuteLimit, isSkipped, day }): BlockConcern[] => {
     const minutes = sessionSeconds(content, context) / 60
     return !isSkipped && minuteLimit !== undefined && minutes > minuteLimit + 1 ? [{ kind: 'over_time', pass: pass.at, day, minutes, limit: minuteLimit }] : []
@@ -222,7 +221,7 @@ export function blockConcerns(plan: PlanDocument, context: PlanContext): readonl
   const low = GROUPS.flatMap(group => verdict.arrivals[group].filter(({ readiness, required }) => modeOf(context, group) !== 'maintain' && required - readiness > FRAYED))
   const worst = low.reduce<DatedArrival | undefined>((one, other) => (!one || other.required - other.readiness > one.required - one.readiness ? other : one), undefined)
   const lost = verdict.passes.flatMap(({ pass }) => pass.notPlaced.map((miss): BlockConcern => ({ kind: 'not_placed', pass: pass.at, ...miss })))
-  const deload = longestRun(verdict.passes) * plan.rotation.days.length / WEEK
+  const deload = longestRun(verdict.passes) * (expanded.passes[0]?.rotation.days.length ?? WEEK) / WEEK
   const after = weeksBeforeDeload(context)
   return [
     ...jointConcerns(verdict, context), ...(worst ? [{ kind: 'readiness' as const, arrival: worst }] : []), ...ceilingConcerns(verdict), ...time.slice(0, 1), ...lost.slice(0, 1),

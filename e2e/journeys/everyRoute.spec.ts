@@ -35,7 +35,7 @@ async function owned(playwright: { request: { newContext: (options: { baseURL: s
   const made = async (path: string, data: object) => (await (await asking.post(path, { data })).json() as { id: string }).id
   const history = await (await asking.get(`/api/clients/${clientId}/history`)).json() as { sessions: { id: string, state: string }[], measurements: { id: string }[] }
   return { studio, ids: {
-    clientId, blockId, version: '1', exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }), methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
+    clientId, blockId, version: '1', kind: 'csv', exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }), methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
     sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id, measurementId: history.measurements[0]!.id, templateId: await made('/api/session-templates', { name: 'Theirs', reason: '', content: studio.client('Marit').plan.rotation.days[3]!.sessions[0]! }),
   } }
 }
@@ -45,6 +45,8 @@ const today = new Date().toISOString().slice(0, 10)
 const CREDITS = { intent: null, client: null, credits: { biceps: 1 } }
 const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'blocks/[blockId]/plan.put.ts': of => ({ version: 1, plan: of.client('Marit').plan }),
+  'blocks/[blockId]/send.post.ts': () => ({ pass: 5, version: 1, again: false }),
+  'blocks/[blockId]/next.post.ts': () => ({ version: 1, title: 'Mine now', startsOn: '2030-01-07', weeks: 8, from: 'first', modes: {} }),
   'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
   'clients/[clientId]/index.delete.ts': () => ({ name: 'Marit Solheim-Okafor' }),
   'clients/[clientId]/marks.put.ts': () => ({ isFlagged: true, laterUntil: null }),

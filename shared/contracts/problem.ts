@@ -18,6 +18,7 @@ export type Problem =
   | { readonly kind: 'not-found', readonly what: string }
   | { readonly kind: 'stale-version', readonly current: CurrentBlock }
   | { readonly kind: 'too-large', readonly limitBytes: number }
+  | { readonly kind: 'already-sent', readonly pass: number }
   | { readonly kind: 'in-use', readonly what: string, readonly where: readonly string[] }
   | { readonly kind: 'not-confirmed', readonly wanted: string }
   | { readonly kind: 'invalid', readonly errors: readonly FieldError[] }
@@ -37,6 +38,7 @@ export function problemWords(problem: Problem): ProblemWords {
     case 'foreign-origin': return { status: 403, title: 'Sent from elsewhere', detail: 'Changes are taken only from this site itself.' }
     case 'not-found': return { status: 404, title: 'Not found', detail: `There is no such ${problem.what}.` }
     case 'stale-version': return { status: 409, title: 'Saved elsewhere meanwhile', detail: `The plan is at version ${problem.current.version} by now. Compare the two and choose.` }
+    case 'already-sent': return { status: 409, title: 'Sent already', detail: `The client has rotation ${problem.pass + 1} already. Send it again to replace what is not done yet.` }
     case 'in-use': return { status: 409, title: 'In use', detail: `This ${problem.what} is used by ${problem.where.slice(0, 6).join(', ')}${problem.where.length > 6 ? ` and ${problem.where.length - 6} more` : ''}. Replace it there first.` }
     case 'not-confirmed': return { status: 422, title: 'Not confirmed', detail: `Type ${problem.wanted} exactly to confirm. Nothing was changed.` }
     case 'too-large': return { status: 413, title: 'Too large', detail: `A request may hold ${problem.limitBytes / MEGABYTE} MB. Send a smaller plan.` }

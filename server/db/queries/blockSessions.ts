@@ -1,0 +1,64 @@
+import type { BlockId, ClientId, CoachId } from '#core/base'
+import type { PlanDocument } from '#core/block'
+import type { Mode } from '#core/method'
+import type { Group } from '#core/catalogue'
+import { and, asc, eq, isNull, sql } from 'drizzle-orm'
+import type { Database } from '../database'
+import { blockRevisions, blocks, clients, datedSessions, loggedSets } from '../schema'
+
+/** Whose a block is, with its plan; undefined if there is none, or if it is another coach's. */
+export async function openBlock(db: Database, coachId: CoachId, blockId: BlockId) {
+  const [row] = await db.select({ clientId: blocks.clientId, version: blocks.version }).from(blocks).where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId))).limit(1)
+  return row
+}
+
+/** Sessions of a block that the client has, in the order of their passes. */
+export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
+  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(*) filter (where ${loggedSets.stage} = 1 and ${loggedSets.role} = 'working')::int`.as('sets') })
+    .from(loggedSets).where(eq(loggedSets.coachId, coachId)).groupBy(loggedSets.sessionId).as('done')
+  return db.select({
+    pass: datedSessions.pass, day: datedSessions.day, place: datedSessions.place, on: datedSessions.on, name: datedSessions.name, content: datedSessions.prescribed,
+    isDone: sql<boolean>`${datedSessions.finishedAt} is not null`, isOpened: sql<boolean>`${datedSessions.openedAt} is not null`, setsDone: sql<number>`coalesce(${done.sets}, 0)::int`,
+  }).from(datedSessions).leftJoin(done, eq(done.sessionId, datedSessions.id))
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, blockId), sql`${datedSessions.sentAt} is not null`))
+    .orderBy(asc(datedSessions.pass), asc(datedSessions.day), asc(datedSessions.place))
+}
+
+export type SentRow = Omit<typeof datedSessions.$inferInsert, 'coachId' | 'clientId' | 'blockId' | 'pass'>
+
+/**
+ * Puts the sessions of one pass down as sent, all or none.
+ *
+ * Edge: undefined where the block is at another version by now, `already` where the pass was sent before and is not to be replaced;
+ *       what is done stays as it is.
+ */
+export async function sendPass(db: Database, { coachId, blockId, version, pass, rows, again }: { coachId: CoachId, blockId: BlockId, version: number, pass: number, rows: readonly SentRow[], again: boolean }): Promise<'already' | undefined | { readonly sessions: number }> {
+  return db.transaction(async (tx) => {
+    const [block] = await tx.select({ clientId: blocks.clientId, version: blocks.version }).from(blocks).where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId))).for('update')
+    if (!block || block.version !== version) return undefined
+    const own = and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, blockId), eq(datedSessions.pass, pass))
+    const before = await tx.select({ day: datedSessions.day, place: datedSessions.place, isKept: sql<boolean>`${datedSessions.finishedAt} is not null or exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})` }).from(datedSessions).where(own)
+    if (before.length > 0 && !again) return 'already'
+    await tx.delete(datedSessions).where(and(own, isNull(datedSessions.finishedAt), sql`not exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})`))
+    const kept = new Set(before.filter(({ isKept }) => isKept).map(({ day, place }) => `${day} ${place}`))
+    const fresh = rows.filter(({ day, place }) => !kept.has(`${day} ${place}`))
+    if (fresh.length > 0) await tx.insert(datedSessions).values(fresh.map(row => ({ ...row, coachId, clientId: block.clientId, blockId, pass })))
+    return { sessions: fresh.length }
+  })
+}
+
+/** Closes a block and opens the next, with the client's new priorities; false if the block is at another version by now. */
+export async function beginNextBlock(db: Database, next: { coachId: CoachId, clientId: ClientId, blockId: BlockId, version: number, id: BlockId, plan: PlanDocument, modes: Readonly<Partial<Record<Group, Mode>>> }): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const [closed] = await tx.update(blocks).set({ closedAt: sql`now()` })
+      .where(and(eq(blocks.coachId, next.coachId), eq(blocks.id, next.blockId), eq(blocks.version, next.version), isNull(blocks.closedAt))).returning({ id: blocks.id })
+    if (!closed) return false
+    await tx.insert(blocks).values({ coachId: next.coachId, id: next.id, clientId: next.clientId, version: 1, plan: next.plan })
+    await tx.insert(blockRevisions).values({ coachId: next.coachId, blockId: next.id, version: 1, plan: next.plan, name: 'Begun' })
+    if (Object.keys(next.modes).length > 0) {
+      await tx.update(clients).set({ facts: sql`jsonb_set(${clients.facts}, '{modes}', coalesce(${clients.facts} -> 'modes', '{}'::jsonb) || ${JSON.stringify(next.modes)}::jsonb)`, revision: sql`${clients.revision} + 1` })
+        .where(and(eq(clients.coachId, next.coachId), eq(clients.id, next.clientId)))
+    }
+    return true
+  })
+}
