@@ -33,7 +33,7 @@ function sentences(parts: readonly string[]): string {
 }
 
 /** Sessions in words for paper: one day's, or the whole rotation. */
-export function usePrintedSessions(asked: () => { readonly day: number | null, readonly session: number, readonly on: string | null }) {
+export function usePrintedSessions(asked: () => { readonly day: number | null, readonly session: number, readonly on: string | null, readonly isBlock?: boolean }) {
   const store = usePlanStore()
 
   function printed(content: Session, title: string, on: PlainDate | null): PrintedSession {
@@ -60,10 +60,17 @@ export function usePrintedSessions(asked: () => { readonly day: number | null, r
     }
   }
 
+  /** Every dated session of the block, as it will be done. */
+  function blockSessions(): readonly PrintedSession[] {
+    const dated = store.expanded?.passes.flatMap(({ sessions }) => sessions.filter(({ isSkipped }) => !isSkipped)) ?? []
+    return [...dated].sort((a, b) => (a.on === b.on ? a.place - b.place : a.on < b.on ? -1 : 1)).map(({ content, name, pass, day, place, on }) => ({ ...printed(content, `Rotation ${pass + 1}, day ${day + 1} ${name}`, on), key: `${pass} ${day} ${place}` }))
+  }
+
   return computed((): readonly PrintedSession[] => {
     const [plan, context] = [store.plan, store.context]
     if (!plan || !context) return []
-    const { day: only, session: place, on: text } = asked()
+    const { day: only, session: place, on: text, isBlock = false } = asked()
+    if (isBlock) return blockSessions()
     const on = text !== null && isPlainDate(text) ? plainDate(text) : null
     return plan.rotation.days.flatMap((day, at) => (only !== null && only !== at
       ? []

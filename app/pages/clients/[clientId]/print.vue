@@ -4,17 +4,19 @@ import { ChevronLeft, Printer } from 'lucide-vue-next'
 const route = useRoute()
 const store = usePlanStore()
 const id = await useClientPlan('print')
+const isBlock = computed(() => route.query.block === '1')
+if (isBlock.value) await useAsyncData(`print-sent-${id}`, async () => (await store.loadSent()).ok)
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Print · Tholepin` })
 
 const day = computed(() => (typeof route.query.day === 'string' ? Number(route.query.day) - 1 : null))
-const sheets = usePrintedSessions(() => ({ day: day.value, session: Number(route.query.session ?? 1) - 1, on: typeof route.query.on === 'string' ? route.query.on : null }))
+const sheets = usePrintedSessions(() => ({ day: day.value, session: Number(route.query.session ?? 1) - 1, on: typeof route.query.on === 'string' ? route.query.on : null, isBlock: isBlock.value }))
 const print = () => window.print()
 </script>
 
 <template>
   <div class="paper">
     <nav class="bar" aria-label="Print">
-      <NuxtLink :to="day === null ? `/clients/${id}/split` : `/clients/${id}/session/${day + 1}`" class="control">
+      <NuxtLink :to="isBlock ? `/clients/${id}/block` : day === null ? `/clients/${id}/split` : `/clients/${id}/session/${day + 1}`" class="control">
         <ChevronLeft :size="15" aria-hidden="true" /> Back
       </NuxtLink>
       <NuxtLink v-if="day !== null" :to="`/clients/${id}/print`" class="quiet-link">

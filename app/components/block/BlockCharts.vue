@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { ChartColours } from '~/composables/useBlockCharts'
+
+/** Sets against the band, effort, readiness and joints over the block. */
+const colours = shallowRef<ChartColours | null>(null)
+const { charts, group, groups, joint, joints } = useBlockCharts(colours)
+function readColours(): void {
+  const style = getComputedStyle(document.documentElement)
+  const of = (name: string) => style.getPropertyValue(`--${name}`).trim()
+  colours.value = { ink: of('ink'), ink2: of('ink2'), line: of('line'), sunk: of('sunk'), of: family => of(`${family}-peg`) || of(family) }
+}
+onMounted(readColours)
+const { choice } = useTheme()
+watch(choice, () => nextTick(readColours))
+</script>
+
+<template>
+  <div>
+    <div class="mb-2 flex gap-4">
+      <label class="text-ink2">Muscle <select v-model="group" class="small-field"><option v-for="one in groups" :key="one.group" :value="one.group">{{ one.name }}</option></select></label>
+      <label class="text-ink2">Joint <select v-model="joint" class="small-field"><option v-for="one in joints" :key="one.joint" :value="one.joint">{{ one.name }}</option></select></label>
+    </div>
+    <div class="grid grid-cols-2 gap-x-8 gap-y-3 max-lg:grid-cols-1">
+      <ChartFigure v-for="chart in charts" :key="chart.key" :chart="chart" />
+    </div>
+  </div>
+</template>

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+/** What carries over into the next block, and what comes first in it. */
+const emit = defineEmits<{ closed: [] }>()
+const { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES } = useNextBlock()
+async function submit(): Promise<void> {
+  if (await begin()) emit('closed')
+}
+</script>
+
+<template>
+  <PanelDialog title="Begin the next block" :width="680" @closed="emit('closed')">
+    <form class="mt-3" @submit.prevent="submit()">
+      <p class="text-ink2">
+        This block is closed and stays in the history. Rotation, exercises that take turns and load rules carry over; ramps, effort and deloads follow the method and the priorities below.
+      </p>
+      <div class="mt-3 flex flex-wrap items-end gap-4">
+        <label class="min-w-56 flex-1">Title <input v-model="title" type="text" maxlength="120" class="small-field block w-full" required></label>
+        <label>Starts on <input v-model="startsOn" type="date" class="small-field block" required></label>
+        <label>Weeks <input v-model="weeks" type="number" min="2" max="16" class="small-field block w-20" required></label>
+      </div>
+      <p v-if="overlaps" class="mt-1 text-[12.5px] text-alert">
+        This block still runs on that day: it ends when the next one begins.
+      </p>
+      <fieldset class="mt-3">
+        <legend class="font-semibold">
+          Begins with
+        </legend>
+        <label class="mr-5"><input v-model="from" type="radio" value="first"> the sets of this block's first rotation</label>
+        <label><input v-model="from" type="radio" value="last"> those of its last working one</label>
+      </fieldset>
+      <fieldset class="mt-3">
+        <legend class="font-semibold">
+          What comes first
+        </legend>
+        <div class="grid grid-cols-3 gap-x-6 gap-y-1">
+          <label v-for="row in rows" :key="row.group" class="flex items-center justify-between gap-2">{{ row.name }} <select v-model="modes[row.group]" class="small-field" :aria-label="`${row.name}, mode`"><option v-for="mode in MODES" :key="mode" :value="mode">{{ mode }}</option></select></label>
+        </div>
+      </fieldset>
+      <p role="alert" class="mt-2 min-h-5 text-alert">
+        {{ problem }}
+      </p>
+      <button type="submit" class="control control-strong" :disabled="isBusy">
+        Close this block and begin
+      </button>
+    </form>
+  </PanelDialog>
+</template>
