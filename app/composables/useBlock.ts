@@ -50,7 +50,7 @@ export function useBlock() {
     const done = pass.sessions.reduce((sum, { sent }) => sum + (sent?.setsDone ?? 0), 0)
     const elbow = store.context ? ELBOW.map(joint => ({ load: joints[joint].week, ceiling: jointCeiling(joint, store.context!).week })).reduce((most, side) => (side.load / side.ceiling > most.load / most.ceiling ? side : most)) : { load: 0, ceiling: 1 }
     return {
-      at: pass.at, number: pass.at + 1, from: formatDay(pass.from), isDeload: pass.isDeload, state: stateOf(one), isNow: pass.from <= today.value && today.value <= pass.to, rir: pass.rir, choice: pass.choice,
+      at: pass.at, number: pass.at + 1, isSent: pass.sessions.some(({ sent }) => sent !== undefined), from: formatDay(pass.from), isDeload: pass.isDeload, state: stateOf(one), isNow: pass.from <= today.value && today.value <= pass.to, rir: pass.rir, choice: pass.choice,
       lowest: lowest && { percent: Math.round(lowest.readiness), thread: threadState(lowest.readiness, lowest.required), words: `${GROUP_NAMES[lowest.group]} ${Math.round(lowest.readiness)} % ready for ${lowest.name} on ${formatDay(lowest.on)}, ${lowest.required} % wanted` },
       elbow: { load: formatOneDecimal(elbow.load), of: formatOneDecimal(elbow.ceiling), isOver: elbow.load > elbow.ceiling + 1e-6 }, sets, minutes: Math.round(minutes), done,
       exceptions: pass.exceptions.map(exceptionWords), notPlaced: pass.notPlaced.length, leftOut: pass.sessions.filter(({ isSkipped }) => isSkipped).length,

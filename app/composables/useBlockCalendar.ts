@@ -82,7 +82,8 @@ export function useBlockCalendar() {
           return { date, number: isHere ? Number(date.slice(8)) : 0, isInBlock: date >= expanded.from && date <= expanded.to, isToday: date === today.value, events: isHere ? (store.plan?.block?.events ?? []).filter(({ from, to }) => from <= date && date <= to).map(({ what }) => what) : [], entries: isHere ? byDate.get(date) ?? [] : [] }
         }))
       }
-      found.push({ key: month, title: `${MONTHS[Number(month.slice(5)) - 1]} ${month.slice(0, 4)}`, weeks })
+      const shown = weeks.filter(days => days.some(({ isInBlock, number, entries }) => number > 0 && (isInBlock || entries.length > 0)))
+      found.push({ key: month, title: `${MONTHS[Number(month.slice(5)) - 1]} ${month.slice(0, 4)}`, weeks: shown })
     }
     return found
   })

@@ -35,7 +35,7 @@ export function useBlockCharts(colours: Readonly<Ref<ChartColours | null>>) {
         data: [{ type: 'bar', name: 'direct', x: numbers, y: volume.map(row => Number(row.direct)), marker: { color: own } }, { type: 'bar', name: 'indirect', x: numbers, y: volume.map(row => Number(row.indirect)), marker: { color: 'rgba(0,0,0,0)', line: { color: own, width: 1.5 } } }, line('floor'), line('target'), line('ceiling')],
       },
       {
-        key: 'effort', title: 'Reps in reserve and sets', rows: effortRows(held), layout: { ...axis('sets of the rotation'), yaxis2: { title: { text: 'reps in reserve' }, overlaying: 'y', side: 'right', range: [0, 6], showgrid: false } },
+        key: 'effort', title: 'Reps in reserve and sets', rows: effortRows(held), layout: { ...axis('sets of the rotation'), yaxis2: { title: { text: 'reps in reserve' }, overlaying: 'y', side: 'right', range: [0, 6], dtick: 1, showgrid: false } },
         data: [{ type: 'bar', name: 'sets', x: numbers, y: held.passes.map(({ sets }) => sets), marker: { color: paint.line } }, { type: 'scatter', mode: 'lines+markers', name: 'compounds, in reserve', yaxis: 'y2', x: numbers, y: held.passes.map(({ pass }) => (pass.isDeload ? 4 : pass.rir?.compound ?? null)), line: { color: paint.ink, shape: 'hv' } }, { type: 'scatter', mode: 'lines+markers', name: 'single-joint, in reserve', yaxis: 'y2', x: numbers, y: held.passes.map(({ pass }) => (pass.isDeload ? 4 : pass.rir?.isolation ?? null)), line: { color: own, shape: 'hv' } }],
       },
       {
@@ -43,7 +43,7 @@ export function useBlockCharts(colours: Readonly<Ref<ChartColours | null>>) {
         data: [{ type: 'scatter', mode: 'lines+markers', name: 'readiness', x: arrivals.map(({ on }) => on as string), y: arrivals.map(({ readiness }) => Math.round(readiness)), line: { color: own } }, { type: 'scatter', mode: 'lines', name: 'wanted', x: arrivals.map(({ on }) => on as string), y: arrivals.map(({ required }) => required), line: { color: paint.ink2, dash: 'dot', shape: 'hv' } }],
       },
       {
-        key: 'joints', title: `${JOINT_NAMES[joint.value]}, seven days and the rise`, rows: jointRows(held).filter(row => row.joint === JOINT_NAMES[joint.value]), layout: { ...axis('points in seven days'), yaxis2: { title: { text: 'times the weeks before' }, overlaying: 'y', side: 'right', range: [0, 2], showgrid: false } },
+        key: 'joints', title: `${JOINT_NAMES[joint.value].replace(/^./, first => first.toUpperCase())}, seven days and the rise`, rows: jointRows(held).filter(row => row.joint === JOINT_NAMES[joint.value]), layout: { ...axis('points in seven days'), yaxis2: { title: { text: 'times the weeks before' }, overlaying: 'y', side: 'right', range: [0, 2], dtick: 0.5, showgrid: false } },
         data: [{ type: 'bar', name: 'largest seven days', x: numbers, y: held.passes.map(({ joints }) => joints[joint.value].week), marker: { color: paint.of('body') } }, { type: 'scatter', mode: 'lines', name: 'ceiling', x: numbers, y: numbers.map(() => ceiling.week), line: { color: paint.ink2 } }, { type: 'scatter', mode: 'lines+markers', name: 'times the weeks before', yaxis: 'y2', x: numbers, y: held.passes.map(({ joints }) => (joints[joint.value].ramp.kind === 'no_history' ? null : 'ramp' in joints[joint.value].ramp ? (joints[joint.value].ramp as { ramp: number }).ramp : null)), line: { color: paint.ink } }],
       },
     ]

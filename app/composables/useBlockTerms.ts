@@ -14,12 +14,15 @@ const WEEKS = { least: 2, most: 16 } as const
 /** The forms of a block: its dates, ramps, effort, waves, deloads, exercises that take turns, events, and the trade that more arm work is. */
 export function useBlockTerms() {
   const store = usePlanStore()
+  /** What is wrong with the last entry, and what was done. */
   const message = ref('')
+  const note = ref('')
   const block = computed(() => store.plan?.block ?? {})
   const lengthDays = computed(() => store.plan?.rotation.days.length ?? WEEK)
 
   function put(change: Parameters<typeof store.edit>[0]): void {
     const result = store.edit(change)
+    note.value = ''
     message.value = result.ok ? '' : 'This cannot be changed.'
   }
   const putPart = <Key extends keyof typeof block.value>(key: Key, value: (typeof block.value)[Key]) => put({ kind: 'set_block', block: withPart(block.value, key, value) })
@@ -41,7 +44,7 @@ export function useBlockTerms() {
   function useMethodsBlock(): void {
     if (!store.plan || !store.context) return
     put({ kind: 'set_block', block: usualBlock(store.plan, store.context) })
-    message.value = `As ${store.client?.method.name} has it: ramps, effort and deloads.`
+    note.value = `As ${store.client?.method.name} has it: ramps, effort and deloads.`
   }
 
   const ramps = computed(() => {
@@ -130,8 +133,9 @@ export function useBlockTerms() {
     const cuts = trade.value?.cuts ?? []
     if (cuts.length === 0) return
     const result = store.editAll(cuts.map(({ slot, sets }) => ({ kind: 'cut_sets' as const, slot, count: sets })))
-    message.value = result.ok ? 'Taken out of the rotation, as one step of undo.' : 'This cannot be taken out.'
+    note.value = result.ok ? 'Taken out of the rotation, as one step of undo.' : ''
+    message.value = result.ok ? '' : 'This cannot be taken out.'
   }
 
-  return { message, block, lengthDays, ramps, effort, deloads, turns, slots, events, trade, choices, setStart, setPasses, setWeeks, useMethodsBlock, setRamp, setEffort, setWave, toggleDeload, proposeDeloads, addTurn, dropTurn, addEvent, dropEvent, takeTrade }
+  return { message, note, block, lengthDays, ramps, effort, deloads, turns, slots, events, trade, choices, setStart, setPasses, setWeeks, useMethodsBlock, setRamp, setEffort, setWave, toggleDeload, proposeDeloads, addTurn, dropTurn, addEvent, dropEvent, takeTrade }
 }

@@ -6,6 +6,7 @@ import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './findings'
 import { GROUP_NAMES } from './names'
 
+const begun = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 const signed = (value: number) => (value < 0 ? `−${Math.abs(value)}` : `+${value}`)
 
 /** What there is to look at in a block: what, and by how much. Rotations from 1. */
@@ -14,9 +15,9 @@ export function blockConcernWords(concern: BlockConcern): readonly [what: string
     case 'over_ceiling': return [`${GROUP_NAMES[concern.group]} over the ceiling ${concern.from === concern.to ? `in rotation ${concern.from + 1}` : `from rotation ${concern.from + 1}`}`, `${formatOneDecimal(concern.most)} at most`]
     case 'not_placed': return [`${GROUP_NAMES[concern.group]}: ${formatSets(concern.sets)} more ${concern.sets === 1 ? 'set finds' : 'sets find'} no place`, `rotation ${concern.pass + 1}; give a day more minutes or another exercise`]
     case 'readiness': return [`${GROUP_NAMES[concern.arrival.group]} ${Math.round(concern.arrival.readiness)}${NBSP}% ready for ${concern.arrival.name}`, `${formatDay(concern.arrival.on)}, ${concern.arrival.required}${NBSP}% wanted`]
-    case 'joint_week': return [`${JOINT_NAMES[concern.joint]} over its ceiling of seven days`, `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`]
-    case 'joint_session': return [`${JOINT_NAMES[concern.joint]} over its ceiling of a session`, `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`]
-    case 'joint_ramp': return [`${JOINT_NAMES[concern.joint]} rises steeply in rotation ${concern.pass + 1}`, `${formatOneDecimal(concern.ramp)} times the weeks before`]
+    case 'joint_week': return [`${begun(JOINT_NAMES[concern.joint])} over its ceiling of seven days`, `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`]
+    case 'joint_session': return [`${begun(JOINT_NAMES[concern.joint])} over its ceiling of a session`, `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`]
+    case 'joint_ramp': return [`${begun(JOINT_NAMES[concern.joint])} rises steeply in rotation ${concern.pass + 1}`, `${formatOneDecimal(concern.ramp)} times the weeks before`]
     case 'over_time': return [`Day ${concern.day + 1} takes too long in rotation ${concern.pass + 1}`, `${Math.round(concern.minutes)} of ${concern.limit}${NBSP}min`]
     case 'no_deload': return [`${concern.working} weeks without an easier one`, `${concern.after} are usual`]
   }

@@ -191,3 +191,5 @@ describe('what was sent', () => {
   })
   test('nothing sent changes nothing', () => expect(issuedBlock(expandedBlock(plan, context), [])).toBe(expandedBlock(plan, context)))
 })
+
+test.each([[7, [6]], [12, [5, 11]], [2, []], [14, [6, 13]]])('deloads proposed for %d rotations of eight days end the block', (passes, expected) => expect(proposedDeloads(blockOf({}, { passes }), context)).toEqual(expected))

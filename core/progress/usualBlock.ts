@@ -11,12 +11,13 @@ export function passesFor(weeks: number, lengthDays: number): number {
   return Math.max(1, Math.round(weeks * WEEK / lengthDays))
 }
 
-/** Passes, from 0, on which easier weeks are proposed: after as many working weeks as are usual, and last. */
+/** Passes, from 0, on which easier weeks are proposed: after about as many working weeks as are usual, the last of them at the end. */
 export function proposedDeloads({ passes, rotation }: PlanDocument, context: PlanContext): readonly number[] {
   if (context.method.deload.mode === 'none') return []
+  if (passes < 3) return []
   const every = passesFor(weeksBeforeDeload(context), rotation.days.length) + 1
-  const regular = Array.from({ length: Math.floor(passes / every) }, (_, at) => (at + 1) * every - 1)
-  return regular.length === 0 && passes > 2 ? [passes - 1] : regular
+  const rounds = Math.max(1, Math.round(passes / every))
+  return Array.from({ length: rounds }, (_, round) => Math.round((round + 1) * passes / rounds) - 1)
 }
 
 /** Where a muscle's sets go by the end of the working passes: halfway from target to ceiling where it is built up, to the target where it is kept. */

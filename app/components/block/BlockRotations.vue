@@ -16,7 +16,7 @@ function select(pass: number, rail = groupAt.value): void {
   go({ passes: pass - at.value, rails: rail - groupAt.value })
 }
 const MOST_RIR = 4
-const stair = (rir: number | undefined) => 8 + 6 * (MOST_RIR - Math.min(MOST_RIR, rir ?? MOST_RIR))
+const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR, rir ?? MOST_RIR))
 </script>
 
 <template>
@@ -39,9 +39,9 @@ const stair = (rir: number | undefined) => 8 + 6 * (MOST_RIR - Math.min(MOST_RIR
     </div>
     <div class="grid min-w-max" :style="grid" role="row">
       <span class="name" role="rowheader"><b>Reps in reserve</b><span class="sub">compound, single-joint</span></span>
-      <span v-for="column in columns" :key="column.at" role="gridcell" class="cell stairs" :data-current="column.at === at || undefined" :data-deload="column.isDeload || undefined" :aria-label="column.rir ? `${column.rir.compound} and ${column.rir.isolation} in reserve` : column.isDeload ? '4 or more in reserve' : 'as the rotation has them'">
-        <svg viewBox="0 0 100 36" preserveAspectRatio="none" class="absolute inset-0 h-full w-full" aria-hidden="true"><path :d="`M0 ${stair(column.isDeload ? 4 : column.rir?.compound)}H100`" stroke="var(--ink)" stroke-width="2" vector-effect="non-scaling-stroke" /></svg>
-        <b class="relative top-[9px]">{{ column.isDeload ? '4' : column.rir ? `${column.rir.compound}, ${column.rir.isolation}` : 'own' }}</b>
+      <span v-for="column in columns" :key="column.at" role="gridcell" class="cell stairs" :data-current="column.at === at || undefined" :data-deload="column.isDeload || undefined" :aria-label="column.rir ? `${column.rir.compound} and ${column.rir.isolation} in reserve` : column.isDeload ? '4 or more in reserve' : column.isSent ? 'as sent' : 'as the rotation has them'">
+        <svg v-if="column.rir || column.isDeload" viewBox="0 0 100 42" preserveAspectRatio="none" class="absolute inset-0 h-full w-full" aria-hidden="true"><path :d="`M0 ${stair(column.isDeload ? 4 : column.rir?.compound)}H100`" stroke="var(--ink)" stroke-width="2" vector-effect="non-scaling-stroke" /></svg>
+        <b v-if="column.rir || column.isDeload" class="absolute" :style="{ top: `${stair(column.isDeload ? 4 : column.rir?.compound) + 1}px` }">{{ column.isDeload ? '4' : `${column.rir?.compound}, ${column.rir?.isolation}` }}</b><span v-else class="absolute top-[10px] text-ink2">{{ column.isSent ? 'as sent' : 'as written' }}</span>
       </span>
       <span />
     </div>
@@ -65,7 +65,7 @@ v-for="cell in rail.cells" :key="cell.at" type="button" role="gridcell" class="c
       <span />
     </div>
     <div class="grid min-w-max" :style="grid" role="row">
-      <span class="name" role="rowheader"><b>Readiness</b><span class="sub">least, against what is wanted</span></span>
+      <span class="name" role="rowheader"><b>Readiness</b><span class="sub">the least ready</span></span>
       <span v-for="column in columns" :key="column.at" role="gridcell" class="cell slim" :data-current="column.at === at || undefined" :data-deload="column.isDeload || undefined" :title="column.lowest?.words" :aria-label="column.lowest?.words ?? 'nothing to recover from'">
         <span v-if="column.lowest" :class="column.lowest.thread === 'frayed' ? 'alert-chip' : column.lowest.thread === 'taut' ? 'font-semibold' : 'text-ink2'"><CircleAlert v-if="column.lowest.thread === 'frayed'" :size="12" aria-hidden="true" />{{ column.lowest.percent }}&nbsp;%</span>
       </span>
@@ -109,7 +109,7 @@ v-for="cell in rail.cells" :key="cell.at" type="button" role="gridcell" class="c
 .cell[data-deload] { background: var(--sunk); } .cell[data-current] { background: var(--paper); }
 .cell[data-picked] { box-shadow: inset 0 0 0 2px var(--focus); border-radius: 5px; }
 .head { display: flex; align-items: center; gap: 8px; min-height: 44px; border-left: 1px solid var(--line); }
-.stairs { height: 38px; padding-left: 10px; } .stack { display: flex; gap: 6px; padding: 4px 0; }
+.stairs { height: 42px; padding-left: 10px; } .stack { display: flex; gap: 6px; padding: 4px 0; }
 .slim { min-height: 20px; padding-top: 1px; padding-bottom: 1px; font-size: 12.5px; }
 .bar { position: absolute; left: 11px; top: 7px; height: 7px; border: 1px solid var(--body-peg); } .bar.done { background: var(--body-peg); }
 .figure { position: absolute; left: 52%; }

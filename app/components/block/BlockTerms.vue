@@ -5,7 +5,7 @@ import { X } from 'lucide-vue-next'
 
 /** What makes a block of the rotation: dates, ramps, effort, deloads, turns, events, and what goes for it. */
 const store = usePlanStore()
-const { message, block, lengthDays, ramps, effort, deloads, turns, slots, events, trade, choices, setStart, setPasses, setWeeks, useMethodsBlock, setRamp, setEffort, setWave, toggleDeload, proposeDeloads, addTurn: addTurnOf, dropTurn, addEvent, dropEvent, takeTrade } = useBlockTerms()
+const { message, note, block, lengthDays, ramps, effort, deloads, turns, slots, events, trade, choices, setStart, setPasses, setWeeks, useMethodsBlock, setRamp, setEffort, setWave, toggleDeload, proposeDeloads, addTurn: addTurnOf, dropTurn, addEvent, dropEvent, takeTrade } = useBlockTerms()
 const passes = computed(() => store.plan?.passes ?? 0)
 const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value)
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
@@ -26,8 +26,8 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
 
 <template>
   <div class="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-x-10 gap-y-2">
-    <p role="alert" class="col-span-2 min-h-5 text-alert">
-      {{ message }}
+    <p class="col-span-2 min-h-5">
+      <span role="alert" class="text-alert">{{ message }}</span><span role="status" class="text-focus">{{ note }}</span>
     </p>
     <div>
       <section aria-labelledby="terms-dates">
