@@ -25,6 +25,13 @@ async function session(page: Page, client: string, day: number): Promise<void> {
   await page.locator('[aria-busy=false] ol').first().waitFor()
 }
 
+async function block(page: Page, client: string, view: string): Promise<void> {
+  await board(page, client)()
+  await page.getByRole('link', { name: 'Block', exact: true }).click()
+  await page.locator('[aria-busy=false]').filter({ has: page.getByRole('group', { name: 'View' }) }).waitFor()
+  await page.getByRole('button', { name: new RegExp(`^${view}`, 'i') }).click()
+}
+
 const PICTURES: readonly Picture[] = [
   { name: 'roster', take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click() },
   { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
@@ -32,7 +39,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
   { name: 'checks', take: async page => (await board(page, 'Liv')(), await keys(page, 'x'), await page.getByRole('dialog', { name: 'Checks' }).waitFor(), await keys(page, 'ArrowDown', 'ArrowDown')) },
   { name: 'templates', take: async page => (await board(page, 'Emil')(), await keys(page, 'o'), await page.getByRole('button', { name: 'Start from a template' }).click()) },
-  { name: 'calendar-weeks', take: async page => (await board(page, 'Marit')(), await keys(page, 'c'), await page.getByRole('heading', { name: 'Calendar weeks' }).waitFor()) },
   { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
   { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
   { name: 'exercises', take: async page => (await page.goto('/exercises?id=cable_curl'), await page.getByRole('radio', { name: 'Biceps 0.75' }).check(), await page.getByText(/Changes \d/).first().waitFor()) },
@@ -41,9 +47,11 @@ const PICTURES: readonly Picture[] = [
   { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
   { name: 'session', take: async page => (await session(page, 'Marit', 4), await page.getByRole('button', { name: /^2: Preacher/ }).click()) },
   { name: 'proposals', take: async page => (await board(page, 'Marit')(), await keys(page, 'p'), await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })) },
+  { name: 'block', take: async page => (await block(page, 'Marit', 'rotations'), await page.getByRole('gridcell', { name: /^Triceps, rotation 6:/ }).click()) },
+  { name: 'block-charts', take: async page => (await block(page, 'Marit', 'charts'), await page.locator('[data-drawn]').nth(3).waitFor()) },
+  { name: 'block-calendar', theme: 'dark', take: async page => (await block(page, 'Marit', 'calendar'), await page.getByRole('button', { name: /, planned$/ }).first().click(), await keys(page, 'ArrowRight')) },
   { name: 'session-short', theme: 'dark', take: async page => (await session(page, 'Marit', 4), await keys(page, 'l'), await page.getByRole('spinbutton', { name: 'Minutes today' }).fill('30')) },
   { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
-  { name: 'split-board-add', take: async page => (await board(page, 'Emil')(), await keys(page, '1', 'ArrowDown', 'ArrowDown', 'e'), await page.getByRole('combobox', { name: 'Exercise' }).fill('ext')) },
 ]
 
 const wanted = process.argv.slice(2)

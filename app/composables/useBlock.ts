@@ -150,6 +150,9 @@ export function useBlock() {
   async function send(again = false): Promise<void> {
     const held = store.client?.block
     if (!held || isSending.value) return
+    // What the client has is replaced only when the coach says so.
+    if (!again && current.value?.pass.sessions.some(({ sent }) => sent !== undefined)) return void (isAskingAgain.value = true)
+    isAskingAgain.value = false
     isSending.value = true
     await store.save()
     if (!store.isSaved) message.value = 'The plan is not saved yet, so nothing was sent. Try again in a moment.'

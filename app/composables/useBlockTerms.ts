@@ -14,6 +14,7 @@ const WEEKS = { least: 2, most: 16 } as const
 /** The forms of a block: its dates, ramps, effort, waves, deloads, exercises that take turns, events, and the trade that more arm work is. */
 export function useBlockTerms() {
   const store = usePlanStore()
+  const today = useToday()
   /** What is wrong with the last entry, and what was done. */
   const message = ref('')
   const note = ref('')
@@ -30,16 +31,19 @@ export function useBlockTerms() {
   function setStart(text: string): void {
     if (!isPlainDate(text)) return void (message.value = 'Start: this is no calendar day. Choose one, such as 2026-03-02.')
     put({ kind: 'set_block', startsOn: plainDate(text) })
+    if (text < today.value) note.value = 'The block begins in the past: sessions before today that were not sent count as planned.'
   }
   function setPasses(count: number): void {
     if (!Number.isInteger(count) || count < 1 || count > MOST_PASSES) return void (message.value = `Rotations: give a whole number from 1 to ${MOST_PASSES}.`)
     put({ kind: 'set_block', passes: count })
-    const days = count * lengthDays.value
-    if (days < lengthDays.value || days < WEEK * WEEKS.least || days > WEEK * WEEKS.most) message.value = `${Math.round(days / WEEK * 10) / 10} weeks: blocks of ${WEEKS.least} to ${WEEKS.most} weeks are usual.`
+    const weeks = Math.round(count * lengthDays.value / WEEK * 10) / 10
+    if (weeks < WEEKS.least || weeks > WEEKS.most) note.value = `${weeks} weeks: blocks of ${WEEKS.least} to ${WEEKS.most} weeks are usual.`
   }
   function setWeeks(weeks: number): void {
     if (!Number.isInteger(weeks) || weeks < 1 || weeks > 52) return void (message.value = 'Weeks: give a whole number from 1 to 52.')
     setPasses(passesFor(weeks, lengthDays.value))
+    const days = passesFor(weeks, lengthDays.value) * lengthDays.value
+    if (days !== weeks * WEEK) note.value = `A rotation takes ${lengthDays.value} days: the block is ${days} days long, not ${weeks * WEEK}.`
   }
   function useMethodsBlock(): void {
     if (!store.plan || !store.context) return

@@ -67,6 +67,14 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.press('Escape')
       await expect(page.getByRole('heading', { name: title })).toBeHidden()
     }
+    for (const [view, there] of [['rotations', 'grid'], ['terms', 'table'], ['loads', 'table'], ['charts', 'img'], ['calendar', 'table']] as const) {
+      await page.goto(`/clients/${studio.client('Marit').id}/block?view=${view}`)
+      await expect(page.getByRole(there).first()).toBeVisible()
+      expect(await violations(page), `block, ${view}`).toEqual([])
+    }
+    await page.getByRole('button', { name: 'Begin the next block' }).click()
+    await expect(page.getByRole('heading', { name: 'Begin the next block' })).toBeVisible()
+    expect(await violations(page), 'next block').toEqual([])
     await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
     await expect(page.getByRole('region', { name: /^C, Shortest/ })).toBeVisible({ timeout: 60_000 })
     expect(await violations(page), 'proposals').toEqual([])

@@ -2,7 +2,9 @@ import { addDays, type BlockId, blockId, daysBetween, type PlainDate } from '#co
 import type { PlanDocument } from '#core/block'
 import { BUILT_IN_CATALOGUE, directGroups, type Exercise, type Group, type Joint, requireExercise, requireIntent } from '#core/catalogue'
 import { expectedReps, loadForReps } from '#core/estimate'
-import { type DatedSession, datedPass, type LoggedSet, trendValue } from '#core/log'
+import { type LoggedSet, trendValue } from '#core/log'
+import type { PlanContext } from '#core/method'
+import { type DatedSession, datedSession, expandedBlock } from '#core/progress'
 import { leadRir, nominalReps, type SetRun, workStages } from '#core/scheme'
 import { sessionSlots, type Slot } from '#core/session'
 import type { MeasurementKind } from '#shared/contracts/history'
@@ -49,7 +51,7 @@ const SENT_DAYS_BEFORE = 3
 
 const at = (on: PlainDate, time: string) => new Date(`${on}T${time}:00Z`)
 
-interface Teller { readonly story: Story, readonly today: PlainDate, /** Weeks of log there are at least. */ readonly weeks: number, readonly random: () => number, readonly newId: () => string }
+interface Teller { readonly context: PlanContext, readonly story: Story, readonly today: PlainDate, /** Weeks of log there are at least. */ readonly weeks: number, readonly random: () => number, readonly newId: () => string }
 
 /** The client's last weeks, the same for the same seed: a former block where the present one is young, sessions, sets, pain, measurements. */
 export function historyOf(plan: PlanDocument, id: BlockId, teller: Teller): DemoHistory {
@@ -79,7 +81,8 @@ function passesSent({ startsOn, passes, rotation }: PlanDocument, { today, story
 function passesOf(plan: PlanDocument, id: BlockId, passes: number, teller: Teller): readonly DemoSession[] {
   return Array.from({ length: passes }, (_, pass) => {
     const start = addDays(plan.startsOn, pass * plan.rotation.days.length)
-    return datedPass(plan, pass, BUILT_IN_CATALOGUE).map(session => told(session, id, start, teller))
+    const sessions = expandedBlock(plan, teller.context).passes[pass]?.sessions ?? []
+    return sessions.map(session => told(datedSession(session, teller.context), id, start, teller))
   }).flat()
 }
 

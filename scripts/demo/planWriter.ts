@@ -1,5 +1,5 @@
 import { exerciseId, groupingId, type PlainDate, sessionId, slotId } from '#core/base'
-import { type PlanDocument, usualScheme } from '#core/block'
+import { type BlockPlan, type PlanDocument, usualScheme } from '#core/block'
 import { BUILT_IN_CATALOGUE, requireExercise } from '#core/catalogue'
 import { STEADY_MIDDLE } from '#core/method'
 import type { DayRole, Rotation, RotationDay } from '#core/rotation'
@@ -32,6 +32,13 @@ export function finisher(...lines: readonly [Line, ...Line[]]): Part {
 }
 
 interface DayNotes { readonly role: DayRole, readonly minutes: number, readonly parts: readonly (Line | Part)[] }
+
+/** A plan whose passes differ; of two exercises that take turns the first is named as it stands in the rotation. */
+export function withBlock(plan: PlanDocument, { turns = [], ...block }: BlockPlan & { readonly turns?: readonly (readonly [exercise: string, other: string])[] }): PlanDocument {
+  const slots = plan.rotation.days.flatMap(({ sessions }) => sessions.flatMap(({ groupings }) => groupings.flatMap(grouping => grouping.slots)))
+  const alternations = turns.flatMap(([exercise, other]) => slots.filter(slot => slot.exercise === exercise).map(({ id }) => ({ slot: id, exercise: exerciseId(other), intent: null, by: 'exposure' as const })))
+  return { ...plan, block: { ...block, ...(alternations.length > 0 && { alternations }) } }
+}
 
 /** A training day with its limit in minutes. */
 export function trainingDay(role: DayRole, minutes: number, ...parts: readonly (Line | Part)[]): DayNotes {

@@ -5,7 +5,7 @@ import type { ClientFacts, Mode } from '#core/method'
 import { SCREENING_IDS } from '#core/safety'
 import type { Profile } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
-import { finisher, lastDropped, line, planFrom, restDay, together, trainingDay } from './planWriter'
+import { finisher, lastDropped, line, planFrom, restDay, together, trainingDay, withBlock } from './planWriter'
 import type { Story } from './logWriter'
 import { seededUuids } from './seededIds'
 
@@ -89,7 +89,7 @@ function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
     name: 'Marit Solheim-Okafor', about: 'Plank-boat builder, rows bow',
     method: 'steady-middle', story: { strengthKg: 42, gain: 0.005, girthCm: 38.4, bodyKg: 79 },
     facts: facts(52, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build', forearms: 'build' } }),
-    plan: planFrom({
+    plan: withBlock(planFrom({
       title: 'Planking block', startsOn, passes: 7, anchor: { kind: 'floating' },
       days: [
         trainingDay('push', 60, line('incline_press_dumbbell', 4), line('machine_chest_press', 3), line('lateral_raise_cable', 3), line('pushdown_bar', 3), line('overhead_extension_rope', 3)),
@@ -103,7 +103,10 @@ function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
           together('superset', line('cross_body_hammer_curl', 2), line('pushdown_single', 3))),
         restDay,
       ],
-    }, newId),
+    }, newId), {
+      ramps: { biceps: { kind: 'linear', end: 22 }, triceps: { kind: 'linear', end: 25 }, forearms: { kind: 'step', end: 14 } }, effort: { compound: { from: 3, to: 1 }, isolation: { from: 3, to: 1 } },
+      deloads: [6], turns: [['preacher_curl_bar', 'concentration_curl'], ['pushdown_rope', 'pushdown_bar']],
+    }),
   }
 }
 

@@ -1,6 +1,7 @@
 import { seededRandom } from '#core/base'
 import type { PlainDate } from '#core/base'
 import type { NewHistory } from '../../server/db/queries/studio'
+import { contextWith, methodById } from '#core/method'
 import { exposuresIn, historyOf } from './logWriter'
 import { seededUuids } from './seededIds'
 import type { DemoClient } from './studio'
@@ -17,7 +18,7 @@ export function writtenHistory(client: DemoClient, today: PlainDate, weeks = LOG
   // Chance goes by the name, so that a client's story is the same in every studio; ids go by the client's own.
   const random = seededRandom(seedOf(client.name))
   const newId = seededUuids(seededRandom(seedOf(client.id)))
-  const { formerBlock, sessions, pains, measurements } = historyOf(client.plan, client.blockId, { story: client.story, today, weeks, random, newId })
+  const { formerBlock, sessions, pains, measurements } = historyOf(client.plan, client.blockId, { context: contextWith(methodById(client.method), client.facts), story: client.story, today, weeks, random, newId })
   return {
     clientId: client.id, pains, measurements,
     closedBlocks: formerBlock ? [{ id: formerBlock.id, plan: formerBlock.plan, closedAt: new Date(`${formerBlock.closedOn}T00:00:00Z`) }] : [],

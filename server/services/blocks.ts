@@ -1,13 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { type BlockId, blockId as blockIdOf, failure, type Result, success } from '#core/base'
 import type { PlanDocument } from '#core/block'
-import { catalogueWith, directGroups, requireExercise } from '#core/catalogue'
+import { catalogueWith } from '#core/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/checks'
 import { findingSentence } from '#core/format'
 import { contextWith, type PlanContext } from '#core/method'
-import { type BlockPass, type BlockSession, type ExpandedBlock, expandedBlock, issuedBlock, nextBlock, type SentSession } from '#core/progress'
-import { plannedSets } from '#core/scheme'
-import { sessionSlots } from '#core/session'
+import { type BlockPass, type BlockSession, datedSession, type ExpandedBlock, expandedBlock, issuedBlock, nextBlock, type SentSession } from '#core/progress'
 import type { NextBlockBody, SendBody, SentView } from '#shared/contracts/block'
 import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
@@ -19,7 +17,6 @@ import { client } from './clients'
 import type { Coach } from './signIn'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'block' }
-const ARMS = ['biceps', 'elbow_flexors_other', 'triceps'] as const
 
 interface Open { readonly clientName: string, readonly version: number, readonly plan: PlanDocument, readonly context: PlanContext }
 
@@ -52,19 +49,9 @@ export async function issued(coach: Coach, blockId: BlockId): Promise<Result<Ope
   return success({ ...opened.value, expanded: issuedBlock(expandedBlock(plan, context), await sentRows(coach, blockId)) })
 }
 
-function armSets({ content }: BlockSession, { catalogue }: PlanContext): number {
-  return sessionSlots(content).reduce((sum, { exercise, intent, credits, scheme }) => {
-    const own = requireExercise(catalogue, exercise)
-    const direct = directGroups(credits ?? (own.intents.find(({ id }) => id === intent) ?? own.intents[0]).credits)
-    return sum + (ARMS.some(group => direct.includes(group)) ? plannedSets(scheme) : 0)
-  }, 0)
-}
-
 function rowOf(session: BlockSession, context: PlanContext): SentRow {
-  return {
-    id: randomUUID(), day: session.day, place: session.place, on: session.on, name: session.name, prescribed: session.content, sentAt: new Date(),
-    armSets: armSets(session, context), setsPlanned: sessionSlots(session.content).reduce((sum, { scheme }) => sum + plannedSets(scheme), 0),
-  }
+  const { pass: _, session: prescribed, ...dated } = datedSession(session, context)
+  return { ...dated, id: randomUUID(), prescribed, sentAt: new Date() }
 }
 
 /** What can hurt holds sending back, unless the coach has looked at it and put it aside. */
