@@ -2,11 +2,18 @@
 import type { Alternation, BlockEvent } from '#core/block'
 import { ALTERNATION_NAMES, EFFECT_NAMES, formatDay, formatOneDecimal, RAMP_NAMES } from '#core/format'
 import { X } from 'lucide-vue-next'
+import { useBlockState } from './blockContext'
 
 /** What makes a block of the rotation: dates, ramps, effort, deloads, turns, events, and what goes for it. */
 const store = usePlanStore()
 const { message, note, block, lengthDays, ramps, effort, deloads, turns, slots, events, trade, choices, setStart, setPasses, setWeeks, useMethodsBlock, setRamp, setEffort, setWave, toggleDeload, proposeDeloads, addTurn: addTurnOf, dropTurn, addEvent, dropEvent, takeTrade } = useBlockTerms()
 const passes = computed(() => store.plan?.passes ?? 0)
+/** What the whole body costs, now and where the block is fullest. */
+const { columns } = useBlockState()
+const budget = computed(() => {
+  const of = (key: 'sets' | 'minutes') => ({ now: columns.value[0]?.[key] ?? 0, peak: Math.max(0, ...columns.value.map(column => column[key])) })
+  return { sets: of('sets'), minutes: of('minutes') }
+})
 const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value)
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 const event = reactive({ what: '', from: store.plan?.startsOn ?? '', to: store.plan?.startsOn ?? '', effect: 'skip' as BlockEvent['effect'], minutes: 30 })
@@ -61,7 +68,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
           </tbody>
         </table>
         <p class="mt-1 text-[12px] text-ink2">
-          Sets go round the exercises of a muscle, one more each and rotation, where minutes, the session's most and readiness allow it. Modes are set under Targets.
+          Sets go round the exercises of a muscle, one more each and rotation, where minutes, the session's most and readiness allow it. Modes are set under <NuxtLink class="underline" :to="`/clients/${store.client?.id}/targets`">Targets</NuxtLink>.
         </p>
       </section>
       <section v-if="trade && trade.added > 0" aria-labelledby="terms-trade" class="mt-3">
@@ -69,6 +76,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
           What goes for it
         </h2>
         <p>The muscles built up get {{ formatOneDecimal(trade.added) }} sets more per 7 days by the end; {{ trade.toRemove }} should go elsewhere, so that the whole stays bearable.<template v-if="trade.left > 0.05"> For {{ formatOneDecimal(trade.left) }} of them nothing could be found: build up less, or give more time.</template></p>
+        <p>Now the rotation takes {{ budget.sets.now }} sets and {{ budget.minutes.now }} min; at its peak {{ budget.sets.peak }} sets and {{ budget.minutes.peak }} min.</p>
         <ul class="list-disc pl-5">
           <li v-for="line in trade.lines" :key="line">
             {{ line }}
