@@ -10,8 +10,8 @@ describe('what there is to look at in a block', () => {
   test.each<[BlockConcern, RegExp]>([
     [{ kind: 'over_ceiling', group: 'triceps', from: 4, to: 5, most: 1.44 }, /^Triceps over the ceiling from rotation 5: 1\.4 at most$/],
     [{ kind: 'over_ceiling', group: 'biceps', from: 2, to: 2, most: 0.5 }, /in rotation 3: 0\.5/],
-    [{ kind: 'not_placed', group: 'biceps', pass: 1, sets: 1 }, /1 more set finds no place: rotation 2; give a day more minutes/],
-    [{ kind: 'not_placed', group: 'biceps', pass: 1, sets: 3 }, /3 more sets find no place/],
+    [{ kind: 'not_placed', group: 'biceps', pass: 1, sets: 1, by: 'minutes' }, /1 more set finds no place: rotation 2; its days have no minutes left/],
+    [{ kind: 'not_placed', group: 'biceps', pass: 1, sets: 3, by: 'session' }, /3 more sets find no place/],
     [{ kind: 'readiness', arrival }, /Triceps 71.% ready for Arms: Thu 12 Mar, 90.% wanted/],
     [{ kind: 'joint_week', joint: 'wrist', pass: 0, load: 61, ceiling: 60 }, /^Wrist over its ceiling of seven days: 61\.0 of 60\.0 in rotation 1$/],
     [{ kind: 'joint_session', joint: 'elbow_flexor_side', pass: 6, load: 22.5, ceiling: 20 }, /^Front of the elbow over its ceiling of a session: 22\.5 of 20\.0 in rotation 7$/],

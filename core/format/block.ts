@@ -1,11 +1,15 @@
 import type { BlockEvent, BlockException } from '../block'
 import type { LoadProgression } from '../method'
-import type { BlockConcern, BlockSession } from '../progress'
+import type { BlockConcern, BlockSession, SetObstacle } from '../progress'
 import { formatDay } from './dates'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './findings'
 import { GROUP_NAMES } from './names'
 
+/** Why a set finds no place, and the way out. */
+const OBSTACLE_WORDS: Readonly<Record<SetObstacle, string>> = {
+  minutes: 'its days have no minutes left', session: 'its sessions hold as much as they should', readiness: 'it would not be ready the next time', exercise: 'each of its exercises has taken one',
+}
 const begun = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 const signed = (value: number) => (value < 0 ? `−${Math.abs(value)}` : `+${value}`)
 
@@ -13,7 +17,7 @@ const signed = (value: number) => (value < 0 ? `−${Math.abs(value)}` : `+${val
 export function blockConcernWords(concern: BlockConcern): readonly [what: string, much: string] {
   switch (concern.kind) {
     case 'over_ceiling': return [`${GROUP_NAMES[concern.group]} over the ceiling ${concern.from === concern.to ? `in rotation ${concern.from + 1}` : `from rotation ${concern.from + 1}`}`, `${formatOneDecimal(concern.most)} at most`]
-    case 'not_placed': return [`${GROUP_NAMES[concern.group]}: ${formatSets(concern.sets)} more ${concern.sets === 1 ? 'set finds' : 'sets find'} no place`, `rotation ${concern.pass + 1}; give a day more minutes or another exercise`]
+    case 'not_placed': return [`${GROUP_NAMES[concern.group]}: ${formatSets(concern.sets)} more ${concern.sets === 1 ? 'set finds' : 'sets find'} no place`, `rotation ${concern.pass + 1}; ${OBSTACLE_WORDS[concern.by]}`]
     case 'readiness': return [`${GROUP_NAMES[concern.arrival.group]} ${Math.round(concern.arrival.readiness)}${NBSP}% ready for ${concern.arrival.name}`, `${formatDay(concern.arrival.on)}, ${concern.arrival.required}${NBSP}% wanted`]
     case 'joint_week': return [`${begun(JOINT_NAMES[concern.joint])} over its ceiling of seven days`, `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`]
     case 'joint_session': return [`${begun(JOINT_NAMES[concern.joint])} over its ceiling of a session`, `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`]

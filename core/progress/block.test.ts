@@ -67,7 +67,7 @@ describe('passes of a block', () => {
   })
   test('what no place can take is told', () => {
     const tight = { ...base.rotation, days: base.rotation.days.map(day => (day.sessions.length > 0 ? { ...day, minuteLimit: 15 } : day)) }
-    expect(passesOf({ ramps: { biceps: { kind: 'linear', end: 20 } } }, { rotation: tight }).some(({ notPlaced }) => notPlaced.some(({ group }) => group === 'biceps'))).toBe(true)
+    expect(passesOf({ ramps: { biceps: { kind: 'linear', end: 20 } } }, { rotation: tight }).some(({ notPlaced }) => notPlaced.some(({ group, by }) => group === 'biceps' && by === 'minutes'))).toBe(true)
   })
 })
 

@@ -214,7 +214,7 @@ export const issuedBlock = remembered((expanded: ExpandedBlock, sent: readonly S
       return { ...session, on: issued.on, content: isEdited ? issued.content : session.content, isSkipped: false, sent: { isDone: issued.isDone, isOpened: issued.isOpened, setsDone: issued.setsDone, isEdited } }
     })
     const isWholly = sessions.every(({ sent: mark, isSkipped }) => mark !== undefined || isSkipped)
-    return { ...pass, ...(isWholly && { rir: null, notPlaced: [] }), sessions, rotation: { ...pass.rotation, days: pass.rotation.days.map((day, d) => dayWith(day, sessions.filter(session => session.day === d && !session.isSkipped).map(({ content }) => content))) } }
+    return { ...pass, ...(isWholly && { notPlaced: [], ...(sessions.some(({ sent: mark }) => mark?.isEdited) && { rir: null }) }), sessions, rotation: { ...pass.rotation, days: pass.rotation.days.map((day, d) => dayWith(day, sessions.filter(session => session.day === d && !session.isSkipped).map(({ content }) => content))) } }
   })
   return { ...expanded, passes }
 })

@@ -8,6 +8,7 @@ import { type ExposureRole, impulsesOf, readinessPercent, tauHours, type ThreadS
 import { plannedSets } from '../scheme'
 import { sessionSlots } from '../session'
 import type { BlockPass, BlockSession, ExpandedBlock } from './expand'
+import type { SetObstacle } from './setsOverBlock'
 
 const HOURS_PER_DAY = 24
 const SECOND_SESSION_HOURS = 6
@@ -172,7 +173,7 @@ export const blockVerdict = remembered((expanded: ExpandedBlock, context: PlanCo
 /** What there is to look at in a block, worst first. */
 export type BlockConcern =
   | { readonly kind: 'over_ceiling', readonly group: Group, readonly from: number, readonly to: number, readonly most: number }
-  | { readonly kind: 'not_placed', readonly group: Group, readonly pass: number, readonly sets: number }
+  | { readonly kind: 'not_placed', readonly group: Group, readonly pass: number, readonly sets: number, readonly by: SetObstacle }
   | { readonly kind: 'readiness', readonly arrival: DatedArrival }
   | { readonly kind: 'joint_week' | 'joint_session', readonly joint: Joint, readonly pass: number, readonly load: number, readonly ceiling: number }
   | { readonly kind: 'joint_ramp', readonly joint: Joint, readonly pass: number, readonly ramp: number }

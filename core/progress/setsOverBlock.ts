@@ -16,7 +16,11 @@ const SECOND_SESSION_HOURS = 6
 const SLACK = 1e-6
 
 /** Sets of every exercise in one pass, and those that no place could take. */
-export interface PassSets { readonly of: ReadonlyMap<SlotId, number>, readonly notPlaced: readonly { readonly group: Group, readonly sets: number }[] }
+export interface PassSets { readonly of: ReadonlyMap<SlotId, number>, readonly notPlaced: readonly { readonly group: Group, readonly sets: number, /** What stood in the way at most of its exercises. */ readonly by: SetObstacle }[] }
+
+export const SET_OBSTACLES = ['minutes', 'session', 'readiness', 'exercise'] as const
+/** Why a place takes no set more: the day's minutes, what a session may hold, a muscle that would not be ready, or no exercise left to ask. */
+export type SetObstacle = (typeof SET_OBSTACLES)[number]
 
 interface Cell { readonly slot: Slot, readonly session: number, readonly group: Group }
 
@@ -51,15 +55,15 @@ function limitsOf({ rotation }: PlanDocument, context: PlanContext) {
     })
   }
   return {
-    mayTake({ slot, session: at, group }: Cell, sets: ReadonlyMap<SlotId, number>): boolean {
+    obstacle({ slot, session: at, group }: Cell, sets: ReadonlyMap<SlotId, number>): SetObstacle | null {
       const place = held[at]
       const own = sets.get(slot.id) ?? 0
-      if (!place || own >= MAX_SETS_PER_EXERCISE) return false
+      if (!place || own >= MAX_SETS_PER_EXERCISE) return 'exercise'
       const grown = withSets(place.session, new Map([...sets, [slot.id, own + 1]]))
-      if (sessionSeconds(grown, context) > (place.day.minuteLimit ?? Infinity) * 60 + SLACK) return false
+      if (sessionSeconds(grown, context) > (place.day.minuteLimit ?? Infinity) * 60 + SLACK) return 'minutes'
       const work = workOf(grown, at)
-      if (spanLedger(work, COUNTING_SCHOOLS.fractional).groups[group].counted.value > (sessionMaxOf(context, group) ?? Infinity) + SLACK) return false
-      return !isTired(group, at, impulses.map((before, s) => (s === at ? impulsesOf(work, context) : before)))
+      if (spanLedger(work, COUNTING_SCHOOLS.fractional).groups[group].counted.value > (sessionMaxOf(context, group) ?? Infinity) + SLACK) return 'session'
+      return isTired(group, at, impulses.map((before, s) => (s === at ? impulsesOf(work, context) : before))) ? 'readiness' : null
     },
     taken({ session: at }: Cell, sets: ReadonlyMap<SlotId, number>): void {
       const place = held[at]
@@ -107,18 +111,26 @@ export function setsOverBlock(plan: PlanDocument, context: PlanContext, passes: 
         return []
       }
       const sum = own.reduce((total, { slot }) => total + (now.get(slot.id) ?? 0), 0)
+      const met: SetObstacle[] = []
       const { left } = spreadSets(own.map(({ slot }) => now.get(slot.id) ?? 0), sum + change, (at) => {
         const cell = own[at]
-        if (!cell || !limits.mayTake(cell, now)) return false
+        const obstacle = cell ? limits.obstacle(cell, now) : 'exercise'
+        if (obstacle) met.push(obstacle)
+        if (!cell || obstacle) return false
         now.set(cell.slot.id, (now.get(cell.slot.id) ?? 0) + 1)
         limits.taken(cell, now)
         return true
       })
       placed.set(group, before + change - left)
-      return left > 0 ? [{ group, sets: left }] : []
+      return left > 0 ? [{ group, sets: left, by: commonest(met) }] : []
     })
     return { of: new Map(now), notPlaced }
   })
+}
+
+function commonest(met: readonly SetObstacle[]): SetObstacle {
+  const times = (obstacle: SetObstacle) => met.filter(other => other === obstacle).length
+  return met.length === 0 ? 'exercise' : SET_OBSTACLES.reduce((most, other) => (times(other) > times(most) ? other : most))
 }
 
 /** Takes sets out, the largest exercise first; each keeps one. Gives how many went. */

@@ -104,7 +104,7 @@ function boatBuilder(startsOn: PlainDate, newId: () => string): Written {
         restDay,
       ],
     }, newId), {
-      ramps: { biceps: { kind: 'linear', end: 22 }, triceps: { kind: 'linear', end: 25 }, forearms: { kind: 'step', end: 14 } }, effort: { compound: { from: 3, to: 1 }, isolation: { from: 3, to: 1 } },
+      ramps: { triceps: { kind: 'linear', end: 24 }, chest: { kind: 'linear', end: 12 }, lats: { kind: 'linear', end: 12 } }, effort: { compound: { from: 3, to: 1 }, isolation: { from: 3, to: 1 } },
       deloads: [6], turns: [['preacher_curl_bar', 'concentration_curl'], ['pushdown_rope', 'pushdown_bar']],
     }),
   }

@@ -33,7 +33,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         {{ message || 'Choose a session and carry it to another day with the arrows, or drag it. What it costs is shown before it is put down.' }}
       </p>
     </div>
-    <div class="grid grid-cols-2 gap-x-8 gap-y-4 max-lg:grid-cols-1">
+    <div class="grid grid-cols-2 items-start gap-x-8 gap-y-4 max-lg:grid-cols-1">
       <table v-for="month in months" :key="month.key" class="w-full table-fixed">
         <caption class="text-left font-display text-[17px] font-semibold">
           {{ month.title }}

@@ -107,7 +107,7 @@ v-for="cell in rail.cells" :key="cell.at" type="button" role="gridcell" class="c
 .name { padding: 6px 8px 0 0; line-height: 16px; } .name .sub { display: block; color: var(--ink2); font-size: 12px; } .name.slim { padding-top: 2px; }
 .cell { position: relative; min-width: 0; padding: 2px 6px; border: 0; text-align: left; }
 .cell[data-deload] { background: var(--sunk); } .cell[data-current] { background: var(--paper); }
-.cell[data-picked] { box-shadow: inset 0 0 0 2px var(--focus); border-radius: 5px; }
+.cell[data-picked] { outline: 2px solid var(--focus); outline-offset: -2px; border-radius: 5px; }
 .head { display: flex; align-items: center; gap: 8px; min-height: 44px; border-left: 1px solid var(--line); }
 .stairs { height: 42px; padding-left: 10px; } .stack { display: flex; gap: 6px; padding: 4px 0; }
 .slim { min-height: 20px; padding-top: 1px; padding-bottom: 1px; font-size: 12.5px; }
