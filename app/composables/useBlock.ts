@@ -22,6 +22,7 @@ export type PassState = 'done' | 'under way' | 'sent' | 'edited since sent' | 'd
 /** Everything the Block page shows and does, apart from its forms, charts and calendar. */
 export function useBlock() {
   const store = usePlanStore()
+  const issued = useIssuedStore()
   const { ask } = useApi()
   const today = useToday()
   const at = ref(0)
@@ -30,8 +31,8 @@ export function useBlock() {
   const isAskingAgain = ref(false)
   const isSending = ref(false)
 
-  const verdict = computed(() => (store.expanded && store.context ? blockVerdict(store.expanded, store.context) : null))
-  const concerns = computed(() => (store.expanded && store.context ? blockConcerns(store.expanded, store.context) : []))
+  const verdict = computed(() => (issued.expanded && store.context ? blockVerdict(issued.expanded, store.context) : null))
+  const concerns = computed(() => (issued.expanded && store.context ? blockConcerns(issued.expanded, store.context) : []))
   const passes = computed(() => verdict.value?.passes ?? [])
   const current = computed(() => passes.value[Math.min(at.value, passes.value.length - 1)])
   const group = computed<Group>(() => ARM_GROUPS[groupAt.value] ?? 'biceps')
@@ -78,13 +79,13 @@ export function useBlock() {
 
   /** Weeks of the calendar over the rotations: where each begins, as a share of the block. */
   const weeks = computed(() => {
-    const expanded = store.expanded
+    const expanded = issued.expanded
     if (!expanded) return []
     const days = daysBetween(expanded.from, expanded.to) + 1
     return Array.from({ length: Math.ceil(days / WEEK) }, (_, week) => ({ number: week + 1, from: week * WEEK / days, to: Math.min(1, (week + 1) * WEEK / days), date: addDays(expanded.from, week * WEEK) }))
   })
   const todayShare = computed(() => {
-    const expanded = store.expanded
+    const expanded = issued.expanded
     if (!expanded || today.value < expanded.from || today.value > expanded.to) return null
     return (daysBetween(expanded.from, today.value) + 0.5) / (daysBetween(expanded.from, expanded.to) + 1)
   })
@@ -160,7 +161,7 @@ export function useBlock() {
       const result = await ask(`/api/blocks/${held.id}/send`, { method: 'POST', body: { pass: at.value, version: store.version, again }, answer: SentAnswer })
       isAskingAgain.value = !result.ok && result.error.kind === 'refused' && result.error.problem.type === '/problems/already-sent'
       if (result.ok) {
-        await store.loadSent()
+        await issued.load()
         message.value = `Rotation ${at.value + 1} is sent: ${result.value.sessions} ${result.value.sessions === 1 ? 'session' : 'sessions'}.`
       }
       else if (!isAskingAgain.value) message.value = result.error.kind === 'unreachable' ? 'Not sent: the server did not answer. Try again.' : `Not sent. ${result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail}`

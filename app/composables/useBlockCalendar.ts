@@ -21,11 +21,12 @@ const keyOf = ({ pass, day, place }: Pick<BlockSession, 'pass' | 'day' | 'place'
 /** The block on the calendar: months of weeks, sessions that can be carried to another day with what that costs shown first. */
 export function useBlockCalendar() {
   const store = usePlanStore()
+  const issued = useIssuedStore()
   const today = useToday()
   const carried = ref<{ readonly key: string, readonly to: PlainDate } | null>(null)
   const message = ref('')
 
-  const sessions = computed(() => store.expanded?.passes.flatMap(pass => pass.sessions.map(session => ({ session, isDeload: pass.isDeload }))) ?? [])
+  const sessions = computed(() => issued.expanded?.passes.flatMap(pass => pass.sessions.map(session => ({ session, isDeload: pass.isDeload }))) ?? [])
   const held = computed(() => (carried.value ? sessions.value.find(({ session }) => keyOf(session) === carried.value?.key)?.session ?? null : null))
 
   function planWith(session: BlockSession, to: PlainDate): PlanDocument | null {
@@ -40,10 +41,10 @@ export function useBlockCalendar() {
   /** What putting the carried session down there changes: readiness that falls or rises, days that fill up. */
   const consequences = computed((): readonly string[] => {
     const [session, target, context] = [held.value, carried.value, store.context]
-    if (!session || !target || !context || !store.expanded || target.to === session.on) return []
+    if (!session || !target || !context || !issued.expanded || target.to === session.on) return []
     const plan = planWith(session, target.to)
     if (!plan) return []
-    const [before, after] = [blockVerdict(store.expanded, context), blockVerdict(issuedBlock(expandedBlock(plan, context), store.sent), context)]
+    const [before, after] = [blockVerdict(issued.expanded, context), blockVerdict(issuedBlock(expandedBlock(plan, context), issued.sent), context)]
     const changes = GROUPS.flatMap((group: Group) => after.arrivals[group].flatMap((arrival) => {
       const was = before.arrivals[group].find(({ pass, name, on }) => pass === arrival.pass && name === arrival.name && (on === arrival.on || name === session.name))
       const change = was ? arrival.readiness - was.readiness : 0
@@ -64,7 +65,7 @@ export function useBlockCalendar() {
     return { key: keyOf(session), name: session.name, sets, words, pass: session.pass, isDeload, isSkipped: session.isSkipped, isDone: session.sent?.isDone === true, isMoved: session.isMoved, label: `${session.name}, rotation ${session.pass + 1}, ${formatDay(session.on)}, ${sets} sets, ${words}${session.isMoved ? ', moved' : ''}` }
   }
   const months = computed(() => {
-    const expanded = store.expanded
+    const expanded = issued.expanded
     if (!expanded) return []
     const last = sessions.value.reduce((latest, { session }) => (session.on > latest ? session.on : latest), expanded.to)
     const first = sessions.value.reduce((earliest, { session }) => (session.on < earliest ? session.on : earliest), expanded.from)

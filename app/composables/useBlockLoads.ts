@@ -10,6 +10,7 @@ export { LOAD_PROGRESSIONS }
 /** Planned loads of every exercise from rotation to rotation, and the rules they go by. */
 export function useBlockLoads() {
   const store = usePlanStore()
+  const issued = useIssuedStore()
   const { ask } = useApi()
   const strengths = shallowRef<ReadonlyMap<string, number>>(new Map())
   const isKnown = ref(false)
@@ -19,15 +20,15 @@ export function useBlockLoads() {
     isKnown.value = true
   })
   const rules = computed(() => store.plan?.block?.rules ?? {})
-  const loads = computed(() => (store.expanded && store.context ? plannedLoads(store.expanded, store.context, { strengths: strengths.value, rules: rules.value }) : []))
-  const passes = computed(() => store.expanded?.passes.map(({ at, isDeload }) => ({ at, number: at + 1, isDeload })) ?? [])
+  const loads = computed(() => (issued.expanded && store.context ? plannedLoads(issued.expanded, store.context, { strengths: strengths.value, rules: rules.value }) : []))
+  const passes = computed(() => issued.expanded?.passes.map(({ at, isDeload }) => ({ at, number: at + 1, isDeload })) ?? [])
 
   const rows = computed(() => {
     const context = store.context
     if (!context || !store.plan) return []
     const byExercise = new Map<string, PlannedLoad[]>()
     for (const load of loads.value) byExercise.set(load.slot.exercise, [...byExercise.get(load.slot.exercise) ?? [], load])
-    const planned = new Map(store.expanded?.passes.flatMap(({ sessions }) => sessions.flatMap(({ content }) => content.groupings.flatMap(({ slots }) => slots))).map(slot => [slot.exercise as string, slot]) ?? [])
+    const planned = new Map(issued.expanded?.passes.flatMap(({ sessions }) => sessions.flatMap(({ content }) => content.groupings.flatMap(({ slots }) => slots))).map(slot => [slot.exercise as string, slot]) ?? [])
     return [...planned].map(([exercise, slot]) => {
       const own = requireExercise(context.catalogue, exercise)
       const known = byExercise.get(exercise) ?? []

@@ -7,9 +7,10 @@ import { NextBlockAnswer, NextBlockBody } from '#shared/contracts/block'
 /** The form that begins the next block from this one. */
 export function useNextBlock() {
   const store = usePlanStore()
+  const issued = useIssuedStore()
   const { ask } = useApi()
   const title = ref('')
-  const startsOn = ref<string>(store.expanded ? addDays(store.expanded.to, 1) : '')
+  const startsOn = ref<string>(issued.expanded ? addDays(issued.expanded.to, 1) : '')
   const weeks = ref(8)
   const from = ref<'first' | 'last'>('first')
   const problem = ref('')
@@ -39,6 +40,6 @@ export function useNextBlock() {
     problem.value = words
     return false
   }
-  const overlaps = computed(() => store.expanded !== null && startsOn.value <= store.expanded.to)
+  const overlaps = computed(() => issued.expanded !== null && startsOn.value <= issued.expanded.to)
   return { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES }
 }

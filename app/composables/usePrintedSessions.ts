@@ -35,6 +35,7 @@ function sentences(parts: readonly string[]): string {
 /** Sessions in words for paper: one day's, or the whole rotation. */
 export function usePrintedSessions(asked: () => { readonly day: number | null, readonly session: number, readonly on: string | null, readonly isBlock?: boolean }) {
   const store = usePlanStore()
+  const issued = useIssuedStore()
 
   function printed(content: Session, title: string, on: PlainDate | null): PrintedSession {
     const context = store.context!
@@ -62,7 +63,7 @@ export function usePrintedSessions(asked: () => { readonly day: number | null, r
 
   /** Every dated session of the block, as it will be done. */
   function blockSessions(): readonly PrintedSession[] {
-    const dated = store.expanded?.passes.flatMap(({ sessions }) => sessions.filter(({ isSkipped }) => !isSkipped)) ?? []
+    const dated = issued.expanded?.passes.flatMap(({ sessions }) => sessions.filter(({ isSkipped }) => !isSkipped)) ?? []
     return [...dated].sort((a, b) => (a.on === b.on ? a.place - b.place : a.on < b.on ? -1 : 1)).map(({ content, name, pass, day, place, on }) => ({ ...printed(content, `Rotation ${pass + 1}, day ${day + 1} ${name}`, on), key: `${pass} ${day} ${place}` }))
   }
 

@@ -4,9 +4,7 @@ import { catalogueWith } from '#core/catalogue'
 import { canBeDismissed, checkInput, type Finding, findingKey, findingsOf } from '#core/checks'
 import { armBalance, attentionList, isUnallocated, pushPull, rotationLedger } from '#core/ledger'
 import { contextWith, methodById } from '#core/method'
-import { expandedBlock, issuedBlock, type SentSession } from '#core/progress'
 import { orderedText } from '#core/scheme'
-import { SentView } from '#shared/contracts/block'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
 import { type CurrentBlock, CurrentBlockContract } from '#shared/contracts/problem'
@@ -42,8 +40,6 @@ export const usePlanStore = defineStore('plan', () => {
   /** Grows whenever changes of another window were laid under ours. */
   const mergedAt = ref(0)
   const trial = shallowRef<Trial | null>(null)
-  /** What of the block the client has; empty until it is asked for. */
-  const sent = shallowRef<readonly SentSession[]>([])
   const { ask } = useApi()
 
   const context = computed(() => client.value && contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)))
@@ -64,23 +60,10 @@ export const usePlanStore = defineStore('plan', () => {
   const isEmpty = computed(() => ledger.value !== null && isUnallocated(ledger.value))
   const isSaved = computed(() => plan.value === savedPlan.value)
 
-  /** The block laid out over its dates, what was sent in place of what the plan would have. */
-  const expanded = computed(() => (plan.value && context.value ? issuedBlock(expandedBlock(plan.value, context.value), sent.value) : null))
-
-  async function loadSent(): Promise<Result<true, ApiFailure>> {
-    const block = client.value?.block
-    if (!block) return success(true)
-    const result = await ask(`/api/blocks/${block.id}/sent`, { answer: SentView })
-    if (!result.ok) return failure(result.error)
-    sent.value = result.value.sent
-    return success(true)
-  }
-
   async function load(id: ClientId): Promise<Result<true, ApiFailure>> {
     const result = await ask(`/api/clients/${id}`, { answer: ClientView })
     if (!result.ok) return failure(result.error)
     client.value = result.value
-    sent.value = []
     stand(result.value.block)
     return success(true)
   }
@@ -252,7 +235,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   return {
     client, plan, savedPlan, version, savedAt, saveState, unsavedChanges, past, future, trial,
-    sent, expanded, loadSent, context, methodBase, ledger, balance, attention, isEmpty, isSaved,
+    context, methodBase, ledger, balance, attention, isEmpty, isSaved,
     mergedAt, input, findings, dismissed, compounds,
     load, edit, editAll, put, tryOut, keepTrial, endTrial, undo, redo, save, restoreDraft, restoreSteps, catchUp, keepMine, takeTheirs,
   }

@@ -8,8 +8,9 @@ const VIEWS = [['rotations', 'Rotations'], ['terms', 'Terms'], ['loads', 'Loads'
 type View = (typeof VIEWS)[number][0]
 
 const store = usePlanStore()
+const issued = useIssuedStore()
 const id = await useClientPlan('block')
-await useAsyncData(`block-sent-${id}`, async () => (await store.loadSent()).ok)
+await useAsyncData(`block-sent-${id}`, async () => (await issued.load()).ok)
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Block · Tholepin` })
 const { isTakenUp } = useAutosave()
 const isLive = useMounted()
@@ -25,7 +26,7 @@ const isBeginning = ref(false)
 const now = columns.value.findIndex(({ isNow }) => isNow)
 at.value = Math.max(0, now)
 
-const dates = computed(() => (store.expanded ? `${formatDay(store.expanded.from)} to ${formatDay(store.expanded.to)}` : ''))
+const dates = computed(() => (issued.expanded ? `${formatDay(issued.expanded.from)} to ${formatDay(issued.expanded.to)}` : ''))
 const length = computed(() => {
   const days = store.plan?.rotation.days.length ?? 0
   const passes = store.plan?.passes ?? 0

@@ -3,9 +3,10 @@ import { ChevronLeft, Printer } from 'lucide-vue-next'
 
 const route = useRoute()
 const store = usePlanStore()
+const issued = useIssuedStore()
 const id = await useClientPlan('print')
 const isBlock = computed(() => route.query.block === '1')
-if (isBlock.value) await useAsyncData(`print-sent-${id}`, async () => (await store.loadSent()).ok)
+if (isBlock.value) await useAsyncData(`print-sent-${id}`, async () => (await issued.load()).ok)
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Print · Tholepin` })
 
 const day = computed(() => (typeof route.query.day === 'string' ? Number(route.query.day) - 1 : null))
