@@ -101,7 +101,7 @@ export function useBlock() {
     const before = columns.value[at.value - 1]
     const change = before ? column.sets - before.sets : 0
     return [`Rotation ${column.number}, ${column.state}`, `${column.sets} sets, ${column.minutes} min`, column.rir ? `RIR ${column.rir.compound} and ${column.rir.isolation}` : '', column.choice ? `exercises ${column.choice === 'both' ? 'A and B' : column.choice}` : '',
-      `${rail.name} ${cell.total} (${cell.parts})`, change === 0 ? '' : `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} sets than rotation ${column.number - 1}`, ...column.exceptions].filter(Boolean).join(' · ')
+      `${rail.name} ${cell.total} (${cell.parts})`, change === 0 ? '' : `${Math.abs(change)} ${Math.abs(change) === 1 ? 'set' : 'sets'} ${change > 0 ? 'more' : 'fewer'} than rotation ${column.number - 1}`, ...column.exceptions].filter(Boolean).join(' · ')
   })
   const joints = computed(() => JOINTS.map(joint => ({ joint, name: JOINT_NAMES[joint] })))
 
