@@ -23,7 +23,7 @@ export function useBlockCalendar() {
   const store = usePlanStore()
   const issued = useIssuedStore()
   const today = useToday()
-  const carried = ref<{ readonly key: string, readonly to: PlainDate } | null>(null)
+  const carried = ref<{ readonly key: string, readonly to: PlainDate, /** Carried by keys: the day is brought into sight. */ readonly isStepped: boolean } | null>(null)
   const message = ref('')
 
   const sessions = computed(() => issued.expanded?.passes.flatMap(pass => pass.sessions.map(session => ({ session, isDeload: pass.isDeload }))) ?? [])
@@ -93,14 +93,14 @@ export function useBlockCalendar() {
     const found = sessions.value.find(({ session }) => keyOf(session) === key)?.session
     if (!found) return
     if (found.sent?.isDone) return void (message.value = `${found.name} on ${formatDay(found.on)} is done and stays where it was.`)
-    carried.value = { key, to: found.on }
+    carried.value = { key, to: found.on, isStepped: false }
     message.value = ''
   }
   function carryTo(to: PlainDate): void {
-    if (carried.value) carried.value = { ...carried.value, to }
+    if (carried.value) carried.value = { ...carried.value, to, isStepped: false }
   }
   function carryBy(days: number): void {
-    if (carried.value) carryTo(addDays(carried.value.to, days))
+    if (carried.value) carried.value = { ...carried.value, to: addDays(carried.value.to, days), isStepped: true }
   }
   function putDown(): void {
     const [session, target] = [held.value, carried.value]
