@@ -1,7 +1,7 @@
 import { addDays, daysBetween } from '#core/base'
 import { type BlockException, type BlockPlan, exceptionOf, withException, withoutException, withoutExceptions, withPart } from '#core/block'
-import { ARM_GROUPS, BUNDLES, type Group, JOINTS } from '#core/catalogue'
-import { blockConcernWords, exceptionWords, formatDay, formatOneDecimal, GROUP_NAMES, JOINT_NAMES, splitOnScreen } from '#core/format'
+import { ARM_GROUPS, BUNDLES, type Group } from '#core/catalogue'
+import { blockConcernWords, exceptionWords, formatDay, formatOneDecimal, GROUP_NAMES, splitOnScreen } from '#core/format'
 import { jointCeiling } from '#core/joints'
 import { tallyOnce } from '#core/ledger'
 import { type Band, bandOf } from '#core/method'
@@ -103,7 +103,6 @@ export function useBlock() {
     return [`Rotation ${column.number}, ${column.state}`, `${column.sets} sets, ${column.minutes} min`, column.rir ? `RIR ${column.rir.compound} and ${column.rir.isolation}` : '', column.choice ? `exercises ${column.choice === 'both' ? 'A and B' : column.choice}` : '',
       `${rail.name} ${cell.total} (${cell.parts})`, change === 0 ? '' : `${Math.abs(change)} ${Math.abs(change) === 1 ? 'set' : 'sets'} ${change > 0 ? 'more' : 'fewer'} than rotation ${column.number - 1}`, ...column.exceptions].filter(Boolean).join(' · ')
   })
-  const joints = computed(() => JOINTS.map(joint => ({ joint, name: JOINT_NAMES[joint] })))
 
   function change(next: (block: BlockPlan) => BlockPlan, words: string): void {
     if (!store.plan) return
@@ -182,7 +181,7 @@ export function useBlock() {
     message.value = look ? `${look.what}: ${look.much}` : ''
   }
 
-  return { at, groupAt, group, message, verdict, columns, rails, bodyRails, weeks, todayShare, looks, readout, joints, block, isAskingAgain, isSending, current, change, stepSets, stepRir, toggleDeload, swapChoice, copyToNext, clearExceptions, send, go, nextLook }
+  return { at, groupAt, group, message, verdict, columns, rails, bodyRails, weeks, todayShare, looks, readout, block, isAskingAgain, isSending, current, change, stepSets, stepRir, toggleDeload, swapChoice, copyToNext, clearExceptions, send, go, nextLook }
 }
 
 export type BlockState = ReturnType<typeof useBlock>

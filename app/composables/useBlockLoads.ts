@@ -1,11 +1,9 @@
 import { withPart } from '#core/block'
 import { requireExercise } from '#core/catalogue'
 import { formatSets, slotName } from '#core/format'
-import { LOAD_PROGRESSIONS, type LoadProgression } from '#core/method'
+import type { LoadProgression } from '#core/method'
 import { loadRuleOf, type PlannedLoad, plannedLoads } from '#core/progress'
 import { StrengthsView } from '#shared/contracts/history'
-
-export { LOAD_PROGRESSIONS }
 
 /** Planned loads of every exercise from rotation to rotation, and the rules they go by. */
 export function useBlockLoads() {

@@ -1,7 +1,6 @@
 import { formatDay, formatOneDecimal, GROUP_NAMES, dayWords } from '#core/format'
 import type { Joint } from '#core/catalogue'
-import { addDays } from '#core/base'
-import { placeOn, rotationStart } from '#core/rotation'
+import { datesOfDay, passOn } from '#core/block'
 import { ARM_GROUPS } from '#core/catalogue'
 import type { SessionBuilder } from './useSessionBuilder'
 
@@ -30,8 +29,8 @@ export function useSessionFigures(builder: SessionBuilder) {
   const date = computed(() => {
     const plan = store.plan
     if (!plan) return ''
-    const pass = placeOn(plan.rotation.days.length, plan.startsOn, today.value)?.pass ?? 0
-    return formatDay(addDays(rotationStart(plan.rotation, plan.startsOn, Math.min(pass, plan.passes - 1)), builder.dayAt()), 'wide')
+    const on = datesOfDay(plan, builder.dayAt())[passOn(plan, today.value) ?? 0]
+    return on ? formatDay(on, 'wide') : ''
   })
   return { leaves, elbow, pairs, date }
 }

@@ -3,6 +3,7 @@ export type { Alternation, BlockEvent, BlockException, BlockPlan, GroupRamp } fr
 export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA } from './planDocument'
 export type { OneOff, PlanDocument, Variant } from './planDocument'
 export { datesOfDay, sessionOn } from './oneOffs'
+export { passDates, passOn } from './passDates'
 export { applyEdit, applyEdits, groupingWith } from './edit'
 export { copiedSession } from './editDays'
 export type { EditProblem, GroupingChange, PlanEdit } from './planEdit'

@@ -1,6 +1,6 @@
-import { addDays, type PlainDate, type SessionId } from '../base'
-import { rotationStart } from '../rotation'
+import type { PlainDate, SessionId } from '../base'
 import type { Session } from '../session'
+import { passDates } from './passDates'
 import type { OneOff, PlanDocument, Variant } from './planDocument'
 
 /* Sessions that differ on one date, and versions kept at hand. The plan itself never changes by them. */
@@ -35,6 +35,6 @@ export function sessionOn({ oneOffs = [] }: PlanDocument, session: Session, on: 
 }
 
 /** The dates a day of the rotation (from 0) falls on, one for each pass. */
-export function datesOfDay({ rotation, startsOn, passes }: PlanDocument, day: number): readonly PlainDate[] {
-  return Array.from({ length: passes }, (_, pass) => addDays(rotationStart(rotation, startsOn, pass), day))
+export function datesOfDay(plan: PlanDocument, day: number): readonly PlainDate[] {
+  return passDates(plan).flatMap(dates => dates[day] ?? [])
 }

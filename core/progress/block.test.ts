@@ -1,14 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { addDays, daysBetween, exerciseId, plainDate } from '../base'
-import { applyEdit, type BlockPlan, type PlanDocument, withException, withoutException, withoutExceptions } from '../block'
+import { applyEdit, type BlockPlan, datesOfDay, passDates, passOn, type PlanDocument, withException, withoutException, withoutExceptions } from '../block'
 import { type ClientFacts, contextWith, STEADY_MIDDLE } from '../method'
 import { leadRir, plannedSets } from '../scheme'
 import { sessionSlots } from '../session'
 import { planArbitrary } from '../testing/arbitraries'
 import { idsInARow } from '../testing/notation'
 import { planIn, written } from '../testing/shorthandPlans'
-import { type BlockPass, blockConcerns, blockVerdict, expandedBlock, issuedBlock, nextBlock, passDates, passesFor, plannedLoads, proposedDeloads, type SentSession, usualBlock } from '.'
+import { type BlockPass, blockConcerns, blockVerdict, expandedBlock, issuedBlock, nextBlock, passesFor, plannedLoads, proposedDeloads, type SentSession, usualBlock } from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48, modes: { biceps: 'build', triceps: 'build' } } satisfies Partial<ClientFacts> & { trainingAgeMonths: number })
 const rest = { ...written('rest'), sessions: [] }
@@ -80,6 +80,8 @@ describe('dates of a block', () => {
   test('a pause moves everything later, whole weeks where weekdays are kept', () => {
     const event = { id: 'e', what: 'Regatta', from: plainDate('2026-03-05'), to: plainDate('2026-03-07'), effect: 'shift' as const }
     expect(passDates(blockOf({ events: [event] }))[0]?.slice(2, 5)).toEqual(['2026-03-04', '2026-03-08', '2026-03-09'])
+    expect(datesOfDay(blockOf({ events: [event] }), 3).slice(0, 2)).toEqual(['2026-03-08', '2026-03-16'])
+    expect([plainDate('2026-03-01'), plainDate('2026-03-12'), plainDate('2026-03-13')].map(date => passOn(blockOf({ events: [event] }), date))).toEqual([null, 0, 1])
     const weekly = planIn(7, ...base.rotation.days.slice(0, 7))
     const anchored: PlanDocument = { ...weekly, startsOn: plainDate('2026-03-02'), passes: 2, rotation: { ...weekly.rotation, anchor: { kind: 'weekday', startsOn: 1 } }, block: { events: [event] } }
     expect(passDates(anchored).flat().map(date => daysBetween(plainDate('2026-03-02'), date) % 7)).toEqual([...Array(14)].map((_unused, at) => at % 7))

@@ -1,5 +1,5 @@
-import { addDays, daysBetween, type PlainDate, remembered } from '../base'
-import { type Alternation, type BlockEvent, type BlockException, type BlockPlan, findSlot, type PlanDocument, sessionOn } from '../block'
+import { daysBetween, type PlainDate, remembered } from '../base'
+import { type Alternation, type BlockEvent, type BlockException, type BlockPlan, findSlot, passDates, type PlanDocument, sessionOn } from '../block'
 import { dayName } from '../format'
 import { rotationLedger } from '../ledger'
 import type { PlanContext } from '../method'
@@ -55,22 +55,6 @@ export interface BlockPass {
 }
 
 export interface ExpandedBlock { readonly passes: readonly BlockPass[], readonly from: PlainDate, readonly to: PlainDate }
-
-/** The dates of every day of every pass; what moves everything later takes whole weeks where the rotation keeps to weekdays. */
-export function passDates({ startsOn, passes, rotation, block = {} }: PlanDocument): readonly (readonly PlainDate[])[] {
-  const pauses = (block.events ?? []).filter(({ effect }) => effect === 'shift')
-  const isAnchored = rotation.anchor.kind === 'weekday'
-  const clear = (date: PlainDate): PlainDate => {
-    const pause = pauses.find(({ from, to }) => from <= date && date <= to)
-    return pause ? clear(isAnchored ? addDays(date, WEEK) : addDays(pause.to, 1)) : date
-  }
-  let next = startsOn
-  return Array.from({ length: passes }, () => rotation.days.map(() => {
-    const own = clear(next)
-    next = addDays(own, 1)
-    return own
-  }))
-}
 
 function choiceOf({ by }: Alternation, pass: { readonly working: number, readonly workingPasses: number, readonly week: number }): 'A' | 'B' {
   switch (by) {

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type PlainDate } from '../base'
+import { daysBetween, type PlainDate } from '../base'
 import type { SideLoad } from '../method'
 import { plannedSets } from '../scheme'
 import { type Session, sessionSlots, type Slot } from '../session'
@@ -44,11 +44,6 @@ export function daySlots(day: RotationDay): readonly Slot[] {
 /** Sets of a day, warm-up left out. */
 export function daySetCount(day: RotationDay): number {
   return daySlots(day).reduce((sum, slot) => sum + plannedSets(slot.scheme), 0)
-}
-
-/** First date of the nth pass (from 0) of a rotation whose first pass starts on `start`. */
-export function rotationStart(rotation: Rotation, start: PlainDate, pass: number): PlainDate {
-  return addDays(start, pass * rotation.days.length)
 }
 
 /** Whether a rotation of this length comes back to the same weekdays. */

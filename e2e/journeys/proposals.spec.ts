@@ -54,6 +54,7 @@ test('a proposal is tried on the board before it counts: put back it leaves noth
   await boardIsLive(page)
   const bar = page.getByRole('region', { name: 'On trial' })
   await expect(bar).toContainText('Proposal B: fewest changes')
+  await expect(page.getByText('Not saved: on trial')).toBeVisible()
   const tried = await week(page, 'Triceps').getAttribute('aria-label')
   await page.keyboard.press('Escape')
   await expect(bar).toBeHidden()

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { addDays, isoWeekday } from '#core/base'
-import { applyEdit, type PlanDocument } from '#core/block'
+import { isoWeekday } from '#core/base'
+import { passDates, applyEdit, type PlanDocument } from '#core/block'
 import { checkPlan } from '#core/checks'
 import { calendarWeeks, dailySets, rotationLedger } from '#core/ledger'
 import { defaultContext } from '#core/method'
-import { placeOn, rotationStart, type RotationDay } from '#core/rotation'
+import { placeOn, type RotationDay } from '#core/rotation'
 import { CASES } from '#core/testing/cases'
 import { planOf } from '#core/testing/notation'
 import { planIn, written } from '#core/testing/shorthandPlans'
@@ -30,7 +30,7 @@ describe('rotations are saved, dated and counted (cases C51 to C59)', () => {
   test('C51 nine days drift through the weekdays, and cannot be pinned to them', () => {
     const plan = planOf(push(), rest, pull(), rest, legs(), rest, arms(), arms(), rest)
     expect(stored(plan)).toEqual(plan)
-    expect([0, 1, 2].map(pass => isoWeekday(rotationStart(plan.rotation, plan.startsOn, pass)))).toEqual([5, 7, 2])
+    expect(passDates({ ...plan, passes: 3 }).map(([first]) => first && isoWeekday(first))).toEqual([5, 7, 2])
     const pinned = PlanContract.safeParse(as(plan, { anchor: { kind: 'weekday', startsOn: 1 } }))
     expect(pinned.error?.issues[0]).toMatchObject({ path: ['rotation', 'anchor'], message: 'can hold weekdays only with 7 or 14 days; choose floating' })
   })
@@ -69,7 +69,7 @@ describe('rotations are saved, dated and counted (cases C51 to C59)', () => {
   })
   test('C58 week 4, session 2 of a numbered block has a date, and the date has its place', () => {
     const plan = { ...planOf(push(), rest, pull(), rest, legs(), rest, rest), passes: 4 }
-    const date = addDays(rotationStart(plan.rotation, plan.startsOn, 3), 2)
+    const date = passDates(plan)[3]![2]!
     expect([date, placeOn(7, plan.startsOn, date)]).toEqual(['2026-04-26', { pass: 3, day: 2 }])
     expect(stored(plan)).toEqual(plan)
     const weeks = calendarWeeks({ dailySets: dailySets(rotationLedger(plan.rotation, context).days, 'biceps'), startsOn: plan.startsOn, lengthDays: 28 })

@@ -22,6 +22,7 @@ const savedWords = computed(() => (store.savedAt && store.version > 1 ? 'Saved' 
       </button>
     </template>
     <span v-else-if="store.saveState.kind === 'conflict'" class="alert-chip"><TriangleAlert :size="13" aria-hidden="true" />Saved elsewhere meanwhile</span>
+    <span v-else-if="store.trial">Not saved: on trial</span>
     <span v-else-if="store.isSaved">{{ savedWords }}</span>
     <span v-else>Saving</span>
   </p>

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { addDays } from '#core/base'
-import { planDifference } from '#core/block'
+import { passDates, passOn, planDifference } from '#core/block'
 import { formatDay } from '#core/format'
-import { placeOn, rotationStart } from '#core/rotation'
 import { Redo2, Undo2 } from 'lucide-vue-next'
 import { provideBoard } from '~/components/split-board/boardContext'
 
@@ -40,12 +38,11 @@ useBoardKeyboard({
 onNuxtReady(() => preloadComponents(['ExercisePicker', 'ChecksSheet', 'DismissDialog', 'DayChooser', 'WhyDialog', 'KeysDialog', 'RotationDialog', 'CalendarDialog', 'RevisionsDialog']))
 
 const today = useToday()
-const pass = computed(() => (store.plan ? placeOn(store.plan.rotation.days.length, store.plan.startsOn, today.value)?.pass ?? null : null))
+const pass = computed(() => (store.plan ? passOn(store.plan, today.value) : null))
 const dates = computed(() => {
   const plan = store.plan
   if (!plan) return []
-  const start = rotationStart(plan.rotation, plan.startsOn, Math.min(pass.value ?? 0, plan.passes - 1))
-  return plan.rotation.days.map((_, at) => formatDay(addDays(start, at), plan.rotation.days.length > NARROW_FROM_DAYS || isNarrow.value ? 'narrow' : 'wide'))
+  return (passDates(plan)[pass.value ?? 0] ?? []).map(date => formatDay(date, plan.rotation.days.length > NARROW_FROM_DAYS || isNarrow.value ? 'narrow' : 'wide'))
 })
 const shownPass = computed(() => (pass.value === null ? null : Math.min(pass.value + 1, store.plan?.passes ?? 1)))
 const difference = computed(() => (store.saveState.kind === 'conflict' && store.plan ? planDifference(store.plan, store.saveState.theirs.plan) : null))
