@@ -5,7 +5,7 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-04-01',
-  modules: ['@pinia/nuxt', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
   alias: { '#core': core },
   css: ['~/assets/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
@@ -13,12 +13,40 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   // Nothing is inlined: the content policy takes fonts and pictures from this site only.
-  vite: { plugins: [tailwindcss()], build: { assetsInlineLimit: 0 } },
+  vite: {
+    plugins: [tailwindcss()],
+    build: {
+      assetsInlineLimit: 0,
+      // The core is pure: a page that takes one function of it does not need the rest.
+      rollupOptions: { treeshake: { moduleSideEffects: id => !id.startsWith(`${core}/`) } },
+    },
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { exactOptionalPropertyTypes: true, noUncheckedIndexedAccess: true } } },
   app: { head: { htmlAttrs: { lang: 'en' }, title: 'Tholepin', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] } },
   eslint: { config: { standalone: true, stylistic: false } },
   // Pages let in what says it may be embedded; a worker's script has to say so of itself.
-  routeRules: { '/_nuxt/**': { headers: { 'cross-origin-embedder-policy': 'require-corp', 'cross-origin-resource-policy': 'same-origin' } } },
+  routeRules: {
+    // A client's sheet lives on the phone; the page is the same for every link and can be kept.
+    '/sheet': { ssr: false }, '/sheet/**': { ssr: false },
+    '/_nuxt/**': { headers: { 'cross-origin-embedder-policy': 'require-corp', 'cross-origin-resource-policy': 'same-origin' } } },
+  pwa: {
+    strategies: 'injectManifest', srcDir: 'service-worker', filename: 'sheetWorker.ts', registerType: 'autoUpdate', injectRegister: false,
+    client: { registerPlugin: false },
+    // Nothing is fetched ahead: what the sheet's own page has loaded is what it keeps.
+    injectManifest: { injectionPoint: undefined as never },
+    manifestFilename: 'sheet.webmanifest',
+    manifest: {
+      id: '/sheet', start_url: '/sheet', scope: '/sheet', name: 'Training sheet', short_name: 'Sheet', description: 'Today’s session, set by set, with or without reception.', lang: 'en',
+      display: 'standalone', orientation: 'portrait', background_color: '#F4F0E6', theme_color: '#F4F0E6',
+      icons: [{ src: '/icons/sheet-192.png', sizes: '192x192', type: 'image/png' }, { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png' }, { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' }],
+    },
+  },
+  hooks: {
+    // Links fetch ahead what they lead to; a page that knows nothing of where its reader goes next fetches nothing, least of all on a phone.
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) part.prefetch = false
+    },
+  },
   runtimeConfig: {
     session: { name: 'tholepin-session', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { secure: true, sameSite: 'lax' } },
   },

@@ -81,3 +81,11 @@ export function nextWeight(load: number, grid: LoadGrid): number | undefined {
   const { fineUpTo, step } = grid
   return roundLoad(load, grid, 'down') + (fineUpTo && load < fineUpTo.limit - SLACK ? fineUpTo.step : step)
 }
+
+/** The next lighter weight that can be loaded; the lightest stays as it is. */
+export function previousWeight(load: number, grid: LoadGrid): number {
+  if (grid.kind === 'none') return load
+  if (grid.kind === 'list') return grid.weights.filter(weight => weight < load - SLACK).at(-1) ?? grid.weights[0] ?? load
+  // Just below: on the grid that is the weight before, off it the one it stands above.
+  return Math.min(load, roundLoad(load - Math.min(grid.step, grid.fineUpTo?.step ?? grid.step) / 100, grid, 'down'))
+}

@@ -98,6 +98,17 @@ export function shortSentence({ seconds, fits, kept, groups, slots, changes, ses
   return `${time} ${percent(kept)} of the stimulus kept: counted sets ${built.join(', ')}. ${lost.join(', ')}.`
 }
 
+/** What a shorter session leaves out, for whoever does it: `Left out: Preacher curl. Fewer sets: Cable curl 2 of 4.` */
+export function shortSheetWords({ slots, fits }: ShortSession, catalogue: Catalogue): string {
+  const [out, fewer] = [slots.filter(({ after }) => after === 0), slots.filter(({ after }) => after > 0)]
+  const parts = [
+    out.length > 0 ? `Left out: ${out.map(({ slot }) => slotName(slot, catalogue)).join(', ')}.` : '',
+    fewer.length > 0 ? `Fewer sets: ${fewer.map(({ slot, before, after }) => `${slotName(slot, catalogue)} ${after} of ${before}`).join(', ')}.` : '',
+    fits ? '' : 'It may still run over.',
+  ].filter(Boolean)
+  return parts.length > 0 ? parts.join(' ') : 'All sets, with shorter rests or in pairs.'
+}
+
 /** Where sets left out could be caught up. */
 export function offerWords({ slot, sets, day, readiness }: CatchUpOffer, catalogue: Catalogue): string {
   return `${formatSetCount(sets)} of ${slotName(slot, catalogue)} on day ${day + 1}, ready ${roundHalfUp(readiness)}${NBSP}%`
@@ -107,13 +118,16 @@ export const SWAP_REASON_NAMES: Readonly<Record<SwapReason, string>> = { taken: 
 
 const STRESS_WORDS = ['no', 'low', 'medium', 'high'] as const
 
-/** What a stand-in changes, in a few words each. */
-export function swapWords({ credits, stress, seconds, isRegression }: SwapChoice): readonly string[] {
+/** What a stand-in changes for muscles and joints, in a few words each. */
+export function swapChangeWords({ credits, stress }: Pick<SwapChoice, 'credits' | 'stress'>): readonly string[] {
   const said = (value: number) => (value === 0 ? 'nothing' : creditWords(value))
   return [
-    ...(isRegression ? ['the same movement, helped up and lowered slowly'] : []),
     ...credits.map(({ group, before, after }) => `${GROUP_NAMES[group].toLowerCase()} ${said(after)}, was ${said(before)}`),
     ...stress.map(({ joint, before, after }) => `${JOINT_NAMES[joint]} ${STRESS_WORDS[after] ?? ''} stress, was ${STRESS_WORDS[before] ?? ''}`),
-    `the session is ${longerWords(seconds)}`,
   ]
+}
+
+/** What a stand-in changes, the session's length among it. */
+export function swapWords(choice: SwapChoice): readonly string[] {
+  return [...(choice.isRegression ? ['the same movement, helped up and lowered slowly'] : []), ...swapChangeWords(choice), `the session is ${longerWords(choice.seconds)}`]
 }

@@ -1,4 +1,6 @@
 import type { ExerciseId, SlotId } from '../base'
+import type { SetRole } from '../scheme'
+import type { BodySide } from '../sheet'
 
 /** One work stage of one set as it was done. A plain set has one stage; a drop set has one per load. */
 export interface LoggedSet {
@@ -6,14 +8,20 @@ export interface LoggedSet {
   readonly slot: SlotId | null
   readonly exercise: ExerciseId
   readonly intent: string | null
-  /** From 1, in the order done. */
+  /** From 1, in the order done; warm-up sets among themselves. */
   readonly set: number
   /** From 1; later stages follow without a full rest. */
   readonly stage: number
-  readonly role: 'warmup' | 'working'
+  /** Null where both sides worked, or nobody said. */
+  readonly side: BodySide | null
+  readonly role: SetRole
   /** Null where no load was moved that can be written in kilograms. */
   readonly loadKg: number | null
   readonly reps: number | null
+  /** Of a hold, or of work that is counted in seconds. */
+  readonly seconds: number | null
   /** As reported; null where nobody said. */
   readonly rir: number | null
+  /** `4 or more`: too far from failure to say anything about strength. */
+  readonly isRirOpen: boolean
 }

@@ -64,7 +64,7 @@ test('the normal distribution: symmetric, and right where it is known', () => {
   for (const [z, share] of [[0, 0.5], [1, 0.841345], [1.96, 0.975002], [-1.281552, 0.1]] as const) expect(normalShare(z)).toBeCloseTo(share, 5)
 })
 
-const done = (loadKg: number | null, reps: number | null, rir: number | null, more: Partial<LoggedSet> = {}): LoggedSet => ({ slot: null, exercise: exerciseId('cable_curl'), intent: null, set: 1, stage: 1, role: 'working', loadKg, reps, rir, ...more })
+const done = (loadKg: number | null, reps: number | null, rir: number | null, more: Partial<LoggedSet> = {}): LoggedSet => ({ slot: null, exercise: exerciseId('cable_curl'), intent: null, set: 1, stage: 1, side: null, role: 'working', loadKg, reps, seconds: null, rir, isRirOpen: false, ...more })
 test.each([
   { name: 'the first set at the heaviest load counts', sets: [done(20, 12, 2), done(30, 8, 2), done(30, 12, 0)], value: 30 * 36 / 27, reps: 10 },
   { name: 'warm-ups and drops do not', sets: [done(60, 3, 0, { role: 'warmup' }), done(30, 8, 2), done(40, 8, 0, { stage: 2 })], value: 30 * 36 / 27, reps: 10 },
@@ -75,5 +75,5 @@ test.each([
   expect(trendValue(sets)?.repsToFailure).toBe(reps)
 })
 test.each([
-  { name: 'more than 20 reps', sets: [done(10, 22, 1)] }, { name: 'no load', sets: [done(null, 10, 1)] }, { name: 'nothing done', sets: [] }, { name: 'no reps', sets: [done(20, 0, 0)] },
+  { name: 'a set with four or more in reserve', sets: [done(20, 10, 4, { isRirOpen: true })] }, { name: 'more than 20 reps', sets: [done(10, 22, 1)] }, { name: 'no load', sets: [done(null, 10, 1)] }, { name: 'nothing done', sets: [] }, { name: 'no reps', sets: [done(20, 0, 0)] },
 ])('no trend value from $name', ({ sets }) => expect(trendValue(sets)).toBeUndefined())

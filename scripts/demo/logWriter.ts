@@ -136,7 +136,7 @@ function middleReps(run: SetRun): number {
 }
 
 function stagesDone(run: SetRun, { exercise, slot, set, strength, random }: Doing): readonly LoggedSet[] {
-  const common = { slot: slot.id, exercise: slot.exercise, intent: slot.intent, set, role: 'working' as const }
+  const common = { slot: slot.id, exercise: slot.exercise, intent: slot.intent, set, side: null, role: 'working' as const, seconds: null, isRirOpen: false }
   const rir = leadRir(run) ?? 2
   const isWeighed = exercise.loadStepKg > 0 && exercise.repUnit === 'reps' && exercise.loadBasis !== 'counterweight'
   if (!isWeighed) return [{ ...common, stage: 1, loadKg: null, reps: middleReps(run), rir }]

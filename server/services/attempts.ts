@@ -6,9 +6,11 @@ import { databaseClient } from '../db/database'
 /** How often something may be tried with the same key. */
 interface Limit { readonly name: string, readonly attempts: number, readonly seconds: number }
 
-/** Wrong passwords for one account from one address, and new accounts from one address. */
+/** Wrong passwords for one account from one address, new accounts from one address, wrong PINs of one link, and unknown links from one address. */
 export const LIMITS = {
   wrongPassword: { name: 'wrong-password', attempts: 5, seconds: 15 * 60 },
+  wrongPin: { name: 'wrong-pin', attempts: 5, seconds: 15 * 60 },
+  unknownLink: { name: 'unknown-link', attempts: 30, seconds: 15 * 60 },
   signUp: { name: 'sign-up', attempts: 20, seconds: 60 * 60 },
 } as const satisfies Record<string, Limit>
 

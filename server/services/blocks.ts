@@ -3,7 +3,7 @@ import { type BlockId, blockId as blockIdOf, failure, type Result, success } fro
 import type { PlanDocument } from '#core/block'
 import { catalogueWith } from '#core/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/checks'
-import { findingSentence } from '#core/format'
+import { findingSentence, formatDay } from '#core/format'
 import { contextWith, type PlanContext } from '#core/method'
 import { type BlockPass, type BlockSession, datedSession, type ExpandedBlock, expandedBlock, issuedBlock, nextBlock, type SentSession } from '#core/progress'
 import type { NextBlockBody, SendBody, SentView } from '#shared/contracts/block'
@@ -69,7 +69,7 @@ export async function send(coach: Coach, blockId: BlockId, { pass, version, agai
   if (!own) return failure({ kind: 'invalid', errors: [{ pointer: '/pass', kind: 'custom', detail: `The block has ${plan.passes} rotations. Choose one of them.` }] })
   const held = stops(plan, own, context)
   if (held.length > 0) return failure({ kind: 'invalid', errors: held.slice(0, 3).map(sentence => ({ pointer: '/pass', kind: 'stop', detail: `${sentence} Settle it on the board, or put it aside there with a note.` })) })
-  const outcome = await sendPass(database(), { coachId: coach.id, blockId, version, pass, again, rows: own.sessions.filter(({ isSkipped }) => !isSkipped).map(session => rowOf(session, context)) })
+  const outcome = await sendPass(database(), { coachId: coach.id, blockId, version, pass, again, message: `Rotation ${pass + 1} is on your sheet: ${own.sessions.filter(({ isSkipped }) => !isSkipped).map(({ on, name }) => `${formatDay(on)} ${name}`).join(', ')}.`, rows: own.sessions.filter(({ isSkipped }) => !isSkipped).map(session => rowOf(session, context)) })
   if (outcome === 'already') return failure({ kind: 'already-sent', pass })
   if (outcome) return success(outcome)
   const current = await blockOf(database(), coach.id, blockId)

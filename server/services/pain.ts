@@ -1,14 +1,19 @@
 import type { Joint } from '#core/catalogue'
-import { painByJoint } from '#core/joints'
+import { painByJoint, type PlacedPainReport } from '#core/joints'
 import type { ClientFacts, PainLevel } from '#core/method'
 import type { allClearances, allPainReports } from '../db/queries/health'
 
 type Report = Awaited<ReturnType<typeof allPainReports>>[number]
 type Clearance = Awaited<ReturnType<typeof allClearances>>[number]
 
+/** Reports as the core judges them. */
+export function placedReports(reports: readonly Report[]): readonly PlacedPainReport[] {
+  return reports.map(({ joint, side, atHour, score, nextMorning, hasAlarmSign }) => ({ joint, side, atHour, hasAlarmSign, session: score, ...(nextMorning !== null && { nextMorning }) }))
+}
+
 /** What a client's reports ask for, joint by joint. */
 export function painOf(reports: readonly Report[], clearances: readonly Clearance[]): Readonly<Partial<Record<Joint, PainLevel>>> {
-  return painByJoint(reports.map(({ score, nextMorning, ...report }) => ({ ...report, session: score, ...(nextMorning !== null && { nextMorning }) })), clearances)
+  return painByJoint(placedReports(reports), clearances)
 }
 
 /** The latest report about a joint. */

@@ -4,6 +4,7 @@ import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { type Problem, problemDetails, problemWords } from '#shared/contracts/problem'
 import type { EventHandler, H3Event } from 'h3'
 import type { z } from 'zod'
+import { type SheetReader, sheetReader } from '../services/sheetLinks'
 import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
 
 type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
@@ -32,6 +33,17 @@ export function defineOpenRoute<Answer extends z.ZodType, Params extends z.ZodTy
   route: Route<Params, Body, Answer, object>,
 ): EventHandler {
   return guarded(event => answered(event, route, {}))
+}
+
+/** A route for a client's phone, which shows the key it got when her link was opened on it. */
+export function defineSheetRoute<Answer extends z.ZodType, Params extends z.ZodType | undefined = undefined, Body extends z.ZodType | undefined = undefined>(
+  route: Route<Params, Body, Answer, { readonly reader: SheetReader }>,
+): EventHandler {
+  return guarded(async (event) => {
+    const [, key] = /^Sheet (\S{20,100})$/.exec(getHeader(event, 'authorization') ?? '') ?? []
+    const reader = key === undefined ? failure<Problem>({ kind: 'not-signed-in' }) : await sheetReader(key)
+    return reader.ok ? answered(event, route, { reader: reader.value }) : reader
+  })
 }
 
 /** The sign-in a request's cookie names, good or not. */

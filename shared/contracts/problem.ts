@@ -14,6 +14,8 @@ export type Problem =
   | { readonly kind: 'unreadable-json' }
   | { readonly kind: 'not-signed-in' }
   | { readonly kind: 'wrong-credentials' }
+  | { readonly kind: 'wrong-pin' }
+  | { readonly kind: 'link-over' }
   | { readonly kind: 'foreign-origin' }
   | { readonly kind: 'not-found', readonly what: string }
   | { readonly kind: 'stale-version', readonly current: CurrentBlock }
@@ -35,6 +37,8 @@ export function problemWords(problem: Problem): ProblemWords {
     case 'unreadable-json': return { status: 400, title: 'Not readable', detail: 'The request is not valid JSON. Check it for a missing bracket or quote and send it again.' }
     case 'not-signed-in': return { status: 401, title: 'Not signed in', detail: 'Sign in and try again. Nothing was changed.' }
     case 'wrong-credentials': return { status: 401, title: 'Sign-in refused', detail: 'Email and password do not match. Check both and try again.' }
+    case 'wrong-pin': return { status: 401, title: 'Wrong PIN', detail: 'That is not the PIN of this link. Ask your coach if you have lost it.' }
+    case 'link-over': return { status: 410, title: 'Link no longer valid', detail: 'This link was withdrawn or has run out. Ask your coach for a new one; what you logged before is with your coach.' }
     case 'foreign-origin': return { status: 403, title: 'Sent from elsewhere', detail: 'Changes are taken only from this site itself.' }
     case 'not-found': return { status: 404, title: 'Not found', detail: `There is no such ${problem.what}.` }
     case 'stale-version': return { status: 409, title: 'Saved elsewhere meanwhile', detail: `The plan is at version ${problem.current.version} by now. Compare the two and choose.` }

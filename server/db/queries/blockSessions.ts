@@ -1,10 +1,12 @@
+import { randomUUID } from 'node:crypto'
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/block'
 import type { Mode } from '#core/method'
 import type { Group } from '#core/catalogue'
-import { and, asc, eq, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blockRevisions, blocks, clients, datedSessions, loggedSets } from '../schema'
+import { insertMessage } from './messages'
 
 /** Whose a block is, with its plan; undefined if there is none, or if it is another coach's. */
 export async function openBlock(db: Database, coachId: CoachId, blockId: BlockId) {
@@ -14,7 +16,7 @@ export async function openBlock(db: Database, coachId: CoachId, blockId: BlockId
 
 /** Sessions of a block that the client has, in the order of their passes. */
 export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
-  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(*) filter (where ${loggedSets.stage} = 1 and ${loggedSets.role} = 'working')::int`.as('sets') })
+  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(distinct (${loggedSets.slot}, ${loggedSets.exercise}, ${loggedSets.set})) filter (where ${loggedSets.role} = 'working')::int`.as('sets') })
     .from(loggedSets).where(eq(loggedSets.coachId, coachId)).groupBy(loggedSets.sessionId).as('done')
   return db.select({
     pass: datedSessions.pass, day: datedSessions.day, place: datedSessions.place, on: datedSessions.on, name: datedSessions.name, content: datedSessions.prescribed,
@@ -32,18 +34,28 @@ export type SentRow = Omit<typeof datedSessions.$inferInsert, 'coachId' | 'clien
  * Edge: undefined where the block is at another version by now, `already` where the pass was sent before and is not to be replaced;
  *       what is done stays as it is.
  */
-export async function sendPass(db: Database, { coachId, blockId, version, pass, rows, again }: { coachId: CoachId, blockId: BlockId, version: number, pass: number, rows: readonly SentRow[], again: boolean }): Promise<'already' | undefined | { readonly sessions: number }> {
+export async function sendPass(db: Database, { coachId, blockId, version, pass, rows, again, message }: { coachId: CoachId, blockId: BlockId, version: number, pass: number, rows: readonly SentRow[], again: boolean, message: string }): Promise<'already' | undefined | { readonly sessions: number }> {
   return db.transaction(async (tx) => {
     const [block] = await tx.select({ clientId: blocks.clientId, version: blocks.version }).from(blocks).where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId))).for('update')
     if (!block || block.version !== version) return undefined
     const own = and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, blockId), eq(datedSessions.pass, pass))
-    const before = await tx.select({ day: datedSessions.day, place: datedSessions.place, isKept: sql<boolean>`${datedSessions.finishedAt} is not null or exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})` }).from(datedSessions).where(own)
+    const before = await tx.select({ id: datedSessions.id, day: datedSessions.day, place: datedSessions.place, isKept: sql<boolean>`${datedSessions.finishedAt} is not null or exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})` }).from(datedSessions).where(own)
     if (before.length > 0 && !again) return 'already'
-    await tx.delete(datedSessions).where(and(own, isNull(datedSessions.finishedAt), sql`not exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})`))
-    const kept = new Set(before.filter(({ isKept }) => isKept).map(({ day, place }) => `${day} ${place}`))
-    const fresh = rows.filter(({ day, place }) => !kept.has(`${day} ${place}`))
+    const rowsAt = new Map(rows.map(row => [`${row.day} ${row.place}`, row]))
+    const open = before.filter(({ isKept }) => !isKept)
+    // What the client has open keeps its id: a phone without reception may be logging it.
+    const gone = open.filter(({ day, place }) => !rowsAt.has(`${day} ${place}`)).map(({ id }) => id)
+    if (gone.length > 0) await tx.delete(datedSessions).where(and(own, inArray(datedSessions.id, gone)))
+    for (const { id, day, place } of open) {
+      const row = rowsAt.get(`${day} ${place}`)
+      if (row) await tx.update(datedSessions).set({ ...row, id, openedAt: null }).where(and(own, eq(datedSessions.id, id)))
+    }
+    const known = new Set(before.map(({ day, place }) => `${day} ${place}`))
+    const kept = before.length - open.length
+    const fresh = rows.filter(({ day, place }) => !known.has(`${day} ${place}`))
     if (fresh.length > 0) await tx.insert(datedSessions).values(fresh.map(row => ({ ...row, coachId, clientId: block.clientId, blockId, pass })))
-    return { sessions: fresh.length }
+    await insertMessage(tx, { coachId, id: randomUUID(), clientId: block.clientId, kind: 'sent', text: message, writtenAt: new Date() })
+    return { sessions: rows.length - kept }
   })
 }
 

@@ -33,7 +33,7 @@ export function clearancesOf(db: Database, coachId: CoachId, clientId: ClientId)
   return db.select(cleared).from(clearances).where(and(eq(clearances.coachId, coachId), eq(clearances.clientId, clientId))).orderBy(desc(clearances.recordedAt))
 }
 
-export async function insertPainReport(db: Database, report: typeof painReports.$inferInsert): Promise<void> {
+export async function insertPainReport(db: Pick<Database, 'insert'>, report: typeof painReports.$inferInsert): Promise<void> {
   await db.insert(painReports).values(report)
 }
 

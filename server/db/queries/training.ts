@@ -23,7 +23,7 @@ export async function sessionsAround(db: Database, coachId: CoachId, ids: readon
   if (ids.length === 0) return new Map()
   const at = datedSessions
   const line = sql`json_build_object('id', ${at.id}, 'blockId', ${at.blockId}, 'pass', ${at.pass}, 'day', ${at.day}, 'on', ${at.on}, 'name', ${at.name}, 'armSets', ${at.armSets},
-    'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isOpened', ${at.openedAt} is not null, 'isDone', ${at.finishedAt} is not null, 'isDecided', ${at.missedDecision} is not null)`
+    'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isOpened', ${at.openedAt} is not null, 'isDone', ${at.finishedAt} is not null or (${at.startedAt} is not null and ${at.on} < current_date), 'isDecided', ${at.missedDecision} is not null)`
   const rows = await db.select({ clientId: at.clientId, sessions: sql<readonly SessionLine[]>`json_agg(${line} order by ${at.on}, ${at.place})` })
     .from(at).where(and(eq(at.coachId, coachId), inArray(at.clientId, [...ids]), gte(at.on, from), lte(at.on, to))).groupBy(at.clientId)
   return new Map(rows.map(({ clientId, sessions }) => [clientId, sessions]))
@@ -38,7 +38,7 @@ export async function exposuresOf(db: Database, coachId: CoachId, ids: readonly 
 
 /** Sessions of one client with how many working sets were done, the newest first. */
 export function sessionsOf(db: Database, coachId: CoachId, clientId: ClientId, from: PlainDate) {
-  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(*) filter (where ${loggedSets.stage} = 1 and ${loggedSets.role} = 'working')::int`.as('sets') })
+  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(distinct (${loggedSets.slot}, ${loggedSets.exercise}, ${loggedSets.set})) filter (where ${loggedSets.role} = 'working')::int`.as('sets') })
     .from(loggedSets).where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).groupBy(loggedSets.sessionId).as('done')
   return db.select({
     id: datedSessions.id, on: datedSessions.on, name: datedSessions.name, armSets: datedSessions.armSets, setsPlanned: datedSessions.setsPlanned, finishedAt: datedSessions.finishedAt,

@@ -1,6 +1,8 @@
 import type { BlockId, ClientId, CoachId, ExerciseId, PlainDate, SlotId } from '#core/base'
+import type { SetRole, WeightUnit } from '#core/scheme'
 import type { Session } from '#core/session'
-import { boolean, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, real, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { BodySide } from '#core/sheet'
+import { boolean, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, real, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
 import { blocks } from './blocks'
 
 /** A day's session with its date, as it was prescribed and how it went. */
@@ -21,6 +23,8 @@ export const datedSessions = pgTable('dated_sessions', {
   prescribed: jsonb('prescribed').$type<Session>().notNull(),
   sentAt: timestamp('sent_at', { withTimezone: true }),
   openedAt: timestamp('opened_at', { withTimezone: true }),
+  /** When the first set was done. */
+  startedAt: timestamp('started_at', { withTimezone: true }),
   finishedAt: timestamp('finished_at', { withTimezone: true }),
   minutes: integer('minutes'),
   isRecovered: boolean('is_recovered'),
@@ -45,12 +49,22 @@ export const loggedSets = pgTable('logged_sets', {
   intent: text('intent'),
   set: integer('set').notNull(),
   stage: integer('stage').notNull(),
-  role: text('role').$type<'warmup' | 'working'>().notNull(),
+  side: text('side').$type<BodySide>(),
+  role: text('role').$type<SetRole>().notNull(),
   loadKg: real('load_kg'),
   reps: real('reps'),
+  seconds: real('seconds'),
   rir: real('rir'),
+  /** `4 or more` in reserve. */
+  isRirOpen: boolean('is_rir_open').notNull().default(false),
+  /** The unit it was said in; `load_kg` is for sums. */
+  unit: text('unit').$type<WeightUnit>().notNull().default('kg'),
+  /** What was said last about it; null for what came without entries. */
+  entryId: uuid('entry_id'),
 }, table => [
   primaryKey({ columns: [table.coachId, table.sessionId, table.at] }),
+  // A place of a session holds one value.
+  unique('logged_sets_by_place').on(table.coachId, table.sessionId, table.slot, table.exercise, table.role, table.set, table.stage, table.side).nullsNotDistinct(),
   foreignKey({ columns: [table.coachId, table.sessionId], foreignColumns: [datedSessions.coachId, datedSessions.id] }).onDelete('cascade'),
 ])
 

@@ -1,0 +1,12 @@
+const WORKER = '/sheetWorker.js'
+/** What the page has loaded, and so needs again without reception. */
+const OWN_PARTS = /\/_nuxt\/|\/icons\//
+
+/** Installs what keeps the sheet on the phone: after the first visit it opens and works without reception. */
+export async function installSheetWorker(): Promise<void> {
+  if (!('serviceWorker' in navigator)) return
+  await navigator.serviceWorker.register(WORKER, { scope: '/sheet' }).catch(() => undefined)
+  const { active } = await navigator.serviceWorker.ready
+  const parts = performance.getEntriesByType('resource').map(({ name }) => name).filter(name => new URL(name).origin === location.origin && OWN_PARTS.test(name))
+  active?.postMessage({ kind: 'keep', page: location.pathname, parts: [...new Set(parts)] })
+}

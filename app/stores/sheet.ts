@@ -1,0 +1,184 @@
+import { painBySide } from '#core/joints'
+import type { Levels, LogEntry, LogWord } from '#core/sheet'
+import type { SheetView } from '#shared/contracts/sheet'
+import { defineStore } from 'pinia'
+import { newUuid } from '~/composables/newId'
+import { type Clash, sheetKeeping } from '~/composables/sheetKeeping'
+import { type SessionEntry, useSheetApi } from '~/composables/useSheetApi'
+
+/** Where the sheet stands: asking for it, asking for a PIN, in hand, or no longer to be had. */
+export type SheetState =
+  | { readonly kind: 'opening' }
+  | { readonly kind: 'pin', readonly complaint: string }
+  | { readonly kind: 'ready' }
+  | { readonly kind: 'unknown', readonly words: string }
+  /** The link is over: what was sent is with the coach, the rest stays on the phone. */
+  | { readonly kind: 'over', readonly words: string }
+
+const BATCH = 50
+const MS_PER_HOUR = 3_600_000
+/** Set aside by the server for the coach to look at; nothing more for the phone to do. */
+const SETTLED = new Set(['taken', 'too_old', 'unknown_session'])
+
+/** A client's sheet on her phone: what she was sent, what she says about it, and what of that the server has. */
+export const useSheetStore = defineStore('sheet', () => {
+  const api = useSheetApi()
+  const token = ref('')
+  const key = ref<string | null>(null)
+  const state = shallowRef<SheetState>({ kind: 'opening' })
+  const view = shallowRef<SheetView | null>(null)
+  const waiting = shallowRef<readonly SessionEntry[]>([])
+  const clashes = shallowRef<readonly Clash[]>([])
+  /** Words about entries the server kept aside. */
+  const notices = shallowRef<readonly string[]>([])
+  const reception = ref<'unknown' | 'there' | 'none'>('unknown')
+  const isSending = ref(false)
+  let keeping = sheetKeeping('')
+
+  const keep = () => keeping.keepSheet({ key: key.value, view: view.value })
+
+  /** Takes up what is on the phone, then asks for what is new. */
+  async function open(link: string): Promise<void> {
+    token.value = link
+    keeping = sheetKeeping(link)
+    keeping.rememberLast()
+    const [kept, queue, unsettled] = await Promise.all([keeping.sheet(), keeping.waiting(), keeping.clashes()])
+    key.value = kept.key
+    view.value = kept.view
+    waiting.value = queue
+    clashes.value = unsettled
+    if (view.value) state.value = { kind: 'ready' }
+    if (key.value) await Promise.all([flush(), refresh()])
+    else await enter(null)
+  }
+
+  /** Opens the link on this phone, with the PIN where it has one. */
+  async function enter(pin: string | null): Promise<void> {
+    const opened = await api.open(token.value, pin)
+    if (!opened.ok) {
+      reception.value = opened.error.kind === 'unreachable' ? 'none' : 'there'
+      if (opened.error.kind === 'unreachable') state.value = { kind: 'unknown', words: 'No reception. The sheet needs it once, to get here; then it works without.' }
+      else if (opened.error.problem === 'wrong-pin' || opened.error.problem === 'too-many-attempts') state.value = { kind: 'pin', complaint: opened.error.detail }
+      else state.value = { kind: opened.error.problem === 'link-over' ? 'over' : 'unknown', words: opened.error.problem === 'not-found' ? 'There is no such link. Check that it was copied whole, or ask your coach for a new one.' : opened.error.detail }
+      return
+    }
+    if (opened.value.needsPin) {
+      state.value = { kind: 'pin', complaint: '' }
+      return
+    }
+    key.value = opened.value.key
+    await keep()
+    await refresh()
+    if (view.value) await keeping.adopt(view.value.client.id)
+    waiting.value = await keeping.waiting()
+    await flush()
+  }
+
+  /** Fetches the sheet anew; without reception the one at hand stays. */
+  async function refresh(): Promise<void> {
+    if (!key.value) return
+    const fetched = await api.sheet(key.value)
+    if (fetched.ok) {
+      reception.value = 'there'
+      view.value = fetched.value
+      state.value = { kind: 'ready' }
+      await keep()
+    }
+    else refused(fetched.error)
+  }
+
+  function refused(error: { readonly kind: 'unreachable' } | { readonly kind: 'refused', readonly problem: string, readonly detail: string }): void {
+    if (error.kind === 'unreachable') {
+      reception.value = 'none'
+      if (!view.value) state.value = { kind: 'unknown', words: 'No reception. The sheet needs it once, to get here; then it works without.' }
+      return
+    }
+    reception.value = 'there'
+    if (error.problem === 'link-over' || error.problem === 'not-signed-in') state.value = { kind: 'over', words: error.problem === 'link-over' ? error.detail : 'This link was replaced by a new one. Ask your coach for it; what you logged before is with your coach.' }
+  }
+
+  /** Says something about a session: at once on the phone, to the server as soon as it can be reached. */
+  async function say(session: string, word: LogWord): Promise<void> {
+    const entry: SessionEntry = { id: newUuid(), at: new Date().toISOString(), session, word }
+    waiting.value = [...waiting.value, entry]
+    await keeping.addWaiting(entry)
+    void flush()
+  }
+
+  /** Sends what waits, in order, one window at a time. */
+  async function flush(): Promise<void> {
+    if (!key.value || state.value.kind === 'over') return
+    if (navigator.locks) await navigator.locks.request('tholepin-sheet-sending', sendAll)
+    else if (!isSending.value) await sendAll()
+  }
+
+  async function sendAll(): Promise<void> {
+    isSending.value = true
+    try {
+      waiting.value = await keeping.waiting()
+      while (key.value && waiting.value.length > 0) {
+        const batch = waiting.value.slice(0, BATCH)
+        const sent = await api.send(key.value, batch)
+        if (!sent.ok) {
+          refused(sent.error)
+          return
+        }
+        reception.value = 'there'
+        await settle(batch, sent.value.results)
+      }
+    }
+    finally {
+      isSending.value = false
+    }
+  }
+
+  async function settle(batch: readonly SessionEntry[], results: readonly { readonly id: string, readonly outcome: string, readonly theirs: LogEntry | null }[]): Promise<void> {
+    const outcomes = new Map(results.map(result => [result.id, result]))
+    const taken = batch.filter(({ id }) => outcomes.get(id)?.outcome === 'taken')
+    const lost = batch.flatMap((mine) => {
+      const result = outcomes.get(mine.id)
+      return result?.outcome === 'conflict' ? [{ mine, theirs: result.theirs }] : []
+    })
+    addEntries([...taken, ...lost.flatMap(({ mine, theirs }) => (theirs ? [{ ...theirs, session: mine.session }] : []))])
+    if (results.some(({ outcome }) => outcome === 'too_old')) notices.value = [...notices.value, 'That session is more than two weeks old. Your coach has what you logged and will look at it.']
+    if (results.some(({ outcome }) => outcome === 'unknown_session')) notices.value = [...notices.value, 'A session you logged was taken off your sheet meanwhile. Tell your coach; the numbers are still on this phone.']
+    if (lost.length > 0) await keeping.changeClashes(before => [...before, ...lost])
+    clashes.value = await keeping.clashes()
+    await keeping.removeWaiting(new Set(results.filter(({ outcome }) => SETTLED.has(outcome) || outcome === 'conflict').map(({ id }) => id)))
+    await keep()
+    waiting.value = await keeping.waiting()
+    if (batch.some(({ word }) => word.kind === 'pain')) void refresh()
+  }
+
+  /** Puts what the server has taken where the rest of it is. */
+  function addEntries(entries: readonly SessionEntry[]): void {
+    if (!view.value || entries.length === 0) return
+    view.value = { ...view.value, sessions: view.value.sessions.map((held) => {
+      const own = entries.filter(({ session, id }) => session === held.session.id && !held.entries.some(entry => entry.id === id)).map(({ id, at, word }): LogEntry => ({ id, at, word }))
+      return own.length === 0 ? held : { ...held, entries: [...held.entries, ...own], isFinished: held.isFinished || own.some(({ word }) => word.kind === 'finish') }
+    }) }
+  }
+
+  /** Settles a clash: one's own value goes over the other, or is given up. */
+  async function settleClash({ mine, theirs }: Clash, whose: 'mine' | 'theirs'): Promise<void> {
+    await keeping.changeClashes(before => before.filter(clash => clash.mine.id !== mine.id))
+    clashes.value = await keeping.clashes()
+    if (whose === 'mine' && mine.word.kind === 'set') await say(mine.session, { ...mine.word, replaces: theirs?.id ?? null })
+  }
+
+  /** Everything said about a session, what waits to be sent last. */
+  function entriesOf(session: string): readonly LogEntry[] {
+    const sent = view.value?.sessions.find(held => held.session.id === session)?.entries ?? []
+    return [...sent, ...waiting.value.filter(entry => entry.session === session)]
+  }
+
+  const levels = computed((): Levels => {
+    const reports = view.value?.reports ?? []
+    const own = waiting.value.flatMap(({ at, word }) => (word.kind === 'pain'
+      ? word.joints.map(joint => ({ joint, side: joint === 'low_back' ? 'both' as const : word.side, atHour: Date.parse(at) / MS_PER_HOUR, session: word.score, hasAlarmSign: word.hasAlarmSign }))
+      : []))
+    return own.length === 0 ? view.value?.levels ?? {} : painBySide([...reports, ...own])
+  })
+
+  return { token, state, view, waiting, clashes, notices, reception, isSending, levels, open, enter, refresh, flush, say, settleClash, entriesOf }
+})

@@ -1,0 +1,6 @@
+export { sheetSession } from './sheetSession'
+export type { SheetQuestion } from './sheetSession'
+export { exposuresByExercise, nextLoad } from './nextLoads'
+export type { Exposure, LoadTerms, NextLoad } from './nextLoads'
+export { sheetSets } from './sheetSets'
+export type { LoadHint } from './sheetSets'

@@ -1,0 +1,7 @@
+import { ClientParams } from '#shared/contracts/client'
+import { Done } from '#shared/contracts/history'
+import { MessageBody } from '#shared/contracts/sheet'
+import { writeMessage } from '../../../../services/outbox'
+import { defineRoute } from '../../../../utils/defineRoute'
+
+export default defineRoute({ params: ClientParams, body: MessageBody, answer: Done, handle: ({ coach, params, body }) => writeMessage(coach, params.clientId, body.text) })

@@ -1,0 +1,6 @@
+import { OpenLinkAnswer, OpenLinkBody } from '#shared/contracts/sheet'
+import { openLink } from '../../services/sheetLinks'
+import { defineOpenRoute } from '../../utils/defineRoute'
+import { addressOf } from '../../utils/signInCookie'
+
+export default defineOpenRoute({ body: OpenLinkBody, answer: OpenLinkAnswer, handle: ({ event, body }) => openLink(body, addressOf(event)) })

@@ -1,0 +1,165 @@
+import type { ClientId, CoachId, PlainDate } from '#core/base'
+import { kilogramsOf } from '#core/estimate'
+import { type LoggedSet, trendValue } from '#core/log'
+import { groupedBy } from '#core/base'
+import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/sheet'
+import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
+import type { Database } from '../database'
+import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
+
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
+
+/** An entry on its way into the log. */
+export interface NewEntry extends LogEntry { readonly session: string, readonly clockOffSeconds: number, readonly isTooOld: (on: PlainDate) => boolean }
+
+export interface Writer { readonly coachId: CoachId, readonly clientId: ClientId, readonly author: 'client' | 'coach' | 'import', readonly deviceId: string | null, readonly receivedAt: Date }
+
+export interface EntryResult { readonly id: string, readonly outcome: 'taken' | 'conflict' | 'too_old' | 'unknown_session', readonly theirs: LogEntry | null }
+
+const own = (coachId: CoachId, session: string) => and(eq(loggedSets.coachId, coachId), eq(loggedSets.sessionId, session))
+
+function atPlace({ slot, role, set, stage, side }: SetPlace) {
+  return and(eq(loggedSets.slot, slot), eq(loggedSets.role, role), eq(loggedSets.set, set), eq(loggedSets.stage, stage), side === null ? isNull(loggedSets.side) : eq(loggedSets.side, side))
+}
+
+/** What stands at a place, and what was said about it last. */
+async function standingAt(tx: Transaction, coachId: CoachId, session: string, place: SetPlace) {
+  const [row] = await tx.select({ at: loggedSets.at, entryId: loggedSets.entryId }).from(loggedSets).where(and(own(coachId, session), atPlace(place))).limit(1)
+  return row
+}
+
+function rowOf({ place, done }: SetWord, entryId: string): Omit<typeof loggedSets.$inferInsert, 'coachId' | 'sessionId' | 'clientId' | 'at'> {
+  const { load, ...count } = done
+  return { ...place, ...count, loadKg: load && kilogramsOf(load), unit: load?.unit ?? 'kg', entryId }
+}
+
+async function writeSet(tx: Transaction, { coachId, clientId }: Writer, session: string, word: SetWord, entryId: string, standing: { readonly at: number } | undefined): Promise<void> {
+  const row = rowOf(word, entryId)
+  if (standing) {
+    await tx.update(loggedSets).set(row).where(and(own(coachId, session), eq(loggedSets.at, standing.at)))
+    return
+  }
+  const next = sql<number>`(select coalesce(max(${loggedSets.at}), -1) + 1 from ${loggedSets} where ${own(coachId, session)})`
+  await tx.insert(loggedSets).values({ ...row, coachId, clientId, sessionId: session, at: next as unknown as number })
+}
+
+/** Works out the trend values of a session again. */
+export async function renewExposures(tx: Transaction, coachId: CoachId, session: string): Promise<void> {
+  const [of] = await tx.select({ clientId: datedSessions.clientId, on: datedSessions.on, finishedAt: datedSessions.finishedAt }).from(datedSessions).where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.id, session)))
+  if (!of?.finishedAt) return
+  const sets: readonly LoggedSet[] = await tx.select().from(loggedSets).where(own(coachId, session)).orderBy(asc(loggedSets.set), asc(loggedSets.stage), asc(loggedSets.at))
+  await tx.delete(exposures).where(and(eq(exposures.coachId, coachId), eq(exposures.sessionId, session)))
+  const rows = [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
+    const value = trendValue(done)
+    return value ? [{ coachId, sessionId: session, clientId: of.clientId, exercise, on: of.on, ...value }] : []
+  })
+  if (rows.length > 0) await tx.insert(exposures).values(rows)
+}
+
+const ofSession = (coachId: CoachId, id: string) => and(eq(datedSessions.coachId, coachId), eq(datedSessions.id, id))
+
+/** What a word changes besides the log of entries. */
+async function apply(tx: Transaction, writer: Writer, { id, session, at, word }: NewEntry, standing: { readonly at: number } | undefined): Promise<void> {
+  const { coachId } = writer
+  switch (word.kind) {
+    case 'opened': await tx.update(datedSessions).set({ openedAt: new Date(at) }).where(and(ofSession(coachId, session), isNull(datedSessions.openedAt))); return
+    case 'set':
+      await writeSet(tx, writer, session, word, id, standing)
+      await tx.update(datedSessions).set({ startedAt: new Date(at) }).where(and(ofSession(coachId, session), isNull(datedSessions.startedAt)))
+      return
+    case 'clear': if (standing) await tx.delete(loggedSets).where(and(own(coachId, session), eq(loggedSets.at, standing.at))); return
+    case 'finish': await tx.update(datedSessions).set({ finishedAt: new Date(at), minutes: word.minutes, isRecovered: word.isRecovered, note: word.note }).where(ofSession(coachId, session)); return
+    default:
+  }
+}
+
+async function entryById(tx: Transaction, coachId: CoachId, id: string): Promise<LogEntry | null> {
+  const [row] = await tx.select({ id: logEntries.id, at: logEntries.at, word: logEntries.word }).from(logEntries).where(and(eq(logEntries.coachId, coachId), eq(logEntries.id, id)))
+  return row ? { ...row, at: row.at.toISOString() } : null
+}
+
+const isAboutPlace = (word: LogWord): word is Extract<LogWord, { kind: 'set' | 'clear' }> => word.kind === 'set' || word.kind === 'clear'
+
+async function takeIn(tx: Transaction, writer: Writer, entry: NewEntry, on: PlainDate): Promise<EntryResult> {
+  const { coachId } = writer
+  const { id, session, at, word, clockOffSeconds } = entry
+  const standing = isAboutPlace(word) ? await standingAt(tx, coachId, session, word.place) : undefined
+  const isLate = isAboutPlace(word) && (standing?.entryId ?? null) !== word.replaces
+  const outcome = entry.isTooOld(on) ? 'too_old' : isLate ? 'conflict' : 'taken'
+  await tx.insert(logEntries).values({ coachId, id, clientId: writer.clientId, sessionId: session, author: writer.author, deviceId: writer.deviceId, at: new Date(at), clockOffSeconds, receivedAt: writer.receivedAt, word, outcome })
+  if (outcome === 'taken') await apply(tx, writer, entry, standing)
+  return { id, outcome, theirs: outcome === 'conflict' && standing?.entryId ? await entryById(tx, coachId, standing.entryId) : null }
+}
+
+/**
+ * Takes entries into the log in the order they were said, all or none of them.
+ *
+ * Edge: an entry that is there already changes nothing and gives its first outcome; one about a session the client does not have is left
+ *       out; one about a place where something else stands by now is kept aside, with what stands there.
+ */
+export async function appendEntries(db: Database, writer: Writer, entries: readonly NewEntry[], also: (tx: Transaction, taken: readonly NewEntry[]) => Promise<void>): Promise<readonly EntryResult[]> {
+  return db.transaction(async (tx) => {
+    const { coachId, clientId } = writer
+    const ids = [...new Set(entries.map(({ session }) => session))]
+    // Locked in one order, so that two phones wait for each other and never forever.
+    const sessions = await tx.select({ id: datedSessions.id, on: datedSessions.on }).from(datedSessions)
+      .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), inArray(datedSessions.id, ids), ...(writer.author === 'client' ? [sql`${datedSessions.sentAt} is not null`] : []))).orderBy(asc(datedSessions.id)).for('update')
+    const known = new Map((await tx.select({ id: logEntries.id, outcome: logEntries.outcome }).from(logEntries).where(and(eq(logEntries.coachId, coachId), inArray(logEntries.id, entries.map(({ id }) => id))))).map(({ id, outcome }) => [id, outcome]))
+    const results: EntryResult[] = []
+    const taken: NewEntry[] = []
+    for (const entry of entries) {
+      const before = known.get(entry.id)
+      const session = sessions.find(({ id }) => id === entry.session)
+      const result: EntryResult = before ? { id: entry.id, outcome: before, theirs: null } : session ? await takeIn(tx, writer, entry, session.on) : { id: entry.id, outcome: 'unknown_session', theirs: null }
+      if (!before && result.outcome === 'taken') taken.push(entry)
+      known.set(entry.id, result.outcome === 'unknown_session' ? 'taken' : result.outcome)
+      results.push(result)
+    }
+    const touched = new Set(taken.filter(({ word }) => isAboutPlace(word) || word.kind === 'finish').map(({ session }) => session))
+    for (const session of touched) await renewExposures(tx, coachId, session)
+    await also(tx, taken)
+    return results
+  })
+}
+
+/** Entries of some sessions, in the order they came, with who said them. */
+export function entriesOf(db: Database, coachId: CoachId, sessions: readonly string[]) {
+  if (sessions.length === 0) return Promise.resolve([])
+  return db.select({ id: logEntries.id, session: logEntries.sessionId, at: logEntries.at, word: logEntries.word, author: logEntries.author, outcome: logEntries.outcome, clockOffSeconds: logEntries.clockOffSeconds }).from(logEntries)
+    .where(and(eq(logEntries.coachId, coachId), inArray(logEntries.sessionId, [...sessions]))).orderBy(asc(logEntries.seq))
+}
+
+/** Sessions a client has been sent, around a day. */
+export function sentAround(db: Database, coachId: CoachId, clientId: ClientId, { from, to }: { readonly from: PlainDate, readonly to: PlainDate }) {
+  return db.select({ id: datedSessions.id, blockId: datedSessions.blockId, pass: datedSessions.pass, day: datedSessions.day, place: datedSessions.place, on: datedSessions.on, name: datedSessions.name, prescribed: datedSessions.prescribed, finishedAt: datedSessions.finishedAt })
+    .from(datedSessions).where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from), lte(datedSessions.on, to), sql`${datedSessions.sentAt} is not null`))
+    .orderBy(asc(datedSessions.on), asc(datedSessions.place))
+}
+
+/** Sets of a client since a day with the days they were done on, in the order done. */
+export function setsSince(db: Database, coachId: CoachId, clientId: ClientId, since: PlainDate) {
+  return db.select({ on: datedSessions.on, sessionId: loggedSets.sessionId, slot: loggedSets.slot, exercise: loggedSets.exercise, intent: loggedSets.intent, set: loggedSets.set, stage: loggedSets.stage, side: loggedSets.side, role: loggedSets.role, loadKg: loggedSets.loadKg, reps: loggedSets.reps, seconds: loggedSets.seconds, rir: loggedSets.rir, isRirOpen: loggedSets.isRirOpen, unit: loggedSets.unit })
+    .from(loggedSets).innerJoin(datedSessions, and(eq(datedSessions.coachId, loggedSets.coachId), eq(datedSessions.id, loggedSets.sessionId)))
+    .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId), gte(datedSessions.on, since))).orderBy(asc(datedSessions.on), asc(loggedSets.set), asc(loggedSets.stage), asc(loggedSets.at))
+}
+
+/** One dated session of a client, sent or not. */
+export async function sessionById(db: Database, coachId: CoachId, clientId: ClientId, id: string) {
+  const [row] = await db.select({
+    id: datedSessions.id, blockId: datedSessions.blockId, pass: datedSessions.pass, day: datedSessions.day, on: datedSessions.on, name: datedSessions.name, prescribed: datedSessions.prescribed,
+    finishedAt: datedSessions.finishedAt, minutes: datedSessions.minutes, isRecovered: datedSessions.isRecovered, note: datedSessions.note,
+  }).from(datedSessions).where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), eq(datedSessions.id, id)))
+  return row
+}
+
+/** Everything logged of one session, in the order done. */
+export function setsOfSession(db: Database, coachId: CoachId, session: string) {
+  return db.select().from(loggedSets).where(own(coachId, session)).orderBy(asc(loggedSets.at))
+}
+
+/** Entries kept aside, by session. */
+export async function asideCounts(db: Database, coachId: CoachId, clientId: ClientId): Promise<ReadonlyMap<string, number>> {
+  const rows = await db.select({ session: logEntries.sessionId, count: sql<number>`count(*)::int` }).from(logEntries)
+    .where(and(eq(logEntries.coachId, coachId), eq(logEntries.clientId, clientId), sql`${logEntries.outcome} <> 'taken'`)).groupBy(logEntries.sessionId)
+  return new Map(rows.map(({ session, count }) => [session, count]))
+}

@@ -1,0 +1,31 @@
+import { randomUUID } from 'node:crypto'
+import { type ClientId, failure, type Result, success } from '#core/base'
+import type { Problem } from '#shared/contracts/problem'
+import type { OutboxView } from '#shared/contracts/sheet'
+import type { z } from 'zod'
+import { database } from '../db/database'
+import { clientName } from '../db/queries/clients'
+import { insertMessage, outboxOf } from '../db/queries/messages'
+import type { Coach } from './signIn'
+
+type Outbox = z.input<typeof OutboxView>
+
+const told = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({ messages: rows.map(({ writtenAt, ...message }) => ({ ...message, writtenAt: writtenAt.toISOString() })) })
+
+/** All messages to clients, as they would have been sent. */
+export async function outbox(coach: Coach): Promise<Result<Outbox, Problem>> {
+  return success(told(await outboxOf(database(), coach.id)))
+}
+
+/** Messages to one client. */
+export async function clientOutbox(coach: Coach, client: ClientId): Promise<Result<Outbox, Problem>> {
+  if (!await clientName(database(), coach.id, client)) return failure({ kind: 'not-found', what: 'client' })
+  return success(told(await outboxOf(database(), coach.id, client)))
+}
+
+/** A message in the coach's own words. */
+export async function writeMessage(coach: Coach, client: ClientId, text: string): Promise<Result<{ isDone: true }, Problem>> {
+  if (!await clientName(database(), coach.id, client)) return failure({ kind: 'not-found', what: 'client' })
+  await insertMessage(database(), { coachId: coach.id, id: randomUUID(), clientId: client, kind: 'own', text, writtenAt: new Date() })
+  return success({ isDone: true })
+}
