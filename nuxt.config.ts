@@ -11,6 +11,8 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['stores'] },
   telemetry: false,
+  // Shown while the one page that is not drawn by the server comes: the sheet.
+  spaLoadingTemplate: 'spa-loading-template.html',
   devtools: { enabled: false },
   // Nothing is inlined: the content policy takes fonts and pictures from this site only.
   vite: {

@@ -1,15 +1,22 @@
-// `npm run bench`: how long the hot paths take on this machine. A word given as argument chooses the rows that contain it.
+// `npm run bench`: how long the hot paths take on this machine. A word given as argument chooses the rows that contain it;
+// `logging` presses the built server instead, with 200 phones at once.
 import { end, endOnSignals } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
-import { ensureDependencies, runScript } from './setup/project.mjs'
-import { throwawayDatabase } from './setup/throwaway.mjs'
+import { ensureBuild, ensureDependencies, runScript } from './setup/project.mjs'
+import { throwawayDatabase, throwawayServer } from './setup/throwaway.mjs'
+
+const words = process.argv.slice(2)
 
 endOnSignals()
 try {
   await ensureDebianPackages(['postgresql'])
   await ensureDependencies()
-  const databaseUrl = await throwawayDatabase('bench')
-  await runScript('bench', process.argv.slice(2), { env: { DATABASE_URL: databaseUrl }, output: 'inherit' })
+  if (words[0] !== 'logging') await runScript('bench', words, { env: { DATABASE_URL: await throwawayDatabase('bench') }, output: 'inherit' })
+  if (words.length === 0 || words[0] === 'logging') {
+    await ensureBuild()
+    const { url, databaseUrl } = await throwawayServer('bench_logging')
+    await runScript('benchLogging', [], { env: { BASE_URL: url, DATABASE_URL: databaseUrl }, output: 'inherit' })
+  }
   await end(0)
 }
 catch (error) {

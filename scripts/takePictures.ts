@@ -32,25 +32,37 @@ async function block(page: Page, client: string, view: string): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${view}`, 'i') }).click()
 }
 
+/** The client's sheet on a phone of its own, with the first round of the longest session logged. */
+async function sheet(page: Page, client: string): Promise<void> {
+  const { clients } = await (await page.request.get('/api/roster')).json() as { clients: { id: string, name: string }[] }
+  const id = clients.find(({ name }) => name.startsWith(client))?.id ?? ''
+  const { token } = await (await page.request.post(`/api/clients/${id}/link`, { data: { pin: null, days: null } })).json() as { token: string }
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/sheet/${token}`)
+  await page.getByRole('button', { name: /^Arms/ }).first().click()
+  for (let set = 0; set < 4; set++) await page.getByRole('button', { name: /^Log / }).click()
+  await page.locator('.phone[data-waiting="0"]').waitFor()
+}
+
 const PICTURES: readonly Picture[] = [
   { name: 'roster', take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click() },
   { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
   { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
   { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
   { name: 'checks', take: async page => (await board(page, 'Liv')(), await keys(page, 'x'), await page.getByRole('dialog', { name: 'Checks' }).waitFor(), await keys(page, 'ArrowDown', 'ArrowDown')) },
-  { name: 'templates', take: async page => (await board(page, 'Emil')(), await keys(page, 'o'), await page.getByRole('button', { name: 'Start from a template' }).click()) },
   { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
   { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
   { name: 'exercises', take: async page => (await page.goto('/exercises?id=cable_curl'), await page.getByRole('radio', { name: 'Biceps 0.75' }).check(), await page.getByText(/Changes \d/).first().waitFor()) },
   { name: 'targets', take: async page => (await board(page, 'Joren')(), await page.getByRole('link', { name: 'Targets' }).click(), await page.getByLabel('Triceps, ceiling').fill('18')) },
   { name: 'history', take: async page => (await board(page, 'Teo')(), await page.getByRole('link', { name: 'History' }).click(), await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()) },
-  { name: 'account', take: async page => (await page.getByRole('link', { name: /, account$/ }).click(), await page.getByRole('heading', { name: 'Change the password' }).waitFor()) },
   { name: 'session', take: async page => (await session(page, 'Marit', 4), await page.getByRole('button', { name: /^2: Preacher/ }).click()) },
   { name: 'proposals', take: async page => (await board(page, 'Marit')(), await keys(page, 'p'), await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })) },
   { name: 'block', take: async page => (await block(page, 'Marit', 'rotations'), await page.getByRole('gridcell', { name: /^Triceps, rotation 6:/ }).click()) },
   { name: 'block-charts', take: async page => (await block(page, 'Marit', 'charts'), await page.locator('[data-drawn]').nth(3).waitFor()) },
   { name: 'block-calendar', theme: 'dark', take: async page => (await block(page, 'Marit', 'calendar'), await page.getByRole('button', { name: /, planned$/ }).first().click(), await keys(page, 'ArrowRight')) },
   { name: 'session-short', theme: 'dark', take: async page => (await session(page, 'Marit', 4), await keys(page, 'l'), await page.getByRole('spinbutton', { name: 'Minutes today' }).fill('30')) },
+  { name: 'sheet', take: page => sheet(page, 'Marit') },
+  { name: 'log', take: async page => (await board(page, 'Marit')(), await page.getByRole('link', { name: 'Log', exact: true }).click(), await page.getByRole('textbox').first().waitFor()) },
   { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
 ]
 

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { clientsClaim } from 'workbox-core'
+import { clientsClaim, type WorkboxPlugin } from 'workbox-core'
 import { ExpirationPlugin } from 'workbox-expiration'
 import { registerRoute } from 'workbox-routing'
 import { CacheFirst, NetworkFirst } from 'workbox-strategies'
@@ -23,7 +23,7 @@ const pages = new NetworkFirst({ cacheName: PAGES, networkTimeoutSeconds: PATIEN
 registerRoute(({ request, url }) => request.mode === 'navigate' && url.origin === location.origin && url.pathname.startsWith(SHELL), pages)
 
 // Parts carry their content's mark in their names; the one file that tells of newer builds does not, and is asked for anew.
-const parts = new CacheFirst({ cacheName: PARTS, plugins: [new ExpirationPlugin({ maxEntries: MOST_PARTS, purgeOnQuotaError: true })] })
+const parts = new CacheFirst({ cacheName: PARTS, plugins: [new ExpirationPlugin({ maxEntries: MOST_PARTS, purgeOnQuotaError: true }) as WorkboxPlugin] })
 registerRoute(({ url }) => url.origin === location.origin && /\/_nuxt\/|\/icons\//.test(url.pathname) && !url.pathname.endsWith('/builds/latest.json'), parts)
 
 // A sheet has no coach's sign-in; asking for it would only wait for a network that is not there.

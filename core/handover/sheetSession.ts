@@ -19,6 +19,8 @@ export interface SheetQuestion {
   readonly name: string
   readonly minuteLimit: number | null
   readonly content: Session
+  /** How often the rotation was gone through before, for what is done every other time. */
+  readonly pass: number
   readonly context: PlanContext
   readonly unit: WeightUnit
   readonly isDeload: boolean
@@ -158,6 +160,12 @@ function shortWays(question: SheetQuestion, seconds: number, loads: ReadonlyMap<
   })
 }
 
+/** The session with those groupings only whose turn it is. */
+function inTurn(content: Session, pass: number): Session {
+  if (content.groupings.every(({ turn }) => turn === undefined)) return content
+  return { ...content, groupings: content.groupings.flatMap(({ turn, ...grouping }) => (turn === undefined || pass % turn.of === turn.at - 1 ? [grouping] : [])) }
+}
+
 /**
  * A sent session as a client's phone holds it: each exercise with its numbers, ways to do it in less time, and what can stand in.
  *
@@ -165,7 +173,8 @@ function shortWays(question: SheetQuestion, seconds: number, loads: ReadonlyMap<
  * Units:  seconds; loads in the unit the plan names, else the client's.
  * Source: docs/methods.md#sheet.
  */
-export function sheetSession(question: SheetQuestion): SheetSession {
+export function sheetSession(asked: SheetQuestion): SheetSession {
+  const question = { ...asked, content: inTurn(asked.content, asked.pass) }
   const { id, on, name, minuteLimit, content, context, unit } = question
   const loads = new Map(sessionSlots(content).flatMap((slot) => {
     const load = nextLoad(slot, question, context, unit)

@@ -24,7 +24,7 @@ for (const theme of ['light', 'dark'] as const) {
     await signIn(page, studio)
     await page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click()
     expect(await violations(page), 'roster').toEqual([])
-    for (const path of ['/exercises', '/methods', '/archive', '/compare']) {
+    for (const path of ['/exercises', '/methods', '/archive', '/compare', '/outbox']) {
       await page.goto(path)
       expect(await violations(page), path).toEqual([])
     }
@@ -75,6 +75,29 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Begin the next block' }).click()
     await expect(page.getByRole('heading', { name: 'Begin the next block' })).toBeVisible()
     expect(await violations(page), 'next block').toEqual([])
+    await page.goto(`/clients/${studio.client('Marit').id}/log`)
+    await expect(page.getByRole('textbox').first()).toBeVisible()
+    expect(await violations(page), 'log').toEqual([])
+    for (const [key, heading] of [['k', /^Sheet of/], ['i', 'Import a log']] as const) {
+      await page.keyboard.press(key)
+      await expect(page.getByRole('heading', { name: heading })).toBeVisible()
+      expect(await violations(page), String(heading)).toEqual([])
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('heading', { name: heading })).toHaveCount(0)
+    }
+    const { token } = await (await page.request.post(`/api/clients/${studio.client('Marit').id}/link`, { data: { pin: null, days: null } })).json() as { token: string }
+    await page.goto(`/sheet/${token}`)
+    await expect(page.getByRole('button', { name: 'Sore?' })).toBeVisible()
+    expect(await violations(page), 'sheet').toEqual([])
+    await page.getByRole('button', { name: /^(Begin|Arms)/ }).first().click()
+    await page.getByRole('button', { name: /^Log / }).click()
+    expect(await violations(page), 'training').toEqual([])
+    for (const [button, title] of [['Sore?', 'What hurts?'], ['Less time, more', 'This session'], ['Swap', /^Instead of/]] as const) {
+      await page.getByRole('button', { name: button, exact: true }).click()
+      await expect(page.getByRole('dialog', { name: title })).toBeVisible()
+      expect(await violations(page), String(title)).toEqual([])
+      await page.getByRole('dialog', { name: title }).getByRole('button', { name: 'Close' }).click()
+    }
     await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
     await expect(page.getByRole('region', { name: /^C, Shortest/ })).toBeVisible({ timeout: 60_000 })
     expect(await violations(page), 'proposals').toEqual([])

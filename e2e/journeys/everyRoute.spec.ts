@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import type { APIRequestContext } from '@playwright/test'
@@ -20,7 +21,7 @@ function routes(folder = API): readonly { readonly file: string, readonly method
 }
 
 /** Routes anybody may ask. */
-const OPEN = ['health.get.ts', 'sign-in.post.ts', 'sign-out.post.ts', 'sign-up.post.ts']
+const OPEN = ['sheet/open.post.ts', 'health.get.ts', 'sign-in.post.ts', 'sign-out.post.ts', 'sign-up.post.ts']
 
 /** What another coach owns, one of each kind that an id can name. */
 interface Owned { readonly studio: TestStudio, readonly ids: Readonly<Record<string, string>> }
@@ -56,14 +57,18 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'clients/[clientId]/measurements/index.post.ts': () => ({ on: today, kind: 'waist', value: 80 }),
   'clients/[clientId]/sessions/[sessionId]/decision.put.ts': () => ({ decision: 'drop' }),
   'blocks/[blockId]/revisions/[version]/name.put.ts': () => ({ name: 'Mine now' }),
+  'clients/[clientId]/link/index.post.ts': () => ({ pin: null, days: null }),
+  'clients/[clientId]/messages/index.post.ts': () => ({ text: 'Mine now' }),
+  'clients/[clientId]/log/import.post.ts': () => ({ isTrial: false, sets: [{ on: '2026-04-03', session: '', exercise: 'cable_curl', intent: null, set: 1, stage: 1, side: null, role: 'working', load: null, reps: 10, seconds: null, rir: null, isRirOpen: false }] }),
+  'clients/[clientId]/sessions/[sessionId]/entries.post.ts': () => ({ sentAt: new Date().toISOString(), entries: [{ id: randomUUID(), session: randomUUID(), at: new Date().toISOString(), word: { kind: 'opened' } }] }),
   'clients/[clientId]/avoid.post.ts': () => ({ exercise: 'cable_curl' }),
   'methods/[methodId].put.ts': () => ({ ...METHODS[0], name: 'Mine now' }),
   'exercises/[exerciseId]/index.put.ts': () => ({ ...EXERCISES[0], name: 'Mine now' }),
   'exercises/[exerciseId]/credits.put.ts': () => CREDITS,
   'exercises/[exerciseId]/effect.post.ts': () => CREDITS,
 }
-/** Routes about the signed-in coach alone: there is no id of anybody else's to try. */
-const OWN = ['roster.get.ts', 'clients/index.post.ts', 'clients/archived.get.ts', 'methods/index.get.ts', 'methods/index.post.ts', 'session-templates/index.get.ts', 'session-templates/index.post.ts', 'exercises/index.get.ts', 'exercises/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
+/** Routes about the signed-in coach, or the phone with its key, alone: there is no id of anybody else's to try. */
+const OWN = ['sheet/index.get.ts', 'sheet/entries.post.ts', 'outbox.get.ts', 'clients/import.post.ts', 'roster.get.ts', 'clients/index.post.ts', 'clients/archived.get.ts', 'methods/index.get.ts', 'methods/index.post.ts', 'session-templates/index.get.ts', 'session-templates/index.post.ts', 'exercises/index.get.ts', 'exercises/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
 
 test('every route asks who is there, and another coach\'s ids are as absent as ids nobody has', async ({ page, playwright, studio }) => {
   const { studio: other, ids: theirs } = await owned(playwright)

@@ -1,11 +1,7 @@
 import { type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
-import { ProfileContract } from '#shared/contracts/profile'
 import { database } from '../db/database'
-import { archivedClients, blocksOf, clientName, clientOf, deleteClient, setArchived, updateMarks } from '../db/queries/clients'
-import { clearancesOf, measurementsOf, painReportsOf } from '../db/queries/health'
-import { profileOf } from '../db/queries/profiles'
-import { logOf } from '../db/queries/training'
+import { archivedClients, clientName, deleteClient, setArchived, updateMarks } from '../db/queries/clients'
 import type { Coach } from './signIn'
 
 const DONE = { isDone: true } as const
@@ -40,24 +36,4 @@ export async function eraseClient(coach: Coach, id: ClientId, typed: string): Pr
 /** The coach's marks on a client: flagged, and out of sight until a day. */
 export async function markClient(coach: Coach, id: ClientId, marks: { isFlagged: boolean, laterUntil: PlainDate | null }): Promise<Result<typeof DONE, Problem>> {
   return await updateMarks(database(), coach.id, id, marks) ? success(DONE) : failure(NOT_FOUND)
-}
-
-/** Everything kept of a client as one document (docs/formats.md). Screening answers are health data and stay out. */
-export async function exportClient(coach: Coach, id: ClientId): Promise<Result<Record<string, unknown>, Problem>> {
-  const db = database()
-  const [known, client] = await Promise.all([profileOf(db, coach.id, id), clientOf(db, coach.id, id)])
-  if (!known || !client) return failure(NOT_FOUND)
-  const [blocks, measurements, pain, clearances, [sessions, sets]] = await Promise.all([
-    blocksOf(db, coach.id, id), measurementsOf(db, coach.id, id), painReportsOf(db, coach.id, id), clearancesOf(db, coach.id, id), logOf(db, coach.id, id),
-  ])
-  const { screening: _health, ...profile } = ProfileContract.parse(known.profile)
-  const { screening: _state, ...facts } = known.facts
-  return success({
-    format: 'tholepin-client', version: 1, profile, facts, method: client.method, blocks, measurements, pain: pain.map(withoutOwner), clearances: clearances.map(withoutOwner),
-    sessions: sessions.map(session => ({ ...withoutOwner(session), sets: sets.filter(({ sessionId }) => sessionId === session.id).map(set => withoutOwner(set)) })),
-  })
-}
-
-function withoutOwner(row: object): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(row).filter(([key]) => key !== 'coachId' && key !== 'clientId' && key !== 'sessionId'))
 }

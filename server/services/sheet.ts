@@ -57,7 +57,7 @@ export function sheetOf(row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' |
   const { block } = view
   const plan = block?.id === row.blockId ? block.plan : undefined
   return sheetSession({
-    id: row.id, on: row.on, name: row.name, content: SessionContract.parse(row.prescribed), context, unit, log, pain: levels,
+    id: row.id, on: row.on, name: row.name, content: SessionContract.parse(row.prescribed), pass: Math.max(0, row.pass), context, unit, log, pain: levels,
     minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null, isDeload: plan?.block?.deloads?.includes(row.pass) ?? false, rules: plan?.block?.rules,
     ...(plan && isShortenable && { shortening: { weeks: groupWeeks(rotationLedger(plan.rotation, context)), lengthDays: plan.rotation.days.length } }),
   })

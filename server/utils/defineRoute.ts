@@ -14,6 +14,8 @@ interface Request<Params, Body> { readonly event: H3Event, readonly params: Pars
 interface Route<Params, Body, Answer extends z.ZodType, Asker> {
   readonly params?: Params
   readonly body?: Body
+  /** Most a body may hold, where it is more than a plan. */
+  readonly limitBytes?: number
   readonly answer: Answer
   readonly handle: (request: Request<Params, Body> & Asker) => Promise<Result<z.input<Answer>, Problem>>
 }
@@ -63,7 +65,7 @@ async function answered<Params, Body, Answer extends z.ZodType, Asker>(
   const params = parsed(route.params, getRouterParams(event))
   // An id that is none is as absent as an id nobody has.
   if (!params.ok) return failure({ kind: 'not-found', what: 'page' })
-  const raw = route.body ? await jsonBody(event) : success(undefined)
+  const raw = route.body ? await jsonBody(event, route.limitBytes) : success(undefined)
   if (!raw.ok) return raw
   const body = parsed(route.body, raw.value)
   if (!body.ok) return failure({ kind: 'invalid', errors: fieldErrors(body.error) })

@@ -1,8 +1,11 @@
-import { clientId } from '#core/base'
-import type { LogEntry, LogWord, SheetSession } from '#core/sheet'
+import { clientId, exerciseId } from '#core/base'
+import type { ImportedSet } from '#core/imports'
+import { SET_ROLES, WEIGHT_UNITS } from '#core/scheme'
+import { BODY_SIDES, LOG_LIMITS, type LogEntry, type LogWord, type SheetSession } from '#core/sheet'
 import { z } from 'zod'
+import type { Equal, Proven } from './equal'
 import { PlainDateContract } from './plan'
-import { ENTRY_OUTCOMES } from './sheet'
+import type { ENTRY_OUTCOMES } from './sheet'
 
 export const LogParams = z.object({ clientId: z.uuid().transform(clientId), sessionId: z.uuid() })
 
@@ -29,3 +32,18 @@ export interface SessionLog {
   readonly finish: { readonly at: string, readonly minutes: number | null, readonly isRecovered: boolean | null, readonly note: string } | null
 }
 export const SessionLogAnswer = z.custom<SessionLog>(value => typeof value === 'object' && value !== null)
+
+/** Sets to be taken in, all or none; on trial nothing is written. */
+export const ImportLogBody = z.strictObject({
+  isTrial: z.boolean(),
+  sets: z.array(z.strictObject({
+    on: PlainDateContract, session: z.string().max(120), exercise: z.string().min(1).max(60).transform(exerciseId), intent: z.string().max(60).nullable(), set: z.int().min(1).max(40), stage: z.int().min(1).max(30),
+    side: z.enum(BODY_SIDES).nullable(), role: z.enum(SET_ROLES), load: z.strictObject({ amount: z.number().min(LOG_LIMITS.load.least).max(LOG_LIMITS.load.most), unit: z.enum(WEIGHT_UNITS) }).readonly().nullable(),
+    reps: z.number().min(0).max(LOG_LIMITS.reps.most).nullable(), seconds: z.number().min(0).max(LOG_LIMITS.seconds.most).nullable(), rir: z.number().min(0).max(LOG_LIMITS.rir.most).nullable(), isRirOpen: z.boolean(),
+  }).readonly()).min(1, 'needs at least one row').max(5000),
+})
+export type ImportLogBody = z.output<typeof ImportLogBody>
+export type _SetIsCore = Proven<Equal<ImportLogBody['sets'][number], ImportedSet>>
+
+/** What an import makes of the sessions: found ones are filled in, others are added. */
+export const ImportLogAnswer = z.object({ sets: z.int(), found: z.int(), added: z.int() })

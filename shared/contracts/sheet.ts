@@ -55,8 +55,10 @@ export const EntriesAnswer = z.object({
 })
 export type EntriesAnswer = z.output<typeof EntriesAnswer>
 
+const pin = z.string().refine(text => /^\d{4,8}$/.test(text), 'must be 4 to 8 digits')
+
 /** Opens a personal link on a phone. */
-export const OpenLinkBody = z.strictObject({ token: z.string().min(20).max(100), pin: z.string().regex(/^\d{4,8}$/, 'must be 4 to 8 digits').nullable() })
+export const OpenLinkBody = z.strictObject({ token: z.string().min(20).max(100), pin: pin.nullable() })
 /** `needsPin`: the link is good, and asks for its PIN; otherwise the phone's own key. */
 export const OpenLinkAnswer = z.object({ key: z.string().nullable(), needsPin: z.boolean() })
 export type OpenLinkAnswer = z.output<typeof OpenLinkAnswer>
@@ -76,7 +78,7 @@ export interface SheetView {
 export const SheetAnswer = z.custom<SheetView>(value => typeof value === 'object' && value !== null)
 
 /** What a coach says of a new link. */
-export const NewLinkBody = z.strictObject({ pin: z.string().regex(/^\d{4,8}$/, 'must be 4 to 8 digits').nullable(), days: z.int().min(1).max(730).nullable() })
+export const NewLinkBody = z.strictObject({ pin: pin.nullable(), days: z.int().min(1).max(730).nullable() })
 export const NewLinkAnswer = z.object({ token: z.string() })
 export const LinkView = z.object({
   link: z.object({ createdAt: z.iso.datetime(), expiresAt: z.iso.datetime().nullable(), hasPin: z.boolean(), isOver: z.boolean(), phones: z.int(), lastSeenAt: z.iso.datetime().nullable() }).nullable(),

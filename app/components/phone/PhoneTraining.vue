@@ -63,6 +63,9 @@ watch(isDone, done => done && emit('ended'))
         <p class="text-[15px] leading-[20px]">
           <strong class="font-semibold">{{ part.part.side ? `${part.part.side === 'left' ? 'Left' : 'Right'}: ` : '' }}{{ turn.parts.length > 1 && part.part.stage > 1 ? `part ${part.part.stage}: ` : '' }}</strong>{{ part.part.words }}{{ turn.plan.onlyIf ? `, only if ${turn.plan.onlyIf}` : '' }}
         </p>
+        <p v-if="exercise.note" class="text-[15px] font-semibold">
+          {{ exercise.note }}
+        </p>
         <p class="flex justify-between gap-3 text-[14px] text-ink2">
           <span>{{ movement.last ? `Last time, ${phoneDay(movement.last.on, 'short')}` : 'First time on record' }}</span>
           <span class="font-semibold text-ink">{{ lastWords }}</span>
@@ -107,9 +110,6 @@ watch(isDone, done => done && emit('ended'))
             How to do it{{ movement.cautions.length > 0 ? ', and what to mind' : '' }}
           </summary>
           <p>{{ movement.how }}</p>
-          <p v-if="exercise.note" class="mt-2 font-semibold">
-            {{ exercise.note }}
-          </p>
           <ul v-if="movement.cautions.length > 0" class="mt-2 flex flex-col gap-1">
             <li v-for="caution in movement.cautions" :key="caution">
               Mind: {{ caution }}

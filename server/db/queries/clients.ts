@@ -95,12 +95,6 @@ export async function deleteClient(db: Database, coachId: CoachId, id: ClientId)
   await db.delete(clients).where(ofClient(coachId, id))
 }
 
-/** All blocks of a client, the newest first. */
-export function blocksOf(db: Database, coachId: CoachId, id: ClientId) {
-  return db.select({ id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, closedAt: blocks.closedAt, plan: blocks.plan }).from(blocks)
-    .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, id))).orderBy(sql`${blocks.savedAt} desc`)
-}
-
 /** Coach and client of a block, to know whose library its plan may name. */
 export async function blockExists(db: Database, coachId: CoachId, id: BlockId): Promise<boolean> {
   return await db.$count(blocks, and(eq(blocks.coachId, coachId), eq(blocks.id, id))) > 0

@@ -1,7 +1,8 @@
-import type { ClientId, CoachId, PlainDate } from '#core/base'
-import { kilogramsOf } from '#core/estimate'
+import { randomUUID } from 'node:crypto'
+import { type ClientId, type CoachId, groupedBy, type PlainDate } from '#core/base'
+import { amountIn, kilogramsOf } from '#core/estimate'
 import { type LoggedSet, trendValue } from '#core/log'
-import { groupedBy } from '#core/base'
+import type { WeightUnit } from '#core/scheme'
 import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/sheet'
 import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
@@ -24,7 +25,7 @@ function atPlace({ slot, role, set, stage, side }: SetPlace) {
 
 /** What stands at a place, and what was said about it last. */
 async function standingAt(tx: Transaction, coachId: CoachId, session: string, place: SetPlace) {
-  const [row] = await tx.select({ at: loggedSets.at, entryId: loggedSets.entryId }).from(loggedSets).where(and(own(coachId, session), atPlace(place))).limit(1)
+  const [row] = await tx.select().from(loggedSets).where(and(own(coachId, session), atPlace(place))).limit(1)
   return row
 }
 
@@ -80,12 +81,27 @@ async function entryById(tx: Transaction, coachId: CoachId, id: string): Promise
 
 const isAboutPlace = (word: LogWord): word is Extract<LogWord, { kind: 'set' | 'clear' }> => word.kind === 'set' || word.kind === 'clear'
 
+/** A set that came without an entry gets one before it is changed, so that what it was stays. */
+async function keepFormer(tx: Transaction, writer: Writer, session: string, place: SetPlace, former: NonNullable<Awaited<ReturnType<typeof standingAt>>>): Promise<void> {
+  const { exercise, intent, loadKg, unit, reps, seconds, rir, isRirOpen } = former
+  const word: SetWord = { kind: 'set', place, replaces: null, done: { exercise, intent, load: loadKg === null ? null : { amount: roundedAmount(loadKg, unit), unit }, reps, seconds, rir, isRirOpen } }
+  const [of] = await tx.select({ finishedAt: datedSessions.finishedAt }).from(datedSessions).where(ofSession(writer.coachId, session))
+  await tx.insert(logEntries).values({ coachId: writer.coachId, id: randomUUID(), clientId: writer.clientId, sessionId: session, author: 'import', at: of?.finishedAt ?? writer.receivedAt, receivedAt: writer.receivedAt, word, outcome: 'taken' })
+}
+
+const HUNDREDTHS = 100
+/** Kilograms as they were said, in the unit they were said in. */
+export function roundedAmount(loadKg: number, unit: WeightUnit): number {
+  return Math.round(amountIn({ amount: loadKg, unit: 'kg' }, unit) * HUNDREDTHS) / HUNDREDTHS
+}
+
 async function takeIn(tx: Transaction, writer: Writer, entry: NewEntry, on: PlainDate): Promise<EntryResult> {
   const { coachId } = writer
   const { id, session, at, word, clockOffSeconds } = entry
   const standing = isAboutPlace(word) ? await standingAt(tx, coachId, session, word.place) : undefined
   const isLate = isAboutPlace(word) && (standing?.entryId ?? null) !== word.replaces
   const outcome = entry.isTooOld(on) ? 'too_old' : isLate ? 'conflict' : 'taken'
+  if (outcome === 'taken' && isAboutPlace(word) && standing && standing.entryId === null) await keepFormer(tx, writer, session, word.place, standing)
   await tx.insert(logEntries).values({ coachId, id, clientId: writer.clientId, sessionId: session, author: writer.author, deviceId: writer.deviceId, at: new Date(at), clockOffSeconds, receivedAt: writer.receivedAt, word, outcome })
   if (outcome === 'taken') await apply(tx, writer, entry, standing)
   return { id, outcome, theirs: outcome === 'conflict' && standing?.entryId ? await entryById(tx, coachId, standing.entryId) : null }
@@ -162,4 +178,11 @@ export async function asideCounts(db: Database, coachId: CoachId, clientId: Clie
   const rows = await db.select({ session: logEntries.sessionId, count: sql<number>`count(*)::int` }).from(logEntries)
     .where(and(eq(logEntries.coachId, coachId), eq(logEntries.clientId, clientId), sql`${logEntries.outcome} <> 'taken'`)).groupBy(logEntries.sessionId)
   return new Map(rows.map(({ session, count }) => [session, count]))
+}
+
+/** Every set of a client with its day and session, in the order done. */
+export function wholeLog(db: Database, coachId: CoachId, clientId: ClientId) {
+  return db.select({ on: datedSessions.on, session: datedSessions.name, slot: loggedSets.slot, exercise: loggedSets.exercise, intent: loggedSets.intent, set: loggedSets.set, stage: loggedSets.stage, side: loggedSets.side, role: loggedSets.role, loadKg: loggedSets.loadKg, reps: loggedSets.reps, seconds: loggedSets.seconds, rir: loggedSets.rir, isRirOpen: loggedSets.isRirOpen, unit: loggedSets.unit })
+    .from(loggedSets).innerJoin(datedSessions, and(eq(datedSessions.coachId, loggedSets.coachId), eq(datedSessions.id, loggedSets.sessionId)))
+    .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).orderBy(asc(datedSessions.on), asc(datedSessions.place), asc(loggedSets.at))
 }

@@ -53,11 +53,3 @@ export async function decideMissed(db: Database, coachId: CoachId, clientId: Cli
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), eq(datedSessions.id, id), sql`${datedSessions.finishedAt} is null`)).returning({ id: datedSessions.id })
   return rows.length > 0
 }
-
-/** Everything logged of a client, for an export. */
-export function logOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  return Promise.all([
-    db.select().from(datedSessions).where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId))).orderBy(asc(datedSessions.on)),
-    db.select().from(loggedSets).where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).orderBy(asc(loggedSets.sessionId), asc(loggedSets.at)),
-  ])
-}

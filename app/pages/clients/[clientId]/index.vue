@@ -41,6 +41,7 @@ async function archive(): Promise<void> {
         </h2>
         <p class="flex items-center gap-3">
           <a class="control" :href="`/api/clients/${id}/export`" download>Export everything as JSON</a>
+          <a class="quiet-link" :href="`/api/clients/${id}/export?screening=with`" download>with the screening answers, which are health data</a>
           <button v-if="!isAsking" type="button" class="control" @click="isAsking = true">
             Archive…
           </button>

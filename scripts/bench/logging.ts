@@ -1,0 +1,90 @@
+// 200 phones logging at once against the built server: how long a set's save takes, and whether every set is there once.
+import { randomUUID } from 'node:crypto'
+import { coachId, plainDate } from '#core/base'
+import type { SheetSession, LogEntry } from '#core/sheet'
+import { nextTurn, prefillOf, sessionStanding, turnsOf } from '#core/sheet'
+import { connectedDatabase } from '../../server/db/database'
+import { insertStudio } from '../../server/db/queries/studio'
+import { hashedPassword } from '../../server/services/passwords'
+import { demoClients } from '../demo/studio'
+
+const CLIENTS = 200
+const SETS_EACH = 12
+const LIMIT_MS = 150
+/** Between two sets of one phone; far shorter than any rest, to press harder than a gym does. */
+const PAUSE_MS = 400
+/** One request in so many is sent again at once, as after an answer that got lost. */
+const RESENT_EVERY = 5
+
+interface Phone { readonly client: string, readonly key: string, readonly session: SheetSession }
+
+const today = plainDate(new Date().toISOString().slice(0, 10))
+const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
+
+async function answered<Answer = object>(base: string, path: string, init: { readonly method?: string, readonly body?: object, readonly headers?: Readonly<Record<string, string>> }): Promise<{ readonly answer: Answer, readonly cookie: string }> {
+  const response = await fetch(`${base}${path}`, { ...(init.method && { method: init.method }), ...(init.body && { body: JSON.stringify(init.body) }), headers: { 'content-type': 'application/json', 'x-today': today, ...init.headers } })
+  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)
+  return { answer: await response.json() as Answer, cookie: response.headers.getSetCookie().map(cookie => cookie.split(';')[0]).join('; ') }
+}
+
+/** Coaches with the demo's clients, one of them as often as it takes, each with a link that is open on a phone. */
+async function phones(base: string, databaseUrl: string): Promise<readonly Phone[]> {
+  const { db, close } = connectedDatabase(databaseUrl)
+  const all: Phone[] = []
+  for (let coach = 0; all.length < CLIENTS; coach++) {
+    const account = { email: `bench-${coach}-${randomUUID().slice(0, 8)}@skerrylane.example`, password: randomUUID() }
+    const clients = demoClients(today, 1000 + coach)
+    await insertStudio(db, { id: coachId(randomUUID()), email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, clients)
+    const { cookie } = await answered(base, '/api/sign-in', { method: 'POST', body: account })
+    for (const { id, blockId, plan } of clients) {
+      if (all.length >= CLIENTS) break
+      const pass = Math.max(0, Math.min(plan.passes - 1, Math.floor((Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000 / plan.rotation.days.length)))
+      await answered(base, `/api/blocks/${blockId}/send`, { method: 'POST', headers: { cookie }, body: { pass, version: 1, again: false } }).catch(() => undefined)
+      const { answer: { token } } = await answered<{ token: string }>(base, `/api/clients/${id}/link`, { method: 'POST', headers: { cookie }, body: { pin: null, days: null } })
+      const { answer: { key } } = await answered<{ key: string }>(base, '/api/sheet/open', { method: 'POST', body: { token, pin: null } })
+      const { answer } = await answered<{ sessions: readonly { readonly session: SheetSession }[] }>(base, '/api/sheet', { headers: { authorization: `Sheet ${key}` } })
+      const session = answer.sessions.map(held => held.session).sort((a, b) => b.ways[0].turns.length - a.ways[0].turns.length)[0]
+      if (session && session.ways[0].turns.length >= SETS_EACH) all.push({ client: id, key, session })
+    }
+  }
+  await close()
+  return all
+}
+
+async function trained(base: string, { key, session }: Phone, samples: number[]): Promise<number> {
+  const entries: LogEntry[] = []
+  for (let said = 0; said < SETS_EACH; said++) {
+    const turns = turnsOf(session, sessionStanding(entries))
+    const turn = nextTurn(turns)
+    const at = turn?.parts.findIndex(({ standing }) => standing === null) ?? -1
+    const exercise = session.exercises.find(({ slot }) => slot === turn?.slot)
+    if (!turn || !exercise || at < 0) break
+    const { amount, count } = prefillOf(turn, at, turns, exercise)
+    const entry: LogEntry = { id: randomUUID(), at: new Date().toISOString(), word: { kind: 'set', place: turn.parts[at]!.place, replaces: null, done: { exercise: exercise.exercise, intent: exercise.intent, load: amount === null ? null : { amount, unit: 'kg' }, reps: count ?? 10, seconds: null, rir: 2, isRirOpen: false } } }
+    entries.push(entry)
+    const send = () => answered(base, '/api/sheet/entries', { method: 'POST', headers: { authorization: `Sheet ${key}` }, body: { sentAt: new Date().toISOString(), entries: [{ ...entry, session: session.id }] } })
+    const begun = performance.now()
+    await send()
+    samples.push(performance.now() - begun)
+    if (said % RESENT_EVERY === 0) await send()
+    await pause(PAUSE_MS * (0.5 + Math.random()))
+  }
+  return entries.length
+}
+
+/** Prints how the server bears it; fails where a set is lost or doubled. */
+export async function benchLogging(base: string, databaseUrl: string): Promise<void> {
+  const all = await phones(base, databaseUrl)
+  const samples: number[] = []
+  const begun = performance.now()
+  const counts = await Promise.all(all.map(async (phone, at) => pause(at * 7).then(() => trained(base, phone, samples))))
+  const seconds = (performance.now() - begun) / 1000
+  const said = counts.reduce((sum, count) => sum + count, 0)
+  const { client, close } = connectedDatabase(databaseUrl)
+  const [kept] = await client<{ sets: number, entries: number }[]>`select (select count(*)::int from logged_sets) as sets, (select count(*)::int from log_entries where outcome = 'taken') as entries`
+  await close()
+  const sorted = samples.sort((a, b) => a - b)
+  const at = (share: number) => (sorted[Math.floor(share * sorted.length)] ?? 0).toFixed(1)
+  console.table([{ 'what': `${all.length} phones, ${said} sets, ${(said / seconds).toFixed(0)} a second, ms to save one`, 'median': at(0.5), 'p95': at(0.95), 'p99': at(0.99), 'limit p95': LIMIT_MS, 'said': said, 'in the log': kept?.sets, 'entries': kept?.entries }])
+  if (kept?.sets !== said || kept.entries !== said) throw new Error(`${said} sets were said, ${kept?.sets} are in the log`)
+}

@@ -1,0 +1,66 @@
+import { randomUUID } from 'node:crypto'
+import { type ClientId, failure, groupedBy, type Result, sessionId, slotId, success } from '#core/base'
+import { kilogramsOf } from '#core/estimate'
+import { logRows } from '#core/exports'
+import type { ImportedSet } from '#core/imports'
+import { sessionSlots } from '#core/session'
+import type { ImportLogAnswer, ImportLogBody } from '#shared/contracts/log'
+import { SessionContract } from '#shared/contracts/plan'
+import type { FieldError, Problem } from '#shared/contracts/problem'
+import { csvOf } from '#shared/exports/csv'
+import type { z } from 'zod'
+import { database } from '../db/database'
+import { clientName } from '../db/queries/clients'
+import { wholeLog } from '../db/queries/logEntries'
+import { blockForLog, type FilledSession, insertLog, sessionsOn } from '../db/queries/logImport'
+import type { ExportedFile } from './exports'
+import type { Coach } from './signIn'
+import { studioSettings } from './studioSettings'
+
+type Found = Awaited<ReturnType<typeof sessionsOn>>[number]
+
+/** The session of a day that sets belong to: the one of that name, else the only one there is. */
+function sessionFor(found: readonly Found[], name: string): Found | undefined {
+  const named = found.find(session => session.name.toLowerCase() === name.toLowerCase())
+  return named ?? (name === '' && found.length === 1 ? found[0] : undefined)
+}
+
+function rowsOf(sets: readonly ImportedSet[], session: Found | undefined): FilledSession['sets'] {
+  const slots = session ? sessionSlots(SessionContract.parse(session.prescribed)) : []
+  return sets.map(({ on: _on, session: _name, load, ...set }) => ({
+    ...set, slot: slots.find(slot => slot.exercise === set.exercise && (set.intent === null || slot.intent === set.intent))?.id ?? slotId(set.exercise),
+    loadKg: load && kilogramsOf(load), unit: load?.unit ?? 'kg',
+  }))
+}
+
+/** Takes a log from a file in: sets go to the sessions of their days, days without one get one. */
+export async function importLog(coach: Coach, client: ClientId, { isTrial, sets }: ImportLogBody): Promise<Result<z.output<typeof ImportLogAnswer>, Problem>> {
+  const db = database()
+  const [known, settings, blockId, found] = await Promise.all([clientName(db, coach.id, client), studioSettings(db, coach.id), blockForLog(db, coach.id, client), sessionsOn(db, coach.id, client, [...new Set(sets.map(({ on }) => on))])])
+  if (!known || !blockId) return failure({ kind: 'not-found', what: 'client' })
+  const errors: FieldError[] = sets.flatMap(({ exercise }, at) => (settings.catalogue.has(exercise) ? [] : [{ pointer: `/sets/${at}/exercise`, kind: 'custom', detail: `exercise ${exercise} is not in your library.` }]))
+  const groups = [...groupedBy(sets, ({ on, session }) => `${on} ${session}`).values()]
+  const sessions = groups.flatMap((own): FilledSession[] => {
+    const [first] = own
+    if (!first) return []
+    const ofDay = found.filter(({ on }) => on === first.on)
+    const session = sessionFor(ofDay, first.session)
+    if (session && session.sets > 0) {
+      errors.push({ pointer: `/sets/${sets.indexOf(first)}/on`, kind: 'already-logged', detail: `${session.name} of ${first.on} has a log already. Take its rows out of the file, or put it right on the Log page.` })
+      return []
+    }
+    const id = session?.id ?? randomUUID()
+    return [{ id, on: first.on, name: session?.name ?? (first.session || 'Imported'), sets: rowsOf(own, session), added: session ? null : { blockId, place: ofDay.length, prescribed: { id: sessionId(id), groupings: [] } } }]
+  })
+  if (errors.length > 0) return failure({ kind: 'invalid', errors: errors.slice(0, 50) })
+  if (!isTrial) await insertLog(db, coach.id, client, sessions)
+  return success({ sets: sets.length, found: sessions.filter(({ added }) => !added).length, added: sessions.filter(({ added }) => added).length })
+}
+
+/** The whole log of a client as a table. */
+export async function exportLog(coach: Coach, client: ClientId): Promise<Result<ExportedFile, Problem>> {
+  const db = database()
+  const [known, settings, sets] = await Promise.all([clientName(db, coach.id, client), studioSettings(db, coach.id), wholeLog(db, coach.id, client)])
+  if (!known) return failure({ kind: 'not-found', what: 'client' })
+  return success({ name: `${known.name.normalize('NFKD').replace(/[^\w -]/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'client'}-log.csv`, type: 'text/csv; charset=utf-8', text: csvOf(logRows(sets, settings.catalogue)) })
+}
