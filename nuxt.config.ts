@@ -11,6 +11,8 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['stores'] },
   telemetry: false,
+  // Other pages' scripts are fetched ahead by the document itself when the browser is idle; links run them only on the way there.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
   // Shown while the one page that is not drawn by the server comes: the sheet.
   spaLoadingTemplate: 'spa-loading-template.html',
   devtools: { enabled: false },
@@ -41,12 +43,6 @@ export default defineNuxtConfig({
       id: '/sheet', start_url: '/sheet', scope: '/sheet', name: 'Training sheet', short_name: 'Sheet', description: 'Today’s session, set by set, with or without reception.', lang: 'en',
       display: 'standalone', orientation: 'portrait', background_color: '#F4F0E6', theme_color: '#F4F0E6',
       icons: [{ src: '/icons/sheet-192.png', sizes: '192x192', type: 'image/png' }, { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png' }, { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' }],
-    },
-  },
-  hooks: {
-    // Links fetch ahead what they lead to; a page that knows nothing of where its reader goes next fetches nothing, least of all on a phone.
-    'build:manifest': (manifest) => {
-      for (const part of Object.values(manifest)) part.prefetch = false
     },
   },
   runtimeConfig: {

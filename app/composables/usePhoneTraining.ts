@@ -43,7 +43,7 @@ export function usePhoneTraining(asked: () => { readonly session: SheetSession, 
     const [exercise, movement, part] = [phone.exercise.value, phone.movement.value, phone.part.value]
     if (!exercise || !movement || !part) return ''
     const isPlanned = movement.exercise === exercise.exercise
-    const why = part.part.stage > 1 ? 'from the part before' : isPlanned ? exercise.why || 'choose a weight' : 'choose a weight for it'
+    const why = part.part.stage > 1 ? 'from the part before' : isPlanned ? exercise.why.replace(/^\S/, letter => letter.toLowerCase()) || 'choose a weight' : 'choose a weight for it'
     return [movement.scale.words, why].filter(Boolean).join(', ').replace(/^./, letter => letter.toUpperCase())
   })
 

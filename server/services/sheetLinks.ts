@@ -13,6 +13,7 @@ import type { Coach } from './signIn'
 
 const MS_PER_DAY = 86_400_000
 const SECRET_BYTES = 24
+const SEEN_EVERY_MS = 60_000
 
 /** A client's phone that may ask for her sheet. */
 export interface SheetReader { readonly coach: Coach, readonly clientId: ClientId, readonly deviceId: string }
@@ -92,6 +93,7 @@ export async function sheetReader(key: string): Promise<Result<SheetReader, Prob
   const device = await deviceByHash(database(), hashed(key), now)
   if (!device) return failure({ kind: 'not-signed-in' })
   if (!device.isGood) return failure({ kind: 'link-over' })
-  await touchDevice(database(), device.coach.id, device.deviceId, now)
+  // Once a minute is enough to know that a phone is there; a set a second need not write it.
+  if (now.getTime() - device.lastSeenAt.getTime() > SEEN_EVERY_MS) await touchDevice(database(), device.coach.id, device.deviceId, now)
   return success({ coach: device.coach, clientId: device.clientId, deviceId: device.deviceId })
 }

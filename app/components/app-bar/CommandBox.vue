@@ -9,7 +9,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   event.preventDefault()
   void open()
 })
-onNuxtReady(() => preloadComponents('CommandDialog'))
+preloadedLater('CommandDialog')
 </script>
 
 <template>

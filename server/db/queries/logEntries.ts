@@ -59,14 +59,18 @@ export async function renewExposures(tx: Transaction, coachId: CoachId, session:
 
 const ofSession = (coachId: CoachId, id: string) => and(eq(datedSessions.coachId, coachId), eq(datedSessions.id, id))
 
+/** What is known of a session while entries are taken in: what is so already need not be written again. */
+interface Held { readonly on: PlainDate, isOpened: boolean, isStarted: boolean }
+
 /** What a word changes besides the log of entries. */
-async function apply(tx: Transaction, writer: Writer, { id, session, at, word }: NewEntry, standing: { readonly at: number } | undefined): Promise<void> {
+async function apply(tx: Transaction, writer: Writer, { id, session, at, word }: NewEntry, held: Held, standing: { readonly at: number } | undefined): Promise<void> {
   const { coachId } = writer
   switch (word.kind) {
-    case 'opened': await tx.update(datedSessions).set({ openedAt: new Date(at) }).where(and(ofSession(coachId, session), isNull(datedSessions.openedAt))); return
+    case 'opened': if (!held.isOpened) await tx.update(datedSessions).set({ openedAt: new Date(at) }).where(and(ofSession(coachId, session), isNull(datedSessions.openedAt))); return
     case 'set':
       await writeSet(tx, writer, session, word, id, standing)
-      await tx.update(datedSessions).set({ startedAt: new Date(at) }).where(and(ofSession(coachId, session), isNull(datedSessions.startedAt)))
+      if (!held.isStarted) await tx.update(datedSessions).set({ startedAt: new Date(at) }).where(and(ofSession(coachId, session), isNull(datedSessions.startedAt)))
+      held.isStarted = true
       return
     case 'clear': if (standing) await tx.delete(loggedSets).where(and(own(coachId, session), eq(loggedSets.at, standing.at))); return
     case 'finish': await tx.update(datedSessions).set({ finishedAt: new Date(at), minutes: word.minutes, isRecovered: word.isRecovered, note: word.note }).where(ofSession(coachId, session)); return
@@ -95,15 +99,15 @@ export function roundedAmount(loadKg: number, unit: WeightUnit): number {
   return Math.round(amountIn({ amount: loadKg, unit: 'kg' }, unit) * HUNDREDTHS) / HUNDREDTHS
 }
 
-async function takeIn(tx: Transaction, writer: Writer, entry: NewEntry, on: PlainDate): Promise<EntryResult> {
+async function takeIn(tx: Transaction, writer: Writer, entry: NewEntry, held: Held): Promise<EntryResult> {
   const { coachId } = writer
   const { id, session, at, word, clockOffSeconds } = entry
   const standing = isAboutPlace(word) ? await standingAt(tx, coachId, session, word.place) : undefined
   const isLate = isAboutPlace(word) && (standing?.entryId ?? null) !== word.replaces
-  const outcome = entry.isTooOld(on) ? 'too_old' : isLate ? 'conflict' : 'taken'
+  const outcome = entry.isTooOld(held.on) ? 'too_old' : isLate ? 'conflict' : 'taken'
   if (outcome === 'taken' && isAboutPlace(word) && standing && standing.entryId === null) await keepFormer(tx, writer, session, word.place, standing)
   await tx.insert(logEntries).values({ coachId, id, clientId: writer.clientId, sessionId: session, author: writer.author, deviceId: writer.deviceId, at: new Date(at), clockOffSeconds, receivedAt: writer.receivedAt, word, outcome })
-  if (outcome === 'taken') await apply(tx, writer, entry, standing)
+  if (outcome === 'taken') await apply(tx, writer, entry, held, standing)
   return { id, outcome, theirs: outcome === 'conflict' && standing?.entryId ? await entryById(tx, coachId, standing.entryId) : null }
 }
 
@@ -118,20 +122,23 @@ export async function appendEntries(db: Database, writer: Writer, entries: reado
     const { coachId, clientId } = writer
     const ids = [...new Set(entries.map(({ session }) => session))]
     // Locked in one order, so that two phones wait for each other and never forever.
-    const sessions = await tx.select({ id: datedSessions.id, on: datedSessions.on }).from(datedSessions)
+    const sessions = await tx.select({ id: datedSessions.id, on: datedSessions.on, openedAt: datedSessions.openedAt, startedAt: datedSessions.startedAt, finishedAt: datedSessions.finishedAt }).from(datedSessions)
       .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), inArray(datedSessions.id, ids), ...(writer.author === 'client' ? [sql`${datedSessions.sentAt} is not null`] : []))).orderBy(asc(datedSessions.id)).for('update')
     const known = new Map((await tx.select({ id: logEntries.id, outcome: logEntries.outcome }).from(logEntries).where(and(eq(logEntries.coachId, coachId), inArray(logEntries.id, entries.map(({ id }) => id))))).map(({ id, outcome }) => [id, outcome]))
+    const held = new Map(sessions.map(({ id, on, openedAt, startedAt }): [string, Held] => [id, { on, isOpened: openedAt !== null, isStarted: startedAt !== null }]))
     const results: EntryResult[] = []
     const taken: NewEntry[] = []
     for (const entry of entries) {
       const before = known.get(entry.id)
-      const session = sessions.find(({ id }) => id === entry.session)
-      const result: EntryResult = before ? { id: entry.id, outcome: before, theirs: null } : session ? await takeIn(tx, writer, entry, session.on) : { id: entry.id, outcome: 'unknown_session', theirs: null }
+      const session = held.get(entry.session)
+      const result: EntryResult = before ? { id: entry.id, outcome: before, theirs: null } : session ? await takeIn(tx, writer, entry, session) : { id: entry.id, outcome: 'unknown_session', theirs: null }
       if (!before && result.outcome === 'taken') taken.push(entry)
       known.set(entry.id, result.outcome === 'unknown_session' ? 'taken' : result.outcome)
       results.push(result)
     }
-    const touched = new Set(taken.filter(({ word }) => isAboutPlace(word) || word.kind === 'finish').map(({ session }) => session))
+    // Trends are of finished sessions: while one is trained, there is nothing to work out anew.
+    const finished = new Set(sessions.filter(({ finishedAt }) => finishedAt !== null).map(({ id }) => id))
+    const touched = new Set(taken.filter(({ session, word }) => word.kind === 'finish' || (isAboutPlace(word) && finished.has(session))).map(({ session }) => session))
     for (const session of touched) await renewExposures(tx, coachId, session)
     await also(tx, taken)
     return results

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId } from '#core/base'
-import { and, desc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, isNull, or, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clientLinks, clients, coaches, sheetDevices } from '../schema'
 
@@ -56,10 +56,7 @@ export async function deviceByHash(db: Database, keyHash: string, now: Date) {
   return row
 }
 
-const SEEN_EVERY_MS = 60_000
-
-/** Notes that a phone was here, at most once a minute. */
+/** Notes that a phone was here. */
 export async function touchDevice(db: Database, coachId: CoachId, id: string, now: Date): Promise<void> {
-  await db.update(sheetDevices).set({ lastSeenAt: now })
-    .where(and(eq(sheetDevices.coachId, coachId), eq(sheetDevices.id, id), lt(sheetDevices.lastSeenAt, new Date(now.getTime() - SEEN_EVERY_MS))))
+  await db.update(sheetDevices).set({ lastSeenAt: now }).where(and(eq(sheetDevices.coachId, coachId), eq(sheetDevices.id, id)))
 }

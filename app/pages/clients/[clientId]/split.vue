@@ -35,7 +35,7 @@ useBoardKeyboard({
 })
 
 // What opens over the board is fetched when the page is at rest, so that the board itself comes first.
-onNuxtReady(() => preloadComponents(['ExercisePicker', 'ChecksSheet', 'DismissDialog', 'DayChooser', 'WhyDialog', 'KeysDialog', 'RotationDialog', 'CalendarDialog', 'RevisionsDialog']))
+preloadedLater(['ExercisePicker', 'ChecksSheet', 'DismissDialog', 'DayChooser', 'WhyDialog', 'KeysDialog', 'RotationDialog', 'CalendarDialog', 'RevisionsDialog'])
 
 const today = useToday()
 const pass = computed(() => (store.plan ? passOn(store.plan, today.value) : null))

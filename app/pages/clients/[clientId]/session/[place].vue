@@ -31,7 +31,7 @@ async function toDay(day: number): Promise<void> {
   await navigateTo(`/clients/${id}/session/${day + 1}`)
 }
 useSessionKeyboard({ builder, isSilent: () => !isTakenUp.value || builder.opened.value !== null, onDay: day => void toDay(day) })
-onNuxtReady(() => preloadComponents(['AddExerciseDialog', 'ShortDialog', 'SwapDialog', 'TemplateDialog', 'SessionTextDialog', 'VersionsDialog', 'DismissDialog', 'SessionKeysDialog']))
+preloadedLater(['AddExerciseDialog', 'ShortDialog', 'SwapDialog', 'TemplateDialog', 'SessionTextDialog', 'VersionsDialog', 'DismissDialog', 'SessionKeysDialog'])
 
 const isRest = computed(() => builder.day.value?.role === 'rest')
 const difference = computed(() => (store.saveState.kind === 'conflict' && store.plan ? planDifference(store.plan, store.saveState.theirs.plan) : null))
