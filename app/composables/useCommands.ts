@@ -26,6 +26,7 @@ export function useCommands() {
       { name: `${name}: proposals`, kind: 'client', hint: 'three allocations to choose from', run: () => navigateTo(`/clients/${id}/proposals`) },
       { name: `${name}: print`, kind: 'client', hint: 'the rotation on paper', run: () => navigateTo(`/clients/${id}/print`) },
       { name: `${name}: log`, kind: 'client', hint: 'sessions as done, from paper, from a file; sheet link', run: () => navigateTo(`/clients/${id}/log`) },
+      { name: `${name}: review`, kind: 'client', hint: 'plan beside log, what to change next', run: () => navigateTo(`/clients/${id}/review`) },
       { name: `${name}: targets`, kind: 'client', hint: 'bands, frequency, limits', run: () => navigateTo(`/clients/${id}/targets`) },
       { name: `${name}: history`, kind: 'client', hint: 'sessions, trends, pain, measurements', run: () => navigateTo(`/clients/${id}/history`) },
       { name: `${name}: profile`, kind: 'client', hint: 'intake, method, priorities', run: () => navigateTo(`/clients/${id}`) },

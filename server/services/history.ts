@@ -55,9 +55,9 @@ export async function decide(coach: Coach, client: ClientId, session: string, de
   return await decideMissed(database(), coach.id, client, session, decision) ? success(DONE) : failure({ kind: 'not-found', what: 'missed session' })
 }
 
-/** Noon: a report of a day without a time stands in its middle. */
+/** Noon: a report of a day without a time stands in its middle, and never after a clearance that is recorded this morning. */
 function noonOf(on: PlainDate): Date {
-  return new Date(`${on}T12:00:00Z`)
+  return new Date(Math.min(Date.parse(`${on}T12:00:00Z`), Date.now()))
 }
 
 function inTheFuture(on: PlainDate, today: PlainDate): Result<never, Problem> | undefined {

@@ -2,9 +2,9 @@
 import { ChevronRight } from 'lucide-vue-next'
 
 /** The bar of every screen about one client. */
-const { id, name, here } = defineProps<{ id: string, name: string, here: 'profile' | 'targets' | 'split' | 'session' | 'block' | 'proposals' | 'log' | 'history' }>()
+const { id, name, here } = defineProps<{ id: string, name: string, here: 'profile' | 'targets' | 'split' | 'session' | 'block' | 'proposals' | 'log' | 'review' | 'history' }>()
 defineSlots<{ actions?: () => unknown }>()
-const SCREENS = [['split', 'Split', '/split'], ['session', 'Session', '/session/1'], ['block', 'Block', '/block'], ['proposals', 'Proposals', '/proposals'], ['log', 'Log', '/log'], ['targets', 'Targets', '/targets'], ['history', 'History', '/history'], ['profile', 'Profile', '']] as const
+const SCREENS = [['split', 'Split', '/split'], ['session', 'Session', '/session/1'], ['block', 'Block', '/block'], ['proposals', 'Proposals', '/proposals'], ['log', 'Log', '/log'], ['review', 'Review', '/review'], ['targets', 'Targets', '/targets'], ['history', 'History', '/history'], ['profile', 'Profile', '']] as const
 </script>
 
 <template>
