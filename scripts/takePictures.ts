@@ -53,7 +53,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
   { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
   { name: 'exercises', take: async page => (await page.goto('/exercises?id=cable_curl'), await page.getByRole('radio', { name: 'Biceps 0.75' }).check(), await page.getByText(/Changes \d/).first().waitFor()) },
-  { name: 'targets', take: async page => (await board(page, 'Joren')(), await page.getByRole('link', { name: 'Targets' }).click(), await page.getByLabel('Triceps, ceiling').fill('18')) },
   { name: 'history', take: async page => (await board(page, 'Teo')(), await page.getByRole('link', { name: 'History' }).click(), await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()) },
   { name: 'session', take: async page => (await session(page, 'Marit', 4), await page.getByRole('button', { name: /^2: Preacher/ }).click()) },
   { name: 'proposals', take: async page => (await board(page, 'Marit')(), await keys(page, 'p'), await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })) },
@@ -63,6 +62,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'session-short', theme: 'dark', take: async page => (await session(page, 'Marit', 4), await keys(page, 'l'), await page.getByRole('spinbutton', { name: 'Minutes today' }).fill('30')) },
   { name: 'sheet', take: page => sheet(page, 'Marit') },
   { name: 'log', take: async page => (await board(page, 'Marit')(), await page.getByRole('link', { name: 'Log', exact: true }).click(), await page.getByRole('textbox').first().waitFor()) },
+  { name: 'review', take: async page => (await board(page, 'Joren')(), await page.getByRole('link', { name: 'Review', exact: true }).click(), await page.getByRole('list', { name: 'Proposals' }).waitFor()) },
   { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
 ]
 

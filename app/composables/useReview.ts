@@ -1,7 +1,8 @@
-import { adherenceWords, adjustmentReason, adjustmentWords, CONFIDENCE_WORDS, formatDay, formatOneDecimal, formatSets, GROUP_NAMES } from '#core/format'
+import { adherenceWords, adjustmentReason, adjustmentWords, CONFIDENCE_WORDS, formatDay, formatOneDecimal, formatSets, GROUP_NAMES, trendSentence } from '#core/format'
 import { type Adjustment, adjustmentKey } from '#core/review'
 import { catalogueWith } from '#core/catalogue'
 import { LibraryView } from '#shared/contracts/library'
+import { Done } from '#shared/contracts/history'
 import { DecideAnswer, ReviewAnswer, type ReviewView } from '#shared/contracts/review'
 
 /** A proposal as it is read. */
@@ -32,6 +33,10 @@ export async function useReview(clientId: string) {
   const isBusy = ref(false)
   const at = ref(0)
 
+  const trendOf = (exercise: string) => {
+    const trend = view.value?.trends.find(known => known.exercise === exercise)
+    return trend ? { words: trendSentence(trend), isFalling: trend.verdict === 'decline' } : { words: '', isFalling: false }
+  }
   const lineOf = (adjustment: Adjustment): ProposalLine => ({
     key: adjustmentKey(adjustment), row: adjustment.row, words: adjustmentWords(adjustment), reason: adjustmentReason(adjustment), confidence: CONFIDENCE_WORDS[adjustment.confidence], isByHand: adjustment.change.kind === 'by_hand', isWaiting: adjustment.isWaiting,
   })
@@ -52,6 +57,12 @@ export async function useReview(clientId: string) {
     else notice.value = result.error.problem.type.endsWith('stale-version') ? 'The plan was changed elsewhere meanwhile. Here is what follows from it now.' : result.error.problem.detail
     await refresh()
   }
+  /** A missed session nobody makes up for: its sets are lost, and nothing asks about it again. */
+  async function letGo(session: string): Promise<void> {
+    const result = await ask(`/api/clients/${clientId}/sessions/${session}/decision`, { method: 'PUT', body: { decision: 'drop' }, answer: Done })
+    notice.value = result.ok ? 'Let go. What it held is lost for this rotation; the next one is as planned.' : 'The server did not take that. Nothing was changed; try again.'
+    await refresh()
+  }
   const turn = (by: 1 | -1) => {
     const next = (view.value?.review.pass ?? 0) + by
     if (view.value && next >= 0 && next < view.value.block.passes) void router.replace({ query: { rotation: next + 1 } })
@@ -64,12 +75,13 @@ export async function useReview(clientId: string) {
       const review = view.value?.review
       return review ? { title: `Rotation ${review.pass + 1} of ${view.value!.block.passes}`, dates: `${formatDay(review.from)} to ${formatDay(review.to)}${review.isDeload ? ', easier on purpose' : ''}`, adherence: adherenceWords(review.setsDone, review.setsDue), recovered: review.recovered + review.notRecovered === 0 ? 'Nobody said whether it was recovered' : `Recovered in ${review.recovered} of ${review.recovered + review.notRecovered} answers` } : null
     }),
-    missed: computed(() => (view.value?.review.missed ?? []).map(({ on, name, day, place }) => ({ key: `${day} ${place}`, words: `${name}, ${formatDay(on)}` }))),
+    missed: computed(() => (view.value?.missed ?? []).map(({ id, on, name }) => ({ id, words: `${name}, ${formatDay(on)}` }))),
+    letGo,
     muscles: computed(() => (view.value?.review.muscles ?? []).map(({ group, planned, due, done, band }) => ({
       group, name: GROUP_NAMES[group], planned: formatOneDecimal(planned), due: formatOneDecimal(due), done: formatOneDecimal(done), short: due - done >= 0.5 ? formatOneDecimal(due - done) : '', band: `${formatOneDecimal(band.floor)} – ${formatOneDecimal(band.target)} – ${formatOneDecimal(band.ceiling)}`, words: due < planned - SLACK ? '' : stands(done, band),
     }))),
     exercises: computed(() => (view.value?.review.exercises ?? []).map(({ exercise, setsDue, setsDone, topKg, repsPlanned, repsDone, rirPlanned, rirDone }) => ({
-      exercise, name: catalogue.value.get(exercise)?.name ?? exercise, sets: `${setsDone} of ${setsDue}`, isShort: setsDone < setsDue, load: figure(topKg === null ? null : Math.round(topKg * 100) / 100), reps: repsDone === null ? '' : `${figure(repsDone)}${repsPlanned === null ? '' : ` of ${figure(repsPlanned)}`}`, rir: rirDone === null ? '' : `${figure(rirDone)}${rirPlanned === null ? '' : ` for ${figure(rirPlanned)}`}`,
+      exercise, trend: trendOf(exercise), name: catalogue.value.get(exercise)?.name ?? exercise, sets: `${setsDone} of ${setsDue}`, isShort: setsDone < setsDue, load: figure(topKg === null ? null : Math.round(topKg * 100) / 100), reps: repsDone === null ? '' : `${figure(repsDone)}${repsPlanned === null ? '' : ` of ${figure(repsPlanned)}`}`, rir: rirDone === null ? '' : `${figure(rirDone)}${rirPlanned === null ? '' : ` for ${figure(rirPlanned)}`}`,
     }))),
   }
 }

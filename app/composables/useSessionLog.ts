@@ -189,8 +189,7 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
     return send([{ kind: 'set', place: line.place, done, replaces: standingAt(line) }])
   }
   async function clear(line: LogLine): Promise<void> {
-    const replaces = standingAt(line)
-    if (replaces !== null) await send([{ kind: 'clear', place: line.place, replaces }])
+    await send([{ kind: 'clear', place: line.place, replaces: standingAt(line) }])
   }
   const finish = (word: Omit<Extract<LogWord, { kind: 'finish' }>, 'kind'>) => send([{ kind: 'finish', ...word }])
 

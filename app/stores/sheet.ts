@@ -34,6 +34,10 @@ export const useSheetStore = defineStore('sheet', () => {
   const reception = ref<'unknown' | 'there' | 'none'>('unknown')
   const isSending = ref(false)
   let keeping = sheetKeeping('')
+  /** Entries this window knows to be with the server. */
+  const settled = new Set<string>()
+  let current: Promise<void> = Promise.resolve()
+  let next: Promise<void> | undefined
 
   const keep = () => keeping.keepSheet({ key: key.value, view: view.value })
 
@@ -70,7 +74,7 @@ export const useSheetStore = defineStore('sheet', () => {
     await keep()
     await refresh()
     if (view.value) await keeping.adopt(view.value.client.id)
-    waiting.value = await keeping.waiting()
+    await takeUp()
     await flush()
   }
 
@@ -105,17 +109,29 @@ export const useSheetStore = defineStore('sheet', () => {
     void flush()
   }
 
-  /** Sends what waits, in order, one window at a time. */
-  async function flush(): Promise<void> {
-    if (!key.value || state.value.kind === 'over') return
-    if (navigator.locks) await navigator.locks.request('tholepin-sheet-sending', sendAll)
-    else if (!isSending.value) await sendAll()
+  /** Sends what waits, in order, one window at a time. Whoever asks while it is under way gets one more turn after it, shared by all who ask. */
+  function flush(): Promise<void> {
+    if (!key.value || state.value.kind === 'over') return Promise.resolve()
+    next ??= current.then(async () => {
+      current = (next ?? Promise.resolve()).catch(() => undefined)
+      next = undefined
+      if (navigator.locks) await navigator.locks.request('tholepin-sheet-sending', sendAll)
+      else await sendAll()
+    })
+    return next
+  }
+
+  /** What other windows of this phone have said is taken up; what this one says is never lost to what is still being written. */
+  async function takeUp(): Promise<void> {
+    const kept = (await keeping.waiting()).filter(({ id }) => !settled.has(id))
+    const known = new Set(kept.map(({ id }) => id))
+    waiting.value = [...kept, ...waiting.value.filter(({ id }) => !known.has(id) && !settled.has(id))]
   }
 
   async function sendAll(): Promise<void> {
     isSending.value = true
     try {
-      waiting.value = await keeping.waiting()
+      await takeUp()
       while (key.value && waiting.value.length > 0) {
         const batch = waiting.value.slice(0, BATCH)
         const sent = await api.send(key.value, batch)
@@ -144,9 +160,11 @@ export const useSheetStore = defineStore('sheet', () => {
     if (results.some(({ outcome }) => outcome === 'unknown_session')) notices.value = [...notices.value, 'A session you logged was taken off your sheet meanwhile. Tell your coach; the numbers are still on this phone.']
     if (lost.length > 0) await keeping.changeClashes(before => [...before, ...lost])
     clashes.value = await keeping.clashes()
-    await keeping.removeWaiting(new Set(results.filter(({ outcome }) => SETTLED.has(outcome) || outcome === 'conflict').map(({ id }) => id)))
+    const over = results.filter(({ outcome }) => SETTLED.has(outcome) || outcome === 'conflict').map(({ id }) => id)
+    over.forEach(id => settled.add(id))
+    await keeping.removeWaiting(new Set(over))
     await keep()
-    waiting.value = await keeping.waiting()
+    await takeUp()
     if (batch.some(({ word }) => word.kind === 'pain')) void refresh()
   }
 

@@ -22,7 +22,7 @@ export interface DonePart {
 export type LogWord =
   | { readonly kind: 'opened' }
   | SetWord
-  | { readonly kind: 'clear', readonly place: SetPlace, readonly replaces: string }
+  | { readonly kind: 'clear', readonly place: SetPlace, readonly replaces: string | null }
   | { readonly kind: 'more_sets', readonly slot: SlotId }
   | { readonly kind: 'skip', readonly slot: SlotId, readonly isSkipped: boolean }
   | { readonly kind: 'swap', readonly slot: SlotId, /** null is back to the plan. */ readonly exercise: ExerciseId | null, readonly intent: string | null }

@@ -70,6 +70,10 @@ test.describe('with weeks of sessions behind', () => {
     await region.getByRole('button', { name: /^Take 41\skg/ }).click()
     await expect(region.getByRole('textbox', { name: `${exercise!.name}, set 1, reps`, exact: true })).toHaveValue('7')
     await expect(region.getByText(/was .*\(as it came in/)).toBeVisible()
+    // What came without entries can be taken out too, and what it was stays.
+    await region.getByRole('button', { name: /^Take set 2 of .* out$/ }).click()
+    await expect(region.getByRole('textbox', { name: `${exercise!.name}, set 2, reps`, exact: true })).toHaveValue('')
+    await expect(region.getByText(/was .*\(as it came in/)).toHaveCount(2)
   })
 
   test('from paper by keyboard alone: as planned, one set otherwise, closed', async ({ page, studio }) => {

@@ -15,6 +15,12 @@ test('a rotation reviewed by keyboard alone: what was done, one proposal taken, 
   const before = await proposals.count()
   expect(before).toBeGreaterThan(0)
   const first = (await proposals.first().getByRole('button').first().textContent())!.trim()
+  await expect(page.getByRole('row', { name: /^Overhead rope extension/ })).toContainText(/Falling \d/)
+  const missed = page.getByRole('button', { name: /^Let .* go$/ })
+  for (let left = await missed.count(); left > 0; left--) {
+    await missed.first().click()
+    await expect(missed).toHaveCount(left - 1)
+  }
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status').filter({ hasText: /^\s*Taken\./ })).toBeVisible()
   await expect(page.getByText(/^taken by Test Coach, .*after rotation \d+, plan version 2/)).toBeVisible()

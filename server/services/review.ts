@@ -50,7 +50,8 @@ export async function review(coach: Coach, clientId: ClientId, asked: number | '
   const [sets, notes] = await Promise.all([setsSince(db, coach.id, clientId, from), notesSince(db, coach.id, clientId, expanded.passes[pass]?.from ?? from)])
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
   const outcomes = new Map([...groupedBy(rows, row => row.pass)].map(([at, own]) => [at, own.map((row): SessionOutcome => ({ day: row.day, place: row.place, state: stateOf(row, today), sets: bySession.get(row.id) ?? [], minutes: row.minutes, isRecovered: row.isRecovered }))]))
-  const reviewed = passReview({ expanded, pass, context, outcomes, trends: trendsOf(exposures) })
+  const trends = trendsOf(exposures)
+  const reviewed = passReview({ expanded, pass, context, outcomes, trends })
   if (!reviewed) return failure(NOT_FOUND)
   const closed = new Set(decided.filter(({ decision, pass: at }) => decision === 'refused' || at === pass).map(({ key }) => key))
   return success({
@@ -59,7 +60,8 @@ export async function review(coach: Coach, clientId: ClientId, asked: number | '
     decisions: decided.map(({ id, pass: at, key, proposal, decision, reason, version, decidedBy, decidedAt }) => ({ id, pass: at, key, words: adjustmentWords(proposal), decision, reason, version, by: decidedBy, at: decidedAt.toISOString() })),
     pains: reports.filter(({ on }) => on >= reviewed.from && on <= reviewed.to).map(({ joint, side, score, hasAlarmSign, on }) => ({ on: formatDay(on), words: `${JOINT_NAMES[joint]}, ${side}: ${score} of 10${hasAlarmSign ? ', with an alarm sign' : ''}` })).reverse(),
     notes: [...notes, ...rows.filter(row => row.pass === pass && row.note !== '').map(row => ({ text: row.note, session: row.name }))],
-    isNextSent: rows.some(row => row.pass === pass + 1),
+    isNextSent: rows.some(row => row.pass === pass + 1), missed: rows.filter(row => row.pass === pass && stateOf(row, today) === 'missed').map(({ id, name: session, on }) => ({ id, name: session, on })),
+    trends: trends.map(({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({ exercise, verdict, slope, error: Number.isFinite(error) ? error : null, count, spanWeeks })),
   })
 }
 

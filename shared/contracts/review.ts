@@ -1,4 +1,5 @@
-import { clientId } from '#core/base'
+import { clientId, type PlainDate } from '#core/base'
+import type { Verdict } from '#core/log'
 import type { PassReview } from '#core/review'
 import { z } from 'zod'
 
@@ -16,6 +17,10 @@ export interface ReviewView {
   readonly pains: readonly { readonly words: string, readonly on: string }[]
   readonly notes: readonly { readonly text: string, readonly session: string }[]
   readonly isNextSent: boolean
+  /** Sessions that were missed and not let go yet. */
+  readonly missed: readonly { readonly id: string, readonly name: string, readonly on: PlainDate }[]
+  /** Where the exercises of the client are going. */
+  readonly trends: readonly { readonly exercise: string, readonly verdict: Verdict, readonly slope: number, readonly error: number | null, readonly count: number, readonly spanWeeks: number }[]
 }
 export const ReviewAnswer = z.custom<ReviewView>(value => typeof value === 'object' && value !== null)
 

@@ -25,7 +25,7 @@ const done = z.strictObject({
 export const LogWordContract = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('opened') }).readonly(),
   z.strictObject({ kind: z.literal('set'), place, done, replaces: z.uuid().nullable() }).readonly(),
-  z.strictObject({ kind: z.literal('clear'), place, replaces: z.uuid() }).readonly(),
+  z.strictObject({ kind: z.literal('clear'), place, replaces: z.uuid().nullable() }).readonly(),
   z.strictObject({ kind: z.literal('more_sets'), slot }).readonly(),
   z.strictObject({ kind: z.literal('skip'), slot, isSkipped: z.boolean() }).readonly(),
   z.strictObject({ kind: z.literal('swap'), slot, exercise: exercise.nullable(), intent: z.string().max(60).nullable() }).readonly(),

@@ -15,8 +15,7 @@ function renewer(newId: () => string): (id: string) => string {
 }
 
 function wordWith(word: LogWord, fresh: (id: string) => string): LogWord {
-  if (word.kind === 'set') return { ...word, replaces: word.replaces === null ? null : fresh(word.replaces) }
-  return word.kind === 'clear' ? { ...word, replaces: fresh(word.replaces) } : word
+  return word.kind === 'set' || word.kind === 'clear' ? { ...word, replaces: word.replaces === null ? null : fresh(word.replaces) } : word
 }
 
 /**

@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 /** The review: plan beside log, and what to do about the next rotation. The most important first. */
 const route = useRoute()
 const id = String(route.params.clientId)
-const { view, head, notice, isBusy, at, proposals, waiting, asPlanned, decide, turn, step, missed, muscles, exercises } = await useReview(id)
+const { view, head, notice, isBusy, at, proposals, waiting, asPlanned, decide, turn, step, missed, letGo, muscles, exercises } = await useReview(id)
 useHead({ title: () => `Review of ${view.value?.name ?? ''} · Tholepin` })
 const isRefusing = ref(false)
 const change = () => navigateTo(`/clients/${id}/block?view=rotations`)
@@ -42,8 +42,14 @@ onMounted(() => (isLive.value = true))
         <p v-for="pain in view.pains" :key="`${pain.on} ${pain.words}`" class="alert-chip mt-1 mr-2">
           {{ pain.on }}: {{ pain.words }}
         </p>
-        <p v-if="missed.length > 0" class="mt-1">
-          <span class="alert-chip">Missed</span> {{ missed.map(({ words }) => words).join('; ') }}
+        <p v-for="session in missed" :key="session.id" class="mt-1 flex items-center gap-2">
+          <span class="alert-chip">Missed</span> {{ session.words }}
+          <NuxtLink :to="`/clients/${id}/block?view=calendar`" class="control" :aria-label="`Move ${session.words}`">
+            Move it
+          </NuxtLink>
+          <button type="button" class="control" :aria-label="`Let ${session.words} go`" @click="letGo(session.id)">
+            Let it go
+          </button>
         </p>
         <p v-for="note in view.notes" :key="note.text" class="mt-1">
           “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
@@ -111,6 +117,8 @@ onMounted(() => (isLive.value = true))
                   Reps, middle
                 </th><th scope="col" class="text-right">
                   Reps left
+                </th><th scope="col" class="pl-4">
+                  Trend of eight weeks
                 </th>
               </tr>
             </thead>
@@ -130,6 +138,9 @@ onMounted(() => (isLive.value = true))
                 </td>
                 <td class="text-right">
                   {{ row.rir }}
+                </td>
+                <td class="pl-4" :class="row.trend.isFalling ? 'text-alert' : 'text-ink2'">
+                  {{ row.trend.words }}
                 </td>
               </tr>
             </tbody>
