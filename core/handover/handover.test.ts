@@ -60,6 +60,10 @@ describe('the load to begin with', () => {
     expect(load).toMatchObject({ amount, targets })
     expect(load?.why).toMatch(why)
   })
+  test('of two arms the weaker one decides', () => {
+    const both = did('barbell_curl', '2026-04-17', 30, [12, 12, 12], 2).flatMap(set => [{ ...set, side: 'left' as const }, { ...set, side: 'right' as const, reps: 10 }])
+    expect(nextLoad(curl, terms(both), context, 'kg')).toMatchObject({ amount: 30, targets: [11, 11, 10] })
+  })
   test('another exercise of the muscle counts against an absence', () => {
     expect(nextLoad(curl, terms([...did('barbell_curl', '2026-03-31', 30, [12, 11, 10]), ...did('cable_curl', '2026-04-18', 20, [10])]), context, 'kg')?.amount).toBe(30)
   })

@@ -46,7 +46,9 @@ function decidingSets({ sets }: Exposure, unit: WeightUnit): { readonly load: nu
   const own = sets.filter(({ role, stage, loadKg, reps }) => role === 'working' && stage === 1 && loadKg !== null && reps !== null)
   const heaviest = Math.max(...own.map(({ loadKg }) => loadKg ?? 0))
   if (!(heaviest > 0)) return undefined
-  const done = own.filter(({ loadKg }) => loadKg === heaviest).map(({ reps, rir }) => ({ reps: reps ?? 0, rir: rir ?? USUAL_RIR }))
+  // Of two arms in one set the weaker one decides.
+  const weaker = (sides: readonly LoggedSet[]) => ({ reps: Math.min(...sides.map(({ reps }) => reps ?? 0)), rir: Math.min(...sides.map(({ rir }) => rir ?? USUAL_RIR)) })
+  const done = [...groupedBy(own.filter(({ loadKg }) => loadKg === heaviest), ({ slot, set }) => `${slot ?? ''} ${set}`).values()].map(weaker)
   return { load: Math.round(amountIn({ amount: heaviest, unit: 'kg' }, unit) * 100) / 100, done }
 }
 

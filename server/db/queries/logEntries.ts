@@ -159,9 +159,15 @@ export function sentAround(db: Database, coachId: CoachId, clientId: ClientId, {
     .orderBy(asc(datedSessions.on), asc(datedSessions.place))
 }
 
+/** A logged set as the core has it, with the unit it was said in. */
+const setColumns = {
+  slot: loggedSets.slot, exercise: loggedSets.exercise, intent: loggedSets.intent, set: loggedSets.set, stage: loggedSets.stage, side: loggedSets.side, role: loggedSets.role,
+  loadKg: loggedSets.loadKg, reps: loggedSets.reps, seconds: loggedSets.seconds, rir: loggedSets.rir, isRirOpen: loggedSets.isRirOpen, unit: loggedSets.unit,
+}
+
 /** Sets of a client since a day with the days they were done on, in the order done. */
 export function setsSince(db: Database, coachId: CoachId, clientId: ClientId, since: PlainDate) {
-  return db.select({ on: datedSessions.on, sessionId: loggedSets.sessionId, slot: loggedSets.slot, exercise: loggedSets.exercise, intent: loggedSets.intent, set: loggedSets.set, stage: loggedSets.stage, side: loggedSets.side, role: loggedSets.role, loadKg: loggedSets.loadKg, reps: loggedSets.reps, seconds: loggedSets.seconds, rir: loggedSets.rir, isRirOpen: loggedSets.isRirOpen, unit: loggedSets.unit })
+  return db.select({ on: datedSessions.on, sessionId: loggedSets.sessionId, ...setColumns })
     .from(loggedSets).innerJoin(datedSessions, and(eq(datedSessions.coachId, loggedSets.coachId), eq(datedSessions.id, loggedSets.sessionId)))
     .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId), gte(datedSessions.on, since))).orderBy(asc(datedSessions.on), asc(loggedSets.set), asc(loggedSets.stage), asc(loggedSets.at))
 }
@@ -189,7 +195,7 @@ export async function asideCounts(db: Database, coachId: CoachId, clientId: Clie
 
 /** Every set of a client with its day and session, in the order done. */
 export function wholeLog(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db.select({ on: datedSessions.on, session: datedSessions.name, slot: loggedSets.slot, exercise: loggedSets.exercise, intent: loggedSets.intent, set: loggedSets.set, stage: loggedSets.stage, side: loggedSets.side, role: loggedSets.role, loadKg: loggedSets.loadKg, reps: loggedSets.reps, seconds: loggedSets.seconds, rir: loggedSets.rir, isRirOpen: loggedSets.isRirOpen, unit: loggedSets.unit })
+  return db.select({ on: datedSessions.on, session: datedSessions.name, ...setColumns })
     .from(loggedSets).innerJoin(datedSessions, and(eq(datedSessions.coachId, loggedSets.coachId), eq(datedSessions.id, loggedSets.sessionId)))
     .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).orderBy(asc(datedSessions.on), asc(datedSessions.place), asc(loggedSets.at))
 }
