@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { BUILT_IN_CATALOGUE, EXERCISES, requireExercise } from '../catalogue'
-import { amountIn, bodyLoad, brzycki, epley, estimatedOneRep, expectedReps, kilogramsOf, loadForReps, loadGrid, nextWeight, roundLoad, shareOfOneRep } from './index'
+import { amountIn, bodyLoad, brzycki, epley, estimatedOneRep, expectedReps, kilogramsOf, saidAmount, loadForReps, loadGrid, nextWeight, roundLoad, shareOfOneRep } from './index'
 
 const exercise = (id: string) => requireExercise(BUILT_IN_CATALOGUE, id)
 const barbell = loadGrid(exercise('barbell_curl'), 'kg')
@@ -70,4 +70,8 @@ test('a weight typed in pounds comes back as it was typed', () => {
     expect(amountIn({ amount: amountIn(weight, other), unit: other }, unit)).toBeCloseTo(weight.amount, 9)
     expect(kilogramsOf(weight)).toBeCloseTo(amountIn(weight, 'kg'), 12)
   }))
+})
+
+test('what was said in pounds is the number that was said, however it is kept', () => {
+  for (let pounds = 0; pounds <= 500; pounds += 2.5) expect(saidAmount(Math.fround(kilogramsOf({ amount: pounds, unit: 'lb' })), 'lb')).toBe(pounds)
 })

@@ -2,5 +2,5 @@ export { bodyLoad, brzycki, epley, estimatedOneRep, expectedReps, loadForReps, s
 export type { Margin, OneRepEstimate } from './oneRep'
 export { loadGrid, nextWeight, previousWeight, roundLoad } from './loadSteps'
 export type { LoadGrid } from './loadSteps'
-export { amountIn, kilogramsOf } from './units'
+export { amountIn, kilogramsOf, saidAmount } from './units'
 export type { Weight } from './units'

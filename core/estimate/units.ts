@@ -16,3 +16,10 @@ export function amountIn(weight: Weight, unit: WeightUnit): number {
   if (weight.unit === unit) return weight.amount
   return unit === 'kg' ? weight.amount * KG_PER_LB : weight.amount / KG_PER_LB
 }
+
+const HUNDREDTHS = 100
+
+/** The number that was said, from the kilograms it is kept as: conversion there and back leaves no dust behind. */
+export function saidAmount(kg: number, unit: WeightUnit): number {
+  return Math.round(amountIn({ amount: kg, unit: 'kg' }, unit) * HUNDREDTHS) / HUNDREDTHS
+}

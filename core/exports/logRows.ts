@@ -1,6 +1,6 @@
 import type { PlainDate } from '../base'
 import type { Catalogue } from '../catalogue'
-import { amountIn } from '../estimate'
+import { saidAmount } from '../estimate'
 import { slotName } from '../format'
 import type { LoggedSet } from '../log'
 import type { WeightUnit } from '../scheme'
@@ -9,13 +9,11 @@ import type { Row } from './planRows'
 /** A logged set with its day and session. */
 export interface LogLineOut extends LoggedSet { readonly on: PlainDate, readonly session: string, readonly unit: WeightUnit }
 
-const HUNDREDTHS = 100
-
 /** One row for each part of each set as it was done. Columns: docs/formats.md#log-csv; an import of the same file gives the same sets. */
 export function logRows(sets: readonly LogLineOut[], catalogue: Catalogue): readonly Row[] {
   return sets.map(({ on, session, exercise, intent, set, stage, side, role, loadKg, unit, reps, seconds, rir, isRirOpen }): Row => ({
     date: on, session, exercise_id: exercise, exercise: slotName({ exercise, intent: null }, catalogue), purpose: intent ?? '', set, part: stage, side: side ?? '', role,
-    load: loadKg === null ? '' : Math.round(amountIn({ amount: loadKg, unit: 'kg' }, unit) * HUNDREDTHS) / HUNDREDTHS, unit: loadKg === null ? '' : unit,
+    load: loadKg === null ? '' : saidAmount(loadKg, unit), unit: loadKg === null ? '' : unit,
     reps: reps ?? '', seconds: seconds ?? '', rir: rir === null ? '' : isRirOpen ? `${rir}+` : rir,
   }))
 }

@@ -1,7 +1,7 @@
 import { daysBetween, groupedBy, type PlainDate } from '../base'
 import type { BlockPlan } from '../block'
 import { directGroups, type Exercise, type Group, requireExercise } from '../catalogue'
-import { amountIn, estimatedOneRep, type LoadGrid, loadForReps, loadGrid, roundLoad } from '../estimate'
+import { estimatedOneRep, type LoadGrid, loadForReps, loadGrid, roundLoad, saidAmount } from '../estimate'
 import { formatSets, NBSP } from '../format'
 import type { LoggedSet } from '../log'
 import { intentFor, type PlanContext } from '../method'
@@ -49,7 +49,7 @@ function decidingSets({ sets }: Exposure, unit: WeightUnit): { readonly load: nu
   // Of two arms in one set the weaker one decides.
   const weaker = (sides: readonly LoggedSet[]) => ({ reps: Math.min(...sides.map(({ reps }) => reps ?? 0)), rir: Math.min(...sides.map(({ rir }) => rir ?? USUAL_RIR)) })
   const done = [...groupedBy(own.filter(({ loadKg }) => loadKg === heaviest), ({ slot, set }) => `${slot ?? ''} ${set}`).values()].map(weaker)
-  return { load: Math.round(amountIn({ amount: heaviest, unit: 'kg' }, unit) * 100) / 100, done }
+  return { load: saidAmount(heaviest, unit), done }
 }
 
 /** Days since the muscle was last worked directly, by any exercise. */

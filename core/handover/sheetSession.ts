@@ -1,7 +1,7 @@
 import { exerciseId, type PlainDate, type SlotId } from '../base'
 import type { BlockPlan } from '../block'
 import { ARM_GROUPS, CAUTIONS, type Exercise, type Group, GROUPS, type Intent, JOINTS, rankedSubstitutes, requireExercise } from '../catalogue'
-import { amountIn, loadGrid } from '../estimate'
+import { loadGrid, saidAmount } from '../estimate'
 import { formatSetCount, GROUPING_NAMES, loadWords, NBSP, PLACEMENT_NAMES, restWords, shortSheetWords, slotName, swapChangeWords } from '../format'
 import { intentFor, type PlanContext } from '../method'
 import { mainGroup, pairRests, sessionTime, type TimeSpan } from '../minutes'
@@ -56,7 +56,7 @@ function scaleWords({ loadBasis }: Exercise, slot?: Slot): string {
 function lastTime(exercise: string, { log, on, unit }: SheetQuestion): SheetMovement['last'] {
   const last = (log.get(exercise) ?? []).filter(exposure => exposure.on < on).at(-1)
   if (!last) return null
-  const amount = (kg: number | null) => (kg === null ? null : Math.round(amountIn({ amount: kg, unit: 'kg' }, unit) * 100) / 100)
+  const amount = (kg: number | null) => (kg === null ? null : saidAmount(kg, unit))
   return { on: last.on, sets: last.sets.filter(({ role, stage }) => role === 'working' && stage === 1).map(({ loadKg, reps, seconds, rir }) => ({ amount: amount(loadKg), count: reps ?? seconds, rir })) }
 }
 

@@ -4,7 +4,7 @@ import type { BodySide } from '../sheet'
 
 /** One work stage of one set as it was done. A plain set has one stage; a drop set has one per load. */
 export interface LoggedSet {
-  /** Where it was planned; null for work that was added in the gym. */
+  /** Where it was planned; for work nobody planned the exercise's id, or null where nobody said. */
   readonly slot: SlotId | null
   readonly exercise: ExerciseId
   readonly intent: string | null

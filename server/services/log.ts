@@ -1,4 +1,5 @@
 import { addDays, type ClientId, failure, type PlainDate, type Result, slotId, success } from '#core/base'
+import { saidAmount } from '#core/estimate'
 import type { LogWord } from '#core/sheet'
 import type { LogListView, SessionLog } from '#shared/contracts/log'
 import type { Problem } from '#shared/contracts/problem'
@@ -6,7 +7,7 @@ import { ProfileContract } from '#shared/contracts/profile'
 import type { EntriesAnswer, EntriesBody } from '#shared/contracts/sheet'
 import type { z } from 'zod'
 import { database } from '../db/database'
-import { asideCounts, entriesOf, roundedAmount, sessionById, setsOfSession } from '../db/queries/logEntries'
+import { asideCounts, entriesOf, sessionById, setsOfSession } from '../db/queries/logEntries'
 import { profileOf } from '../db/queries/profiles'
 import { sessionsOf } from '../db/queries/training'
 import { takeEntries } from './logEntries'
@@ -35,7 +36,7 @@ type SetRow = Awaited<ReturnType<typeof setsOfSession>>[number]
 
 /** A logged set without an entry, as if somebody had just said it. */
 function asWord({ slot, role, set, stage, side, exercise, intent, loadKg, unit, reps, seconds, rir, isRirOpen }: SetRow): Extract<LogWord, { kind: 'set' }> {
-  const load = loadKg === null ? null : { amount: roundedAmount(loadKg, unit), unit }
+  const load = loadKg === null ? null : { amount: saidAmount(loadKg, unit), unit }
   return { kind: 'set', replaces: null, place: { slot: slot ?? slotId(`${exercise}`), role, set, stage, side }, done: { exercise, intent, load, reps, seconds, rir, isRirOpen } }
 }
 

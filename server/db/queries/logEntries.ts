@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { type ClientId, type CoachId, groupedBy, type PlainDate } from '#core/base'
-import { amountIn, kilogramsOf } from '#core/estimate'
+import { kilogramsOf, saidAmount } from '#core/estimate'
 import { type LoggedSet, trendValue } from '#core/log'
-import type { WeightUnit } from '#core/scheme'
 import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/sheet'
 import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
@@ -88,15 +87,9 @@ const isAboutPlace = (word: LogWord): word is Extract<LogWord, { kind: 'set' | '
 /** A set that came without an entry gets one before it is changed, so that what it was stays. */
 async function keepFormer(tx: Transaction, writer: Writer, session: string, place: SetPlace, former: NonNullable<Awaited<ReturnType<typeof standingAt>>>): Promise<void> {
   const { exercise, intent, loadKg, unit, reps, seconds, rir, isRirOpen } = former
-  const word: SetWord = { kind: 'set', place, replaces: null, done: { exercise, intent, load: loadKg === null ? null : { amount: roundedAmount(loadKg, unit), unit }, reps, seconds, rir, isRirOpen } }
+  const word: SetWord = { kind: 'set', place, replaces: null, done: { exercise, intent, load: loadKg === null ? null : { amount: saidAmount(loadKg, unit), unit }, reps, seconds, rir, isRirOpen } }
   const [of] = await tx.select({ finishedAt: datedSessions.finishedAt }).from(datedSessions).where(ofSession(writer.coachId, session))
   await tx.insert(logEntries).values({ coachId: writer.coachId, id: randomUUID(), clientId: writer.clientId, sessionId: session, author: 'import', at: of?.finishedAt ?? writer.receivedAt, receivedAt: writer.receivedAt, word, outcome: 'taken' })
-}
-
-const HUNDREDTHS = 100
-/** Kilograms as they were said, in the unit they were said in. */
-export function roundedAmount(loadKg: number, unit: WeightUnit): number {
-  return Math.round(amountIn({ amount: loadKg, unit: 'kg' }, unit) * HUNDREDTHS) / HUNDREDTHS
 }
 
 async function takeIn(tx: Transaction, writer: Writer, entry: NewEntry, held: Held): Promise<EntryResult> {
