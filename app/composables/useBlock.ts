@@ -54,7 +54,7 @@ export function useBlock() {
       at: pass.at, number: pass.at + 1, isSent: pass.sessions.some(({ sent }) => sent !== undefined), from: formatDay(pass.from), isDeload: pass.isDeload, state: stateOf(one), isNow: pass.from <= today.value && today.value <= pass.to, rir: pass.rir, choice: pass.choice,
       lowest: lowest && { percent: Math.round(lowest.readiness), thread: threadState(lowest.readiness, lowest.required), words: `${GROUP_NAMES[lowest.group]} ${Math.round(lowest.readiness)} % ready for ${lowest.name} on ${formatDay(lowest.on)}, ${lowest.required} % wanted` },
       elbow: { load: formatOneDecimal(elbow.load), of: formatOneDecimal(elbow.ceiling), isOver: elbow.load > elbow.ceiling + 1e-6 }, sets, minutes: Math.round(minutes), done,
-      exceptions: pass.exceptions.map(exceptionWords), notPlaced: pass.notPlaced.length, leftOut: pass.sessions.filter(({ isSkipped }) => isSkipped).length,
+      exceptions: pass.exceptions.map(exception => exceptionWords(exception, exercise => store.context?.catalogue.get(exercise)?.name ?? exercise)), notPlaced: pass.notPlaced.length, leftOut: pass.sessions.filter(({ isSkipped }) => isSkipped).length,
     }
   }))
 
@@ -137,7 +137,7 @@ export function useBlock() {
   }
   /** What this rotation does otherwise, the next one does too. */
   function copyToNext(): void {
-    const own = (block.value.exceptions ?? []).filter(({ pass, kind }) => pass === at.value && kind !== 'moved')
+    const own = (block.value.exceptions ?? []).filter(({ pass, kind }) => pass === at.value && kind !== 'moved' && kind !== 'dropped')
     if (own.length === 0 || at.value + 1 >= passes.value.length) return void (message.value = 'There is nothing to copy here.')
     change(held => own.reduce((next, exception) => withException(next, { ...exception, pass: at.value + 1 }), held), `Copied to rotation ${at.value + 2}.`)
     at.value += 1

@@ -32,6 +32,10 @@ export type BlockException =
   | { readonly kind: 'choice', readonly pass: number }
   /** One session on another date. */
   | { readonly kind: 'moved', readonly pass: number, readonly day: number, readonly place: number, readonly on: PlainDate }
+  /** One session left out, to make room for one that was missed. */
+  | { readonly kind: 'dropped', readonly pass: number, readonly day: number, readonly place: number }
+  /** The load of an exercise one extra step up, or a twentieth lower, against what its rule would have. */
+  | { readonly kind: 'load', readonly pass: number, readonly exercise: ExerciseId, readonly step: 'up' | 'down' }
 
 /** What makes a block of a rotation: how sets, effort, exercises and dates go from pass to pass. Left out means: every pass the same. */
 export interface BlockPlan {
@@ -62,7 +66,8 @@ export function withPart<Key extends keyof BlockPlan>(block: BlockPlan, key: Key
 }
 
 const isAbout = (a: BlockException, b: BlockException) => a.kind === b.kind && a.pass === b.pass
-  && (a.kind !== 'sets' || (b.kind === 'sets' && a.group === b.group)) && (a.kind !== 'moved' || (b.kind === 'moved' && a.day === b.day && a.place === b.place))
+  && (a.kind !== 'sets' || (b.kind === 'sets' && a.group === b.group)) && (!('place' in a) || ('place' in b && a.day === b.day && a.place === b.place))
+  && (a.kind !== 'load' || (b.kind === 'load' && a.exercise === b.exercise))
 
 /** A block plan with an exception put in, in place of one about the same; a change of nothing takes it out. */
 export function withException(block: BlockPlan, exception: BlockException): BlockPlan {

@@ -2,7 +2,7 @@ export { ALTERNATION_MODES, EVENT_EFFECTS, exceptionOf, MOST_PASSES, withExcepti
 export type { Alternation, BlockEvent, BlockException, BlockPlan, GroupRamp } from './blockPlan'
 export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA } from './planDocument'
 export type { OneOff, PlanDocument, Variant } from './planDocument'
-export { datesOfDay, sessionOn } from './oneOffs'
+export { datesOfDay, sessionOn, withOneOff } from './oneOffs'
 export { passDates, passOn } from './passDates'
 export { applyEdit, applyEdits, groupingWith } from './edit'
 export { copiedSession } from './editDays'

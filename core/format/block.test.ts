@@ -24,7 +24,7 @@ describe('what there is to look at in a block', () => {
 test.each([
   [{ kind: 'sets', pass: 0, group: 'biceps', change: -1 }, 'Biceps −1 set'], [{ kind: 'sets', pass: 0, group: 'biceps', change: 2 }, 'Biceps +2 sets'],
   [{ kind: 'rir', pass: 0, change: 1 }, '+1 in reserve'], [{ kind: 'choice', pass: 0 }, 'the other exercises'], [{ kind: 'moved', pass: 0, day: 2, place: 0, on }, 'day 3 on Thu 12 Mar'],
-] as const)('an exception in words: %j', (exception, words) => expect(exceptionWords(exception)).toBe(words))
+] as const)('an exception in words: %j', (exception, words) => expect(exceptionWords(exception, id => id)).toBe(words))
 
 describe('how a dated session stands', () => {
   const session = { isSkipped: false } as BlockSession

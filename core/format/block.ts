@@ -1,3 +1,4 @@
+import type { ExerciseId } from '../base'
 import type { BlockEvent, BlockException } from '../block'
 import type { LoadProgression } from '../method'
 import type { BlockConcern, BlockSession, SetObstacle } from '../progress'
@@ -41,12 +42,14 @@ export const RULE_NAMES: Readonly<Record<LoadProgression, readonly [name: string
 }
 
 /** What a rotation does otherwise than the block. */
-export function exceptionWords(exception: BlockException): string {
+export function exceptionWords(exception: BlockException, nameOf: (exercise: ExerciseId) => string): string {
   switch (exception.kind) {
     case 'sets': return `${GROUP_NAMES[exception.group]} ${signed(exception.change)} ${Math.abs(exception.change) === 1 ? 'set' : 'sets'}`
     case 'rir': return `${signed(exception.change)} in reserve`
     case 'choice': return 'the other exercises'
     case 'moved': return `day ${exception.day + 1} on ${formatDay(exception.on)}`
+    case 'dropped': return `day ${exception.day + 1} left out`
+    case 'load': return `${nameOf(exception.exercise)} ${exception.step === 'up' ? 'one step heavier' : 'lighter'}`
   }
 }
 
@@ -54,6 +57,6 @@ export function exceptionWords(exception: BlockException): string {
 export function sessionStateWords({ sent, isSkipped, event }: BlockSession): string {
   if (sent?.isDone) return 'done'
   if (sent) return sent.isEdited ? 'sent, edited since' : sent.isOpened ? 'sent, opened' : 'sent'
-  if (isSkipped) return `left out: ${event?.what ?? ''}`
+  if (isSkipped) return `left out: ${event?.what ?? 'for a missed session'}`
   return event ? event.what : 'planned'
 }

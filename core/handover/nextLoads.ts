@@ -5,7 +5,7 @@ import { estimatedOneRep, type LoadGrid, loadForReps, loadGrid, roundLoad, saidA
 import { formatSets, NBSP } from '../format'
 import type { LoggedSet } from '../log'
 import { intentFor, type PlanContext } from '../method'
-import { DELOAD, type LoadPlan, loadRuleOf, nextLoadPlan } from '../progress'
+import { DELOAD, type LoadPlan, loadRuleOf, nextLoadPlan, steppedLoad } from '../progress'
 import { leadRir, nominalReps, type SetRun, type WeightUnit, workStages } from '../scheme'
 import type { Slot } from '../session'
 import type { Levels } from '../sheet'
@@ -21,6 +21,8 @@ export interface LoadTerms {
   readonly isDeload: boolean
   readonly rules: BlockPlan['rules']
   readonly pain: Levels
+  /** Exercises the coach wants a step heavier or a twentieth lighter this time. */
+  readonly steps?: ReadonlyMap<string, 'up' | 'down'> | undefined
   /** What was done before, exercise by exercise, the oldest first. */
   readonly log: ReadonlyMap<string, readonly Exposure[]>
 }
@@ -128,6 +130,8 @@ export function nextLoad(slot: Slot, terms: LoadTerms, context: PlanContext, cli
   const away = withAbsence(last, daysAway(exercise, slot, terms, context), grid)
   if (away) return { amount: away.load, targets: [], unit, why: away.why }
   if (terms.isDeload) return { amount: roundLoad(last * DELOAD.load, grid, 'down'), targets: [], unit, why: 'Lighter on purpose: easier days' }
+  const step = terms.steps?.get(exercise.id)
+  if (step) return { amount: steppedLoad(plan.load, step, grid), targets: [], unit, why: step === 'up' ? 'A step heavier: your coach saw reps to spare' : 'Lighter: your coach wants every rep done' }
   return { amount: plan.load, targets: targetsFor(plan, aim.sets), unit, why: whyOf(last, plan.load, unit) }
 }
 

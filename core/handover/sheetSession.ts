@@ -25,6 +25,7 @@ export interface SheetQuestion {
   readonly unit: WeightUnit
   readonly isDeload: boolean
   readonly rules: BlockPlan['rules']
+  readonly steps?: LoadTerms['steps']
   readonly pain: LoadTerms['pain']
   readonly log: LoadTerms['log']
   /** For making it shorter; left out, there is one way only. */

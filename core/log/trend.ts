@@ -30,6 +30,13 @@ function priorScatter(points: readonly TrendPoint[]): number {
   return SCATTER.find(([most]) => reps <= most)?.[1] ?? 0.05
 }
 
+/** A line through points that a few wild ones do not bend: the median of pairwise slopes, then of what is left. */
+export function robustLine(points: readonly { readonly week: number, readonly y: number }[]): { readonly slope: number, readonly base: number } {
+  const slopes = points.flatMap((a, at) => points.slice(at + 1).flatMap(b => (b.week > a.week ? [(b.y - a.y) / (b.week - a.week)] : [])))
+  const slope = slopes.length > 0 ? median(slopes) : 0
+  return { slope, base: points.length > 0 ? median(points.map(({ week, y }) => y - slope * week)) : 0 }
+}
+
 /**
  * Robust trend of an exercise's RIR-adjusted estimate.
  *
@@ -44,9 +51,7 @@ export function exerciseTrend(all: readonly TrendPoint[]): Trend {
   const spanWeeks = count > 0 ? (points.at(-1)?.week ?? 0) - (points[0]?.week ?? 0) : 0
   if (count < TREND.leastPoints || spanWeeks < TREND.leastWeeks) return { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count, spanWeeks }
   const logs = points.map(({ week, value }) => ({ week, y: Math.log(value) }))
-  const slopes = logs.flatMap((a, at) => logs.slice(at + 1).flatMap(b => (b.week > a.week ? [(b.y - a.y) / (b.week - a.week)] : [])))
-  const slope = median(slopes)
-  const base = median(logs.map(({ week, y }) => y - slope * week))
+  const { slope, base } = robustLine(logs)
   const residuals = logs.map(({ week, y }) => y - base - slope * week)
   const middle = median(residuals)
   const scatter = 1.4826 * median(residuals.map(residual => Math.abs(residual - middle)))

@@ -1,4 +1,4 @@
-import { remembered } from '../base'
+import { type PlainDate, remembered } from '../base'
 import type { Catalogue, Credits, Equipment, Exercise, Group, Intent, Joint, Muscle } from '../catalogue'
 import { ARM_GROUPS, BUILT_IN_CATALOGUE, creditsFor, requireIntent } from '../catalogue'
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
@@ -15,6 +15,16 @@ export const HINDRANCES = ['energy_deficit', 'age_50', 'age_60', 'short_sleep'] 
 export type Hindrance = (typeof HINDRANCES)[number]
 
 export type JointSetting = 'normal' | 'sensitive'
+
+/** Where a pace in force comes from. */
+export interface PaceRecord {
+  readonly by: 'log' | 'coach'
+  /** When the steps of these 28 days began, and from which pace. */
+  readonly on: PlainDate
+  readonly was: number
+  /** Nothing before is learned from: the coach has begun anew. */
+  readonly since?: PlainDate
+}
 
 /** What is known of a client and bears on the numbers. Left out means the default. */
 export interface ClientFacts {
@@ -42,6 +52,8 @@ export interface ClientFacts {
   readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
   /** Multiplier on the hours a group needs, learned or set. */
   readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
+  /** Where those come from: the log, or the coach. */
+  readonly paceRecords?: Readonly<Partial<Record<Group, PaceRecord>>>
   /** What slows recovery now, ticked by the coach. */
   readonly slowedBy?: readonly Hindrance[]
   readonly sideLoads?: readonly SideLoad[]

@@ -136,7 +136,7 @@ function datedSession(course: Course, turn: Turn, { d, place, session, terms }: 
   // What was said for a date comes before what the block makes of it.
   const oneOff = sessionOn(plan, session, planned)
   return {
-    pass: turn.at, day: d, place, on, role: day?.role ?? 'open', name: session.name ?? (day ? dayName(day) : ''), isSkipped: event?.effect === 'skip', isMoved: moved !== undefined,
+    pass: turn.at, day: d, place, on, role: day?.role ?? 'open', name: session.name ?? (day ? dayName(day) : ''), isSkipped: event?.effect === 'skip' || turn.exceptions.some(exception => exception.kind === 'dropped' && exception.day === d && exception.place === place), isMoved: moved !== undefined,
     content: oneOff === session ? content : oneOff, ...(limit !== undefined && { minuteLimit: limit }), ...(event && { event }),
   }
 }

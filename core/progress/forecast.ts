@@ -1,11 +1,11 @@
-import type { BlockPlan } from '../block'
+import type { BlockException, BlockPlan } from '../block'
 import { type Exercise, requireExercise } from '../catalogue'
 import { type LoadGrid, loadForReps, loadGrid, roundLoad } from '../estimate'
 import type { LoadProgression, PlanContext } from '../method'
 import { leadRir, nominalReps, plannedSets, type WeightUnit, type WorkStage, workStages } from '../scheme'
 import { sessionSlots, type Slot } from '../session'
 import type { ExpandedBlock } from './expand'
-import { type LoadPlan, nextLoadPlan, unusualJump } from './loadRules'
+import { type LoadPlan, nextLoadPlan, steppedLoad, unusualJump } from './loadRules'
 import { DELOAD } from './passContent'
 
 /** What an exercise is planned to be done with in one session, if everything before goes as planned. */
@@ -51,6 +51,12 @@ function startOf(stage: WorkStage, exercise: Exercise, rir: number, strengths: F
   return load === undefined ? undefined : { unit, grid, from: named ? 'plan' : 'log', plan: { load, high, short: 0, targets: [Math.round((low + high) / 2)] } }
 }
 
+/** The load a rotation's exception asks for, the first time the exercise comes up in it; the rule goes on from there. */
+function withStep(state: State, exceptions: readonly BlockException[], exercise: Exercise, isFirst: boolean): State {
+  const step = exceptions.find(exception => exception.kind === 'load' && exception.exercise === exercise.id)
+  return step?.kind === 'load' && isFirst ? { ...state, plan: { ...state.plan, load: steppedLoad(state.plan.load, step.step, state.grid) } } : state
+}
+
 /**
  * Loads of every dated session, each exercise going on by its rule from the one before.
  *
@@ -62,6 +68,7 @@ function startOf(stage: WorkStage, exercise: Exercise, rir: number, strengths: F
  */
 export function plannedLoads({ passes }: ExpandedBlock, context: PlanContext, { strengths, rules }: ForecastTerms): readonly PlannedLoad[] {
   const states = new Map<string, State>()
+  const stepped = new Set<string>()
   const sessions = passes.flatMap(({ isDeload, sessions: own }) => own.filter(({ isSkipped }) => !isSkipped).map(session => ({ ...session, isDeload }))).sort((a, b) => (a.on === b.on ? a.place - b.place : a.on < b.on ? -1 : 1))
   return sessions.flatMap(({ pass, content, isDeload }) => sessionSlots(content).flatMap((slot): PlannedLoad[] => {
     const exercise = requireExercise(context.catalogue, slot.exercise)
@@ -71,8 +78,10 @@ export function plannedLoads({ passes }: ExpandedBlock, context: PlanContext, { 
     const rir = leadRir(run) ?? context.method.effort.defaultRir
     const key = `${exercise.id} ${slot.intent ?? ''}`
     const before = states.get(key)
-    const state = before ?? startOf(stage, exercise, rir, strengths)
-    if (!state) return []
+    const begun = before ?? startOf(stage, exercise, rir, strengths)
+    if (!begun) return []
+    const state = withStep(begun, passes[pass]?.exceptions ?? [], exercise, !stepped.has(`${pass} ${key}`))
+    stepped.add(`${pass} ${key}`)
     const { plan, grid, unit, from } = state
     if (isDeload) {
       states.set(key, state)

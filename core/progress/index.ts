@@ -1,6 +1,6 @@
 export { effortRamp, LEAST_RIR, RAMP_KINDS, setRamp, spreadSets } from './ramp'
 export type { RampKind } from './ramp'
-export { nextLoadPlan, unusualJump } from './loadRules'
+export { nextLoadPlan, steppedLoad, unusualJump } from './loadRules'
 export type { DoneSet, LoadPlan, LoadQuestion } from './loadRules'
 export { leastDose, setsToRemove, specialisation } from './specialise'
 export type { ProposedCut, Trade } from './specialise'

@@ -48,6 +48,15 @@ function lighter(load: number, grid: LoadGrid): number {
   return roundLoad(load * LOWER, grid, 'down')
 }
 
+const MOST_UP = 1.05
+
+/** One extra step up, at most a twentieth where more than one step fits into it; or a twentieth down. */
+export function steppedLoad(load: number, step: 'up' | 'down', grid: LoadGrid): number {
+  if (step === 'down') return lighter(load, grid)
+  const next = nextWeight(load, grid) ?? load
+  return next > load * MOST_UP ? next : Math.max(next, roundLoad(load * MOST_UP, grid, 'down'))
+}
+
 function oneRepOf(load: number, [first]: readonly DoneSet[]): number | undefined {
   return first && estimatedOneRep(load, first.reps, first.rir)?.load
 }

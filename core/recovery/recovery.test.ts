@@ -82,12 +82,12 @@ describe('threads of a rotation', () => {
 describe('the client\'s own pace (domain-2 R20, R21)', () => {
   const rows = [[7.2, 24, -0.075], [6.6, 72, 0.010], [7.2, 48, -0.030], [6.0, 24, -0.060], [6.6, 96, 0.015], [7.2, 24, -0.080], [6.0, 48, -0.020], [6.6, 72, 0.005], [7.2, 48, -0.035], [6.0, 120, 0.020]] as const
   test('R20', () => {
-    const result = ownPace(rows.map(([dose, hours, deviation]) => ({ impulse: dose, hours, deviation })), 'biceps')
+    const result = ownPace(rows.map(([dose, hours, deviation]) => ({ doses: [{ impulse: dose, hours }], deviation })), 'biceps')
     expect(result.kind === 'pace' && [result.pace, result.low, result.high].map(value => Number(value.toFixed(result.kind === 'pace' && value === result.pace ? 3 : 2)))).toEqual([1.111, 0.84, 1.46])
   })
   test('R21 too few exposures, or gaps all alike', () => {
-    const few = rows.slice(0, 7).map(([dose, hours, deviation]) => ({ impulse: dose, hours, deviation }))
-    const alike = Array.from({ length: 12 }, () => ({ impulse: 6, hours: 72, deviation: 0 }))
+    const few = rows.slice(0, 7).map(([dose, hours, deviation]) => ({ doses: [{ impulse: dose, hours }], deviation }))
+    const alike = Array.from({ length: 12 }, () => ({ doses: [{ impulse: 6, hours: 72 }], deviation: 0 }))
     expect([ownPace(few, 'biceps').kind, ownPace(alike, 'biceps').kind]).toEqual(['not_enough_data', 'not_enough_data'])
   })
 })

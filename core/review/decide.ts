@@ -1,7 +1,9 @@
 import { roundHalfUp } from '../base'
 import type { Group, Joint } from '../catalogue'
+import type { ExerciseId, PlainDate } from '../base'
 import type { Verdict } from '../log'
 import type { Band, Mode, PainLevel } from '../method'
+import type { ReplanOption } from '../replan'
 
 /** What is known of a muscle after a rotation, each figure with what it rests on. Missing answers are missing, never fine. */
 export interface GroupEvidence {
@@ -32,9 +34,12 @@ export interface GroupEvidence {
   readonly belowFloorFor: number
   /** Sets the plan adds in the next rotation by itself. */
   readonly ramp: number
+  /** Days from the last time it was trained to the next rotation; null where it never was. */
+  readonly daysAway?: number | null
 }
 
-export const DECISION_ROWS = ['A1', 'A2', 'A3', 'A4', 'A5', 'A6', 'A7', 'A8', 'A9', 'A10', 'A11', 'A12'] as const
+export const DECISION_ROWS = ['A1', 'A2', 'A3', 'A4', 'A5', 'A6', 'A7', 'A8', 'A9', 'A10', 'A11', 'A12', 'G1', 'E1', 'E2', 'E3', 'S1', 'M1', 'P1', 'O1'] as const
+/** Rows about a muscle (A, and G after an absence), an exercise (E), a session (S); a missed session, a pace, a value that was questioned (M, P, O). */
 export type DecisionRow = (typeof DECISION_ROWS)[number]
 
 /** What is proposed for the next rotation. Units: direct sets in the rotation, reps in reserve. */
@@ -47,6 +52,28 @@ export type Change =
   /** The coach changes something by hand: an exercise, a rep range, a rest. */
   | { readonly kind: 'by_hand' }
   | { readonly kind: 'go_on' }
+  | { readonly kind: 'load', readonly exercise: ExerciseId, readonly step: 'up' | 'down' }
+  | { readonly kind: 'swap', readonly from: ExerciseId, readonly to: ExerciseId, readonly intent: string | null }
+  /** The plan's own session made to fit its minutes. */
+  | { readonly kind: 'shorten', readonly day: number, readonly place: number, readonly minutes: number }
+  | { readonly kind: 'replan', readonly option: ReplanOption, readonly session: string, readonly on: PlainDate }
+  | { readonly kind: 'pace', readonly pace: number | null, readonly isAnew: boolean }
+  | { readonly kind: 'confirm', readonly exercise: ExerciseId, readonly on: PlainDate, readonly value: number }
+
+/** What a row about an exercise or a session rests on. Units: reps, minutes, share per week. */
+export interface OwnFacts {
+  readonly exercise?: ExerciseId
+  readonly error?: number
+  readonly sets?: number
+  readonly missed?: number
+  readonly sore?: { readonly joint: Joint, readonly level: PainLevel }
+  readonly slope?: number
+  readonly session?: string
+  readonly minutes?: number
+  readonly limit?: number
+  readonly times?: number
+  readonly of?: number
+}
 
 export interface Adjustment {
   readonly row: DecisionRow
@@ -56,6 +83,7 @@ export interface Adjustment {
   readonly before: number
   readonly after: number
   readonly evidence: GroupEvidence | null
+  readonly facts?: OwnFacts | undefined
   readonly signs: readonly DeloadSign[]
   readonly confidence: 'strong' | 'fair' | 'weak'
   /** Beyond what one week may change: listed, not offered. */
@@ -68,7 +96,7 @@ export type DeloadSign = (typeof DELOAD_SIGNS)[number]
 /** Numbers of the decision table; rules of thumb. Source: docs/methods.md#adjustments. */
 export const DECIDE = {
   adherence: 0.6, notRecoveredShare: 0.5, leastAnswers: 2, readiness: 80, cutShare: 0.3, leastCut: 2, moreBuild: 2, moreKeep: 1, floorSlack: 0.5, floorWeeks: 2, mostUp: 2,
-  weekShare: 0.1, mostGroups: 3, deloadSigns: 2, sure: 0.95, fair: 0.8,
+  absentDays: 14, longAbsentDays: 28, newStartDays: 56, absentShare: 0.6, longAbsentShare: 0.5, absentRir: 2, weekShare: 0.1, mostGroups: 3, deloadSigns: 2, sure: 0.95, fair: 0.8,
 } as const
 
 const SERIOUS: readonly PainLevel[] = ['hold', 'swap', 'stop']
@@ -104,9 +132,18 @@ function flat(of: GroupEvidence): Found {
   return sets('A7', Math.min(of.mode === 'build' ? DECIDE.moreBuild : DECIDE.moreKeep, Math.max(1, Math.floor(of.band.ceiling - of.counted))))
 }
 
+/** Fewer sets and more in reserve after so many days without it. Source: docs/methods.md#after-an-absence; example A-18. */
+function absent({ daysAway, direct, counted, band }: GroupEvidence): Found | undefined {
+  if (daysAway === undefined || daysAway === null || daysAway <= DECIDE.absentDays) return undefined
+  const by = daysAway > DECIDE.newStartDays ? Math.floor(band.floor - counted) : roundHalfUp(direct * (daysAway > DECIDE.longAbsentDays ? DECIDE.longAbsentShare : DECIDE.absentShare)) - direct
+  return sets('G1', Math.max(-direct, Math.min(0, by)), DECIDE.absentRir)
+}
+
 /** The first row of the table that fits a muscle. */
 function decided(of: GroupEvidence): Found {
   if (of.sore && SERIOUS.includes(of.sore.level)) return held('A1', of)
+  const away = absent(of)
+  if (away) return away
   if (of.adherence < DECIDE.adherence) return held('A2', of)
   if (of.verdict === 'decline') return falling(of)
   if (isNotRecovered(of)) return of.ramp > 0 ? held('A6', of) : sets('A6', -1)
@@ -119,7 +156,7 @@ function decided(of: GroupEvidence): Found {
 }
 
 function confidenceOf({ row }: Found, { probability, verdict }: GroupEvidence): Adjustment['confidence'] {
-  if (row === 'A1') return 'strong'
+  if (row === 'A1' || row === 'G1') return 'strong'
   const sure = verdict === 'decline' ? 1 - probability : probability
   return verdict === 'insufficient' || verdict === 'unclear' || verdict === 'mixed' ? 'weak' : sure >= DECIDE.sure ? 'strong' : sure >= DECIDE.fair ? 'fair' : 'weak'
 }
@@ -130,7 +167,8 @@ function weightOf({ evidence }: Adjustment): number {
   return evidence ? PRIORITY[evidence.mode] * Math.max(1, Math.abs(evidence.band.target - evidence.counted)) : Infinity
 }
 
-const changesSets = ({ change }: Adjustment) => (change.kind === 'sets' && change.by !== 0) || change.kind === 'rir'
+/** Coming back after a long time is no choice among others. */
+const changesSets = ({ change, row }: Adjustment) => row !== 'G1' && (change.kind === 'sets' && change.by !== 0) || change.kind === 'rir'
 
 /** No more changes in one week than a client can answer to: the heaviest first, the rest waits. */
 function withinOneWeek(all: readonly Adjustment[], total: number): readonly Adjustment[] {
@@ -163,7 +201,20 @@ export function adjustments(evidence: readonly GroupEvidence[], signs: readonly 
   return [{ row: 'A3', group: null, change: { kind: 'deload' }, before: 0, after: 0, evidence: null, signs, confidence: 'fair', isWaiting: false }, ...limited]
 }
 
+/** A decision that no proposal came before: a re-plan chosen, a pace set, a value confirmed. */
+export function ownDecision(row: 'M1' | 'P1' | 'O1', change: Change, group: Group | null = null): Adjustment {
+  return { row, group, change, before: 0, after: 0, evidence: null, signs: [], confidence: 'strong', isWaiting: false }
+}
+
 /** What tells one proposal from another: the row, what it is about and what it changes; refused ones are known by it. */
 export function adjustmentKey({ row, group, change }: Adjustment): string {
-  return [row, group ?? 'all', change.kind, 'by' in change ? change.by : ''].join(' ')
+  switch (change.kind) {
+    case 'load': return [row, change.exercise, change.step].join(' ')
+    case 'swap': return [row, change.from, change.to].join(' ')
+    case 'shorten': return [row, change.day, change.place, change.minutes].join(' ')
+    case 'replan': return [row, change.option, change.session, change.on].join(' ')
+    case 'pace': return [row, group, change.isAnew ? 'anew' : change.pace ?? 'usual'].join(' ')
+    case 'confirm': return [row, change.exercise, change.on, change.value].join(' ')
+    default: return [row, group ?? 'all', change.kind, 'by' in change ? change.by : ''].join(' ')
+  }
 }

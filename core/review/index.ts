@@ -1,6 +1,6 @@
 export { withAdjustment } from './applied'
 export { doneSession } from './doneSession'
-export { adjustmentKey, adjustments, DECIDE, DECISION_ROWS, DELOAD_SIGNS } from './decide'
-export type { Adjustment, Change, DecisionRow, DeloadSign, GroupEvidence } from './decide'
+export { adjustmentKey, adjustments, DECIDE, DECISION_ROWS, DELOAD_SIGNS, ownDecision } from './decide'
+export type { Adjustment, Change, DecisionRow, DeloadSign, GroupEvidence, OwnFacts } from './decide'
 export { passReview } from './passReview'
 export type { ExerciseRow, MuscleRow, PassReview, ReviewQuestion, SessionOutcome } from './passReview'

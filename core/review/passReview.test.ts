@@ -78,15 +78,15 @@ describe('a proposal taken', () => {
     { name: 'sets and effort', change: { kind: 'sets' as const, by: -2, rir: 1 }, exceptions: [{ kind: 'sets', pass: 1, group: 'triceps', change: -2 }, { kind: 'rir', pass: 1, change: 1 }] },
     { name: 'effort alone', change: { kind: 'rir' as const, by: 1 }, exceptions: [{ kind: 'rir', pass: 1, change: 1 }] },
     { name: 'no step', change: { kind: 'hold_ramp' as const, by: -1 }, exceptions: [{ kind: 'sets', pass: 1, group: 'triceps', change: -1 }] },
-  ])('$name', ({ change, exceptions }) => expect(withAdjustment(plan, 1, { ...any!, group: 'triceps', change }).block?.exceptions).toEqual(exceptions))
+  ])('$name', ({ change, exceptions }) => expect(withAdjustment(plan, 1, { ...any!, group: 'triceps', change }, context).block?.exceptions).toEqual(exceptions))
   test('an easier rotation; twice adds up; by hand changes nothing', () => {
-    expect(withAdjustment(plan, 1, { ...any!, group: null, change: { kind: 'deload' } }).block?.deloads).toEqual([1])
-    const once = withAdjustment(plan, 1, { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } })
-    expect(withAdjustment(once, 1, { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } }).block?.exceptions).toMatchObject([{ change: 2 }])
-    expect(withAdjustment(plan, 1, { ...any!, change: { kind: 'by_hand' } })).toBe(plan)
+    expect(withAdjustment(plan, 1, { ...any!, group: null, change: { kind: 'deload' } }, context).block?.deloads).toEqual([1])
+    const once = withAdjustment(plan, 1, { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } }, context)
+    expect(withAdjustment(once, 1, { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } }, context).block?.exceptions).toMatchObject([{ change: 2 }])
+    expect(withAdjustment(plan, 1, { ...any!, change: { kind: 'by_hand' } }, context)).toBe(plan)
   })
   test('the next rotation then has those sets', () => {
-    const more = withAdjustment(plan, 1, { ...any!, group: 'triceps', change: { kind: 'sets', by: 2, rir: 0 } })
+    const more = withAdjustment(plan, 1, { ...any!, group: 'triceps', change: { kind: 'sets', by: 2, rir: 0 } }, context)
     const setsIn = (pass: number) => expandedBlock(more, context).passes[pass]!.sessions.flatMap(({ content }) => sessionSlots(content)).filter(({ exercise }) => exercise === 'pushdown_rope').reduce((sum, { scheme }) => sum + plannedSets(scheme), 0)
     expect([setsIn(0), setsIn(1), setsIn(2)]).toEqual([4, 6, 4])
   })

@@ -1,4 +1,4 @@
-import type { ExerciseId, PlainDate } from '../base'
+import { daysBetween, type ExerciseId, type PlainDate } from '../base'
 import { directGroups, type Group, GROUPS, type Joint, JOINTS, requireExercise } from '../catalogue'
 import { type RotationLedger, rotationLedger } from '../ledger'
 import { type LoggedSet, median, pooledTrend, type Trend } from '../log'
@@ -10,6 +10,8 @@ import { leadRir, nominalReps, plannedSets, workStages } from '../scheme'
 import { sessionSlots, type Slot } from '../session'
 import { type Adjustment, adjustments, DECIDE, type DeloadSign, type GroupEvidence } from './decide'
 import { doneSession } from './doneSession'
+import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
+import { ownChanges } from './ownChanges'
 
 /** A session of the rotation with what came of it. */
 export interface SessionOutcome {
@@ -28,6 +30,8 @@ export interface ReviewQuestion {
   /** Outcomes by pass: of the reviewed one, and of the one before where there was one. */
   readonly outcomes: ReadonlyMap<number, readonly SessionOutcome[]>
   readonly trends: readonly { readonly exercise: string, readonly trend: Trend }[]
+  /** When each exercise was done last; left out, nobody was away. */
+  readonly lastDone?: readonly { readonly exercise: string, readonly on: PlainDate }[]
 }
 
 /** A muscle over the rotation. Units: counted sets per 7 days; `due` is what was planned for the sessions that are behind. */
@@ -57,14 +61,12 @@ export interface PassReview {
   readonly recovered: number
   readonly notRecovered: number
   readonly missed: readonly BlockSession[]
+  /** Sessions said to be recovered in which half of the sets fell short. */
+  readonly contradictory: readonly string[]
   readonly adjustments: readonly Adjustment[]
 }
 
 const isBehind = ({ state }: SessionOutcome) => state !== 'ahead'
-
-function outcomeOf({ day, place }: BlockSession, outcomes: readonly SessionOutcome[]): SessionOutcome | undefined {
-  return outcomes.find(outcome => outcome.day === day && outcome.place === place)
-}
 
 /** The rotation with other sessions in its days. */
 function withSessions({ rotation, sessions }: BlockPass, of: (session: BlockSession) => BlockSession['content'] | undefined): Rotation {
@@ -85,8 +87,6 @@ function directSets({ sessions }: BlockPass, group: Group, context: PlanContext)
   return sessions.filter(({ isSkipped }) => !isSkipped).flatMap(({ content }) => sessionSlots(content)).reduce((sum, slot) => sum + (directOf(slot, context).includes(group) ? plannedSets(slot.scheme) : 0), 0)
 }
 
-const isWorking = ({ role, stage, side }: LoggedSet) => role === 'working' && stage === 1 && side !== 'right'
-
 function exerciseRows(pass: BlockPass, outcomes: readonly SessionOutcome[]): readonly ExerciseRow[] {
   const rows = new Map<string, { due: number, slots: Slot[], sets: LoggedSet[] }>()
   const rowFor = (exercise: string) => rows.get(exercise) ?? rows.set(exercise, { due: 0, slots: [], sets: [] }).get(exercise)!
@@ -98,7 +98,7 @@ function exerciseRows(pass: BlockPass, outcomes: readonly SessionOutcome[]): rea
       row.due += plannedSets(slot.scheme)
       row.slots.push(slot)
     }
-    for (const set of outcome.sets.filter(isWorking)) rowFor(set.exercise).sets.push(set)
+    for (const set of outcome.sets.filter(isWorkingSet)) rowFor(set.exercise).sets.push(set)
   }
   const middle = (values: readonly number[]) => (values.length > 0 ? median(values) : null)
   return [...rows].map(([exercise, { due, slots, sets }]): ExerciseRow => {
@@ -120,7 +120,8 @@ function soreJoint(slots: readonly Slot[], context: PlanContext): GroupEvidence[
 
 interface Known { readonly question: ReviewQuestion, readonly reviewed: BlockPass, readonly next: BlockPass, readonly outcomes: readonly SessionOutcome[], readonly done: RotationLedger, readonly before: RotationLedger | null, readonly due: number, readonly setsDone: number }
 
-function evidenceFor(group: Group, { question, reviewed, next, outcomes, done, before, due, setsDone }: Known): GroupEvidence {
+function evidenceFor(group: Group, known: Known): GroupEvidence {
+  const { question, reviewed, next, outcomes, done, before, due, setsDone } = known
   const { context, trends } = question
   const trained = reviewed.sessions.filter(({ content }) => sessionSlots(content).some(slot => directOf(slot, context).includes(group)))
   const answers = trained.flatMap(session => outcomeOf(session, outcomes)?.isRecovered ?? [])
@@ -138,8 +139,15 @@ function evidenceFor(group: Group, { question, reviewed, next, outcomes, done, b
     sore: soreJoint(next.sessions.flatMap(({ content }) => sessionSlots(content)).filter(slot => directOf(slot, context).includes(group)), context),
     adherence: due === 0 ? 1 : setsDone / due, done: setsDone, planned: due, recovered: answers.filter(Boolean).length, notRecovered: answers.filter(answer => !answer).length,
     readiness: arrivals.length > 0 ? arrivals.reduce((sum, { readiness }) => sum + readiness, 0) / arrivals.length : 100, exposures: arrivals.length, lowExposures: arrivals.filter(({ readiness }) => readiness < DECIDE.readiness).length,
-    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0, ramp: next.isDeload || reviewed.isDeload ? 0 : Math.max(0, direct - directSets(reviewed, group, context)),
+    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0, ramp: next.isDeload || reviewed.isDeload ? 0 : Math.max(0, direct - directSets(reviewed, group, context)), daysAway: daysAwayFor(group, known),
   }
+}
+
+/** Days from the last time a muscle was trained directly to the next rotation; longer rotations than two weeks are no absence. */
+function daysAwayFor(group: Group, { question: { context, lastDone = [] }, next }: Known): number | null {
+  const last = lastDone.filter(({ exercise, on }) => on < next.from && directGroups(context.catalogue.get(exercise)?.intents[0].credits ?? {}).includes(group)).map(({ on }) => on).sort().at(-1)
+  const days = last === undefined ? null : daysBetween(last, next.from)
+  return days !== null && days <= next.rotation.days.length ? 0 : days
 }
 
 const LEAST_ANSWERS_FOR_DELOAD = 4
@@ -147,23 +155,26 @@ const LEAST_SORE = 2
 const LEAST_FALLING = 2
 const MISSED_REPS = 2
 
-function deloadSigns(evidence: readonly GroupEvidence[], { question: { context }, outcomes, reviewed }: Known): readonly DeloadSign[] {
-  const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
-  const sore = JOINTS.filter((joint: Joint) => ['hold', 'swap', 'stop'].includes(context.client.pain?.[joint] ?? 'none'))
-  const shortSessions = reviewed.sessions.filter((session) => {
-    const sets = outcomeOf(session, outcomes)?.sets.filter(isWorking) ?? []
+/** Sessions whose middle set fell two reps or more short of the low end. */
+function shortSessions(reviewed: BlockPass, outcomes: readonly SessionOutcome[]): readonly BlockSession[] {
+  return reviewed.sessions.filter((session) => {
+    const sets = outcomeOf(session, outcomes)?.sets.filter(isWorkingSet) ?? []
     const missed = sets.flatMap(({ slot, reps }) => {
-      const planned = sessionSlots(session.content).find(({ id }) => id === slot)?.scheme.runs.find(({ role }) => role === 'working')
-      const wanted = planned && workStages(planned)[0]?.reps
-      const low = wanted?.kind === 'between' ? wanted.low : nominalReps(wanted)
+      const run = sessionSlots(session.content).find(({ id }) => id === slot)?.scheme.runs.find(({ role }) => role === 'working')
+      const low = run && lowEnd(run)
       return low === undefined || reps === null ? [] : [Math.max(0, low - reps)]
     })
     return missed.length > 0 && median(missed) >= MISSED_REPS
   })
+}
+
+function deloadSigns(evidence: readonly GroupEvidence[], { question: { context }, outcomes, reviewed }: Known): readonly DeloadSign[] {
+  const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
+  const sore = JOINTS.filter((joint: Joint) => ['hold', 'swap', 'stop'].includes(context.client.pain?.[joint] ?? 'none'))
   return [
     ...(evidence.filter(({ verdict }) => verdict === 'decline').length >= LEAST_FALLING ? ['falling' as const] : []),
     ...(answers.length >= LEAST_ANSWERS_FOR_DELOAD && answers.filter(answer => !answer).length / answers.length >= DECIDE.notRecoveredShare ? ['not_recovered' as const] : []),
-    ...(sore.length >= LEAST_SORE ? ['sore_joints' as const] : []), ...(shortSessions.length >= 2 ? ['missed_reps' as const] : []),
+    ...(sore.length >= LEAST_SORE ? ['sore_joints' as const] : []), ...(shortSessions(reviewed, outcomes).length >= 2 ? ['missed_reps' as const] : []),
   ]
 }
 
@@ -199,6 +210,16 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
     pass, from: reviewed.from, to: reviewed.to, isDeload: reviewed.isDeload, exercises, setsDue: due, setsDone, recovered: answers.filter(Boolean).length, notRecovered: answers.filter(answer => !answer).length,
     muscles: GROUPS.map((group): MuscleRow => ({ group, planned: planned.groups[group].week.counted.value, due: dueLedger.groups[group].week.counted.value, done: done.groups[group].week.counted.value, band: bandOf(context, group) })).filter(row => row.planned > 0 || row.done > 0),
     missed: reviewed.sessions.filter(session => ['missed', 'decided'].includes(outcomeOf(session, outcomes)?.state ?? '')),
-    adjustments: known && due > 0 ? adjustments(evidence, next.isDeload ? [] : deloadSigns(evidence, known)) : [],
+    contradictory: shortSessions(reviewed, outcomes).filter(session => outcomeOf(session, outcomes)?.isRecovered === true).map(({ name }) => name),
+    adjustments: known && due > 0 ? proposed(evidence, known) : [],
   }
+}
+
+/** Easier days first, then what spares a joint, then muscles, exercises and sessions; in easier days no load goes up and nothing is made shorter. */
+function proposed(evidence: readonly GroupEvidence[], known: Known): readonly Adjustment[] {
+  const { question, reviewed, next } = known
+  const groups = adjustments(evidence, next.isDeload ? [] : deloadSigns(evidence, known))
+  const own = ownChanges(question, reviewed, next, groups).filter(({ row }) => !next.isDeload || row === 'E3')
+  const isUrgent = ({ row, confidence }: Adjustment) => row === 'A3' || (row === 'E3' && confidence === 'strong')
+  return [...groups, ...own].sort((a, b) => Number(isUrgent(b)) - Number(isUrgent(a)))
 }

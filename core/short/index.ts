@@ -1,7 +1,7 @@
 export { SHORT_WAYS, shortSession } from './shortSession'
 export type { ShortChange, ShortQuestion, ShortSession, ShortWay } from './shortSession'
 export type { ShortStep } from './steps'
-export { groupWeeks } from './worth'
+export { groupWeeks, sessionWorth } from './worth'
 export type { GroupWeek } from './worth'
 export { catchUpOffers } from './offers'
 export type { CatchUpOffer } from './offers'

@@ -8,6 +8,7 @@ import { database } from '../db/database'
 import { clearancesOf, insertPainReport, painReportsOf } from '../db/queries/health'
 import { appendEntries, type NewEntry, type Writer } from '../db/queries/logEntries'
 import { insertMessage } from '../db/queries/messages'
+import { learnPaces } from './pace'
 import { placedReports } from './pain'
 import type { Coach } from './signIn'
 
@@ -46,6 +47,7 @@ export async function takeEntries({ coach, clientId, author, deviceId }: From, {
   })
   const hurting = incoming.flatMap(({ id, word }) => (word.kind === 'pain' && results.some(result => result.id === id && result.outcome === 'taken') ? word.joints : []))
   if (author === 'client' && hurting.length > 0) await answerPain(coach, clientId, hurting, now)
+  if (incoming.some(({ id, word }) => word.kind === 'finish' && results.some(result => result.id === id && result.outcome === 'taken'))) await learnPaces(coach, clientId, plainDate(now.toISOString().slice(0, 10)))
   return { now: now.toISOString(), results: [...results] }
 }
 

@@ -59,6 +59,7 @@ export function sheetOf(row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' |
   return sheetSession({
     id: row.id, on: row.on, name: row.name, content: SessionContract.parse(row.prescribed), pass: Math.max(0, row.pass), context, unit, log, pain: levels,
     minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null, isDeload: plan?.block?.deloads?.includes(row.pass) ?? false, rules: plan?.block?.rules,
+    steps: new Map((plan?.block?.exceptions ?? []).flatMap(exception => (exception.kind === 'load' && exception.pass === row.pass ? [[exception.exercise, exception.step] as const] : []))),
     ...(plan && isShortenable && { shortening: { weeks: groupWeeks(rotationLedger(plan.rotation, context)), lengthDays: plan.rotation.days.length } }),
   })
 }

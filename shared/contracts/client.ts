@@ -5,7 +5,7 @@ import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { LibraryContract } from './library'
 import { MethodContract } from './method'
-import { PlanContract, SideLoadContract } from './plan'
+import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 const band = z.strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) }).readonly()
@@ -27,6 +27,7 @@ export const ClientFactsContract = z.strictObject({
   joints: z.partialRecord(z.enum(JOINTS), z.enum(['normal', 'sensitive'])).readonly().exactOptional(),
   pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
   recoveryPace: z.partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2)).readonly().exactOptional(),
+  paceRecords: z.partialRecord(z.enum(GROUPS), z.strictObject({ by: z.enum(['log', 'coach']), on: PlainDateContract, was: z.number(), since: PlainDateContract.exactOptional() }).readonly()).readonly().exactOptional(),
   slowedBy: z.array(z.enum(HINDRANCES)).readonly().exactOptional(),
   sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
   hasSafeties: z.boolean().exactOptional(),

@@ -116,6 +116,8 @@ const exception = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rir'), pass, change: z.int().min(-6).max(6) }).readonly(),
   z.strictObject({ kind: z.literal('choice'), pass }).readonly(),
   z.strictObject({ kind: z.literal('moved'), pass, day: z.int().min(0).max(ROTATION_LENGTH.max - 1), place: z.int().min(0).max(MAX_SESSIONS_PER_DAY - 1), on: PlainDateContract }).readonly(),
+  z.strictObject({ kind: z.literal('dropped'), pass, day: z.int().min(0).max(ROTATION_LENGTH.max - 1), place: z.int().min(0).max(MAX_SESSIONS_PER_DAY - 1) }).readonly(),
+  z.strictObject({ kind: z.literal('load'), pass, exercise: id.transform(exerciseId), step: z.enum(['up', 'down']) }).readonly(),
 ])
 /** How the passes of a block differ (docs/formats.md). */
 export const BlockPlanContract = z.strictObject({

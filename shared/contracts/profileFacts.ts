@@ -17,9 +17,9 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
 /** What is set elsewhere than in the profile. */
 function ownFigures(before: ClientFacts | undefined): Pick<ClientFacts, 'bands' | 'credits'> & Partial<ClientFacts> {
   if (!before) return { bands: {}, credits: {} }
-  const { bands, credits, recoveryPace, ratioWish, frequencyMin, sessionMax, headFloors, jointCeilings } = before
+  const { bands, credits, recoveryPace, paceRecords, ratioWish, frequencyMin, sessionMax, headFloors, jointCeilings } = before
   return {
-    bands, credits, ...(recoveryPace && { recoveryPace }), ...(ratioWish !== undefined && { ratioWish }), ...(frequencyMin && { frequencyMin }),
+    bands, credits, ...(recoveryPace && { recoveryPace }), ...(paceRecords && { paceRecords }), ...(ratioWish !== undefined && { ratioWish }), ...(frequencyMin && { frequencyMin }),
     ...(sessionMax && { sessionMax }), ...(headFloors && { headFloors }), ...(jointCeilings && { jointCeilings }),
   }
 }

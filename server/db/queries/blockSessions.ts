@@ -48,7 +48,7 @@ export async function sendPass(db: Database, { coachId, blockId, version, pass, 
     if (gone.length > 0) await tx.delete(datedSessions).where(and(own, inArray(datedSessions.id, gone)))
     for (const { id, day, place } of open) {
       const row = rowsAt.get(`${day} ${place}`)
-      if (row) await tx.update(datedSessions).set({ ...row, id, openedAt: null }).where(and(own, eq(datedSessions.id, id)))
+      if (row) await tx.update(datedSessions).set({ ...row, id, openedAt: null, missedDecision: sql`case when ${datedSessions.on} = ${row.on} then ${datedSessions.missedDecision} end` }).where(and(own, eq(datedSessions.id, id)))
     }
     const known = new Set(before.map(({ day, place }) => `${day} ${place}`))
     const kept = before.length - open.length

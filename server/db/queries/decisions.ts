@@ -8,7 +8,7 @@ export function decisionsOf(db: Database, coachId: CoachId, block: BlockId) {
   return db.select().from(decisions).where(and(eq(decisions.coachId, coachId), eq(decisions.blockId, block))).orderBy(desc(decisions.decidedAt))
 }
 
-export async function insertDecision(db: Database, decision: typeof decisions.$inferInsert): Promise<void> {
+export async function insertDecision(db: Pick<Database, 'insert'>, decision: typeof decisions.$inferInsert): Promise<void> {
   await db.insert(decisions).values(decision)
 }
 

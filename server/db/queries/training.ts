@@ -1,5 +1,5 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
-import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, loggedSets } from '../schema'
 
@@ -52,4 +52,15 @@ export async function decideMissed(db: Database, coachId: CoachId, clientId: Cli
   const rows = await db.update(datedSessions).set({ missedDecision: decision })
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), eq(datedSessions.id, id), sql`${datedSessions.finishedAt} is null`)).returning({ id: datedSessions.id })
   return rows.length > 0
+}
+
+/** What a client trained since a day, as it was prescribed. */
+export function trainedSince(db: Database, coachId: CoachId, clientId: ClientId, from: PlainDate) {
+  return db.select({ id: datedSessions.id, on: datedSessions.on, place: datedSessions.place, prescribed: datedSessions.prescribed, isRecovered: datedSessions.isRecovered }).from(datedSessions)
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from), isNotNull(datedSessions.finishedAt))).orderBy(asc(datedSessions.on), asc(datedSessions.place))
+}
+
+/** The last day each exercise was done on. */
+export function lastDone(db: Database, coachId: CoachId, clientId: ClientId) {
+  return db.select({ exercise: exposures.exercise, on: sql<PlainDate>`max(${exposures.on})` }).from(exposures).where(and(eq(exposures.coachId, coachId), eq(exposures.clientId, clientId))).groupBy(exposures.exercise)
 }

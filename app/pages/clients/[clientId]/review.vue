@@ -4,7 +4,10 @@ import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 /** The review: plan beside log, and what to do about the next rotation. The most important first. */
 const route = useRoute()
 const id = String(route.params.clientId)
-const { view, head, notice, isBusy, at, proposals, waiting, asPlanned, decide, turn, step, missed, letGo, muscles, exercises } = await useReview(id)
+const review = await useReview(id)
+const { view, head, notice, isBusy, at, proposals, waiting, asPlanned, decide, confirm, sendAll, turn, step, leftOut, muscles, exercises } = review
+const { missed, lines, choose } = useReplans(review)
+const { rows: paces, silent, set, usual, anew } = usePaces(id, review)
 useHead({ title: () => `Review of ${view.value?.name ?? ''} · Tholepin` })
 const isRefusing = ref(false)
 const change = () => navigateTo(`/clients/${id}/block?view=rotations`)
@@ -12,7 +15,8 @@ async function refused(key: string, reason: string): Promise<void> {
   isRefusing.value = false
   await decide(key, 'refused', reason)
 }
-useReviewKeyboard({ step, turn, take: () => proposals.value[at.value] && void decide(proposals.value[at.value]!.key, 'taken'), change, refuse: () => (isRefusing.value = proposals.value.length > 0) })
+useReviewKeyboard({ step, turn, take: () => proposals.value[at.value] && void decide(proposals.value[at.value]!.key, 'taken'), change, refuse: () => (isRefusing.value = proposals.value.length > 0), replan: choose, send: () => void sendAll() })
+const toSend = computed(() => (view.value?.toSend ?? []).map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`).join(' and '))
 const isLive = ref(false)
 onMounted(() => (isLive.value = true))
 </script>
@@ -20,6 +24,7 @@ onMounted(() => (isLive.value = true))
 <template>
   <div class="min-w-[1080px]" :aria-busy="!isLive">
     <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
+    <ReviewNav :id="id" here="rotation" />
     <main v-if="view && head" class="grid grid-cols-[1fr_440px] gap-10 px-5 pt-4 pb-12">
       <div>
         <header class="flex items-center gap-2">
@@ -42,15 +47,12 @@ onMounted(() => (isLive.value = true))
         <p v-for="pain in view.pains" :key="`${pain.on} ${pain.words}`" class="alert-chip mt-1 mr-2">
           {{ pain.on }}: {{ pain.words }}
         </p>
-        <p v-for="session in missed" :key="session.id" class="mt-1 flex items-center gap-2">
-          <span class="alert-chip">Missed</span> {{ session.words }}
-          <NuxtLink :to="`/clients/${id}/block?view=calendar`" class="control" :aria-label="`Move ${session.words}`">
-            Move it
-          </NuxtLink>
-          <button type="button" class="control" :aria-label="`Let ${session.words} go`" @click="letGo(session.id)">
-            Let it go
-          </button>
-        </p>
+        <section v-if="missed" aria-labelledby="missed-head" class="mt-3 rounded border border-hair px-3 py-2">
+          <h2 id="missed-head" class="flex items-center gap-2 text-[14px] font-[650]">
+            <span class="alert-chip">Missed</span> {{ missed.words }} <span v-if="missed.more > 0" class="font-normal text-ink2">and {{ missed.more }} more after it</span>
+          </h2>
+          <ReplanTable class="mt-1" :lines="lines" :is-busy="isBusy" @chosen="choose" />
+        </section>
         <p v-for="note in view.notes" :key="note.text" class="mt-1">
           “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
         </p>
@@ -82,7 +84,7 @@ onMounted(() => (isLive.value = true))
                   {{ row.name }}
                 </th>
                 <td class="text-right font-semibold">
-                  {{ row.done }}
+                  <SetPegs :done="row.pegs.done" :due="row.pegs.due" />{{ row.done }}
                 </td>
                 <td class="text-right">
                   {{ row.due }}
@@ -149,6 +151,32 @@ onMounted(() => (isLive.value = true))
             Nothing of this rotation is behind yet.
           </p>
         </section>
+        <section v-if="leftOut.length > 0" aria-labelledby="left-out-head" class="mt-4">
+          <h2 id="left-out-head" class="section-head">
+            Kept in the log, left out of trends
+          </h2>
+          <p v-for="line in leftOut" :key="line.key" class="flex items-center gap-2 border-b border-hair py-1">
+            <span class="flex-1">{{ line.words }}</span>
+            <button v-if="line.isQuestioned" type="button" class="control" :disabled="isBusy" :aria-label="`It is right: ${line.words}`" @click="confirm(line.value)">
+              It is right
+            </button>
+          </p>
+        </section>
+        <section aria-labelledby="pace-head" class="mt-4">
+          <h2 id="pace-head" class="section-head">
+            Recovery, learned from twelve weeks
+          </h2>
+          <PaceTable v-if="paces.length > 0" :rows="paces" :is-busy="isBusy" @set="set" @usual="usual" @anew="anew" />
+          <p v-else-if="silent.length === 0" class="text-ink2">
+            Nothing to learn from yet: no muscle has an estimate beside what was done before it.
+          </p>
+          <details v-if="silent.length > 0" class="mt-1">
+            <summary class="cursor-pointer">
+              {{ silent.length }} with nothing to learn from yet: the usual hours
+            </summary>
+            <PaceTable :rows="silent" :is-busy="isBusy" @set="set" @usual="usual" @anew="anew" />
+          </details>
+        </section>
       </div>
       <aside aria-labelledby="next-head">
         <h2 id="next-head" class="font-display text-[17px]">
@@ -158,6 +186,15 @@ onMounted(() => (isLive.value = true))
           {{ notice || (proposals.length === 0 ? 'Nothing asks for a change.' : `${proposals.length} ${proposals.length === 1 ? 'change' : 'changes'} the log speaks for`) }}
         </p>
         <ProposalList v-model:refusing="isRefusing" class="mt-2" :proposals="proposals" :at="at" :is-busy="isBusy" @chosen="n => at = n" @taken="key => decide(key, 'taken')" @changed="change" @refused="refused" />
+        <button v-if="toSend" type="button" class="control mt-3" :disabled="isBusy" @click="sendAll()">
+          Send {{ toSend }} <KeyCap label="S" />
+        </button>
+        <p v-else class="mt-3 text-[12.5px] text-ink2">
+          The client has everything up to the next rotation.
+        </p>
+        <p v-for="name in view.review.contradictory" :key="name" class="mt-2 text-[12.5px]">
+          <span class="alert-chip">Answers contradict</span> {{ name }}: said to be recovered, yet half of the sets fell two reps or more short. Ask what happened.
+        </p>
         <details v-if="waiting.length > 0" class="mt-3">
           <summary class="cursor-pointer">
             {{ waiting.length }} waiting: no more changes in one week than a client can answer to
@@ -182,11 +219,13 @@ onMounted(() => (isLive.value = true))
             <li v-for="decision in view.decisions" :key="decision.id" class="border-b border-hair py-1">
               <span :class="decision.decision === 'taken' ? '' : 'line-through'">{{ decision.words }}</span>
               <span class="block text-[12px] text-ink2">{{ decision.decision }} by {{ decision.by }}, {{ decision.at.slice(0, 10) }}, after rotation {{ decision.pass + 1 }}{{ decision.version === null ? '' : `, plan version ${decision.version}` }}{{ decision.reason ? `: “${decision.reason}”` : '' }}</span>
+              <span v-if="decision.why" class="block text-[12px] text-ink2">{{ decision.why }}</span>
+              <NuxtLink v-if="decision.version !== null" :to="`/clients/${id}/history`" class="quiet-link text-[12px]">in the plan's history</NuxtLink>
             </li>
           </ul>
         </section>
         <p class="mt-4 text-[12px] text-ink2">
-          <KeyCap label="↑" /> <KeyCap label="↓" /> proposals · <KeyCap label="," /> <KeyCap label="." /> rotations. Proposals follow fixed rules from trends, answers, bands and pain; you decide.
+          <KeyCap label="↑" /> <KeyCap label="↓" /> proposals · <KeyCap label="," /> <KeyCap label="." /> rotations · <KeyCap label="1" /> to <KeyCap label="4" /> a missed session. Proposals follow fixed rules from trends, answers, bands and pain; you decide.
         </p>
       </aside>
     </main>

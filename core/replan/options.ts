@@ -1,0 +1,68 @@
+import { addDays } from '../base'
+import { passDates, withException, withOneOff, withPart, type PlanDocument } from '../block'
+import { compared, countedWithout, readinessWithout } from './compare'
+import { merged, spread } from './refill'
+import { type Construction, type Replan, REPLAN_OPTIONS, type ReplanQuestion } from './replan'
+import { shifted } from './shift'
+import { missedSession, sessionsAhead } from './ahead'
+
+const KEPT_STEP = 0.05
+
+/** The best first: nothing that must stop, little to be wary of, much kept, few days changed. Source: docs/methods.md#missed-session; example A-17. */
+export function rankedReplans<One extends Pick<Replan, 'option' | 'newStops' | 'newCautions' | 'kept' | 'daysChanged'>>(all: readonly One[]): readonly One[] {
+  const key = ({ option, newStops, newCautions, kept, daysChanged }: One) => [Math.min(1, newStops), newCautions, -Math.round(kept / KEPT_STEP), daysChanged, REPLAN_OPTIONS.indexOf(option)]
+  return [...all].sort((a, b) => {
+    const [left, right] = [key(a), key(b)]
+    const at = left.findIndex((value, place) => value !== right[place])
+    return at < 0 ? 0 : (left[at] ?? 0) - (right[at] ?? 0)
+  })
+}
+
+const DROP: Construction = { option: 'drop', moves: [], refilled: [], dropped: [] }
+
+/**
+ * What can be done about a missed session, each way worked out and set beside the others; the best first.
+ *
+ * Edge:   of two or more missed within a week only a shift, letting go and beginning the week anew are offered;
+ *         where nothing lies ahead any more it can only be let go.
+ * Source: docs/methods.md#missed-session; examples A-14 to A-17.
+ */
+export function replans(question: ReplanQuestion): readonly Replan[] {
+  const missed = missedSession(question)
+  if (!missed) return []
+  const isLate = addDays(missed.on, 7) < question.today
+  if (isLate || sessionsAhead(question).length === 0) return [DROP].flatMap(one => compared(one, question) ?? [])
+  const restart: Construction = { ...DROP, option: 'restart' }
+  const constructions = question.missedLately >= 2
+    ? [shifted(question), DROP, restart]
+    : [shifted(question), merged(question), DROP, spread(question, readinessWithout(question), countedWithout(question))]
+  const all = constructions.flatMap(one => (one ? compared(one, question) ?? [] : []))
+  return rankedReplans(all.filter(({ option, refilled }) => (option !== 'merge' && option !== 'spread') || refilled.length > 0))
+}
+
+/** Name under which a week begun anew stands on the calendar. */
+const RESTARTED = 'Week begun anew'
+
+/**
+ * A plan with one of them chosen.
+ *
+ * Shape: moves and left-out sessions are exceptions of their rotations, taken-over sets are one-off sessions of their dates.
+ * Edge:  letting go leaves the plan as it is.
+ */
+export function withReplan(plan: PlanDocument, { moves, refilled, dropped, option }: Replan, question: ReplanQuestion): PlanDocument {
+  const block = plan.block ?? {}
+  if (option === 'restart') {
+    const pass = question.expanded.passes[question.missed.pass]
+    return pass ? { ...plan, block: withPart(block, 'events', [...block.events ?? [], { id: `restart ${pass.from}`, what: RESTARTED, from: pass.from, to: question.isAnchored ? pass.to : addDays(question.today, -1), effect: 'shift' }]) } : plan
+  }
+  const withMoves = moves.reduce((held, { pass, day, place, on }) => withException(held, { kind: 'moved', pass, day, place, on }), block)
+  const exceptions = dropped.reduce((held, { pass, day, place }) => withException(held, { kind: 'dropped', pass, day, place }), withMoves)
+  const withBlock = exceptions === block ? plan : { ...plan, block: exceptions }
+  const dates = passDates(plan)
+  return refilled.reduce((held, one) => {
+    const session = plan.rotation.days[one.day]?.sessions[one.place]
+    const on = dates[one.pass]?.[one.day]
+    return session && on ? withOneOff(held, { on, session: session.id, reason: 'other', content: { ...one.content, id: session.id } }) : held
+  }, withBlock)
+}
+

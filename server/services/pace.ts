@@ -1,0 +1,91 @@
+import { randomUUID } from 'node:crypto'
+import { addDays, type ClientId, failure, groupedBy, type PlainDate, type Result, success } from '#core/base'
+import { catalogueWith, type Group } from '#core/catalogue'
+import { type LoggedSet, sifted } from '#core/log'
+import { contextWith, type PlanContext } from '#core/method'
+import { learnedPaces, LEARNING_DAYS, pacesAfter, pacesWith, type PaceDecision, type TrainedSession } from '#core/pace'
+import type { OwnPace } from '#core/recovery'
+import { adjustmentKey, doneSession, ownDecision } from '#core/review'
+import type { ClientView } from '#shared/contracts/client'
+import { SessionContract } from '#shared/contracts/plan'
+import type { Problem } from '#shared/contracts/problem'
+import { database } from '../db/database'
+import { lockedFacts, updateFacts } from '../db/queries/clients'
+import { decisionsOf, insertDecision } from '../db/queries/decisions'
+import { painReportsOf } from '../db/queries/health'
+import { setsSince } from '../db/queries/logEntries'
+import { exposuresOf, trainedSince } from '../db/queries/training'
+import { client } from './clients'
+import type { Coach } from './signIn'
+import { siftFacts } from './trends'
+
+/** Pain from here on says that a session tells nothing of recovery. */
+const HURTS = 3
+
+interface Log {
+  readonly sessions: Awaited<ReturnType<typeof trainedSince>>
+  readonly sets: readonly (LoggedSet & { readonly sessionId: string })[]
+  readonly values: Parameters<typeof learnedPaces>[1]
+  readonly painfulDays: ReadonlySet<PlainDate>
+}
+
+/** Paces the log speaks for; what the coach has begun anew is learned from that day on. */
+export function learnedFrom({ sessions, sets, values, painfulDays }: Log, facts: ClientView['facts'], context: PlanContext): ReadonlyMap<Group, OwnPace> {
+  const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
+  const trained = sessions.flatMap((row): TrainedSession[] => {
+    const own = bySession.get(row.id) ?? []
+    return own.length === 0 ? [] : [{ on: row.on, place: row.place, content: doneSession(SessionContract.parse(row.prescribed), own), isRecovered: row.isRecovered, isPainful: painfulDays.has(row.on) }]
+  })
+  const all = learnedPaces(trained, values, context)
+  const anew = Object.entries(facts.paceRecords ?? {}).flatMap(([group, record]) => (record.since ? [[group as Group, record.since] as const] : []))
+  return anew.reduce((paces, [group, since]) => {
+    const later = learnedPaces(trained.filter(({ on }) => on >= since), values, context).get(group)
+    return new Map([...paces, [group, later ?? { kind: 'not_enough_data' as const, exposures: 0, why: 'few' as const }]])
+  }, all)
+}
+
+/** The client's log as it is learned from. */
+export async function paceLog(coach: Coach, id: ClientId, { block, library }: Pick<ClientView, 'block' | 'library'>, today: PlainDate): Promise<Log> {
+  const db = database()
+  const from = addDays(today, -LEARNING_DAYS)
+  const [sessions, sets, values, reports, decisions] = await Promise.all([
+    trainedSince(db, coach.id, id, from), setsSince(db, coach.id, id, from), exposuresOf(db, coach.id, [id], from), painReportsOf(db, coach.id, id), block ? decisionsOf(db, coach.id, block.id) : [],
+  ])
+  const facts = siftFacts({ expanded: null, reports, decisions, catalogue: catalogueWith(library) })
+  return { sessions, sets, values: sifted(values, facts).used, painfulDays: painfulDaysOf(reports) }
+}
+
+export function painfulDaysOf(reports: Awaited<ReturnType<typeof painReportsOf>>): ReadonlySet<PlainDate> {
+  return new Set(reports.filter(({ score }) => score >= HURTS).map(({ on }) => on))
+}
+
+/** After a session was finished: what the log is clear about comes into force, a small step at a time. */
+export async function learnPaces(coach: Coach, id: ClientId, today: PlainDate): Promise<void> {
+  const found = await client(coach, id)
+  if (!found.ok) return
+  const { method, facts, library } = found.value
+  const learned = learnedFrom(await paceLog(coach, id, found.value, today), facts, contextWith(method, facts, catalogueWith(library)))
+  await database().transaction(async (tx) => {
+    const locked = await lockedFacts(tx, coach.id, id)
+    if (!locked) return
+    const { recoveryPace = {}, paceRecords = {} } = locked.facts
+    const next = pacesAfter(learned, recoveryPace, paceRecords, today)
+    if (next.paces !== recoveryPace) await updateFacts(tx, coach.id, id, { facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records } })
+  })
+}
+
+/** The coach sets a pace, goes back to the usual hours, or lets it be learned anew; kept with who and when. */
+export async function decidePace(coach: Coach, id: ClientId, { group, decision }: { readonly group: Group, readonly decision: PaceDecision }, today: PlainDate): Promise<Result<{ isDone: true }, Problem>> {
+  const found = await client(coach, id)
+  if (!found.ok) return found
+  const { block } = found.value
+  return database().transaction(async (tx): Promise<Result<{ isDone: true }, Problem>> => {
+    const locked = await lockedFacts(tx, coach.id, id)
+    if (!locked) return failure({ kind: 'not-found', what: 'client' })
+    const next = pacesWith(group, decision, locked.facts.recoveryPace ?? {}, locked.facts.paceRecords ?? {}, today)
+    await updateFacts(tx, coach.id, id, { facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records } })
+    const proposal = ownDecision('P1', { kind: 'pace', pace: decision.kind === 'set' ? decision.pace : null, isAnew: decision.kind === 'anew' }, group)
+    if (block) await insertDecision(tx, { coachId: coach.id, id: randomUUID(), clientId: id, blockId: block.id, pass: 0, key: adjustmentKey(proposal), proposal, decision: 'taken', reason: '', version: null, decidedBy: coach.name, decidedAt: new Date() })
+    return success({ isDone: true })
+  })
+}

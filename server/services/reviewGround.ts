@@ -1,0 +1,91 @@
+import { addDays, type ClientId, failure, groupedBy, type PlainDate, type Result, success } from '#core/base'
+import { type Catalogue, catalogueWith } from '#core/catalogue'
+import { type LeftOut, sifted, TREND } from '#core/log'
+import { contextWith, type PlanContext } from '#core/method'
+import { LEARNING_DAYS } from '#core/pace'
+import { expandedBlock, issuedBlock } from '#core/progress'
+import type { ReplanQuestion } from '#core/replan'
+import type { ReviewQuestion, SessionOutcome } from '#core/review'
+import type { ClientView } from '#shared/contracts/client'
+import { SessionContract } from '#shared/contracts/plan'
+import type { Problem } from '#shared/contracts/problem'
+import { database } from '../db/database'
+import { sentOf } from '../db/queries/blockSessions'
+import { decisionsOf, outcomesOf } from '../db/queries/decisions'
+import { painReportsOf } from '../db/queries/health'
+import { setsSince } from '../db/queries/logEntries'
+import { exposuresOf, lastDone, trainedSince } from '../db/queries/training'
+import { client } from './clients'
+import { learnedFrom, painfulDaysOf } from './pace'
+import type { Coach } from './signIn'
+import { siftFacts, trendsOfUsed } from './trends'
+
+const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
+const WEEK = 7
+
+type Row = Awaited<ReturnType<typeof outcomesOf>>[number]
+
+/** Everything a review is made from. */
+export interface ReviewGround {
+  readonly view: ClientView
+  readonly block: NonNullable<ClientView['block']>
+  readonly context: PlanContext
+  readonly catalogue: Catalogue
+  readonly rows: readonly Row[]
+  readonly question: ReviewQuestion
+  readonly decided: Awaited<ReturnType<typeof decisionsOf>>
+  readonly reports: Awaited<ReturnType<typeof painReportsOf>>
+  readonly leftOut: readonly LeftOut[]
+  readonly learned: ReturnType<typeof learnedFrom>
+}
+
+export function stateOf({ finishedAt, startedAt, missedDecision, on }: Row, today: PlainDate): SessionOutcome['state'] {
+  if (finishedAt) return 'done'
+  if (startedAt) return 'begun'
+  if (missedDecision !== null) return 'decided'
+  return on < today ? 'missed' : 'ahead'
+}
+
+/** Plan, log and what is known besides, of one rotation of the block being planned. */
+export async function reviewGround(coach: Coach, clientId: ClientId, asked: number | 'latest', today: PlainDate): Promise<Result<ReviewGround, Problem>> {
+  const db = database()
+  const found = await client(coach, clientId)
+  if (!found.ok) return found
+  const { block, method, facts, library } = found.value
+  if (!block || (asked !== 'latest' && asked >= block.plan.passes)) return failure(NOT_FOUND)
+  const catalogue = catalogueWith(library)
+  const context = contextWith(method, facts, catalogue)
+  const since = addDays(today, -LEARNING_DAYS)
+  const [sent, rows, exposures, reports, decided, trained, done] = await Promise.all([
+    sentOf(db, coach.id, block.id), outcomesOf(db, coach.id, block.id), exposuresOf(db, coach.id, [clientId], since), painReportsOf(db, coach.id, clientId), decisionsOf(db, coach.id, block.id), trainedSince(db, coach.id, clientId, since), lastDone(db, coach.id, clientId),
+  ])
+  const expanded = issuedBlock(expandedBlock(block.plan, context), sent.map(row => ({ ...row, content: SessionContract.parse(row.content) })))
+  // The one most lately begun that anything is known of.
+  const pass = asked === 'latest' ? Math.max(0, ...rows.filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead').map(row => row.pass)) : asked
+  const from = expanded.passes[Math.max(0, pass - 1)]?.from ?? block.plan.startsOn
+  const sets = await setsSince(db, coach.id, clientId, from < since ? from : since)
+  const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
+  const outcomes = new Map([...groupedBy(rows, row => row.pass)].map(([at, own]) => [at, own.map((row): SessionOutcome => ({ day: row.day, place: row.place, state: stateOf(row, today), sets: bySession.get(row.id) ?? [], minutes: row.minutes, isRecovered: row.isRecovered }))]))
+  const { used, leftOut } = sifted(exposures, siftFacts({ expanded, reports, decisions: decided, catalogue }))
+  const trendFrom = addDays(today, -TREND.windowDays)
+  return success({
+    view: found.value, block, context, catalogue, rows, decided, reports, leftOut: leftOut.filter(({ on }) => on >= trendFrom),
+    question: { expanded, pass, context, outcomes, trends: trendsOfUsed(used.filter(({ on }) => on >= trendFrom)), lastDone: done },
+    learned: learnedFrom({ sessions: trained, sets, values: used, painfulDays: painfulDaysOf(reports) }, facts, context),
+  })
+}
+
+/** Sessions of the reviewed rotation that were missed and not decided about, by date. */
+export function missedRows({ rows, question: { pass } }: ReviewGround, today: PlainDate): readonly Row[] {
+  return rows.filter(row => row.pass === pass && stateOf(row, today) === 'missed')
+}
+
+/** What a re-plan of a missed session is reckoned on. */
+export function replanQuestion({ rows, question, block, context }: ReviewGround, missed: Row, today: PlainDate): ReplanQuestion {
+  const closed = (block.plan.block?.events ?? []).filter(({ effect }) => effect === 'skip')
+  return {
+    expanded: question.expanded, missed: { pass: missed.pass, day: missed.day, place: missed.place }, today, context, isAnchored: block.plan.rotation.anchor.kind === 'weekday',
+    missedLately: rows.filter(row => stateOf(row, today) === 'missed' && row.on > addDays(missed.on, -WEEK) && row.on < addDays(missed.on, WEEK)).length,
+    isClosed: date => closed.some(({ from, to }) => from <= date && date <= to),
+  }
+}
