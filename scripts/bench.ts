@@ -11,7 +11,9 @@ import { formatSession, parseSession } from '#core/shorthand'
 import { Bench } from 'tinybench'
 import { forgetRoster, roster } from '../server/services/roster'
 import { benchAllocation } from './bench/allocation'
+import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
+import { rehearsalSeconds, reviewedClient } from './bench/review'
 import { rosterStudio } from './bench/rosterStudio'
 import { seededUuids } from './demo/seededIds'
 
@@ -89,6 +91,20 @@ if ('roster of 200 clients'.includes(wanted)) {
   const { coach, today } = await rosterStudio(200, 12)
   add('roster of 200 clients with 12 weeks of logs', () => roster(coach, today))
   add('roster of 200 clients, first time after a start', () => roster(coach, today), forgetRoster)
+}
+
+if ('review of a client with two years of logs'.includes(wanted)) {
+  const { sessions, run } = await reviewedClient()
+  add(`review of a client with two years of logs, ${sessions} sessions`, run)
+}
+if (wanted === '' || 'rehearsal'.includes(wanted)) {
+  const seconds = [rehearsalSeconds(), rehearsalSeconds(), rehearsalSeconds()].sort((a, b) => a - b)
+  console.log(`rehearsal of a block of 12 weeks, 1,000 runs: ${seconds.map(one => one.toFixed(2)).join(', ')} s (limit 3)`)
+}
+// Not about time: how often the program is right. Its tables stand in docs/methods.md.
+if (wanted === 'honesty') {
+  console.log(honestyTables())
+  process.exit(0)
 }
 
 // Whole proposals take seconds, not milliseconds, and are told by quality too: they have a table of their own.

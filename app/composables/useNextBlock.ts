@@ -41,5 +41,5 @@ export function useNextBlock() {
     return false
   }
   const overlaps = computed(() => issued.expanded !== null && startsOn.value <= issued.expanded.to)
-  return { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES }
+  return { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES, notes: computed(() => store.plan?.closingNotes ?? '') }
 }

@@ -51,6 +51,7 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
     case 'set_anchor': return setAnchor(plan, edit.anchor)
     case 'use_days': return useDays(plan, edit.days)
     case 'hold': return success(hold(plan, edit))
+    case 'set_closing_notes': return success(withClosingNotes(plan, edit.notes))
     case 'dismiss': return success({ ...plan, dismissed: [...others(plan, edit.finding), { finding: edit.finding, note: edit.note }] })
     case 'undismiss': return success({ ...plan, dismissed: others(plan, edit.finding) })
   }
@@ -181,4 +182,8 @@ function withNewSlot(day: RotationDay, slot: Slot, newId: () => string, host = d
   const grouping: Grouping = { id: groupingId(newId()), kind: 'straight', placement: 'main', slots: [slot] }
   const sessions: readonly Session[] = host ? day.sessions : [{ id: sessionId(newId()), groupings: [] }]
   return { ...day, sessions: sessions.map(session => (host === undefined || session.id === host ? { ...session, groupings: [...session.groupings, grouping] } : session)) }
+}
+
+function withClosingNotes({ closingNotes: _, ...plan }: PlanDocument, notes: string): PlanDocument {
+  return notes.trim() === '' ? plan : { ...plan, closingNotes: notes }
 }

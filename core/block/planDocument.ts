@@ -37,6 +37,9 @@ export interface PlanDocument {
   readonly dismissed?: readonly { readonly finding: string, readonly note: string }[]
   readonly oneOffs?: readonly OneOff[]
   readonly variants?: readonly Variant[]
+  /** What the coach takes from this block into the next, and what she took from the one before. */
+  readonly closingNotes?: string
+  readonly fromLast?: string
 }
 
 /** Where a slot stands, days from 0; undefined if the plan has no such slot. */

@@ -55,6 +55,7 @@ export type PlanEdit =
   | { readonly kind: 'use_days', readonly days: readonly RotationDay[] }
   /** Proposals leave held sets alone. */
   | { readonly kind: 'hold', readonly slots: readonly SlotId[], readonly isHeld: boolean }
+  | { readonly kind: 'set_closing_notes', readonly notes: string }
   | { readonly kind: 'dismiss', readonly finding: string, readonly note: string }
   | { readonly kind: 'undismiss', readonly finding: string }
   | { readonly kind: 'move_sets', readonly toDay: number, readonly moves: readonly { readonly slot: SlotId, readonly count: number }[] }

@@ -18,4 +18,5 @@ export { formatClock, GROUPING_NAMES, groupingWords, longerWords, offerWords, pa
 export { effortWords, loadWords, repsWords, restWords, runWords, schemeLines, setUpWords, stageWords, tempoWords } from './scheme'
 export { ALTERNATION_NAMES, blockConcernWords, EFFECT_NAMES, exceptionWords, RAMP_NAMES, RULE_NAMES, sessionStateWords } from './block'
 export { changeWords, concernWords, limitWords, missWords, PROPOSAL_NAMES, proofWords, purchaseWords, scenarioWords, SCOPE_NAMES } from './proposals'
-export { adherenceWords, adjustmentReason, adjustmentWords, CONFIDENCE_WORDS, LEFT_OUT_WORDS, paceWords, REPLAN_WORDS } from './review'
+export { shareInWords, strengthInWords } from './report'
+export { adherenceWords, adjustmentReason, adjustmentWords, CONFIDENCE_WORDS, LEFT_OUT_WORDS, paceWords, REPLAN_WORDS, ROW_NAMES } from './review'

@@ -32,7 +32,7 @@ export function adjustmentWords({ group, change, before, after, facts }: Adjustm
     case 'confirm': return `${nameOf(change.exercise)} of ${formatDay(change.on)}: ${formatOneDecimal(change.value)}${NBSP}kg is right`
     case 'load': return `${nameOf(change.exercise)}: ${change.step === 'up' ? 'one extra step heavier' : 'a twentieth lighter'}`
     case 'swap': return `${nameOf(change.from)}: ${nameOf(change.to)} instead, from the next rotation on`
-    case 'shorten': return `${facts?.session ?? 'A session'}: made to fit ${change.minutes} minutes, from the next rotation on`
+    case 'shorten': return `${facts?.session ?? 'A session'}: made to fit ${facts?.limit ?? change.minutes} minutes, from the next rotation on`
   }
 }
 
@@ -89,4 +89,10 @@ export const LEFT_OUT_WORDS: Readonly<Record<LeftOutReason, string>> = {
 export function paceWords(own: OwnPace): string {
   if (own.kind === 'not_enough_data') return own.why === 'few' ? `Not enough data yet: ${own.exposures} of 8 sessions` : `${own.exposures} sessions, but always about as long after the one before: nothing to learn from`
   return `about ${formatOneDecimal(own.pace)} times the usual hours (${formatOneDecimal(own.low)} to ${formatOneDecimal(own.high)}), learned from ${own.exposures} sessions`
+}
+
+/** What each row of the decision table comes down to, in a few words. */
+export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
+  A1: 'Nothing up on a sore joint', A2: 'Repeat: too much was missed', A3: 'Easier on purpose', A4: 'Fewer sets: falling and not recovered', A5: 'More in reserve: falling though recovered', A6: 'Hold: not recovered', A7: 'More sets: flat and recovered',
+  A8: 'Change one thing: flat at the ceiling', A9: 'Up to the floor', A10: 'Down to the ceiling', A11: 'Go on: rising', A12: 'Go on: no verdict yet', G1: 'Fewer sets after an absence', E1: 'A step heavier', E2: 'Lighter', E3: 'Another exercise', S1: 'A session made to fit', M1: 'Missed session', P1: 'Recovery pace', O1: 'Estimate confirmed',
 }

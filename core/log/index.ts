@@ -5,5 +5,7 @@ export { exerciseTrend, pooledTrend, robustLine, TREND, VERDICTS } from './trend
 export { LEFT_OUT, sifted } from './sifted'
 export type { DatedValue, LeftOut, LeftOutReason, SiftFacts } from './sifted'
 export type { Trend, Verdict } from './trend'
+export { trendBand } from './trendBand'
+export type { BandPoint } from './trendBand'
 export { median, normalShare } from './statistics'
 export { recentBest } from './recentBest'

@@ -121,6 +121,8 @@ function turnChoice({ plan, workingPasses }: Course, { working, exceptions }: Tu
   }
 }
 
+const isDropped = ({ exceptions }: Turn, day: number, place: number) => exceptions.some(exception => exception.kind === 'dropped' && exception.day === day && exception.place === place)
+
 /** The session of one day and place in one pass, with its date and what an event makes of it. */
 function datedSession(course: Course, turn: Turn, { d, place, session, terms }: { readonly d: number, readonly place: number, readonly session: Session, readonly terms: (on: PlainDate, isLight: boolean) => PassTerms }): BlockSession {
   const { plan, block, context, dates } = course
@@ -136,7 +138,7 @@ function datedSession(course: Course, turn: Turn, { d, place, session, terms }: 
   // What was said for a date comes before what the block makes of it.
   const oneOff = sessionOn(plan, session, planned)
   return {
-    pass: turn.at, day: d, place, on, role: day?.role ?? 'open', name: session.name ?? (day ? dayName(day) : ''), isSkipped: event?.effect === 'skip' || turn.exceptions.some(exception => exception.kind === 'dropped' && exception.day === d && exception.place === place), isMoved: moved !== undefined,
+    pass: turn.at, day: d, place, on, role: day?.role ?? 'open', name: session.name ?? (day ? dayName(day) : ''), isSkipped: event?.effect === 'skip' || isDropped(turn, d, place), isMoved: moved !== undefined,
     content: oneOff === session ? content : oneOff, ...(limit !== undefined && { minuteLimit: limit }), ...(event && { event }),
   }
 }

@@ -10,7 +10,7 @@ export interface NextBlockTerms { readonly title: string, readonly startsOn: Pla
 /**
  * The plan of the block after one: its rotation with new identities, ramps and effort as the client's method and new priorities have them.
  *
- * Edge: exercises that take turns and load rules carry over; events, exceptions and what was said for single dates do not.
+ * Edge: the coach's closing notes go along as what she took from the last block; exercises that take turns and load rules carry over; events, exceptions and what was said for single dates do not.
  */
 export function nextBlock(plan: PlanDocument, context: PlanContext, { title, startsOn, weeks, from, newId }: NextBlockTerms): PlanDocument {
   const working = expandedBlock(plan, context).passes.filter(({ isDeload }) => !isDeload)
@@ -34,7 +34,7 @@ export function nextBlock(plan: PlanDocument, context: PlanContext, { title, sta
     return [after.exercise === alternation.exercise ? { ...alternation, slot: after.id, exercise: before.exercise, intent: before.intent } : { ...alternation, slot: after.id }]
   })
   const kept = withPart(withPart({}, 'rules', plan.block?.rules), 'alternations', alternations)
-  const begun: PlanDocument = { schema: plan.schema, title, startsOn, passes: passesFor(weeks, rotation.days.length), rotation, block: kept }
+  const begun: PlanDocument = { schema: plan.schema, title, startsOn, passes: passesFor(weeks, rotation.days.length), rotation, block: kept, ...(plan.closingNotes && { fromLast: plan.closingNotes }) }
   const block = usualBlock(begun, context)
   const { block: _, ...bare } = begun
   return Object.keys(block).length > 0 ? { ...bare, block } : bare

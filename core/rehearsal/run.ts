@@ -165,29 +165,43 @@ function newPains(tally: Tally, state: State): readonly PainLevel[] {
 
 const UNKNOWN: Trend = { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count: 0, spanWeeks: 0 }
 
-function evidenceFor(group: number, facts: { readonly state: State, readonly tally: Tally, readonly ground: RehearsalGround, readonly pass: RehearsedPass, readonly next: RehearsedPass, readonly planned: number, readonly trends: readonly Trend[] }): GroupEvidence {
-  const { state, tally, ground, pass, next, planned, trends } = facts
-  const exposures = tally.exposures[group] ?? 0
+/** The worst joint that exercises of a muscle load; null where none is sore. */
+function soreOf(group: number, { sore }: State, { jointsOf }: RehearsalGround): GroupEvidence['sore'] {
+  const at = (jointsOf[group] ?? []).find(joint => sore[joint] !== 'none')
+  return at === undefined ? null : { joint: JOINTS[at] as Joint, level: sore[at] ?? 'none' }
+}
+
+/** Finished passes in a row in which a muscle was under its floor. */
+function underFloor(group: number, { tally, state, pass }: Facts, floor: number): number {
+  const isUnder = valueAt(tally.counted, group) / pass.weeks < floor - FLOOR_SLACK
+  return (state.belowFloor[group] = isUnder ? valueAt(state.belowFloor, group) + 1 : 0)
+}
+
+interface Facts { readonly state: State, readonly tally: Tally, readonly ground: RehearsalGround, readonly pass: RehearsedPass, readonly next: RehearsedPass }
+const FLOOR_SLACK = 0.5
+const NO_BAND = { floor: 0, target: 0, ceiling: 0 } as const
+const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): number => values[at] ?? 0
+
+function evidenceFor(group: number, facts: Facts, { planned, trends }: { readonly planned: number, readonly trends: readonly Trend[] }): GroupEvidence {
+  const { state, tally, ground, pass, next } = facts
+  const exposures = valueAt(tally.exposures, group)
   const members = [...new Set(pass.sessions.flatMap(({ slots }) => slots.filter(({ direct }) => direct.includes(group)).map(({ exercise }) => exercise)))]
-  const pooled = pooledTrend(members.map(exercise => trends[exercise] ?? UNKNOWN))
-  const band = ground.bands[group] ?? { floor: 0, target: 0, ceiling: 0 }
-  const [soreAt] = (ground.jointsOf[group] ?? []).filter(joint => state.sore[joint] !== 'none')
-  const isUnder = (tally.counted[group] ?? 0) / pass.weeks < band.floor - 0.5
-  state.belowFloor[group] = isUnder ? (state.belowFloor[group] ?? 0) + 1 : 0
+  const { verdict, probability, slope } = pooledTrend(members.map(exercise => trends[exercise] ?? UNKNOWN))
+  const band = ground.bands[group] ?? NO_BAND
+  const direct = valueAt(next.direct, group)
   return {
-    group: GROUPS[group] as Group, mode: ground.modes[group] ?? 'keep', direct: next.direct[group] ?? 0, counted: (next.counted[group] ?? 0) / next.weeks, band, verdict: pooled.verdict, probability: pooled.probability, slope: pooled.slope,
-    sore: soreAt === undefined ? null : { joint: JOINTS[soreAt] as Joint, level: state.sore[soreAt] ?? 'none' }, adherence: planned === 0 ? 1 : tally.done / planned, done: tally.done, planned,
-    recovered: tally.recovered[group] ?? 0, notRecovered: tally.notRecovered[group] ?? 0, readiness: exposures > 0 ? (tally.readiness[group] ?? 0) / exposures : NOT_KNOWN, exposures, lowExposures: tally.low[group] ?? 0,
-    belowFloorFor: state.belowFloor[group] ?? 0, ramp: next.isDeload || pass.isDeload ? 0 : Math.max(0, (next.direct[group] ?? 0) - (pass.direct[group] ?? 0)),
+    group: GROUPS[group] as Group, mode: ground.modes[group] ?? 'keep', direct, counted: valueAt(next.counted, group) / next.weeks, band, verdict, probability, slope, sore: soreOf(group, state, ground), adherence: planned === 0 ? 1 : tally.done / planned, done: tally.done, planned,
+    recovered: valueAt(tally.recovered, group), notRecovered: valueAt(tally.notRecovered, group), readiness: exposures > 0 ? valueAt(tally.readiness, group) / exposures : NOT_KNOWN, exposures, lowExposures: valueAt(tally.low, group),
+    belowFloorFor: underFloor(group, facts, band.floor), ramp: next.isDeload || pass.isDeload ? 0 : Math.max(0, direct - valueAt(pass.direct, group)),
   }
 }
 
 /** What the rules make of the pass, followed as proposed. */
-function decided(facts: { readonly state: State, readonly tally: Tally, readonly ground: RehearsalGround, readonly pass: RehearsedPass, readonly next: RehearsedPass }, week: number): readonly Adjustment[] {
+function decided(facts: Facts, week: number): readonly Adjustment[] {
   const { state, tally, ground, pass, next } = facts
   const planned = pass.sessions.reduce((sum, { slots }) => sum + slots.reduce((own, { sets }) => own + sets, 0), 0)
   const trends = state.points.map(points => exerciseTrend(points.filter(point => point.week >= week - WINDOW_WEEKS)))
-  const evidence = ground.trained.map(group => evidenceFor(group, { ...facts, planned, trends }))
+  const evidence = ground.trained.map(group => evidenceFor(group, facts, { planned, trends }))
   const answers = tally.recovered.reduce((sum, one) => sum + one, 0) + tally.notRecovered.reduce((sum, one) => sum + one, 0)
   const falling = evidence.filter(({ verdict }) => verdict === 'decline').length >= 2
   const isTired = answers >= 4 && tally.notRecovered.reduce((sum, one) => sum + one, 0) / answers >= 0.5

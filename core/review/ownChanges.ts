@@ -2,6 +2,7 @@ import { exerciseId, type ExerciseId } from '../base'
 import { type Intent, type Joint, JOINTS, rankedSubstitutes, requireExercise } from '../catalogue'
 import { type LoggedSet, median } from '../log'
 import { intentFor, PAIN_LEVELS, type PainLevel, type PlanContext } from '../method'
+import { sessionSeconds } from '../minutes'
 import type { BlockPass, BlockSession } from '../progress'
 import { leadRir } from '../scheme'
 import { sessionSlots, type Slot } from '../session'
@@ -10,7 +11,7 @@ import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import type { ReviewQuestion, SessionOutcome } from './passReview'
 
 /** Numbers of the rows about one exercise or one session; rules of thumb. Source: docs/methods.md#adjustments. */
-export const OWN = { rirError: 1.5, leastSets: 4, missedReps: 2, missedShare: 0.5, overMinutes: 5, overTimes: 2, ofSessions: 3, painStress: 2 } as const
+export const OWN = { rirError: 1.5, leastSets: 4, leastShortSets: 3, missedReps: 2, missedShare: 0.5, overMinutes: 5, overTimes: 2, ofSessions: 3, painStress: 2 } as const
 
 /** What is known of an exercise over the rotation. Units: reps. */
 interface Efforts { readonly slot: Slot, readonly errors: number[], readonly short: number[] }
@@ -50,11 +51,11 @@ const bare = (row: Adjustment['row'], change: Adjustment['change'], facts: Adjus
 /** The load one step up or a twentieth down, where efforts say so and no joint holds it. */
 function loadRows(efforts: ReadonlyMap<ExerciseId, Efforts>, next: readonly Slot[], context: PlanContext): readonly Adjustment[] {
   return [...efforts].flatMap(([exercise, { slot, errors, short }]): Adjustment[] => {
-    if (!next.some(other => other.exercise === exercise) || errors.length < OWN.leastSets) return []
+    if (!next.some(other => other.exercise === exercise)) return []
     const missed = short.filter(reps => reps >= OWN.missedReps).length
-    const error = median(errors)
-    const facts = { exercise, error, sets: errors.length, missed }
-    if (error <= -OWN.rirError || missed / Math.max(1, short.length) >= OWN.missedShare) return [bare('E2', { kind: 'load', exercise, step: 'down' }, facts, 'fair')]
+    const error = errors.length >= OWN.leastSets ? median(errors) : 0
+    const facts = { exercise, error, sets: Math.max(short.length, errors.length), missed }
+    if (error <= -OWN.rirError || (short.length >= OWN.leastShortSets && missed / short.length >= OWN.missedShare)) return [bare('E2', { kind: 'load', exercise, step: 'down' }, facts, 'fair')]
     const isHeld = SERIOUS.includes(soreOf(slot, context, 1)?.level ?? 'none')
     return error >= OWN.rirError && !isHeld ? [bare('E1', { kind: 'load', exercise, step: 'up' }, facts, 'fair')] : []
   })
@@ -95,14 +96,20 @@ function swapRows(groups: readonly Adjustment[], next: readonly Slot[], { contex
   return [...sore, ...falling]
 }
 
+/** Minutes a session is to be planned at so that it takes no longer than its limit, at the pace it really went. */
+function reckonedFor({ content }: BlockSession, limit: number, took: number, context: PlanContext): number {
+  return Math.max(LEAST_MINUTES, Math.floor(Math.min(limit, sessionSeconds(content, context) / 60 * limit / took)))
+}
+const LEAST_MINUTES = 10
+
 /** Sessions that went over their limit in two of the last three times. */
-function shortRows({ outcomes, pass }: ReviewQuestion, reviewed: BlockPass): readonly Adjustment[] {
+function shortRows({ outcomes, pass, context }: ReviewQuestion, reviewed: BlockPass): readonly Adjustment[] {
   return reviewed.sessions.flatMap((session: BlockSession): Adjustment[] => {
     const limit = session.minuteLimit
     if (limit === undefined) return []
     const took = Array.from({ length: pass + 1 }, (_, at) => outcomeOf(session, outcomes.get(at) ?? [])?.minutes).flatMap(minutes => minutes ?? []).slice(-OWN.ofSessions)
     const over = took.filter(minutes => minutes > limit + OWN.overMinutes)
-    return over.length >= OWN.overTimes ? [bare('S1', { kind: 'shorten', day: session.day, place: session.place, minutes: limit }, { session: session.name, minutes: median(over), limit, times: over.length, of: took.length }, 'fair')] : []
+    return over.length >= OWN.overTimes ? [bare('S1', { kind: 'shorten', day: session.day, place: session.place, minutes: reckonedFor(session, limit, median(over), context) }, { session: session.name, minutes: median(over), limit, times: over.length, of: took.length }, 'fair')] : []
   })
 }
 

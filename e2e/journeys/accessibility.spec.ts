@@ -31,7 +31,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.goto('/exercises')
     await page.getByRole('button', { name: 'Copy as my own' }).click()
     expect(await violations(page), 'own exercise').toEqual([])
-    for (const part of ['', '/targets', '/history', '/review']) {
+    for (const part of ['', '/targets', '/history', '/review', '/trends', '/rehearsal', '/report']) {
       await page.goto(`/clients/${studio.client('Teo').id}${part}`)
       expect(await violations(page), `client${part}`).toEqual([])
     }

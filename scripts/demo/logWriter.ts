@@ -18,6 +18,8 @@ export interface Story {
   readonly falling?: readonly Group[]
   /** Sessions that were missed, in days before today. */
   readonly missedDaysAgo?: readonly number[]
+  /** Sessions of so many last days that fell short: two reps fewer. */
+  readonly shortWithinDays?: number
   /** The next rotation is not sent yet. */
   readonly isUnsent?: boolean
   readonly isUnopened?: boolean
@@ -108,7 +110,7 @@ function setsDone(session: DatedSession['session'], on: PlainDate, teller: Telle
     let set = 0
     return slot.scheme.runs.filter(({ role }) => role === 'working').flatMap(run => Array.from({ length: run.count }, () => {
       set += 1
-      return stagesDone(run, { exercise, slot, set, strength, random: teller.random })
+      return stagesDone(run, { exercise, slot, set, strength, random: teller.random, isShort: daysBetween(on, teller.today) <= (teller.story.shortWithinDays ?? 0) })
     }).flat())
   })
 }
@@ -127,7 +129,7 @@ function strengthOn(exercise: Exercise, { intent }: Slot, on: PlainDate, { story
   return story.strengthKg * scale * (1 + slope * weeks) * (1 + 0.012 * (random() + random() + random() - 1.5))
 }
 
-interface Doing { readonly exercise: Exercise, readonly slot: Slot, readonly set: number, readonly strength: number, readonly random: () => number }
+interface Doing { readonly exercise: Exercise, readonly slot: Slot, readonly set: number, readonly strength: number, readonly random: () => number, readonly isShort: boolean }
 
 const USUAL_REPS = 12
 
@@ -135,7 +137,14 @@ function middleReps(run: SetRun): number {
   return nominalReps(workStages(run)[0]?.reps) ?? USUAL_REPS
 }
 
-function stagesDone(run: SetRun, { exercise, slot, set, strength, random }: Doing): readonly LoggedSet[] {
+const SHORT_BY = 2
+
+function lowReps(run: SetRun): number {
+  const wanted = workStages(run)[0]?.reps
+  return wanted?.kind === 'between' ? wanted.low : middleReps(run)
+}
+
+function stagesDone(run: SetRun, { exercise, slot, set, strength, random, isShort }: Doing): readonly LoggedSet[] {
   const common = { slot: slot.id, exercise: slot.exercise, intent: slot.intent, set, side: null, role: 'working' as const, seconds: null, isRirOpen: false }
   const rir = leadRir(run) ?? 2
   const isWeighed = exercise.loadStepKg > 0 && exercise.repUnit === 'reps' && exercise.loadBasis !== 'counterweight'
@@ -144,7 +153,7 @@ function stagesDone(run: SetRun, { exercise, slot, set, strength, random }: Doin
   const loadKg = Math.max(step, Math.round(loadForReps(strength, middleReps(run), rir) / step) * step)
   const tired = strength * (1 - 0.012 * (set - 1))
   const reps = Math.max(3, Math.min(19, Math.round(expectedReps(tired, loadKg) - rir)))
-  const first: LoggedSet = { ...common, stage: 1, loadKg, reps, rir: Math.max(0, Math.min(4, rir + Number(random() > 0.9) - Number(random() > 0.9))) }
+  const first: LoggedSet = isShort ? { ...common, stage: 1, loadKg, reps: Math.max(1, lowReps(run) - SHORT_BY), rir } : { ...common, stage: 1, loadKg, reps, rir: Math.max(0, Math.min(4, rir + Number(random() > 0.9) - Number(random() > 0.9))) }
   const hasDrop = workStages(run).length > 1
   return hasDrop ? [{ ...first, rir: 0 }, { ...common, stage: 2, loadKg: Math.max(step, Math.round(loadKg * 0.7 / step) * step), reps: 7, rir: 0 }] : [first]
 }

@@ -220,7 +220,7 @@ function sailmaker(startsOn: PlainDate, newId: () => string): Written {
 function electrician(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Ines Cardozo-Lind', about: 'Marine electrician, cox', bands: REST_AS_THEY_LIKE, start: '12:15', method: 'steady-middle',
-    story: { strengthKg: 28, gain: 0.005, missedDaysAgo: [1], girthCm: 29.8, bodyKg: 61 },
+    story: { strengthKg: 28, gain: 0.005, missedDaysAgo: [1], shortWithinDays: 3, girthCm: 29.8, bodyKg: 61 },
     facts: facts(28, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' }, sideLoads: [{ what: 'Rowing practice', groups: ['lats', 'upper_back', 'biceps'], times: { low: 2, high: 2 }, setsEach: 1, isEstimate: true, weekdays: [2, 6] }] }),
     plan: planFrom({
       title: 'Regatta block', startsOn, passes: 7, anchor: { kind: 'weekday', startsOn: 1 },

@@ -46,8 +46,8 @@ export function stateOf({ finishedAt, startedAt, missedDecision, on }: Row, toda
   return on < today ? 'missed' : 'ahead'
 }
 
-/** Plan, log and what is known besides, of one rotation of the block being planned. */
-export async function reviewGround(coach: Coach, clientId: ClientId, asked: number | 'latest', today: PlainDate): Promise<Result<ReviewGround, Problem>> {
+/** Plan, log and what is known besides, of one rotation of the block being planned; the sets of the last weeks, or of the whole block. */
+export async function reviewGround(coach: Coach, clientId: ClientId, asked: number | 'latest', today: PlainDate, reach: 'weeks' | 'block' = 'weeks'): Promise<Result<ReviewGround, Problem>> {
   const db = database()
   const found = await client(coach, clientId)
   if (!found.ok) return found
@@ -62,7 +62,7 @@ export async function reviewGround(coach: Coach, clientId: ClientId, asked: numb
   const expanded = issuedBlock(expandedBlock(block.plan, context), sent.map(row => ({ ...row, content: SessionContract.parse(row.content) })))
   // The one most lately begun that anything is known of.
   const pass = asked === 'latest' ? Math.max(0, ...rows.filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead').map(row => row.pass)) : asked
-  const from = expanded.passes[Math.max(0, pass - 1)]?.from ?? block.plan.startsOn
+  const from = reach === 'block' ? block.plan.startsOn : expanded.passes[Math.max(0, pass - 1)]?.from ?? block.plan.startsOn
   const sets = await setsSince(db, coach.id, clientId, from < since ? from : since)
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
   const outcomes = new Map([...groupedBy(rows, row => row.pass)].map(([at, own]) => [at, own.map((row): SessionOutcome => ({ day: row.day, place: row.place, state: stateOf(row, today), sets: bySession.get(row.id) ?? [], minutes: row.minutes, isRecovered: row.isRecovered }))]))

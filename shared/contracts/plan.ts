@@ -136,6 +136,7 @@ export const PlanContract = z.strictObject({
   schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(MOST_PASSES), rotation, block: BlockPlanContract.exactOptional(),
   dismissed: z.array(z.strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) }).readonly()).max(200).readonly().exactOptional(),
   oneOffs: z.array(z.strictObject({ on: PlainDateContract, session: id.transform(sessionId), reason: z.enum(ONE_OFF_REASONS), content: SessionContract }).readonly()).max(200).readonly().exactOptional(),
+  closingNotes: z.string().max(4000).exactOptional(), fromLast: z.string().max(4000).exactOptional(),
   variants: z.array(z.strictObject({ session: id.transform(sessionId), name: title, content: SessionContract }).readonly()).max(40).readonly().exactOptional(),
 }).readonly().superRefine((plan, context) => {
   const { anchor } = plan.rotation

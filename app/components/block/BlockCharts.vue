@@ -1,21 +1,11 @@
 <script setup lang="ts">
 import { RAMP_NAMES } from '#core/format'
-import type { ChartColours } from '~/composables/useBlockCharts'
 
 /** Sets against the band, effort, readiness and joints over the block. */
-const colours = shallowRef<ChartColours | null>(null)
-const { charts, group, groups, joint, joints } = useBlockCharts(colours)
+const { charts, group, groups, joint, joints } = useBlockCharts(useChartColours())
 /** The ramp of the muscle that is shown, so that its course can be changed with the chart in sight. */
 const { ramps, setRamp } = useBlockTerms()
 const ramp = computed(() => ramps.value.find(row => row.group === group.value))
-function readColours(): void {
-  const style = getComputedStyle(document.documentElement)
-  const of = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  colours.value = { ink: of('ink'), ink2: of('ink2'), line: of('line'), sunk: of('sunk'), of: family => of(`${family}-peg`) || of(family) }
-}
-onMounted(readColours)
-const { choice } = useTheme()
-watch(choice, () => nextTick(readColours))
 </script>
 
 <template>

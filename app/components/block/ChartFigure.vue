@@ -9,8 +9,8 @@ const place = useTemplateRef<HTMLElement>('place')
 const isTable = ref(false)
 /** The chart package lays its own legend out anew at every drawing, which takes longer than the drawing. */
 const legend = computed(() => chart.data.map((trace) => {
-  const { name = '', type, marker, line } = trace as { name?: string, type?: string, marker?: { color?: string, line?: { color?: string } }, line?: { color?: string, dash?: string } }
-  return { name, isBar: type === 'bar', isDashed: line?.dash === 'dot', fill: marker?.color ?? 'transparent', edge: marker?.line?.color ?? line?.color ?? marker?.color ?? 'currentColor' }
+  const { name = '', type, mode, marker, line } = trace as { name?: string, type?: string, mode?: string, marker?: { color?: string, symbol?: string, line?: { color?: string } }, line?: { color?: string, dash?: string } }
+  return { name, isBar: type === 'bar', mark: mode === 'markers' ? (marker?.symbol?.startsWith('x') ? '×' : '●') : '', isDashed: line?.dash === 'dot', fill: marker?.color ?? 'transparent', edge: marker?.line?.color ?? line?.color ?? marker?.color ?? 'currentColor' }
 }))
 const columns = computed(() => Object.keys(chart.rows[0] ?? {}))
 
@@ -59,7 +59,7 @@ function download(): void {
     </div>
     <ul v-show="!isTable" class="flex flex-wrap gap-x-4 text-[12px] text-ink2">
       <li v-for="entry in legend" :key="entry.name" class="flex items-center gap-1.5">
-        <span v-if="entry.isBar" class="h-2.5 w-2.5" :style="{ background: entry.fill, border: `1.5px solid ${entry.edge}` }" aria-hidden="true" /><span v-else class="w-5" :style="{ borderTop: `2px ${entry.isDashed ? 'dotted' : 'solid'} ${entry.edge}` }" aria-hidden="true" />{{ entry.name }}
+        <span v-if="entry.isBar" class="h-2.5 w-2.5" :style="{ background: entry.fill, border: `1.5px solid ${entry.edge}` }" aria-hidden="true" /><span v-else-if="entry.mark" :style="{ color: entry.edge }" aria-hidden="true">{{ entry.mark }}</span><span v-else class="w-5" :style="{ borderTop: `2px ${entry.isDashed ? 'dotted' : 'solid'} ${entry.edge}` }" aria-hidden="true" />{{ entry.name }}
       </li>
     </ul>
     <div v-show="!isTable" ref="place" class="h-[232px]" role="img" :aria-label="`${chart.title}. The table has the figures.`" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What carries over into the next block, and what comes first in it. */
 const emit = defineEmits<{ closed: [] }>()
-const { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES } = useNextBlock()
+const { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES, notes } = useNextBlock()
 async function submit(): Promise<void> {
   if (await begin()) emit('closed')
 }
@@ -20,6 +20,12 @@ async function submit(): Promise<void> {
       </div>
       <p v-if="overlaps" class="mt-1 text-[12.5px] text-alert">
         This block still runs on that day: it ends when the next one begins.
+      </p>
+      <p v-if="notes" class="mt-3 border-l-2 border-line pl-3 whitespace-pre-line">
+        {{ notes }}
+      </p>
+      <p v-else class="mt-3 text-[12.5px] text-ink2">
+        No closing notes yet. They are written on the block report (Review) and go along into the next block.
       </p>
       <fieldset class="mt-3">
         <legend class="font-semibold">

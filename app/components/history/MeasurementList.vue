@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDay } from '#core/format'
-import type { HistoryView, MeasurementKind } from '#shared/contracts/history'
+import { type HistoryView, MEASUREMENT_NAMES, type MeasurementKind } from '#shared/contracts/history'
 import { X } from 'lucide-vue-next'
 
 const { measurements, kinds, today, send, complaint } = defineProps<{
@@ -11,9 +11,6 @@ const { measurements, kinds, today, send, complaint } = defineProps<{
   complaint: string
 }>()
 const emit = defineEmits<{ removed: [id: string] }>()
-const NAMES: Readonly<Record<MeasurementKind, string>> = {
-  body_weight: 'Body weight', upper_arm_left: 'Upper arm, left', upper_arm_right: 'Upper arm, right', forearm_left: 'Forearm, left', forearm_right: 'Forearm, right', chest: 'Chest', waist: 'Waist', thigh: 'Thigh',
-}
 const entered = reactive({ kind: 'upper_arm_left' as MeasurementKind, value: '', on: today })
 const byKind = computed(() => kinds.flatMap((kind) => {
   const own = measurements.filter(measurement => measurement.kind === kind)
@@ -35,12 +32,12 @@ async function submit(): Promise<void> {
       <tbody>
         <tr v-for="{ kind, own } in byKind" :key="kind">
           <th scope="row" class="pr-4 align-top font-semibold">
-            {{ NAMES[kind] }}
+            {{ MEASUREMENT_NAMES[kind] }}
           </th>
           <td>
             <span v-for="one in own.slice(0, 6)" :key="one.id" class="mr-3 inline-flex items-center gap-1 whitespace-nowrap">
               <b class="font-display font-semibold">{{ one.value }} {{ unit(kind) }}</b> <span class="text-[12px] text-ink2">{{ formatDay(one.on) }}</span>
-              <button type="button" class="rounded text-ink2" :aria-label="`Remove ${NAMES[kind]} of ${formatDay(one.on)}`" @click="emit('removed', one.id)"><X :size="12" aria-hidden="true" /></button>
+              <button type="button" class="rounded text-ink2" :aria-label="`Remove ${MEASUREMENT_NAMES[kind]} of ${formatDay(one.on)}`" @click="emit('removed', one.id)"><X :size="12" aria-hidden="true" /></button>
             </span>
           </td>
         </tr>
@@ -50,7 +47,7 @@ async function submit(): Promise<void> {
       Nothing measured yet.
     </p>
     <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="submit">
-      <label>What <select v-model="entered.kind" class="small-field"><option v-for="kind in kinds" :key="kind" :value="kind">{{ NAMES[kind] }}</option></select></label>
+      <label>What <select v-model="entered.kind" class="small-field"><option v-for="kind in kinds" :key="kind" :value="kind">{{ MEASUREMENT_NAMES[kind] }}</option></select></label>
       <label>{{ unit(entered.kind) }} <input v-model="entered.value" inputmode="decimal" class="small-field w-[72px]" autocomplete="off"></label>
       <label>measured on <input v-model="entered.on" type="date" class="small-field"></label>
       <button type="submit" class="control">

@@ -20,9 +20,9 @@ const emit = defineEmits<{ chosen: [at: number] }>()
           Longest
         </th><th scope="col" class="pl-4">
           Joints
-        </th><th scope="col" class="text-right">
+        </th><th scope="col" class="pl-3 text-right">
           Days changed
-        </th><th scope="col" class="text-right">
+        </th><th scope="col" class="pl-3 text-right">
           Block ends
         </th><th scope="col" class="pl-4">
           New to watch
@@ -36,23 +36,24 @@ const emit = defineEmits<{ chosen: [at: number] }>()
             {{ line.name }} <KeyCap :label="String(at + 1)" />
           </button>
           <span class="block text-[12px] text-ink2">{{ line.what }}</span>
+          <span class="block text-[12px] text-ink2">{{ line.sets }}</span>
         </th>
         <td class="py-1 text-right font-semibold">
-          {{ line.kept }}<span class="block text-[12px] font-normal text-ink2">{{ line.sets }}</span>
+          {{ line.kept }}
         </td>
         <td class="py-1 pl-4">
           {{ line.lowest }}
         </td>
-        <td class="py-1 text-right" :class="line.isOverLimit ? 'font-semibold text-alert' : ''">
+        <td class="py-1 text-right whitespace-nowrap" :class="line.isOverLimit ? 'font-semibold text-alert' : ''">
           {{ line.longest }}
         </td>
         <td class="py-1 pl-4">
           {{ line.ramp }}
         </td>
-        <td class="py-1 text-right">
+        <td class="py-1 pl-3 text-right">
           {{ line.days }}
         </td>
-        <td class="py-1 text-right">
+        <td class="py-1 pl-3 text-right whitespace-nowrap">
           {{ line.ends }}
         </td>
         <td class="py-1 pl-4" :class="line.cautions === 'none' ? 'text-ink2' : 'font-semibold'">

@@ -25,7 +25,7 @@ onMounted(() => (isLive.value = true))
   <div class="min-w-[1080px]" :aria-busy="!isLive">
     <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
     <ReviewNav :id="id" here="rotation" />
-    <main v-if="view && head" class="grid grid-cols-[1fr_440px] gap-10 px-5 pt-4 pb-12">
+    <main v-if="view && head" class="grid grid-cols-[1fr_400px] gap-8 px-5 pt-4 pb-12">
       <div>
         <header class="flex items-center gap-2">
           <h1 class="font-display text-[23px] leading-[27px]">

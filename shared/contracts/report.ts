@@ -1,0 +1,26 @@
+import type { PlainDate } from '#core/base'
+import type { Group } from '#core/catalogue'
+import type { CourseRow } from '#core/review'
+import { z } from 'zod'
+import type { ExerciseCourse } from './trends'
+import type { MeasurementKind } from './history'
+
+/** A block told to the client: what was planned, done and changed. */
+export interface ReportView {
+  readonly name: string
+  readonly title: string
+  readonly from: PlainDate
+  readonly to: PlainDate
+  readonly sessionsDone: number
+  readonly sessionsDue: number
+  readonly setsDone: number
+  readonly setsDue: number
+  readonly volume: readonly CourseRow[]
+  readonly exercises: readonly ExerciseCourse[]
+  /** What was decided on the way, in the order it was. */
+  readonly changes: readonly { readonly on: string, readonly words: string, readonly why: string }[]
+  readonly measured: readonly { readonly kind: MeasurementKind, readonly first: number, readonly last: number }[]
+  /** Muscles the block was meant to build up. */
+  readonly built: readonly Group[]
+}
+export const ReportAnswer = z.custom<ReportView>(value => typeof value === 'object' && value !== null)

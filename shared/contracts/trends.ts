@@ -1,0 +1,26 @@
+import type { Group } from '#core/catalogue'
+import type { BandPoint, LeftOutReason, Trend } from '#core/log'
+import type { CourseArrival, CourseRow } from '#core/review'
+import type { PlainDate } from '#core/base'
+import { z } from 'zod'
+import type { MeasurementKind } from './history'
+
+/** An exercise with its estimates and what they support saying. Weeks of the line are counted from the first day. */
+export interface ExerciseCourse {
+  readonly exercise: string
+  readonly name: string
+  readonly group: Group | null
+  readonly points: readonly { readonly on: PlainDate, readonly value: number, readonly leftOut: LeftOutReason | null }[]
+  readonly trend: Omit<Trend, 'error'> & { readonly error: number | null }
+  readonly line: readonly (Omit<BandPoint, 'week'> & { readonly on: PlainDate })[]
+}
+
+/** Where a client is going, and what lies behind it. */
+export interface TrendsView {
+  readonly name: string
+  readonly exercises: readonly ExerciseCourse[]
+  readonly volume: readonly CourseRow[]
+  readonly readiness: readonly CourseArrival[]
+  readonly measurements: readonly { readonly on: PlainDate, readonly kind: MeasurementKind, readonly value: number }[]
+}
+export const TrendsAnswer = z.custom<TrendsView>(value => typeof value === 'object' && value !== null)
