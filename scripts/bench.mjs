@@ -1,5 +1,6 @@
 // `npm run bench`: how long the hot paths take on this machine. A word given as argument chooses the rows that contain it;
-// `logging` presses the built server instead, with 200 phones at once.
+// `logging` presses the built server instead, with 200 phones at once; `review` asks it for a long log and rehearses in its worker;
+// `honesty` tells how often trends and paces are right about simulated clients.
 import { end, endOnSignals } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
 import { ensureBuild, ensureDependencies, runScript } from './setup/project.mjs'
@@ -11,7 +12,13 @@ endOnSignals()
 try {
   await ensureDebianPackages(['postgresql'])
   await ensureDependencies()
-  if (words[0] !== 'logging') await runScript('bench', words, { env: { DATABASE_URL: await throwawayDatabase('bench') }, output: 'inherit' })
+  if (words[0] !== 'logging' && words[0] !== 'review') await runScript('bench', words, { env: { DATABASE_URL: await throwawayDatabase('bench') }, output: 'inherit' })
+  if (words.length === 0 || words[0] === 'review') {
+    await ensureDebianPackages(['chromium'])
+    await ensureBuild()
+    const { url, databaseUrl } = await throwawayServer('bench_review')
+    await runScript('benchReview', [], { env: { BASE_URL: url, DATABASE_URL: databaseUrl }, output: 'inherit' })
+  }
   if (words.length === 0 || words[0] === 'logging') {
     await ensureBuild()
     const { url, databaseUrl } = await throwawayServer('bench_logging')

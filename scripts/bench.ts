@@ -13,7 +13,6 @@ import { forgetRoster, roster } from '../server/services/roster'
 import { benchAllocation } from './bench/allocation'
 import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
-import { rehearsalSeconds, reviewedClient } from './bench/review'
 import { rosterStudio } from './bench/rosterStudio'
 import { seededUuids } from './demo/seededIds'
 
@@ -93,14 +92,6 @@ if ('roster of 200 clients'.includes(wanted)) {
   add('roster of 200 clients, first time after a start', () => roster(coach, today), forgetRoster)
 }
 
-if ('review of a client with two years of logs'.includes(wanted)) {
-  const { sessions, run } = await reviewedClient()
-  add(`review of a client with two years of logs, ${sessions} sessions`, run)
-}
-if (wanted === '' || 'rehearsal'.includes(wanted)) {
-  const seconds = [rehearsalSeconds(), rehearsalSeconds(), rehearsalSeconds()].sort((a, b) => a - b)
-  console.log(`rehearsal of a block of 12 weeks, 1,000 runs: ${seconds.map(one => one.toFixed(2)).join(', ')} s (limit 3)`)
-}
 // Not about time: how often the program is right. Its tables stand in docs/methods.md.
 if (wanted === 'honesty') {
   console.log(honestyTables())

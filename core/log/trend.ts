@@ -20,7 +20,7 @@ export interface Trend {
 
 /** Least data, and what a verdict takes. Units: points, weeks, share per week. Source: docs/methods.md#trend. */
 export const TREND = {
-  leastPoints: 5, leastWeeks: 2, mostPoints: 12, windowDays: 56, rise: 0.0025, fall: -0.003, sure: 0.8, flat: 0.0025, flatError: 0.005, theilSen: 1.05, priorWeight: 4,
+  leastPoints: 5, leastWeeks: 2, mostPoints: 12, windowDays: 56, rise: 0.0025, fall: -0.003, sure: 0.8, flat: 0.0025, flatError: 0.005, theilSen: 1.05, priorWeight: 4, spreadOfMedian: 1.4826,
 } as const
 /** How far a single estimate usually scatters, by reps to failure. */
 const SCATTER = [[10, 0.03], [15, 0.04], [Infinity, 0.05]] as const
@@ -30,12 +30,46 @@ function priorScatter(points: readonly TrendPoint[]): number {
   return SCATTER.find(([most]) => reps <= most)?.[1] ?? 0.05
 }
 
-/** A line through points that a few wild ones do not bend: the median of pairwise slopes, then of what is left. */
-export function robustLine(points: readonly { readonly week: number, readonly y: number }[]): { readonly slope: number, readonly base: number } {
-  const slopes = points.flatMap((a, at) => points.slice(at + 1).flatMap(b => (b.week > a.week ? [(b.y - a.y) / (b.week - a.week)] : [])))
-  const slope = slopes.length > 0 ? median(slopes) : 0
-  return { slope, base: points.length > 0 ? median(points.map(({ week, y }) => y - slope * week)) : 0 }
+interface Line { readonly slope: number, readonly base: number }
+
+/** Median of pairwise slopes, then of what is left; in the order of weeks. Called for every exercise of every rehearsed rotation, so written without lists of its own. */
+function lineThrough(weeks: Float64Array, ys: Float64Array): Line {
+  const count = weeks.length
+  const slopes = new Float64Array(count * (count - 1) / 2)
+  let found = 0
+  for (let at = 0; at < count; at++) {
+    for (let later = at + 1; later < count; later++) {
+      const gap = (weeks[later] ?? 0) - (weeks[at] ?? 0)
+      if (gap > 0) slopes[found++] = ((ys[later] ?? 0) - (ys[at] ?? 0)) / gap
+    }
+  }
+  const slope = found > 0 ? median(slopes.subarray(0, found)) : 0
+  return { slope, base: count > 0 ? median(without(ys, weeks, slope)) : 0 }
 }
+
+/** Sum of squared distances from the mean. */
+function squaredSpread(values: Float64Array): number {
+  let [sum, squares] = [0, 0]
+  for (const value of values) sum += value
+  const mean = sum / values.length
+  for (const value of values) squares += (value - mean) ** 2
+  return squares
+}
+
+/** What a slope leaves of each value. */
+function without(ys: Float64Array, weeks: Float64Array, slope: number): Float64Array {
+  const left = new Float64Array(ys.length)
+  for (let at = 0; at < ys.length; at++) left[at] = (ys[at] ?? 0) - slope * (weeks[at] ?? 0)
+  return left
+}
+
+/** A line through points that a few wild ones do not bend: the median of pairwise slopes, then of what is left. */
+export function robustLine(points: readonly { readonly week: number, readonly y: number }[]): Line {
+  const ordered = [...points].sort((a, b) => a.week - b.week)
+  return lineThrough(Float64Array.from(ordered, ({ week }) => week), Float64Array.from(ordered, ({ y }) => y))
+}
+
+const isInOrder = (points: readonly TrendPoint[]) => points.every(({ week }, at) => at === 0 || (points[at - 1]?.week ?? 0) <= week)
 
 /**
  * Robust trend of an exercise's RIR-adjusted estimate.
@@ -46,19 +80,24 @@ export function robustLine(points: readonly { readonly week: number, readonly y:
  * Source: docs/methods.md#trend (median of pairwise slopes, scatter shrunk to a prior); examples A-1 to A-6.
  */
 export function exerciseTrend(all: readonly TrendPoint[]): Trend {
-  const points = [...all].sort((a, b) => a.week - b.week).slice(-TREND.mostPoints)
+  const points = (isInOrder(all) ? all : [...all].sort((a, b) => a.week - b.week)).slice(-TREND.mostPoints)
   const count = points.length
   const spanWeeks = count > 0 ? (points.at(-1)?.week ?? 0) - (points[0]?.week ?? 0) : 0
   if (count < TREND.leastPoints || spanWeeks < TREND.leastWeeks) return { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count, spanWeeks }
-  const logs = points.map(({ week, value }) => ({ week, y: Math.log(value) }))
-  const { slope, base } = robustLine(logs)
-  const residuals = logs.map(({ week, y }) => y - base - slope * week)
+  const [weeks, ys] = [new Float64Array(count), new Float64Array(count)]
+  for (let at = 0; at < count; at++) {
+    weeks[at] = points[at]?.week ?? 0
+    ys[at] = Math.log(points[at]?.value ?? 1)
+  }
+  const { slope } = lineThrough(weeks, ys)
+  const residuals = without(ys, weeks, slope)
   const middle = median(residuals)
-  const scatter = 1.4826 * median(residuals.map(residual => Math.abs(residual - middle)))
+  for (let at = 0; at < count; at++) residuals[at] = Math.abs((residuals[at] ?? 0) - middle)
+  const scatter = TREND.spreadOfMedian * median(residuals)
   const sigma = Math.sqrt((TREND.priorWeight * priorScatter(points) ** 2 + (count - 2) * scatter ** 2) / (count + TREND.priorWeight - 2))
-  const mean = logs.reduce((sum, { week }) => sum + week, 0) / count
-  const error = TREND.theilSen * sigma / Math.sqrt(logs.reduce((sum, { week }) => sum + (week - mean) ** 2, 0))
-  return { ...judged(slope, error), count, spanWeeks }
+  const error = TREND.theilSen * sigma / Math.sqrt(squaredSpread(weeks))
+  const { verdict, probability } = judged(slope, error)
+  return { verdict, slope, error, probability, count, spanWeeks }
 }
 
 function judged(slope: number, error: number): Pick<Trend, 'verdict' | 'slope' | 'error' | 'probability'> {
@@ -82,14 +121,22 @@ const BETWEEN = 0.003
  * Source: docs/methods.md#trend; examples A-7 and A-8.
  */
 export function pooledTrend(members: readonly Trend[]): Omit<Trend, 'verdict'> & { readonly verdict: Verdict | 'mixed' } {
-  const judgedOnes = members.filter(({ verdict }) => verdict !== 'insufficient')
-  const count = judgedOnes.reduce((sum, trend) => sum + trend.count, 0)
-  const spanWeeks = Math.max(0, ...judgedOnes.map(trend => trend.spanWeeks))
-  if (judgedOnes.length === 0) return { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count: members.reduce((sum, trend) => sum + trend.count, 0), spanWeeks }
-  const weights = judgedOnes.map(({ error }) => 1 / (error ** 2 + BETWEEN ** 2))
-  const total = weights.reduce((sum, weight) => sum + weight, 0)
-  const slope = judgedOnes.reduce((sum, trend, at) => sum + trend.slope * (weights[at] ?? 0), 0) / total
-  const pooled = { ...judged(slope, 1 / Math.sqrt(total)), count, spanWeeks }
-  const verdicts = new Set(judgedOnes.map(({ verdict }) => verdict))
-  return verdicts.has('progress') && verdicts.has('decline') ? { ...pooled, verdict: 'mixed' } : pooled
+  let [total, weighted, count, spanWeeks, unused] = [0, 0, 0, 0, 0]
+  let [rises, falls] = [false, false]
+  for (const trend of members) {
+    if (trend.verdict === 'insufficient') {
+      unused += trend.count
+      continue
+    }
+    const weight = 1 / (trend.error ** 2 + BETWEEN ** 2)
+    total += weight
+    weighted += weight * trend.slope
+    count += trend.count
+    spanWeeks = Math.max(spanWeeks, trend.spanWeeks)
+    rises ||= trend.verdict === 'progress'
+    falls ||= trend.verdict === 'decline'
+  }
+  if (total === 0) return { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count: unused, spanWeeks }
+  const { verdict, slope, error, probability } = judged(weighted / total, 1 / Math.sqrt(total))
+  return { verdict: rises && falls ? 'mixed' : verdict, slope, error, probability, count, spanWeeks }
 }

@@ -24,11 +24,18 @@ export interface RehearsedSlot {
   readonly impulse: Float64Array
   readonly counted: Float64Array
   readonly joints: Float64Array
+  /** Groups that a set leaves anything in, and joints it loads, by their places. */
+  readonly touched: readonly number[]
+  readonly strained: readonly number[]
 }
 
-export interface RehearsedSession { readonly session: BlockSession, readonly hour: number, readonly groupings: number, readonly slots: readonly RehearsedSlot[] }
+/** What is done of a session, and the groups that trains directly. */
+export interface Portion { readonly slots: readonly RehearsedSlot[], readonly groups: readonly number[] }
 
-export interface RehearsedPass { readonly isDeload: boolean, readonly weeks: number, readonly sessions: readonly RehearsedSession[], readonly direct: Float64Array, readonly counted: Float64Array }
+/** A session whole, and cut short by its last grouping. */
+export interface RehearsedSession { readonly session: BlockSession, readonly hour: number, readonly whole: Portion, readonly cut: Portion }
+
+export interface RehearsedPass { readonly isDeload: boolean, readonly weeks: number, readonly sessions: readonly RehearsedSession[], readonly direct: Float64Array, readonly counted: Float64Array, /** Exercises that train each group directly. */ readonly members: readonly (readonly number[])[] }
 
 /** A block made ready to be gone through many times. */
 export interface RehearsalGround {
@@ -71,16 +78,19 @@ function slotOf(slot: Slot, grouping: number, exercise: number, work: readonly C
   const count = nominalReps(wanted)
   const direct = directGroups(slot.credits ?? intentFor(context, known, slot.intent).credits).map(group => GROUPS.indexOf(group))
   const loads = jointLoads(own, context)
+  const [impulse, counted] = [perSet(impulsesOf(own, context), sets), perSet(countedOf(own), sets)]
   return {
     slot, exercise, sets, grouping, direct, main: direct[0] ?? -1, rir: leadRir(run) ?? context.method.effort.defaultRir,
     low: wanted?.kind === 'between' ? wanted.low : count ?? known.repRange[0], high: wanted?.kind === 'between' ? wanted.high : count ?? known.repRange[1],
-    impulse: perSet(impulsesOf(own, context), sets), counted: perSet(countedOf(own), sets), joints: Float64Array.from(JOINTS, joint => loads[joint] / sets),
+    impulse, counted, touched: GROUPS.flatMap((_, at) => ((impulse[at] ?? 0) > 0 || (counted[at] ?? 0) > 0 ? [at] : [])), joints: Float64Array.from(JOINTS, joint => loads[joint] / sets), strained: JOINTS.flatMap((joint, at) => (loads[joint] > 0 ? [at] : [])),
   }
 }
 
 function summed(sessions: readonly RehearsedSession[], of: (slot: RehearsedSlot, group: number) => number): Float64Array {
-  return Float64Array.from(GROUPS, (_, group) => sessions.reduce((sum, { slots }) => sum + slots.reduce((own, slot) => own + of(slot, group) * slot.sets, 0), 0))
+  return Float64Array.from(GROUPS, (_, group) => sessions.reduce((sum, { whole }) => sum + whole.slots.reduce((own, slot) => own + of(slot, group) * slot.sets, 0), 0))
 }
+
+const portion = (slots: readonly RehearsedSlot[]): Portion => ({ slots, groups: [...new Set(slots.flatMap(({ direct }) => direct))] })
 
 /** A block made ready for a rehearsal: what every set of every session does, counted once. */
 export function rehearsalGround({ passes, from }: ExpandedBlock, context: PlanContext): RehearsalGround {
@@ -92,12 +102,10 @@ export function rehearsalGround({ passes, from }: ExpandedBlock, context: PlanCo
   const all = passes.map((pass): RehearsedPass => {
     const sessions = pass.sessions.filter(({ isSkipped }) => !isSkipped).map((session): RehearsedSession => {
       const work = countedWorkOfDay({ role: 'open', sessions: [session.content] }, context)
-      return {
-        session, hour: daysBetween(from, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS, groupings: session.content.groupings.length,
-        slots: session.content.groupings.flatMap((grouping, at) => grouping.slots.flatMap(slot => slotOf(slot, at, placeOf(slot.exercise), work, context) ?? [])),
-      }
+      const slots = session.content.groupings.flatMap((grouping, at) => grouping.slots.flatMap(slot => slotOf(slot, at, placeOf(slot.exercise), work, context) ?? []))
+      return { session, hour: daysBetween(from, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS, whole: portion(slots), cut: portion(slots.filter(({ grouping }) => grouping < session.content.groupings.length - 1)) }
     }).sort((a, b) => a.hour - b.hour)
-    return { isDeload: pass.isDeload, weeks: pass.rotation.days.length / DAYS_PER_WEEK, sessions, direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)), counted: summed(sessions, (slot, group) => slot.counted[group] ?? 0) }
+    return { isDeload: pass.isDeload, weeks: pass.rotation.days.length / DAYS_PER_WEEK, sessions, direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)), counted: summed(sessions, (slot, group) => slot.counted[group] ?? 0), members: GROUPS.map((_, group) => [...new Set(sessions.flatMap(({ whole }) => whole.slots.filter(({ direct }) => direct.includes(group)).map(({ exercise }) => exercise)))]) }
   })
   const slots = passes.flatMap(({ sessions }) => sessions).flatMap(({ content }) => sessionSlots(content))
   const touches = (slot: Slot, joint: Joint) => intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).jointStress[joint] > 0

@@ -72,33 +72,44 @@ function setsNow({ sets, main }: RehearsedSlot, left: Float64Array, isEasier: bo
   return sets + change
 }
 
+/** The lower middle of the last three estimates, as a coach would plan with. */
 function believedOf(state: State, exercise: number): number {
-  const latest = [...state.believed.get(exercise) ?? []].sort((a, b) => a - b)
-  return latest[Math.floor((latest.length - 1) / 2)] ?? 1
+  const [a = 1, b, c] = state.believed.get(exercise) ?? []
+  if (b === undefined) return a
+  return c === undefined ? Math.min(a, b) : Math.max(Math.min(a, b), Math.min(Math.max(a, b), c))
 }
 
 /** An exercise done: a load by what its log says, reps by what is there today. */
-function doSlot(slot: RehearsedSlot, sets: number, state: State, { capacity }: RehearsalGround, rirShift: number): readonly RehearsedSet[] {
+function doSlot(slot: RehearsedSlot, sets: number, state: State, { capacity }: RehearsalGround, rirShift: number): DoneSlot {
   const { main, exercise, low, high } = slot
   const loss = main < 0 ? 0 : PERFORMANCE_LOSS * (state.fatigue[main] ?? 0) / (capacity[main] ?? 1)
   const today = Math.exp(main < 0 ? 0 : state.strength[main] ?? 0) * (1 - Math.min(0.9, loss)) * Math.exp(state.chance.normal(0, SIMULATED.dayScatter))
   const rir = Math.max(0, slot.rir + rirShift)
   const load = loadForReps(believedOf(state, exercise), (low + high) / 2, rir)
   const able = expectedReps(today, load)
-  return Array.from({ length: sets }, (_, at): RehearsedSet => {
-    // Later sets lose a little to the ones before.
-    const reps = Math.max(1, Math.floor(able * (1 - 0.03 * at) - rir + 1e-9))
-    return { slot, set: at + 1, load, reps, rir: saidRir(Math.max(0, able * (1 - 0.03 * at) - reps), state.chance) }
-  })
+  // Who misjudges the first set misjudges the others alike; later sets lose a little to the ones before.
+  const reps = Math.max(1, Math.floor(able - rir + SLACK))
+  const said = saidRir(Math.max(0, able - reps), state.chance)
+  return { slot, sets, load, rir: said, repsAt: set => Math.max(1, Math.floor(able * (1 - LOST_BY_SET * (set - 1)) - rir + SLACK)) }
 }
 
-function remember(slot: RehearsedSlot, [first]: readonly RehearsedSet[], state: State, { isKept, week }: { readonly isKept: boolean, readonly week: number }): void {
-  const estimate = first && estimatedOneRep(first.load, first.reps, first.rir)
+interface DoneSlot { readonly slot: RehearsedSlot, readonly sets: number, readonly load: number, readonly rir: number, readonly repsAt: (set: number) => number }
+const LOST_BY_SET = 0.03
+const SLACK = 1e-9
+
+/** The sets one by one, for whoever keeps them. */
+function setsOf({ slot, sets, load, rir, repsAt }: DoneSlot): readonly RehearsedSet[] {
+  return Array.from({ length: sets }, (_, at): RehearsedSet => ({ slot, set: at + 1, load, reps: repsAt(at + 1), rir }))
+}
+
+function remember({ slot, load, rir, repsAt }: DoneSlot, state: State, { isKept, week }: { readonly isKept: boolean, readonly week: number }): void {
+  const reps = repsAt(1)
+  const estimate = estimatedOneRep(load, reps, rir)
   if (!estimate || !isKept) return
   const own = state.believed.get(slot.exercise) ?? []
   state.believed.set(slot.exercise, [...own, estimate.load].slice(-3))
   const points = state.points[slot.exercise]
-  points?.push({ week, value: estimate.load, repsToFailure: first.reps + first.rir })
+  points?.push({ week, value: estimate.load, repsToFailure: reps + rir })
   if (points && points.length > MOST_POINTS) points.shift()
 }
 
@@ -106,47 +117,58 @@ interface Tally { readonly counted: Float64Array, readonly readiness: Float64Arr
 
 const newTally = (): Tally => ({ counted: new Float64Array(GROUPS.length), readiness: new Float64Array(GROUPS.length), lowest: new Float64Array(GROUPS.length).fill(NOT_KNOWN), exposures: new Int16Array(GROUPS.length), low: new Int16Array(GROUPS.length), joints: new Float64Array(JOINTS.length), recovered: new Int16Array(GROUPS.length), notRecovered: new Int16Array(GROUPS.length), done: 0, missed: 0 })
 
-function doSession(session: RehearsedSession, state: State, ground: RehearsalGround, { tally, left, isEasier }: { readonly tally: Tally, readonly left: Float64Array, readonly isEasier: boolean }): RehearsedOutcome {
-  const { uniform } = state.chance
-  const isMissed = uniform() < SIMULATED.missed
-  const isCut = uniform() < SIMULATED.cutShort
-  if (isMissed) {
-    tally.missed += 1
-    return { session, isMissed, sets: [], isRecovered: null }
-  }
-  decay(state, session.hour, ground)
-  const slots = isCut ? session.slots.filter(({ grouping }) => grouping < session.groupings - 1) : session.slots
-  const groups = [...new Set(slots.flatMap(({ direct }) => direct))]
+const NO_SETS: readonly RehearsedSet[] = []
+/** More in reserve in easier days. */
+const EASIER_RIR = 2
+const HOURS_PER_WEEK = 168
+/** Readiness in percent under which an exposure counts as tired. */
+const LOW = 80
+
+/** How ready the client comes, as the model has it and as it is; and what she says when asked. */
+function arrive(groups: readonly number[], state: State, { capacity }: RehearsalGround, tally: Tally): boolean | null {
+  let worst = NOT_KNOWN
   for (const group of groups) {
-    const reckoned = readyPercent(state.reckoned[group] ?? 0, ground.capacity[group] ?? 1)
+    const [reckoned, really] = [readyPercent(state.reckoned[group] ?? 0, capacity[group] ?? 1), readyPercent(state.fatigue[group] ?? 0, capacity[group] ?? 1)]
     tally.readiness[group] = (tally.readiness[group] ?? 0) + reckoned
     tally.exposures[group] = (tally.exposures[group] ?? 0) + 1
-    if (reckoned < 80) tally.low[group] = (tally.low[group] ?? 0) + 1
-    tally.lowest[group] = Math.min(tally.lowest[group] ?? NOT_KNOWN, readyPercent(state.fatigue[group] ?? 0, ground.capacity[group] ?? 1))
+    if (reckoned < LOW) tally.low[group] = (tally.low[group] ?? 0) + 1
+    tally.lowest[group] = Math.min(tally.lowest[group] ?? NOT_KNOWN, really)
+    worst = Math.min(worst, really)
   }
-  const worst = Math.min(NOT_KNOWN, ...groups.map(group => readyPercent(state.fatigue[group] ?? 0, ground.capacity[group] ?? 1)))
   const isRecovered = groups.length === 0 ? null : saysRecovered(worst, state.chance)
-  for (const group of groups) {
-    const answers = isRecovered ? tally.recovered : tally.notRecovered
-    answers[group] = (answers[group] ?? 0) + 1
+  const answers = isRecovered ? tally.recovered : tally.notRecovered
+  for (const group of groups) answers[group] = (answers[group] ?? 0) + 1
+  return isRecovered
+}
+
+/** What an exercise leaves behind. */
+function leave({ touched, strained, impulse, counted, joints }: RehearsedSlot, sets: number, state: State, tally: Tally): void {
+  for (const group of touched) {
+    const fatigue = (impulse[group] ?? 0) * sets
+    state.fatigue[group] = (state.fatigue[group] ?? 0) + fatigue
+    state.reckoned[group] = (state.reckoned[group] ?? 0) + fatigue
+    tally.counted[group] = (tally.counted[group] ?? 0) + (counted[group] ?? 0) * sets
   }
-  const sets = slots.flatMap((slot) => {
-    const count = setsNow(slot, left, isEasier)
-    const done = doSlot(slot, count, state, ground, isEasier ? 2 : state.change.rir)
-    remember(slot, done, state, { isKept: !isEasier, week: session.hour / 168 })
-    for (let group = 0; group < GROUPS.length; group++) {
-      const impulse = (slot.impulse[group] ?? 0) * count
-      if (impulse > 0) {
-        state.fatigue[group] = (state.fatigue[group] ?? 0) + impulse
-        state.reckoned[group] = (state.reckoned[group] ?? 0) + impulse
-      }
-      tally.counted[group] = (tally.counted[group] ?? 0) + (slot.counted[group] ?? 0) * count
-    }
-    for (let joint = 0; joint < JOINTS.length; joint++) tally.joints[joint] = (tally.joints[joint] ?? 0) + (slot.joints[joint] ?? 0) * count
-    tally.done += count
-    return done
+  for (const joint of strained) tally.joints[joint] = (tally.joints[joint] ?? 0) + (joints[joint] ?? 0) * sets
+  tally.done += sets
+}
+
+function doSession(session: RehearsedSession, state: State, ground: RehearsalGround, { tally, left, isEasier, isKept }: { readonly tally: Tally, readonly left: Float64Array, readonly isEasier: boolean, readonly isKept: boolean }): RehearsedOutcome {
+  const isMissed = state.chance.uniform() < SIMULATED.missed
+  const { slots, groups } = state.chance.uniform() < SIMULATED.cutShort ? session.cut : session.whole
+  if (isMissed) {
+    tally.missed += 1
+    return { session, isMissed, sets: NO_SETS, isRecovered: null }
+  }
+  decay(state, session.hour, ground)
+  const isRecovered = arrive(groups, state, ground, tally)
+  const done = slots.map((slot) => {
+    const own = doSlot(slot, setsNow(slot, left, isEasier), state, ground, isEasier ? EASIER_RIR : state.change.rir)
+    remember(own, state, { isKept: !isEasier, week: session.hour / HOURS_PER_WEEK })
+    leave(slot, own.sets, state, tally)
+    return own
   })
-  return { session, isMissed, sets, isRecovered }
+  return { session, isMissed, sets: isKept ? done.flatMap(setsOf) : NO_SETS, isRecovered }
 }
 
 /** Pain that a steep rise brings, joint by joint; it is there for a pass. */
@@ -185,8 +207,7 @@ const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): num
 function evidenceFor(group: number, facts: Facts, { planned, trends }: { readonly planned: number, readonly trends: readonly Trend[] }): GroupEvidence {
   const { state, tally, ground, pass, next } = facts
   const exposures = valueAt(tally.exposures, group)
-  const members = [...new Set(pass.sessions.flatMap(({ slots }) => slots.filter(({ direct }) => direct.includes(group)).map(({ exercise }) => exercise)))]
-  const { verdict, probability, slope } = pooledTrend(members.map(exercise => trends[exercise] ?? UNKNOWN))
+  const { verdict, probability, slope } = pooledTrend((pass.members[group] ?? []).map(exercise => trends[exercise] ?? UNKNOWN))
   const band = ground.bands[group] ?? NO_BAND
   const direct = valueAt(next.direct, group)
   return {
@@ -199,7 +220,7 @@ function evidenceFor(group: number, facts: Facts, { planned, trends }: { readonl
 /** What the rules make of the pass, followed as proposed. */
 function decided(facts: Facts, week: number): readonly Adjustment[] {
   const { state, tally, ground, pass, next } = facts
-  const planned = pass.sessions.reduce((sum, { slots }) => sum + slots.reduce((own, { sets }) => own + sets, 0), 0)
+  const planned = pass.sessions.reduce((sum, { whole }) => sum + whole.slots.reduce((own, { sets }) => own + sets, 0), 0)
   const trends = state.points.map(points => exerciseTrend(points.filter(point => point.week >= week - WINDOW_WEEKS)))
   const evidence = ground.trained.map(group => evidenceFor(group, facts, { planned, trends }))
   const answers = tally.recovered.reduce((sum, one) => sum + one, 0) + tally.notRecovered.reduce((sum, one) => sum + one, 0)
@@ -249,13 +270,13 @@ export function rehearsedRun(ground: RehearsalGround, seed: number, keep?: (outc
     const left = Float64Array.from(state.change.sets)
     const isEasier = state.change.isDeload && !pass.isDeload
     for (const session of pass.sessions) {
-      const outcome = doSession(session, state, ground, { tally, left, isEasier })
+      const outcome = doSession(session, state, ground, { tally, left, isEasier, isKept: keep !== undefined })
       keep?.(outcome)
     }
     grow(state, tally, ground, pass.weeks)
     state.sore = newPains(tally, state)
     const next = ground.passes[at + 1]
-    const rows = next ? decided({ state, tally, ground, pass, next }, state.hour / 168) : []
+    const rows = next ? decided({ state, tally, ground, pass, next }, state.hour / HOURS_PER_WEEK) : []
     state.change = next ? changeFrom(rows) : noChange()
     return { counted: tally.counted.map(sum => sum / pass.weeks), readiness: tally.lowest, joints: tally.joints.map(sum => sum / pass.weeks), missed: tally.missed, sessions: pass.sessions.length, rows: rows.filter(({ isWaiting }) => !isWaiting).map(({ row }) => row), pains: state.sore.filter(level => level !== 'none').length }
   })

@@ -194,7 +194,7 @@ export function adjustments(evidence: readonly GroupEvidence[], signs: readonly 
   const each = evidence.map((of): Adjustment => {
     const found = decided(of)
     const by = found.change.kind === 'sets' || found.change.kind === 'hold_ramp' ? found.change.by : 0
-    return { ...found, group: of.group, before: of.direct, after: Math.max(0, of.direct + by), evidence: of, signs: [], confidence: confidenceOf(found, of), isWaiting: false }
+    return { row: found.row, change: found.change, group: of.group, before: of.direct, after: Math.max(0, of.direct + by), evidence: of, signs: [], confidence: confidenceOf(found, of), isWaiting: false }
   })
   const limited = withinOneWeek(each, evidence.reduce((sum, { counted }) => sum + counted, 0))
   if (signs.length < DECIDE.deloadSigns) return limited

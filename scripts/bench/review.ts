@@ -1,42 +1,89 @@
 import { randomUUID } from 'node:crypto'
-import { coachId, plainDate } from '#core/base'
-import { type Catalogue, catalogueWith } from '#core/catalogue'
+import { chromium } from '@playwright/test'
+import { coachId, type PlainDate, plainDate } from '#core/base'
+import { catalogueWith } from '#core/catalogue'
 import { contextWith, methodById } from '#core/method'
-import { expandedBlock, usualBlock } from '#core/progress'
-import { rehearsalGround, rehearsalSpread, rehearsedRun } from '#core/rehearsal'
-import { database } from '../../server/db/database'
+import { usualBlock } from '#core/progress'
+import playwrightConfig from '../../playwright.config'
+import { connectedDatabase } from '../../server/db/database'
 import { insertHistories, insertStudio } from '../../server/db/queries/studio'
-import { review } from '../../server/services/review'
-import { demoClients } from '../demo/studio'
+import { hashedPassword } from '../../server/services/passwords'
+import { type DemoClient, demoClients } from '../demo/studio'
 import { writtenHistory } from '../demo/writtenHistory'
 
 const WEEKS = 104
+const TIMES = 200
+const WARM_UP = 20
+const BLOCK_WEEKS = 12
 const RUNS = 1000
+const LIMITS = { reviewMs: 150, rehearsalSeconds: 3 } as const
 
-/** A client with two years of logs, four to five sessions a week, in the database that DATABASE_URL names. */
-export async function reviewedClient() {
-  const today = plainDate('2026-04-01')
-  const all = demoClients(today)
-  const client = all.find(({ name }) => name.startsWith('Joren'))
-  if (!client) throw new Error('the demo has no client whose log falls')
-  const coach = { id: coachId(randomUUID()), name: 'Bench', studio: 'Bench studio' }
-  await insertStudio(database(), { ...coach, email: `${coach.id}@skerrylane.example`, passwordHash: 'none' }, all)
-  const history = writtenHistory(client, today, WEEKS)
-  await insertHistories(database(), coach.id, [history])
-  return { sessions: history.sessions.filter(({ finishedAt }) => finishedAt !== null).length, run: () => review(coach, client.id, 'latest', today) }
+const today = () => plainDate(new Date().toISOString().slice(0, 10))
+
+function named(clients: readonly DemoClient[], name: string): DemoClient {
+  const found = clients.find(client => client.name.startsWith(name))
+  if (!found) throw new Error(`the demo has no ${name}`)
+  return found
 }
 
-/** A block of twelve weeks rehearsed a thousand times, as the worker does it. Seconds. */
-export function rehearsalSeconds(): number {
-  const client = demoClients(plainDate('2026-04-01')).find(({ name }) => name.startsWith('Marit'))
-  if (!client) throw new Error('the demo has no client with ramps')
-  const catalogue: Catalogue = catalogueWith({ exercises: [], credits: {} })
-  const context = contextWith(methodById(client.method), client.facts, catalogue)
-  const passes = Math.ceil(12 * 7 / client.plan.rotation.days.length)
-  const { block: _, ...bare } = client.plan
-  const plan = { ...bare, passes }
-  const began = performance.now()
-  const ground = rehearsalGround(expandedBlock({ ...plan, block: usualBlock(plan, context) }, context), context)
-  rehearsalSpread(Array.from({ length: RUNS }, (_run, seed) => rehearsedRun(ground, seed)), ground)
-  return (performance.now() - began) / 1000
+/** A coach of the bench's own, with some clients, and one of them with so many weeks of logs. */
+async function studio(databaseUrl: string, clients: readonly DemoClient[], logged: DemoClient | undefined, on: PlainDate) {
+  const { db, close } = connectedDatabase(databaseUrl)
+  const account = { email: `${randomUUID()}@skerrylane.example`, password: randomUUID() }
+  const id = coachId(randomUUID())
+  await insertStudio(db, { id, email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, clients)
+  const history = logged && writtenHistory(logged, on, WEEKS)
+  if (history) await insertHistories(db, id, [history])
+  await close()
+  return { account, sessions: history?.sessions.filter(({ finishedAt }) => finishedAt !== null).length ?? 0 }
+}
+
+function percentile(samples: readonly number[], share: number): string {
+  const sorted = [...samples].sort((a, b) => a - b)
+  return (sorted[Math.floor(share * sorted.length)] ?? 0).toFixed(0)
+}
+
+/** Asks the built server for the review of a client with two years of logs, one request after another. */
+export async function benchReview(base: string, databaseUrl: string): Promise<void> {
+  const clients = demoClients(today(), 501)
+  const client = named(clients, 'Joren')
+  const { account, sessions } = await studio(databaseUrl, clients, client, today())
+  const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
+  const { request } = await browser.newContext({ baseURL: base })
+  await request.post('/api/sign-in', { data: account })
+  const samples: number[] = []
+  for (let at = 0; at < TIMES + WARM_UP; at++) {
+    const began = performance.now()
+    const answer = await request.get(`/api/clients/${client.id}/review/latest`)
+    if (answer.status() !== 200) throw new Error(`the review answered ${answer.status()}`)
+    if (at >= WARM_UP) samples.push(performance.now() - began)
+  }
+  await browser.close()
+  console.log(`review of a client with ${sessions} logged sessions in two years, over HTTP: p50 ${percentile(samples, 0.5)}, p95 ${percentile(samples, 0.95)}, p99 ${percentile(samples, 0.99)} ms (limit ${LIMITS.reviewMs})`)
+}
+
+/** Rehearses a block of twelve weeks a thousand times in the worker of the built application. */
+export async function benchRehearsal(base: string, databaseUrl: string): Promise<void> {
+  const all = demoClients(today(), 502)
+  const marit = named(all, 'Marit')
+  const { block: _, ...bare } = marit.plan
+  const plan = { ...bare, passes: Math.ceil(BLOCK_WEEKS * 7 / bare.rotation.days.length) }
+  const client = { ...marit, plan: { ...plan, block: usualBlock(plan, contextWith(methodById(marit.method), marit.facts, catalogueWith({ exercises: [], credits: {} }))) } }
+  const { account } = await studio(databaseUrl, [client], undefined, today())
+  const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
+  const page = await (await browser.newContext({ baseURL: base })).newPage()
+  await page.request.post('/api/sign-in', { data: account })
+  await page.goto(`/clients/${client.id}/rehearsal`)
+  await page.locator('[aria-busy=false]').first().waitFor()
+  await page.getByLabel('Runs').selectOption(String(RUNS))
+  const seconds: string[] = []
+  for (let time = 1; time <= 3; time++) {
+    await page.getByLabel('Seed').fill(String(time))
+    await page.getByRole('button', { name: /^Rehearse/ }).click()
+    const said = page.getByRole('status').filter({ hasText: new RegExp(`^\\s*${RUNS} runs in`) })
+    await page.getByRole('button', { name: /^Cancel/ }).waitFor({ state: 'hidden', timeout: 60_000 })
+    seconds.push((await said.textContent())?.match(/in ([\d.]+) s/)?.[1] ?? '?')
+  }
+  await browser.close()
+  console.log(`rehearsal of ${plan.passes} rotations (${BLOCK_WEEKS} weeks), ${RUNS} runs in the page's worker: ${seconds.join(', ')} s (limit ${LIMITS.rehearsalSeconds})`)
 }
