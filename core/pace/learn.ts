@@ -25,7 +25,7 @@ const HOURS_PER_DAY = 24
 const SECOND_SESSION_HOURS = 6
 const DAYS_PER_WEEK = 7
 
-interface Held { readonly session: TrainedSession, readonly hour: number, readonly impulses: ReadonlyMap<Group, number> }
+interface Held { readonly session: TrainedSession, readonly hour: number, readonly impulses: ReadonlyMap<Group, number>, readonly first: ReadonlyMap<Group, string> }
 
 /** ln of each day's estimate over the exercise's robust line; exercises with fewer than four estimates say nothing. */
 function deviations(values: readonly DatedValue[], from: PlainDate): ReadonlyMap<string, number> {
@@ -39,14 +39,18 @@ function deviations(values: readonly DatedValue[], from: PlainDate): ReadonlyMap
   return found
 }
 
-/** The exercise that trains the muscle directly and comes first. */
-function firstDirect(content: Session, group: Group, context: PlanContext): string | undefined {
-  return sessionSlots(content).find(slot => directGroups(slot.credits ?? intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits).includes(group))?.exercise
+/** For each muscle the exercise that trains it directly and comes first. */
+function firstDirect(content: Session, context: PlanContext): ReadonlyMap<Group, string> {
+  const first = new Map<Group, string>()
+  for (const slot of sessionSlots(content)) {
+    for (const group of directGroups(slot.credits ?? intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits)) if (!first.has(group)) first.set(group, slot.exercise)
+  }
+  return first
 }
 
-function exposuresFor(group: Group, held: readonly Held[], deviation: ReadonlyMap<string, number>, context: PlanContext): readonly PaceExposure[] {
-  return held.flatMap(({ session, hour }, at): PaceExposure[] => {
-    const exercise = session.isPainful ? undefined : firstDirect(session.content, group, context)
+function exposuresFor(group: Group, held: readonly Held[], deviation: ReadonlyMap<string, number>): readonly PaceExposure[] {
+  return held.flatMap(({ session, hour, first }, at): PaceExposure[] => {
+    const exercise = session.isPainful ? undefined : first.get(group)
     const off = exercise === undefined ? undefined : deviation.get(`${exercise} ${session.on}`)
     const doses = held.slice(0, at).flatMap(({ hour: earlier, impulses }) => {
       const impulse = impulses.get(group) ?? 0
@@ -65,16 +69,16 @@ function exposuresFor(group: Group, held: readonly Held[], deviation: ReadonlyMa
  * Source: docs/methods.md#learned-recovery.
  */
 export function learnedPaces(sessions: readonly TrainedSession[], values: readonly DatedValue[], context: PlanContext): ReadonlyMap<Group, OwnPace> {
-  const [first] = [...sessions].sort((a, b) => a.on.localeCompare(b.on) || a.place - b.place)
-  if (!first) return new Map()
+  const [earliest] = [...sessions].sort((a, b) => a.on.localeCompare(b.on) || a.place - b.place)
+  if (!earliest) return new Map()
   const held = sessions.map((session): Held => ({
-    session, hour: daysBetween(first.on, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS, impulses: impulsesOf(countedWorkOfDay({ role: 'open', sessions: [session.content] }, context), context),
+    session, hour: daysBetween(earliest.on, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS, impulses: impulsesOf(countedWorkOfDay({ role: 'open', sessions: [session.content] }, context), context), first: firstDirect(session.content, context),
   })).sort((a, b) => a.hour - b.hour)
-  const deviation = deviations(values, first.on)
+  const deviation = deviations(values, earliest.on)
   const { recoveryPace: _, ...client } = context.client
   const usual = { ...context, client }
   return new Map(GROUPS.flatMap((group): (readonly [Group, OwnPace])[] => {
-    const exposures = exposuresFor(group, held, deviation, context)
+    const exposures = exposuresFor(group, held, deviation)
     return exposures.length === 0 ? [] : [[group, ownPace(exposures, group, tauHours(group, usual))]]
   }))
 }

@@ -4,6 +4,7 @@ import { coachId, type PlainDate, plainDate } from '#core/base'
 import { catalogueWith } from '#core/catalogue'
 import { contextWith, methodById } from '#core/method'
 import { usualBlock } from '#core/progress'
+import { sql } from 'drizzle-orm'
 import playwrightConfig from '../../playwright.config'
 import { connectedDatabase } from '../../server/db/database'
 import { insertHistories, insertStudio } from '../../server/db/queries/studio'
@@ -34,6 +35,8 @@ async function studio(databaseUrl: string, clients: readonly DemoClient[], logge
   await insertStudio(db, { id, email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, clients)
   const history = logged && writtenHistory(logged, on, WEEKS)
   if (history) await insertHistories(db, id, [history])
+  // A database that has run for two years knows how large its tables are; one that was filled a second ago does not yet.
+  await db.execute(sql`analyze`)
   await close()
   return { account, sessions: history?.sessions.filter(({ finishedAt }) => finishedAt !== null).length ?? 0 }
 }

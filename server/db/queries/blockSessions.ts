@@ -14,14 +14,15 @@ export async function openBlock(db: Database, coachId: CoachId, blockId: BlockId
   return row
 }
 
+/** Working sets of a session that were done. Counted session by session: whoever groups them all first reads the whole log. */
+export const setsDoneIn = sql<number>`(select count(distinct (l.slot, l.exercise, l.set))::int from ${loggedSets} l where l.coach_id = dated_sessions.coach_id and l.session_id = dated_sessions.id and l.role = 'working')`
+
 /** Sessions of a block that the client has, in the order of their passes. */
 export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
-  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(distinct (${loggedSets.slot}, ${loggedSets.exercise}, ${loggedSets.set})) filter (where ${loggedSets.role} = 'working')::int`.as('sets') })
-    .from(loggedSets).where(eq(loggedSets.coachId, coachId)).groupBy(loggedSets.sessionId).as('done')
   return db.select({
     pass: datedSessions.pass, day: datedSessions.day, place: datedSessions.place, on: datedSessions.on, name: datedSessions.name, content: datedSessions.prescribed,
-    isDone: sql<boolean>`${datedSessions.finishedAt} is not null`, isOpened: sql<boolean>`${datedSessions.openedAt} is not null`, setsDone: sql<number>`coalesce(${done.sets}, 0)::int`,
-  }).from(datedSessions).leftJoin(done, eq(done.sessionId, datedSessions.id))
+    isDone: sql<boolean>`${datedSessions.finishedAt} is not null`, isOpened: sql<boolean>`${datedSessions.openedAt} is not null`, setsDone: setsDoneIn,
+  }).from(datedSessions)
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, blockId), sql`${datedSessions.sentAt} is not null`))
     .orderBy(asc(datedSessions.pass), asc(datedSessions.day), asc(datedSessions.place))
 }

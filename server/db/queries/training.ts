@@ -1,7 +1,8 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { datedSessions, exposures, loggedSets } from '../schema'
+import { datedSessions, exposures } from '../schema'
+import { setsDoneIn } from './blockSessions'
 
 /** A dated session as lists of clients need it. */
 export interface SessionLine {
@@ -38,12 +39,10 @@ export async function exposuresOf(db: Database, coachId: CoachId, ids: readonly 
 
 /** Sessions of one client with how many working sets were done, the newest first. */
 export function sessionsOf(db: Database, coachId: CoachId, clientId: ClientId, from: PlainDate) {
-  const done = db.select({ sessionId: loggedSets.sessionId, sets: sql<number>`count(distinct (${loggedSets.slot}, ${loggedSets.exercise}, ${loggedSets.set})) filter (where ${loggedSets.role} = 'working')::int`.as('sets') })
-    .from(loggedSets).where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId))).groupBy(loggedSets.sessionId).as('done')
   return db.select({
     id: datedSessions.id, on: datedSessions.on, name: datedSessions.name, armSets: datedSessions.armSets, setsPlanned: datedSessions.setsPlanned, finishedAt: datedSessions.finishedAt,
-    minutes: datedSessions.minutes, isRecovered: datedSessions.isRecovered, note: datedSessions.note, missedDecision: datedSessions.missedDecision, setsDone: done.sets,
-  }).from(datedSessions).leftJoin(done, eq(done.sessionId, datedSessions.id))
+    minutes: datedSessions.minutes, isRecovered: datedSessions.isRecovered, note: datedSessions.note, missedDecision: datedSessions.missedDecision, setsDone: setsDoneIn,
+  }).from(datedSessions)
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from))).orderBy(desc(datedSessions.on), desc(datedSessions.place))
 }
 
