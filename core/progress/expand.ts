@@ -121,6 +121,7 @@ function turnChoice({ plan, workingPasses }: Course, { working, exceptions }: Tu
   }
 }
 
+const nameFor = (session: Session, day: RotationDay | undefined) => session.name ?? (day ? dayName(day) : '')
 const isDropped = ({ exceptions }: Turn, day: number, place: number) => exceptions.some(exception => exception.kind === 'dropped' && exception.day === day && exception.place === place)
 
 /** The session of one day and place in one pass, with its date and what an event makes of it. */
@@ -138,7 +139,7 @@ function datedSession(course: Course, turn: Turn, { d, place, session, terms }: 
   // What was said for a date comes before what the block makes of it.
   const oneOff = sessionOn(plan, session, planned)
   return {
-    pass: turn.at, day: d, place, on, role: day?.role ?? 'open', name: session.name ?? (day ? dayName(day) : ''), isSkipped: event?.effect === 'skip' || isDropped(turn, d, place), isMoved: moved !== undefined,
+    pass: turn.at, day: d, place, on, role: day?.role ?? 'open', name: nameFor(session, day), isSkipped: event?.effect === 'skip' || isDropped(turn, d, place), isMoved: moved !== undefined,
     content: oneOff === session ? content : oneOff, ...(limit !== undefined && { minuteLimit: limit }), ...(event && { event }),
   }
 }

@@ -83,7 +83,7 @@ export interface Adjustment {
   readonly before: number
   readonly after: number
   readonly evidence: GroupEvidence | null
-  readonly facts?: OwnFacts | undefined
+  readonly facts?: OwnFacts
   readonly signs: readonly DeloadSign[]
   readonly confidence: 'strong' | 'fair' | 'weak'
   /** Beyond what one week may change: listed, not offered. */

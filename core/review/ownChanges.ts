@@ -6,7 +6,7 @@ import { sessionSeconds } from '../minutes'
 import type { BlockPass, BlockSession } from '../progress'
 import { leadRir } from '../scheme'
 import { sessionSlots, type Slot } from '../session'
-import type { Adjustment } from './decide'
+import type { Adjustment, OwnFacts } from './decide'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import type { ReviewQuestion, SessionOutcome } from './passReview'
 
@@ -46,7 +46,7 @@ function soreOf(slot: Slot, context: PlanContext, least: number): { readonly joi
   return JOINTS.filter(joint => jointStress[joint] >= least).map(joint => ({ joint, level: context.client.pain?.[joint] ?? 'none' as const })).sort((a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level))[0]
 }
 
-const bare = (row: Adjustment['row'], change: Adjustment['change'], facts: Adjustment['facts'], confidence: Adjustment['confidence']): Adjustment => ({ row, group: null, change, before: 0, after: 0, evidence: null, signs: [], facts, confidence, isWaiting: false })
+const bare = (row: Adjustment['row'], change: Adjustment['change'], facts: OwnFacts, confidence: Adjustment['confidence']): Adjustment => ({ row, group: null, change, before: 0, after: 0, evidence: null, signs: [], facts, confidence, isWaiting: false })
 
 /** The load one step up or a twentieth down, where efforts say so and no joint holds it. */
 function loadRows(efforts: ReadonlyMap<ExerciseId, Efforts>, next: readonly Slot[], context: PlanContext): readonly Adjustment[] {

@@ -37,6 +37,8 @@ test('a week with one missed and one failing session: reviewed, re-planned and i
   await page.keyboard.press('s')
   await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
   await expect(page.getByText('The client has everything up to the next rotation.')).toBeVisible()
+  const { revisions } = await (await page.request.get(`/api/blocks/${(await blockOf(page, id)).id}/revisions`)).json() as { revisions: { version: number, decided: { words: string, by: string }[] }[] }
+  expect(revisions.find(({ version }) => version === 2)?.decided).toMatchObject([{ by: 'Test Coach', words: expect.stringMatching(/^Missed Pull of/) }])
   // Who decided what: both stand in the list, with the version of the plan.
   await expect(page.getByRole('region', { name: 'Decided' }).getByText(/^taken by Test Coach/)).toHaveCount(2)
 })

@@ -4,6 +4,7 @@ import { SET_ROLES, WEIGHT_UNITS } from '#core/scheme'
 import { BODY_SIDES } from '#core/sheet'
 import { z } from 'zod'
 import { ClientFactsContract } from './client'
+import { AdjustmentContract } from './decision'
 import { MEASUREMENT_KINDS, SIDES } from './history'
 import { PlainDateContract, PlanContract, SessionContract } from './plan'
 import { LogWordContract } from './sheet'
@@ -36,6 +37,8 @@ export const ClientDocument = z.strictObject({
   measurements: z.array(z.strictObject({ on: PlainDateContract, kind: z.enum(MEASUREMENT_KINDS), value: z.number() })),
   pain: z.array(z.strictObject({ joint: z.enum(JOINTS), side: z.enum(SIDES), score: z.int().min(0).max(10), nextMorning: z.int().min(0).max(10).nullable(), hasAlarmSign: z.boolean(), reportedAt: instant })),
   clearances: z.array(z.strictObject({ joint: z.enum(JOINTS), on: PlainDateContract, profession: words, limits: words, recordedAt: instant })),
+  /** Who decided what when; files from before have none. */
+  decisions: z.array(z.strictObject({ blockId: z.uuid().transform(blockId), pass: z.int(), proposal: AdjustmentContract, decision: z.enum(['taken', 'refused']), reason: words, version: z.int().nullable(), decidedBy: z.string().max(200), decidedAt: instant })).max(5000).default([]),
   messages: z.array(z.strictObject({ kind: z.enum(['link', 'sent', 'pain', 'own']), text: words, writtenAt: instant })),
 })
 export type ClientDocument = z.output<typeof ClientDocument>

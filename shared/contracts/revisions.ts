@@ -11,6 +11,8 @@ export const RevisionsView = z.object({
     /** Sets that differ from the save before, day by day; days from 0. */
     changes: z.array(z.object({ day: z.int(), exercise: z.string(), before: z.number(), after: z.number() })),
     isOther: z.boolean(),
+    /** What was decided in the review that this save came of, and by whom. */
+    decided: z.array(z.object({ words: z.string(), by: z.string() })),
   })),
 })
 export type RevisionsView = z.output<typeof RevisionsView>

@@ -10,6 +10,16 @@ import { renewedDocument } from './renewed'
 const instant = fc.integer({ min: 1_700_000_000, max: 1_790_000_000 }).map(seconds => new Date(seconds * 1000).toISOString())
 const maybe = fc.option(instant)
 
+const bare = { group: null, before: 0, after: 0, evidence: null, signs: [], confidence: 'fair' as const, isWaiting: false }
+const DECIDED = [
+  { ...bare, row: 'A3' as const, change: { kind: 'deload' as const }, signs: ['falling' as const, 'sore_joints' as const] },
+  { ...bare, row: 'E3' as const, change: { kind: 'swap' as const, from: 'cable_curl', to: 'hammer_curl', intent: null }, facts: { exercise: 'cable_curl', sore: { joint: 'wrist' as const, level: 'swap' as const } } },
+  { ...bare, row: 'M1' as const, change: { kind: 'replan' as const, option: 'spread' as const, session: 'Pull', on: plainDate('2026-04-07') } },
+  { ...bare, row: 'A7' as const, group: 'biceps' as const, before: 10, after: 12, change: { kind: 'sets' as const, by: 2, rir: 0 }, evidence: {
+    group: 'biceps' as const, mode: 'build' as const, direct: 10, counted: 12.5, band: { floor: 6, target: 12, ceiling: 16 }, verdict: 'mixed' as const, probability: 0.5, slope: 0, sore: null, adherence: 1, done: 20, planned: 20, recovered: 2, notRecovered: 0, readiness: 91.2, exposures: 2, lowExposures: 0, belowFloorFor: 0, ramp: 0, daysAway: null,
+  } },
+]
+
 const document = fc.tuple(planArbitrary, fc.uuid(), fc.uuid(), fc.uuid(), entriesArbitrary, instant, maybe, fc.array(fc.uuid(), { minLength: 25, maxLength: 25 })).map(([plan, block, former, session, entries, at, opened, keys]) => ({
   format: 'tholepin-client' as const, version: 2 as const, profile: { name: 'Marit Solheim-Okafor', units: 'kg', days: [] }, facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, method: 'steady-middle',
   blocks: [{ id: former, version: 3, savedAt: at, closedAt: at, plan }, { id: block, version: 1, savedAt: at, closedAt: null, plan }],
@@ -22,6 +32,7 @@ const document = fc.tuple(planArbitrary, fc.uuid(), fc.uuid(), fc.uuid(), entrie
   }],
   measurements: [{ on: plainDate('2026-04-01'), kind: 'body_weight' as const, value: 71.2 }], pain: [{ joint: 'wrist' as const, side: 'left' as const, score: 3, nextMorning: null, hasAlarmSign: false, reportedAt: at }],
   clearances: [{ joint: 'wrist' as const, on: plainDate('2026-04-02'), profession: 'physician', limits: '', recordedAt: at }], messages: [{ kind: 'own' as const, text: 'Well done', writtenAt: at }],
+  decisions: DECIDED.map(proposal => ({ blockId: block, pass: 1, proposal, decision: 'taken' as const, reason: '', version: 2, decidedBy: 'Ragna Tveitan', decidedAt: at })),
 }))
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
@@ -58,4 +69,10 @@ test.each([
   const [written] = fc.sample(document, { numRuns: 1, seed: 1 })
   const outcome = ClientDocument.safeParse(plain({ ...written, ...change }))
   expect(outcome.error?.issues[0]?.path[0]).toBe(path)
+})
+
+test('a file from before decisions were kept has none', () => {
+  const [written] = fc.sample(document, { numRuns: 1, seed: 2 })
+  const { decisions: _, ...older } = plain(written) as Record<string, unknown>
+  expect(ClientDocument.parse(older).decisions).toEqual([])
 })

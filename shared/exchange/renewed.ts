@@ -27,6 +27,7 @@ export function renewedDocument(document: ClientDocument, newId: () => string): 
   const fresh = renewer(newId)
   return {
     ...document, blocks: document.blocks.map(block => ({ ...block, id: blockId(fresh(block.id)) })),
+    decisions: document.decisions.map(decision => ({ ...decision, blockId: blockId(fresh(decision.blockId)) })),
     sessions: document.sessions.map(session => ({
       ...session, id: fresh(session.id), blockId: blockId(fresh(session.blockId)),
       sets: session.sets.map(set => ({ ...set, entryId: set.entryId === null ? null : fresh(set.entryId) })),

@@ -1,5 +1,6 @@
 import { type ClientId, type CoachId, groupedBy } from '#core/base'
 import { trendValue } from '#core/log'
+import { adjustmentKey } from '#core/review'
 import type { ClientDocument } from '#shared/contracts/clientDocument'
 import type { Profile } from '#shared/contracts/profile'
 import type { ClientFacts } from '#core/method'
@@ -7,18 +8,19 @@ import { and, asc, eq, max } from 'drizzle-orm'
 import type { AnyPgColumn } from 'drizzle-orm/pg-core'
 import { randomUUID } from 'node:crypto'
 import type { Database } from '../database'
-import { blockRevisions, blocks, clearances, clients, datedSessions, exposures, logEntries, loggedSets, measurements, messages, painReports } from '../schema'
+import { blockRevisions, blocks, clearances, clients, datedSessions, decisions, exposures, logEntries, loggedSets, measurements, messages, painReports } from '../schema'
 
 const told = (at: Date | null) => at?.toISOString() ?? null
 
 /** All a document holds of a client besides profile and facts, in the order of its days. */
-export async function documentParts(db: Database, coachId: CoachId, clientId: ClientId): Promise<Pick<ClientDocument, 'blocks' | 'sessions' | 'measurements' | 'pain' | 'clearances' | 'messages'>> {
+export async function documentParts(db: Database, coachId: CoachId, clientId: ClientId): Promise<Pick<ClientDocument, 'blocks' | 'sessions' | 'measurements' | 'pain' | 'clearances' | 'messages' | 'decisions'>> {
   const own = (table: { readonly coachId: AnyPgColumn, readonly clientId: AnyPgColumn }) => and(eq(table.coachId, coachId), eq(table.clientId, clientId))
-  const [ofBlocks, sessions, sets, entries, measured, pain, cleared, written] = await Promise.all([
+  const [ofBlocks, sessions, sets, entries, measured, pain, cleared, written, decided] = await Promise.all([
     db.select().from(blocks).where(own(blocks)).orderBy(asc(blocks.savedAt)), db.select().from(datedSessions).where(own(datedSessions)).orderBy(asc(datedSessions.on), asc(datedSessions.place), asc(datedSessions.id)),
     db.select().from(loggedSets).where(own(loggedSets)).orderBy(asc(loggedSets.sessionId), asc(loggedSets.at)), db.select().from(logEntries).where(own(logEntries)).orderBy(asc(logEntries.seq)),
     db.select().from(measurements).where(own(measurements)).orderBy(asc(measurements.on), asc(measurements.kind)), db.select().from(painReports).where(own(painReports)).orderBy(asc(painReports.reportedAt), asc(painReports.joint)),
     db.select().from(clearances).where(own(clearances)).orderBy(asc(clearances.recordedAt)), db.select().from(messages).where(own(messages)).orderBy(asc(messages.writtenAt)),
+    db.select().from(decisions).where(own(decisions)).orderBy(asc(decisions.decidedAt)),
   ])
   const [setsOf, entriesOf] = [groupedBy(sets, ({ sessionId }) => sessionId), groupedBy(entries, ({ sessionId }) => sessionId)]
   return {
@@ -31,6 +33,7 @@ export async function documentParts(db: Database, coachId: CoachId, clientId: Cl
     measurements: measured.map(({ on, kind, value }) => ({ on, kind, value })),
     pain: pain.map(({ joint, side, score, nextMorning, hasAlarmSign, reportedAt }) => ({ joint, side, score, nextMorning, hasAlarmSign, reportedAt: reportedAt.toISOString() })),
     clearances: cleared.map(({ joint, on, profession, limits, recordedAt }) => ({ joint, on, profession, limits, recordedAt: recordedAt.toISOString() })),
+    decisions: decided.map(({ blockId, pass, proposal, decision, reason, version, decidedBy, decidedAt }) => ({ blockId, pass, proposal, decision, reason, version, decidedBy, decidedAt: decidedAt.toISOString() })),
     messages: written.map(({ kind, text, writtenAt }) => ({ kind, text, writtenAt: writtenAt.toISOString() })),
   }
 }
@@ -58,6 +61,7 @@ export async function insertDocument(db: Database, who: { readonly coachId: Coac
     await inParts(document.measurements, part => tx.insert(measurements).values(part.map(row => ({ ...row, ...own, id: randomUUID() }))))
     await inParts(document.pain, part => tx.insert(painReports).values(part.map(row => ({ ...row, ...own, id: randomUUID(), reportedAt: new Date(row.reportedAt) }))))
     await inParts(document.clearances, part => tx.insert(clearances).values(part.map(row => ({ ...row, ...own, id: randomUUID(), recordedAt: new Date(row.recordedAt) }))))
+    await inParts(document.decisions, part => tx.insert(decisions).values(part.map(row => ({ ...row, ...own, id: randomUUID(), key: adjustmentKey(row.proposal), decidedAt: new Date(row.decidedAt) }))))
     await inParts(document.messages, part => tx.insert(messages).values(part.map(row => ({ ...row, ...own, id: randomUUID(), writtenAt: new Date(row.writtenAt) }))))
   })
 }

@@ -33,6 +33,7 @@ async function bringBack(version: number): Promise<void> {
         <span class="w-[130px] shrink-0 text-[12px] text-ink2">{{ time.format(new Date(revision.savedAt)) }}</span>
         <input class="small-field w-[150px] shrink-0" :value="revision.name ?? ''" placeholder="no name" maxlength="80" :aria-label="`Name of version ${revision.version}`" @change="rename(revision.version, textOf($event))">
         <span class="min-w-0 flex-1">
+          <span v-for="decision in revision.decided" :key="decision.words" class="block font-semibold">{{ decision.words }} <span class="font-normal text-ink2">decided by {{ decision.by }} in the review</span></span>
           <span v-for="(change, index) in revision.changes.slice(0, MOST_CHANGES)" :key="index">{{ index > 0 ? '; ' : '' }}day {{ change.day + 1 }} {{ nameOf(change.exercise) }} {{ change.before }} → {{ change.after }}</span>
           <span v-if="revision.changes.length > MOST_CHANGES" class="text-ink2"> and {{ revision.changes.length - MOST_CHANGES }} more</span>
           <span v-if="revision.isOther" class="text-ink2">days, order or details</span>

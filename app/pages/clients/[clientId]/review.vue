@@ -220,7 +220,7 @@ onMounted(() => (isLive.value = true))
               <span :class="decision.decision === 'taken' ? '' : 'line-through'">{{ decision.words }}</span>
               <span class="block text-[12px] text-ink2">{{ decision.decision }} by {{ decision.by }}, {{ decision.at.slice(0, 10) }}, after rotation {{ decision.pass + 1 }}{{ decision.version === null ? '' : `, plan version ${decision.version}` }}{{ decision.reason ? `: “${decision.reason}”` : '' }}</span>
               <span v-if="decision.why" class="block text-[12px] text-ink2">{{ decision.why }}</span>
-              <NuxtLink v-if="decision.version !== null" :to="`/clients/${id}/history`" class="quiet-link text-[12px]">in the plan's history</NuxtLink>
+              <NuxtLink v-if="decision.version !== null" :to="`/clients/${id}/split`" class="quiet-link text-[12px]">version {{ decision.version }} in the history of the plan (B on the board)</NuxtLink>
             </li>
           </ul>
         </section>
