@@ -32,6 +32,14 @@ async function block(page: Page, client: string, view: string): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${view}`, 'i') }).click()
 }
 
+/** A client's review, by one of its ways. */
+async function reviewWay(page: Page, client: string, way: string): Promise<void> {
+  await board(page, client)()
+  await page.getByRole('link', { name: 'Review', exact: true }).click()
+  await page.getByRole('navigation', { name: 'Review' }).getByRole('link', { name: way }).click()
+  await page.getByRole('heading', { level: 1 }).waitFor()
+}
+
 /** The client's sheet on a phone of its own, with the first round of the longest session logged. */
 async function sheet(page: Page, client: string): Promise<void> {
   const { clients } = await (await page.request.get('/api/roster')).json() as { clients: { id: string, name: string }[] }
@@ -48,7 +56,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'roster', take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click() },
   { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
   { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
-  { name: 'split-board-carrying', take: async page => (await board(page, 'Marit')(), await keys(page, '4', 'h', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight')) },
   { name: 'checks', take: async page => (await board(page, 'Liv')(), await keys(page, 'x'), await page.getByRole('dialog', { name: 'Checks' }).waitFor(), await keys(page, 'ArrowDown', 'ArrowDown')) },
   { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
   { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
@@ -58,11 +65,12 @@ const PICTURES: readonly Picture[] = [
   { name: 'proposals', take: async page => (await board(page, 'Marit')(), await keys(page, 'p'), await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })) },
   { name: 'block', take: async page => (await block(page, 'Marit', 'rotations'), await page.getByRole('gridcell', { name: /^Triceps, rotation 6:/ }).click()) },
   { name: 'block-charts', take: async page => (await block(page, 'Marit', 'charts'), await page.locator('[data-drawn]').nth(3).waitFor()) },
-  { name: 'block-calendar', theme: 'dark', take: async page => (await block(page, 'Marit', 'calendar'), await page.getByRole('button', { name: /, planned$/ }).first().click(), await keys(page, 'ArrowRight')) },
-  { name: 'session-short', theme: 'dark', take: async page => (await session(page, 'Marit', 4), await keys(page, 'l'), await page.getByRole('spinbutton', { name: 'Minutes today' }).fill('30')) },
   { name: 'sheet', take: page => sheet(page, 'Marit') },
   { name: 'log', take: async page => (await board(page, 'Marit')(), await page.getByRole('link', { name: 'Log', exact: true }).click(), await page.getByRole('textbox').first().waitFor()) },
-  { name: 'review', take: async page => (await board(page, 'Joren')(), await page.getByRole('link', { name: 'Review', exact: true }).click(), await page.getByRole('list', { name: 'Proposals' }).waitFor()) },
+  { name: 'review', take: async page => (await board(page, 'Ines')(), await page.getByRole('link', { name: 'Review', exact: true }).click(), await page.getByRole('list', { name: 'Proposals' }).waitFor()) },
+  { name: 'trends', take: async page => (await reviewWay(page, 'Joren', 'Trends'), await page.getByRole('button', { name: /^Overhead rope extension/ }).click(), await page.locator('[data-drawn]').nth(3).waitFor()) },
+  { name: 'rehearsal', theme: 'dark', take: async page => (await reviewWay(page, 'Marit', 'Rehearsal'), await page.locator('[aria-busy=false]').waitFor(), await keys(page, 'r'), await page.locator('[data-drawn]').nth(2).waitFor({ timeout: 60_000 })) },
+  { name: 'report', take: async page => (await reviewWay(page, 'Joren', 'Block report'), await page.locator('[data-drawn]').nth(1).waitFor()) },
   { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
 ]
 

@@ -43,7 +43,7 @@ test('a week with one missed and one failing session: reviewed, re-planned and i
   await expect(page.getByRole('region', { name: 'Decided' }).getByText(/^taken by Test Coach/)).toHaveCount(2)
 })
 
-test('trends: a plateau recognised, with its figures as a table; a doubtful estimate left out until it is confirmed', async ({ page, studio }) => {
+test('trends: a plateau recognised, with its figures as a table and as a file', async ({ page, studio }) => {
   await signIn(page, studio)
   const { id } = studio.client('Joren')
   await open(page, id, 'trends')
@@ -123,4 +123,24 @@ test('the block report: printed to PDF, with closing notes that the next block b
   await page.goto(`/clients/${id}/block`)
   await page.getByRole('button', { name: /next block/i }).click()
   await expect(page.getByText('Triceps twice a week, not three times.')).toBeVisible()
+})
+
+test('an absurd estimate is kept and left out until the coach says that it is right', async ({ page, studio }) => {
+  await signIn(page, studio)
+  const { id } = studio.client('Joren')
+  const { sessions } = await (await page.request.get(`/api/clients/${id}/history`)).json() as { sessions: { on: string }[] }
+  const taken = new Set(sessions.map(({ on }) => on))
+  const free = Array.from({ length: 20 }, (_, back) => new Date(Date.now() - (back + 2) * 86_400_000).toISOString().slice(0, 10)).find(on => !taken.has(on))
+  const set = { on: free, session: '', exercise: 'overhead_extension_rope', intent: null, set: 1, stage: 1, side: null, role: 'working', load: { amount: 270, unit: 'kg' }, reps: 10, seconds: null, rir: 1, isRirOpen: false }
+  const logged = await page.request.post(`/api/clients/${id}/log/import`, { data: { isTrial: false, sets: [set] } })
+  expect(logged.status(), await logged.text()).toBe(200)
+  await open(page, id, 'review')
+  const left = page.getByRole('region', { name: 'Kept in the log, left out of trends' })
+  await expect(left.getByText(/^Overhead rope extension, .*far off its neighbours/)).toBeVisible()
+  await left.getByRole('button', { name: /^It is right: Overhead rope extension/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'It is right: trends reckon with it from now on.' })).toBeVisible()
+  await expect(left).toHaveCount(0)
+  await expect(page.getByText(/^taken by Test Coach/).first()).toBeVisible()
+  const again = await page.request.post(`/api/clients/${id}/review/latest/confirm`, { data: { exercise: 'overhead_extension_rope', on: free, value: 1 } })
+  expect(again.status()).toBe(422)
 })

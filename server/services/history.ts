@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/catalogue'
-import { recentBest, TREND } from '#core/log'
+import { recentBest, sifted, TREND } from '#core/log'
 import type { ClearanceBody, HistoryView, MeasurementBody, PainBody } from '#shared/contracts/history'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
@@ -9,9 +9,10 @@ import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
 import { clearancesOf, deleteMeasurement, insertClearance, insertMeasurement, insertPainReport, measurementsOf, painReportsOf } from '../db/queries/health'
 import { decideMissed, exposuresOf, sessionsOf } from '../db/queries/training'
+import { client } from './clients'
 import { painOf } from './pain'
 import type { Coach } from './signIn'
-import { trendsOf } from './trends'
+import { siftFactsOf, trendsOf } from './trends'
 
 /** Twelve weeks of sessions are shown. */
 const SHOWN_DAYS = 84
@@ -20,16 +21,17 @@ const DONE = { isDone: true } as const
 /** What was done, where it is going, and what hurts. */
 export async function history(coach: Coach, id: ClientId, today: PlainDate): Promise<Result<HistoryView, Problem>> {
   const db = database()
-  const [client, sessions, exposures, reports, clearances, measurements] = await Promise.all([
-    clientName(db, coach.id, id), sessionsOf(db, coach.id, id, addDays(today, -SHOWN_DAYS)), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
+  const [found, sessions, exposures, reports, clearances, measurements] = await Promise.all([
+    client(coach, id), sessionsOf(db, coach.id, id, addDays(today, -SHOWN_DAYS)), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
     painReportsOf(db, coach.id, id), clearancesOf(db, coach.id, id), measurementsOf(db, coach.id, id),
   ])
-  if (!client) return failure({ kind: 'not-found', what: 'client' })
+  if (!found.ok) return found
+  const facts = await siftFactsOf(db, coach, found.value)
   const levels = painOf(reports, clearances)
   return success({
-    name: client.name, measurements,
+    name: found.value.name, measurements,
     sessions: sessions.map(({ finishedAt, missedDecision, setsDone, ...session }) => ({ ...session, setsDone: setsDone ?? 0, state: stateOf(session.on, finishedAt, missedDecision, today) })),
-    trends: trendsOf(exposures).map(({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({ exercise, verdict, slope, error: Number.isFinite(error) ? error : null, count, spanWeeks })),
+    trends: trendsOf(exposures, facts).map(({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({ exercise, verdict, slope, error: Number.isFinite(error) ? error : null, count, spanWeeks })),
     joints: JOINTS.flatMap((joint) => {
       const own = reports.filter(report => report.joint === joint)
       const clearance = clearances.find(candidate => candidate.joint === joint)
@@ -85,7 +87,9 @@ export async function removeMeasurement(coach: Coach, client: ClientId, id: stri
 /** How strong the client is lately, exercise by exercise. */
 export async function strengths(coach: Coach, id: ClientId, today: PlainDate): Promise<Result<{ strengths: { exercise: string, kg: number }[] }, Problem>> {
   const db = database()
-  const [client, exposures] = await Promise.all([clientName(db, coach.id, id), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays))])
-  if (!client) return failure({ kind: 'not-found', what: 'client' })
-  return success({ strengths: recentBest(exposures).map(({ exercise, value }) => ({ exercise, kg: value })) })
+  const [found, exposures] = await Promise.all([client(coach, id), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays))])
+  if (!found.ok) return found
+  // What is doubtful plans no load.
+  const { used } = sifted(exposures, await siftFactsOf(db, coach, found.value))
+  return success({ strengths: recentBest(used).map(({ exercise, value }) => ({ exercise, kg: value })) })
 }

@@ -11,13 +11,13 @@ import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { lockedFacts, updateFacts } from '../db/queries/clients'
-import { decisionsOf, insertDecision } from '../db/queries/decisions'
+import { insertDecision } from '../db/queries/decisions'
 import { painReportsOf } from '../db/queries/health'
 import { setsSince } from '../db/queries/logEntries'
 import { exposuresOf, trainedSince } from '../db/queries/training'
 import { client } from './clients'
 import type { Coach } from './signIn'
-import { siftFacts } from './trends'
+import { siftFactsOf } from './trends'
 
 /** Pain from here on says that a session tells nothing of recovery. */
 const HURTS = 3
@@ -45,13 +45,12 @@ export function learnedFrom({ sessions, sets, values, painfulDays }: Log, facts:
 }
 
 /** The client's log as it is learned from. */
-export async function paceLog(coach: Coach, id: ClientId, { block, library }: Pick<ClientView, 'block' | 'library'>, today: PlainDate): Promise<Log> {
+export async function paceLog(coach: Coach, view: Pick<ClientView, 'id' | 'block' | 'library'>, today: PlainDate): Promise<Log> {
   const db = database()
-  const from = addDays(today, -LEARNING_DAYS)
-  const [sessions, sets, values, reports, decisions] = await Promise.all([
-    trainedSince(db, coach.id, id, from), setsSince(db, coach.id, id, from), exposuresOf(db, coach.id, [id], from), painReportsOf(db, coach.id, id), block ? decisionsOf(db, coach.id, block.id) : [],
+  const [{ id }, from] = [view, addDays(today, -LEARNING_DAYS)]
+  const [sessions, sets, values, reports, facts] = await Promise.all([
+    trainedSince(db, coach.id, id, from), setsSince(db, coach.id, id, from), exposuresOf(db, coach.id, [id], from), painReportsOf(db, coach.id, id), siftFactsOf(db, coach, view),
   ])
-  const facts = siftFacts({ expanded: null, reports, decisions, catalogue: catalogueWith(library) })
   return { sessions, sets, values: sifted(values, facts).used, painfulDays: painfulDaysOf(reports) }
 }
 
@@ -64,7 +63,7 @@ export async function learnPaces(coach: Coach, id: ClientId, today: PlainDate): 
   const found = await client(coach, id)
   if (!found.ok) return
   const { method, facts, library } = found.value
-  const learned = learnedFrom(await paceLog(coach, id, found.value, today), facts, contextWith(method, facts, catalogueWith(library)))
+  const learned = learnedFrom(await paceLog(coach, found.value, today), facts, contextWith(method, facts, catalogueWith(library)))
   await database().transaction(async (tx) => {
     const locked = await lockedFacts(tx, coach.id, id)
     if (!locked) return

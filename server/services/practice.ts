@@ -2,7 +2,7 @@ import { randomInt, randomUUID } from 'node:crypto'
 import { addDays, blockId, type ClientId, clientId, failure, groupedBy, isoWeekday, type PlainDate, type Result, success } from '#core/base'
 import type { PlanDocument } from '#core/block'
 import { catalogueWith } from '#core/catalogue'
-import { recentBest, trendValue, TREND } from '#core/log'
+import { recentBest, sifted, trendValue, TREND } from '#core/log'
 import { contextWith, type PlanContext } from '#core/method'
 import { datedSession, expandedBlock } from '#core/progress'
 import { practiceLog, type PracticeSession, rehearsalGround } from '#core/rehearsal'
@@ -14,6 +14,7 @@ import { insertHistories, type NewHistory } from '../db/queries/studio'
 import { exposuresOf } from '../db/queries/training'
 import { client } from './clients'
 import type { Coach } from './signIn'
+import { siftFactsOf } from './trends'
 
 /** Rotations a practice client has behind her at most. */
 const PASSES_BEHIND = 4
@@ -62,7 +63,7 @@ export async function makePractice(coach: Coach, from: ClientId, today: PlainDat
   const plan = begunBefore(block.plan, today)
   const [id, ownBlock] = [clientId(randomUUID()), blockId(randomUUID())]
   await insertClient(db, { coachId: coach.id, id, blockId: ownBlock, plan, facts: ownFacts, profile: { ...ProfileContract.parse(profile.profile), name: `Practice: ${name}`.slice(0, 80), about: 'Simulated, not a person' } })
-  const log = practiceLog(rehearsalGround(expandedBlock(plan, context), context), randomInt(2 ** 31), new Map(recentBest(exposures).map(({ exercise, value }) => [exercise, value])), context)
+  const log = practiceLog(rehearsalGround(expandedBlock(plan, context), context), randomInt(2 ** 31), new Map(recentBest(sifted(exposures, await siftFactsOf(db, coach, found.value)).used).map(({ exercise, value }) => [exercise, value])), context)
   await insertHistories(db, coach.id, [historyOf(id, ownBlock, log, today, context)])
   return success({ id })
 }

@@ -66,7 +66,7 @@ export async function reviewGround(coach: Coach, clientId: ClientId, asked: numb
   const sets = await setsSince(db, coach.id, clientId, from < since ? from : since)
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
   const outcomes = new Map([...groupedBy(rows, row => row.pass)].map(([at, own]) => [at, own.map((row): SessionOutcome => ({ day: row.day, place: row.place, state: stateOf(row, today), sets: bySession.get(row.id) ?? [], minutes: row.minutes, isRecovered: row.isRecovered }))]))
-  const { used, leftOut } = sifted(exposures, siftFacts({ expanded, reports, decisions: decided, catalogue }))
+  const { used, leftOut } = sifted(exposures, siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }))
   const trendFrom = addDays(today, -TREND.windowDays)
   return success({
     view: found.value, block, context, catalogue, rows, decided, reports, leftOut: leftOut.filter(({ on }) => on >= trendFrom),

@@ -1,9 +1,13 @@
 import { type ExerciseId, groupedBy, type PlainDate } from '#core/base'
 import { type DatedValue, exerciseTrend, sifted, type SiftFacts } from '#core/log'
-import { type Catalogue, JOINTS } from '#core/catalogue'
-import type { ExpandedBlock } from '#core/progress'
+import { passDates, type PlanDocument } from '#core/block'
+import { type Catalogue, catalogueWith, JOINTS } from '#core/catalogue'
 import type { Adjustment } from '#core/review'
-import type { painReportsOf } from '../db/queries/health'
+import type { ClientView } from '#shared/contracts/client'
+import type { Database } from '../db/database'
+import { decisionsOf } from '../db/queries/decisions'
+import { painReportsOf } from '../db/queries/health'
+import type { Coach } from './signIn'
 
 /** Where nothing is known but the estimates themselves. */
 const NOTHING_KNOWN: SiftFacts = { isDeload: () => false, isPainful: () => false, isConfirmed: () => false }
@@ -23,18 +27,25 @@ export function trendsOfUsed(used: readonly Exposure[]) {
 }
 
 /** What is known about the days of a client's estimates: easier rotations, pain, and what the coach has confirmed. */
-export function siftFacts({ expanded, reports, decisions, catalogue }: { readonly expanded: ExpandedBlock | null, readonly reports: Awaited<ReturnType<typeof painReportsOf>>, readonly decisions: readonly { readonly proposal: Adjustment, readonly decision: string }[], readonly catalogue: Catalogue }): SiftFacts {
-  const easy = expanded?.passes.filter(({ isDeload }) => isDeload) ?? []
+export function siftFacts({ plan, reports, decisions, catalogue }: { readonly plan: PlanDocument | null, readonly reports: Awaited<ReturnType<typeof painReportsOf>>, readonly decisions: readonly { readonly proposal: Adjustment, readonly decision: string }[], readonly catalogue: Catalogue }): SiftFacts {
+  const deloads = new Set(plan?.block?.deloads ?? [])
+  const easy = deloads.size === 0 || !plan ? new Set<PlainDate>() : new Set(passDates(plan).filter((_, pass) => deloads.has(pass)).flat())
   const painful = reports.filter(({ score }) => score >= PAINFUL)
   const confirmed = new Set(decisions.flatMap(({ proposal: { change }, decision }) => (change.kind === 'confirm' && decision === 'taken' ? [`${change.exercise} ${change.on} ${change.value}`] : [])))
   return {
-    isDeload: on => easy.some(({ from, to }) => from <= on && on <= to),
+    isDeload: on => easy.has(on),
     isPainful: (exercise, on) => {
       const stress = catalogue.get(exercise)?.intents[0].jointStress
       return painful.some(report => report.on === on && JOINTS.includes(report.joint) && (stress?.[report.joint] ?? 0) > 0)
     },
     isConfirmed: ({ exercise, on, value }) => confirmed.has(`${exercise} ${on} ${value}`),
   }
+}
+
+/** The same, looked up for one client. */
+export async function siftFactsOf(db: Database, coach: Coach, { id, block, library }: Pick<ClientView, 'id' | 'block' | 'library'>): Promise<SiftFacts> {
+  const [reports, decisions] = await Promise.all([painReportsOf(db, coach.id, id), block ? decisionsOf(db, coach.id, block.id) : []])
+  return siftFacts({ plan: block?.plan ?? null, reports, decisions, catalogue: catalogueWith(library) })
 }
 
 const MS_PER_WEEK = 604_800_000

@@ -29,8 +29,8 @@ function courseOf(exercise: string, own: readonly (DatedValue & { readonly leftO
 
 /** Estimates by exercise with their trends, those with most estimates first. */
 export function exerciseCourses(exposures: Awaited<ReturnType<typeof exposuresOf>>, ground: ReviewGround, today: PlainDate): readonly ExerciseCourse[] {
-  const { question, reports, decided, catalogue } = ground
-  const { used, leftOut } = sifted(exposures, siftFacts({ expanded: question.expanded, reports, decisions: decided, catalogue }))
+  const { block, reports, decided, catalogue } = ground
+  const { used, leftOut } = sifted(exposures, siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }))
   const all = [...used.map(one => ({ ...one, leftOut: null })), ...leftOut.map(({ reason, ...one }) => ({ ...one, leftOut: reason }))].sort((a, b) => a.on.localeCompare(b.on))
   return [...groupedBy(all, ({ exercise }) => exercise)].map(([exercise, own]) => courseOf(exercise, own, ground, today)).sort((a, b) => b.points.length - a.points.length)
 }
