@@ -37,7 +37,8 @@ async function reviewWay(page: Page, client: string, way: string): Promise<void>
   await board(page, client)()
   await page.getByRole('link', { name: 'Review', exact: true }).click()
   await page.getByRole('navigation', { name: 'Review' }).getByRole('link', { name: way }).click()
-  await page.getByRole('heading', { level: 1 }).waitFor()
+  // Until the way is there, keys would still go to the rotation.
+  await page.locator('[aria-busy=false]').filter({ has: page.getByRole('navigation', { name: 'Review' }).locator('[aria-current=page]', { hasText: way }) }).waitFor()
 }
 
 /** The client's sheet on a phone of its own, with the first round of the longest session logged. */
@@ -69,7 +70,7 @@ const PICTURES: readonly Picture[] = [
   { name: 'log', take: async page => (await board(page, 'Marit')(), await page.getByRole('link', { name: 'Log', exact: true }).click(), await page.getByRole('textbox').first().waitFor()) },
   { name: 'review', take: async page => (await board(page, 'Ines')(), await page.getByRole('link', { name: 'Review', exact: true }).click(), await page.getByRole('list', { name: 'Proposals' }).waitFor()) },
   { name: 'trends', take: async page => (await reviewWay(page, 'Joren', 'Trends'), await page.getByRole('button', { name: /^Overhead rope extension/ }).click(), await page.locator('[data-drawn]').nth(3).waitFor()) },
-  { name: 'rehearsal', theme: 'dark', take: async page => (await reviewWay(page, 'Marit', 'Rehearsal'), await page.locator('[aria-busy=false]').waitFor(), await keys(page, 'r'), await page.locator('[data-drawn]').nth(2).waitFor({ timeout: 60_000 })) },
+  { name: 'rehearsal', theme: 'dark', take: async page => (await reviewWay(page, 'Marit', 'Rehearsal'), await keys(page, 'r'), await page.locator('[data-drawn]').nth(2).waitFor({ timeout: 60_000 })) },
   { name: 'report', take: async page => (await reviewWay(page, 'Joren', 'Block report'), await page.locator('[data-drawn]').nth(1).waitFor()) },
   { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
 ]

@@ -19,6 +19,12 @@ function stands(done: number, { floor, ceiling }: { readonly floor: number, read
   return done > ceiling + SLACK ? 'over the ceiling' : ''
 }
 
+function minutesWords({ done, planned, sessions }: ReviewView['review']['minutes']): string {
+  return sessions === 0 ? 'Minutes are not known' : `${Math.round(done)} minutes in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}, reckoned at ${Math.round(planned)}`
+}
+
+const readyWords = (percent: number | null) => (percent === null ? '' : `${Math.round(percent)}\u00A0%`)
+
 /** Why a change was not made, in words. */
 function refusedWords(error: ApiFailure): string {
   if (error.kind === 'unreachable') return 'The server does not answer. Nothing was changed; try again.'
@@ -62,9 +68,10 @@ export async function useReview(clientId: string) {
     if (!view.value || isBusy.value) return false
     isBusy.value = true
     const result = await ask(to ?? `/api/clients/${clientId}/review/${view.value.review.pass}/${path}`, { method: 'POST', body, answer })
+    // What follows goes by the new version of the plan, so nothing is taken on before it is here.
+    await refresh()
     isBusy.value = false
     notice.value = result.ok ? done : refusedWords(result.error)
-    await refresh()
     return result.ok
   }
   const decide = (key: string, decision: 'taken' | 'refused', reason = '') =>
@@ -86,17 +93,17 @@ export async function useReview(clientId: string) {
   const step = (by: 1 | -1) => (at.value = Math.max(0, Math.min(proposals.value.length - 1, at.value + by)))
 
   return {
-    view, notice: readonly(notice), isBusy: readonly(isBusy), at, proposals, waiting, asPlanned, decide, confirm, sendAll, change, turn, step, refresh, nameOf,
+    view, notice: readonly(notice), isBusy: readonly(isBusy), at, proposals, waiting, asPlanned, decide, confirm, sendAll, change, say: (words: string) => (notice.value = words), turn, step, refresh, nameOf,
     head: computed(() => {
       const review = view.value?.review
-      return review ? { title: `Rotation ${review.pass + 1} of ${view.value!.block.passes}`, dates: `${formatDay(review.from)} to ${formatDay(review.to)}${review.isDeload ? ', easier on purpose' : ''}`, adherence: adherenceWords(review.setsDone, review.setsDue), recovered: review.recovered + review.notRecovered === 0 ? 'Nobody said whether it was recovered' : `Recovered in ${review.recovered} of ${review.recovered + review.notRecovered} answers` } : null
+      return review ? { title: `Rotation ${review.pass + 1} of ${view.value!.block.passes}`, dates: `${formatDay(review.from)} to ${formatDay(review.to)}${review.isDeload ? ', easier on purpose' : ''}`, adherence: adherenceWords(review.setsDone, review.setsDue), minutes: minutesWords(review.minutes), recovered: review.recovered + review.notRecovered === 0 ? 'Nobody said whether it was recovered' : `Recovered in ${review.recovered} of ${review.recovered + review.notRecovered} answers` } : null
     }),
     leftOut: computed(() => (view.value?.leftOut ?? []).map(value => ({ value, key: `${value.exercise} ${value.on} ${value.reason}`, words: `${nameOf(value.exercise)}, ${formatDay(value.on)}, ${formatOneDecimal(value.value)} kg: ${LEFT_OUT_WORDS[value.reason]}`, isQuestioned: value.reason === 'outlier' || value.reason === 'unit' }))),
-    muscles: computed(() => (view.value?.review.muscles ?? []).map(({ group, planned, due, done, band }) => ({
-      group, name: GROUP_NAMES[group], pegs: { done: Math.round(done), due: Math.round(due) }, planned: formatOneDecimal(planned), due: formatOneDecimal(due), done: formatOneDecimal(done), short: due - done >= 0.5 ? formatOneDecimal(due - done) : '', band: `${formatOneDecimal(band.floor)} – ${formatOneDecimal(band.target)} – ${formatOneDecimal(band.ceiling)}`, words: due < planned - SLACK ? '' : stands(done, band),
+    muscles: computed(() => (view.value?.review.muscles ?? []).map(({ group, planned, due, done, band, times, readiness }) => ({
+      group, name: GROUP_NAMES[group], pegs: { done: Math.round(done), due: Math.round(due) }, planned: formatOneDecimal(planned), due: formatOneDecimal(due), done: formatOneDecimal(done), short: due - done >= 0.5 ? formatOneDecimal(due - done) : '', band: `${formatOneDecimal(band.floor)} – ${formatOneDecimal(band.target)} – ${formatOneDecimal(band.ceiling)}`, words: due < planned - SLACK ? '' : stands(done, band), times: times.due === 0 ? '' : `${times.done} of ${times.due}`, isRarer: times.done < times.due, ready: readyWords(readiness.done ?? readiness.due),
     })).sort((a, b) => Number(b.short !== '' || b.words !== '') - Number(a.short !== '' || a.words !== ''))),
-    exercises: computed(() => (view.value?.review.exercises ?? []).map(({ exercise, setsDue, setsDone, topKg, repsPlanned, repsDone, rirPlanned, rirDone }) => ({
-      exercise, trend: trendOf(exercise), name: nameOf(exercise), sets: `${setsDone} of ${setsDue}`, isShort: setsDone < setsDue, load: figure(topKg === null ? null : Math.round(topKg * 100) / 100), reps: repsDone === null ? '' : `${figure(repsDone)}${repsPlanned === null ? '' : ` of ${figure(repsPlanned)}`}`, rir: rirDone === null ? '' : `${figure(rirDone)}${rirPlanned === null ? '' : ` for ${figure(rirPlanned)}`}`,
+    exercises: computed(() => (view.value?.review.exercises ?? []).map(({ exercise, setsDue, setsDone, topKg, plannedKg, repsPlanned, repsDone, rirPlanned, rirDone }) => ({
+      exercise, trend: trendOf(exercise), name: nameOf(exercise), sets: `${setsDone} of ${setsDue}`, isShort: setsDone < setsDue, load: `${figure(topKg === null ? null : Math.round(topKg * 100) / 100)}${plannedKg === null ? '' : ` of ${figure(Math.round(plannedKg * 100) / 100)}`}`, reps: repsDone === null ? '' : `${figure(repsDone)}${repsPlanned === null ? '' : ` of ${figure(repsPlanned)}`}`, rir: rirDone === null ? '' : `${figure(rirDone)}${rirPlanned === null ? '' : ` for ${figure(rirPlanned)}`}`,
     }))),
   }
 }

@@ -197,7 +197,8 @@ export const issuedBlock = remembered((expanded: ExpandedBlock, sent: readonly S
     const sessions = pass.sessions.map((session): BlockSession => {
       const issued = own.find(({ day, place }) => day === session.day && place === session.place)
       if (!issued) return session
-      const isEdited = issued.on !== session.on || orderedText(issued.content) !== orderedText(session.content)
+      // What the plan leaves out by now is still on the client's sheet.
+      const isEdited = session.isSkipped || issued.on !== session.on || orderedText(issued.content) !== orderedText(session.content)
       return { ...session, on: issued.on, content: isEdited ? issued.content : session.content, isSkipped: false, sent: { isDone: issued.isDone, isOpened: issued.isOpened, setsDone: issued.setsDone, isEdited } }
     })
     const isWholly = sessions.every(({ sent: mark, isSkipped }) => mark !== undefined || isSkipped)

@@ -2,7 +2,7 @@ import { addDays } from '../base'
 import { passDates, withException, withOneOff, withPart, type PlanDocument } from '../block'
 import { compared, countedWithout, readinessWithout } from './compare'
 import { merged, spread } from './refill'
-import { type Construction, type Replan, REPLAN_OPTIONS, type ReplanQuestion } from './replan'
+import { type Construction, isAt, type Replan, REPLAN_OPTIONS, type ReplanQuestion } from './replan'
 import { shifted } from './shift'
 import { missedSession, sessionsAhead } from './ahead'
 
@@ -47,7 +47,7 @@ const RESTARTED = 'Week begun anew'
  * A plan with one of them chosen.
  *
  * Shape: moves and left-out sessions are exceptions of their rotations, taken-over sets are one-off sessions of their dates.
- * Edge:  letting go leaves the plan as it is.
+ * Edge:  letting go of what is past leaves the plan as it is; what will be missed is taken out of its rotation, so that nobody is sent it.
  */
 export function withReplan(plan: PlanDocument, { moves, refilled, dropped, option }: Replan, question: ReplanQuestion): PlanDocument {
   const block = plan.block ?? {}
@@ -55,8 +55,11 @@ export function withReplan(plan: PlanDocument, { moves, refilled, dropped, optio
     const pass = question.expanded.passes[question.missed.pass]
     return pass ? { ...plan, block: withPart(block, 'events', [...block.events ?? [], { id: `restart ${pass.from}`, what: RESTARTED, from: pass.from, to: question.isAnchored ? pass.to : addDays(question.today, -1), effect: 'shift' }]) } : plan
   }
+  const { missed, today } = question
+  const isAhead = (missedSession(question)?.on ?? today) >= today && !moves.some(isAt(missed))
+  const gone = isAhead ? [...dropped, missed] : dropped
   const withMoves = moves.reduce((held, { pass, day, place, on }) => withException(held, { kind: 'moved', pass, day, place, on }), block)
-  const exceptions = dropped.reduce((held, { pass, day, place }) => withException(held, { kind: 'dropped', pass, day, place }), withMoves)
+  const exceptions = gone.reduce((held, { pass, day, place }) => withException(held, { kind: 'dropped', pass, day, place }), withMoves)
   const withBlock = exceptions === block ? plan : { ...plan, block: exceptions }
   const dates = passDates(plan)
   return refilled.reduce((held, one) => {

@@ -82,6 +82,18 @@ describe('the constructions', () => {
   })
 })
 
+describe('a session that will be missed', () => {
+  const ahead = question({ today: plainDate('2026-04-07') })
+  test('it is taken out of its rotation, or moved on; days before it stay', () => {
+    for (const one of replans(ahead)) {
+      const left = datesIn(withReplan(plan, one, ahead), 0)
+      expect(left.slice(0, 2)).toEqual(['Push 06', 'Pull 07'])
+      expect(left.includes('Upper 09')).toBe(false)
+      expect(left.some(words => words.startsWith('Upper'))).toBe(one.option === 'shift')
+    }
+  })
+})
+
 describe('what is offered', () => {
   test('two missed: shift, let go, begin anew; the week begun anew goes a week on', () => {
     const asked = question({ missedLately: 2 })

@@ -1,12 +1,14 @@
 import { daysBetween, type ExerciseId, type PlainDate } from '../base'
 import { directGroups, type Group, GROUPS, type Joint, JOINTS, requireExercise } from '../catalogue'
+import { kilogramsOf } from '../estimate'
 import { type RotationLedger, rotationLedger } from '../ledger'
 import { type LoggedSet, median, pooledTrend, type Trend } from '../log'
 import { type Band, bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../method'
 import type { BlockPass, BlockSession, ExpandedBlock } from '../progress'
-import { rotationRecovery } from '../recovery'
+import { rotationRecovery, type RotationRecovery } from '../recovery'
 import type { Rotation } from '../rotation'
-import { leadRir, nominalReps, plannedSets, workStages } from '../scheme'
+import { sessionSeconds } from '../minutes'
+import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../scheme'
 import { sessionSlots, type Slot } from '../session'
 import { type Adjustment, adjustments, DECIDE, type DeloadSign, type GroupEvidence } from './decide'
 import { doneSession } from './doneSession'
@@ -35,7 +37,17 @@ export interface ReviewQuestion {
 }
 
 /** A muscle over the rotation. Units: counted sets per 7 days; `due` is what was planned for the sessions that are behind. */
-export interface MuscleRow { readonly group: Group, readonly planned: number, readonly due: number, readonly done: number, readonly band: Band }
+export interface MuscleRow {
+  readonly group: Group
+  readonly planned: number
+  readonly due: number
+  readonly done: number
+  readonly band: Band
+  /** Days in the rotation that train it. */
+  readonly times: { readonly due: number, readonly done: number }
+  /** Readiness at its least ready direct exposure, as due and as done; percent, null without one. */
+  readonly readiness: { readonly due: number | null, readonly done: number | null }
+}
 
 /** An exercise over the rotation. Reps are of first parts of working sets; loads in kilograms. */
 export interface ExerciseRow {
@@ -43,6 +55,8 @@ export interface ExerciseRow {
   readonly setsDue: number
   readonly setsDone: number
   readonly topKg: number | null
+  /** Where the plan names a weight. */
+  readonly plannedKg: number | null
   readonly repsPlanned: number | null
   readonly repsDone: number | null
   readonly rirPlanned: number | null
@@ -60,6 +74,8 @@ export interface PassReview {
   readonly setsDone: number
   readonly recovered: number
   readonly notRecovered: number
+  /** Of the sessions whose minutes are known: what they took, and what they were reckoned at. */
+  readonly minutes: { readonly done: number, readonly planned: number, readonly sessions: number }
   readonly missed: readonly BlockSession[]
   /** Sessions said to be recovered in which half of the sets fell short. */
   readonly contradictory: readonly string[]
@@ -75,10 +91,14 @@ function withSessions({ rotation, sessions }: BlockPass, of: (session: BlockSess
 
 /** The ledger of what was done in a pass. */
 export function doneLedger(pass: BlockPass, outcomes: readonly SessionOutcome[], context: PlanContext): RotationLedger {
-  return rotationLedger(withSessions(pass, (session) => {
+  return rotationLedger(doneRotation(pass, outcomes), context)
+}
+
+function doneRotation(pass: BlockPass, outcomes: readonly SessionOutcome[]): Rotation {
+  return withSessions(pass, (session) => {
     const outcome = outcomeOf(session, outcomes)
     return outcome && outcome.sets.length > 0 ? doneSession(session.content, outcome.sets) : undefined
-  }), context)
+  })
 }
 
 const directOf = (slot: Slot, context: PlanContext) => directGroups(slot.credits ?? intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits)
@@ -106,10 +126,34 @@ function exerciseRows(pass: BlockPass, outcomes: readonly SessionOutcome[]): rea
     const known = <Value>(values: readonly (Value | null | undefined)[]) => values.flatMap(value => (value === null || value === undefined ? [] : [value]))
     const loads = known(sets.map(({ loadKg }) => loadKg))
     return {
-      exercise: exercise as ExerciseId, setsDue: due, setsDone: sets.length, topKg: loads.length > 0 ? Math.max(...loads) : null, repsPlanned: middle(known(runs.map(run => nominalReps(workStages(run)[0]?.reps)))), repsDone: middle(known(sets.map(({ reps }) => reps))),
+      exercise: exercise as ExerciseId, setsDue: due, setsDone: sets.length, topKg: loads.length > 0 ? Math.max(...loads) : null, plannedKg: plannedKg(runs), repsPlanned: middle(known(runs.map(run => nominalReps(workStages(run)[0]?.reps)))), repsDone: middle(known(sets.map(({ reps }) => reps))),
       rirPlanned: middle(known(runs.map(leadRir))), rirDone: middle(known(sets.map(({ rir }) => rir))),
     }
   })
+}
+
+/** The heaviest weight the plan names for working sets. */
+function plannedKg(runs: readonly SetRun[]): number | null {
+  const weights = runs.flatMap(run => workStages(run).slice(0, 1)).flatMap(({ load }) => (load?.kind === 'weight' ? [kilogramsOf(load)] : []))
+  return weights.length > 0 ? Math.max(...weights) : null
+}
+
+/** How ready a muscle came where it was least. */
+function leastReady(recovery: RotationRecovery, group: Group): number | null {
+  const arrivals = recovery.arrivals[group].filter(({ role }) => role !== 'indirect')
+  return arrivals.length > 0 ? Math.min(...arrivals.map(({ readiness }) => readiness)) : null
+}
+
+function timesIn({ days }: Rotation, group: Group, context: PlanContext): number {
+  return days.filter(({ sessions }) => sessions.some(session => sessionSlots(session).some(slot => directOf(slot, context).includes(group)))).length
+}
+
+function minutesOf(reviewed: BlockPass, outcomes: readonly SessionOutcome[], context: PlanContext): PassReview['minutes'] {
+  const known = reviewed.sessions.flatMap((session) => {
+    const minutes = outcomeOf(session, outcomes)?.minutes
+    return minutes ? [{ done: minutes, planned: sessionSeconds(session.content, context) / 60 }] : []
+  })
+  return { done: known.reduce((sum, { done }) => sum + done, 0), planned: known.reduce((sum, { planned }) => sum + planned, 0), sessions: known.length }
 }
 
 function soreJoint(slots: readonly Slot[], context: PlanContext): GroupEvidence['sore'] {
@@ -192,14 +236,17 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
   if (!reviewed) return undefined
   const outcomes = question.outcomes.get(pass) ?? []
   const former = expanded.passes[pass - 1]
-  const done = doneLedger(reviewed, outcomes, context)
+  const asDone = doneRotation(reviewed, outcomes)
+  const done = rotationLedger(asDone, context)
   const formerOutcomes = question.outcomes.get(pass - 1) ?? []
   const before = former && formerOutcomes.some(({ sets }) => sets.length > 0) ? doneLedger(former, formerOutcomes, context) : null
-  const dueLedger = rotationLedger(withSessions(reviewed, (session) => {
+  const asDue = withSessions(reviewed, (session) => {
     const outcome = outcomeOf(session, outcomes)
     return outcome && isBehind(outcome) ? session.content : undefined
-  }), context)
+  })
+  const dueLedger = rotationLedger(asDue, context)
   const planned = rotationLedger(reviewed.rotation, context)
+  const [readyDue, readyDone] = [rotationRecovery(asDue, context), rotationRecovery(asDone, context)]
   const exercises = exerciseRows(reviewed, outcomes)
   const [due, setsDone] = [exercises.reduce((sum, row) => sum + row.setsDue, 0), exercises.reduce((sum, row) => sum + row.setsDone, 0)]
   const next = expanded.passes[pass + 1]
@@ -208,9 +255,9 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
   const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
   return {
     pass, from: reviewed.from, to: reviewed.to, isDeload: reviewed.isDeload, exercises, setsDue: due, setsDone, recovered: answers.filter(Boolean).length, notRecovered: answers.filter(answer => !answer).length,
-    muscles: GROUPS.map((group): MuscleRow => ({ group, planned: planned.groups[group].week.counted.value, due: dueLedger.groups[group].week.counted.value, done: done.groups[group].week.counted.value, band: bandOf(context, group) })).filter(row => row.planned > 0 || row.done > 0),
+    muscles: GROUPS.map((group): MuscleRow => ({ group, planned: planned.groups[group].week.counted.value, due: dueLedger.groups[group].week.counted.value, done: done.groups[group].week.counted.value, band: bandOf(context, group), times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) }, readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) } })).filter(row => row.planned > 0 || row.done > 0),
     missed: reviewed.sessions.filter(session => ['missed', 'decided'].includes(outcomeOf(session, outcomes)?.state ?? '')),
-    contradictory: shortSessions(reviewed, outcomes).filter(session => outcomeOf(session, outcomes)?.isRecovered === true).map(({ name }) => name),
+    minutes: minutesOf(reviewed, outcomes, context), contradictory: shortSessions(reviewed, outcomes).filter(session => outcomeOf(session, outcomes)?.isRecovered === true).map(({ name }) => name),
     adjustments: known && due > 0 ? proposed(evidence, known) : [],
   }
 }

@@ -8,7 +8,7 @@ const open = async (page: Page, id: string, screen: string) => {
   await page.goto(`/clients/${id}/${screen}`)
   await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
 }
-const blockOf = async (page: Page, id: string) => (await (await page.request.get(`/api/clients/${id}`)).json() as { block: { id: string, version: number, plan: { oneOffs?: object[], block?: { exceptions?: { kind: string }[] } } } }).block
+const blockOf = async (page: Page, id: string) => (await (await page.request.get(`/api/clients/${id}`)).json() as { block: { id: string, version: number, plan: { closingNotes?: string, oneOffs?: object[], block?: { exceptions?: { kind: string }[] } } } }).block
 
 test('a week with one missed and one failing session: reviewed, re-planned and issued by keyboard alone', async ({ page, studio }) => {
   test.slow()
@@ -19,7 +19,7 @@ test('a week with one missed and one failing session: reviewed, re-planned and i
   const ways = page.getByRole('table', { name: 'What to do about it' }).getByRole('row')
   // Four ways and the head.
   await expect(ways).toHaveCount(5)
-  await expect(ways.nth(1)).toContainText(/\d+ %/)
+  await expect(ways.nth(1)).toContainText(/\d+\s%/)
   const lighter = page.getByRole('list', { name: 'Proposals' }).getByRole('listitem').filter({ hasText: 'a twentieth lighter' })
   await expect(lighter.first()).toContainText(/Two reps or more short in \d of \d sets/)
   await page.keyboard.press('1')
@@ -116,7 +116,7 @@ test('the block report: printed to PDF, with closing notes that the next block b
   await expect(page.getByText(/^You came to \d+ of \d+ sessions and did/)).toBeVisible()
   await page.getByRole('textbox', { name: 'What we take into the next block' }).fill('Triceps twice a week, not three times.')
   await page.getByRole('heading', { level: 1 }).click()
-  await expect(page.getByText(/^Saved/)).toBeVisible()
+  await expect.poll(async () => (await blockOf(page, id)).plan.closingNotes).toBe('Triceps twice a week, not three times.')
   const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: true })
   expect(pdf.subarray(0, 4).toString()).toBe('%PDF')
   expect(pdf.length).toBeGreaterThan(10_000)
@@ -143,4 +143,23 @@ test('an absurd estimate is kept and left out until the coach says that it is ri
   await expect(page.getByText(/^taken by Test Coach/).first()).toBeVisible()
   const again = await page.request.post(`/api/clients/${id}/review/latest/confirm`, { data: { exercise: 'overhead_extension_rope', on: free, value: 1 } })
   expect(again.status()).toBe(422)
+})
+
+test('a session that will be missed is re-planned before it is, and leaves the client\'s sheet when the rotation is sent again', async ({ page, studio }) => {
+  await signIn(page, studio)
+  const { id } = studio.client('Joren')
+  await open(page, id, 'review')
+  const ahead = page.getByRole('button', { name: /cannot be done: show what could be$/ })
+  const before = await ahead.count()
+  test.skip(before === 0, 'nothing lies ahead in this rotation today')
+  await ahead.last().click()
+  await expect(page.getByRole('heading', { name: /^Will be missed/ })).toBeVisible()
+  await page.getByRole('button', { name: 'it can be done after all' }).click()
+  await expect(page.getByRole('heading', { name: /^Will be missed/ })).toHaveCount(0)
+  await ahead.last().click()
+  await page.getByRole('button', { name: /^Let it go/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Let it go: chosen' })).toBeVisible()
+  await page.keyboard.press('s')
+  await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
+  await expect(ahead).toHaveCount(before - 1)
 })

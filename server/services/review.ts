@@ -12,7 +12,7 @@ import type { z } from 'zod'
 import { database } from '../db/database'
 import { insertDecision, notesSince } from '../db/queries/decisions'
 import { decideMissed } from '../db/queries/training'
-import { missedRows, replanQuestion, type ReviewGround, reviewGround } from './reviewGround'
+import { aheadRows, missedRows, replanQuestion, type ReviewGround, reviewGround } from './reviewGround'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
 
@@ -30,7 +30,7 @@ function toSend({ passes }: ExpandedBlock, pass: number): ReviewView['toSend'] {
   return [pass, pass + 1].flatMap((at) => {
     const sessions = passes[at]?.sessions.filter(({ isSkipped }) => !isSkipped) ?? []
     const isSent = sessions.some(({ sent }) => sent !== undefined)
-    const isOlder = sessions.some(({ sent }) => sent === undefined || (sent.isEdited && !sent.isDone && sent.setsDone === 0)) || (isSent && (passes[at]?.sessions.some(({ isSkipped, sent }) => isSkipped && sent !== undefined) ?? false))
+    const isOlder = sessions.some(({ sent }) => sent === undefined || (sent.isEdited && !sent.isDone && sent.setsDone === 0))
     return sessions.length > 0 && (isSent ? isOlder : at > pass) ? [{ pass: at, again: isSent }] : []
   })
 }
@@ -59,7 +59,7 @@ async function reviewOf(coach: Coach, clientId: ClientId, ground: ReviewGround, 
     decisions: decided.map(({ id, pass: at, key, proposal, decision, reason, version, decidedBy, decidedAt }) => ({ id, pass: at, key, words: adjustmentWords(proposal, nameOf), why: adjustmentReason(proposal), decision, reason, version, by: decidedBy, at: decidedAt.toISOString() })),
     pains: reports.filter(({ on }) => on >= reviewed.from && on <= reviewed.to).map(({ joint, side, score, hasAlarmSign, on }) => ({ on: formatDay(on), words: `${JOINT_NAMES[joint]}, ${side}: ${score} of 10${hasAlarmSign ? ', with an alarm sign' : ''}` })).reverse(),
     notes: [...notes, ...rows.filter(row => row.pass === pass && row.note !== '').map(row => ({ text: row.note, session: row.name }))],
-    toSend: toSend(expanded, pass), missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })),
+    toSend: toSend(expanded, pass), missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })), ahead: aheadRows(ground, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
     replans: missed[0] ? withoutContents(replans(replanQuestion(ground, missed[0], today))) : [],
     trends: trends.map(shownTrend), leftOut: ground.leftOut, paces: pacesOf(ground),
   })
@@ -97,8 +97,8 @@ export async function chooseReplan(coach: Coach, clientId: ClientId, asked: numb
   const ground = await reviewGround(coach, clientId, asked, today)
   if (!ground.ok) return ground
   const { block, question } = ground.value
-  const missed = missedRows(ground.value, today).find(({ id }) => id === session)
-  if (!missed) return failure(gone('/session', 'session names a session that is not missed, or was decided about. Look at the review again.'))
+  const missed = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(({ id }) => id === session)
+  if (!missed) return failure(gone('/session', 'session names a session that was done, or was decided about. Look at the review again.'))
   const asking = replanQuestion(ground.value, missed, today)
   const chosen = replans(asking).find(candidate => candidate.option === option)
   if (!chosen) return failure(gone('/option', `option ${option} is not possible here any more. Choose one of those the review shows.`))
@@ -108,6 +108,14 @@ export async function chooseReplan(coach: Coach, clientId: ClientId, asked: numb
   await decideMissed(database(), coach.id, clientId, session, option)
   await keep({ coach, clientId, blockId: block.id, pass: question.pass }, ownDecision('M1', { kind: 'replan', option, session: missed.name, on: missed.on }), { decision: 'taken', reason: '', version: saved.value.version })
   return success({ version: saved.value.version ?? block.version })
+}
+
+/** What could be done about a session that will be missed, before it is. */
+export async function replansFor(coach: Coach, clientId: ClientId, asked: number | 'latest', session: string, today: PlainDate): Promise<Result<{ replans: readonly ReplanView[] }, Problem>> {
+  const ground = await reviewGround(coach, clientId, asked, today)
+  if (!ground.ok) return ground
+  const row = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(({ id }) => id === session)
+  return row ? success({ replans: withoutContents(replans(replanQuestion(ground.value, row, today))) }) : failure({ kind: 'not-found', what: 'session' })
 }
 
 /** An estimate that was questioned is right after all: from now on it is reckoned with. */

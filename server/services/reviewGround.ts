@@ -80,6 +80,11 @@ export function missedRows({ rows, question: { pass } }: ReviewGround, today: Pl
   return rows.filter(row => row.pass === pass && stateOf(row, today) === 'missed')
 }
 
+/** Sessions the client has and nobody has begun, from today on: any of them may turn out not to be possible. */
+export function aheadRows({ rows, question: { pass } }: ReviewGround, today: PlainDate): readonly Row[] {
+  return rows.filter(row => row.pass === pass && stateOf(row, today) === 'ahead')
+}
+
 /** What a re-plan of a missed session is reckoned on. */
 export function replanQuestion({ rows, question, block, context }: ReviewGround, missed: Row, today: PlainDate): ReplanQuestion {
   const closed = (block.plan.block?.events ?? []).filter(({ effect }) => effect === 'skip')

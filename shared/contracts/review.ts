@@ -32,7 +32,9 @@ export interface ReviewView {
   readonly toSend: readonly { readonly pass: number, readonly again: boolean }[]
   /** Sessions that were missed and not decided about yet. */
   readonly missed: readonly { readonly id: string, readonly name: string, readonly on: PlainDate }[]
-  /** What can be done about the first of them, the best first. */
+  /** Sessions of the rotation that lie ahead. */
+  readonly ahead: readonly { readonly id: string, readonly name: string, readonly on: PlainDate }[]
+  /** What can be done about the first missed one, the best first. */
   readonly replans: readonly ReplanView[]
   /** Where the exercises of the client are going, by what the log is reckoned with. */
   readonly trends: readonly { readonly exercise: string, readonly verdict: Verdict, readonly slope: number, readonly error: number | null, readonly count: number, readonly spanWeeks: number }[]
@@ -45,6 +47,9 @@ export const ReviewAnswer = z.custom<ReviewView>(value => typeof value === 'obje
 /** What the coach makes of a proposal; taking it changes the plan of the version she saw. */
 export const DecideBody = z.strictObject({ key: z.string().min(1).max(200), decision: z.enum(['taken', 'refused']), reason: z.string().trim().max(500), version: z.int().min(1) })
 export const DecideAnswer = z.object({ version: z.int() })
+
+export const ReplansParams = ReviewParams.extend({ sessionId: z.uuid() })
+export const ReplansAnswer = z.custom<{ readonly replans: readonly ReplanView[] }>(value => typeof value === 'object' && value !== null)
 
 /** What is done about a missed session. */
 export const ReplanBody = z.strictObject({ session: z.uuid(), option: z.enum(REPLAN_OPTIONS), version: z.int().min(1) })

@@ -6,7 +6,7 @@ const route = useRoute()
 const id = String(route.params.clientId)
 const review = await useReview(id)
 const { view, head, notice, isBusy, at, proposals, waiting, asPlanned, decide, confirm, sendAll, turn, step, leftOut, muscles, exercises } = review
-const { missed, lines, choose } = useReplans(review)
+const { missed, lines, choose, ahead, cannotCome, canCome } = useReplans(id, review)
 const { rows: paces, silent, set, usual, anew } = usePaces(id, review)
 useHead({ title: () => `Review of ${view.value?.name ?? ''} · Tholepin` })
 const isRefusing = ref(false)
@@ -42,17 +42,24 @@ onMounted(() => (isLive.value = true))
           </p>
         </header>
         <p class="mt-1 text-[15px]">
-          <strong class="font-semibold">{{ head.adherence }}.</strong> {{ head.recovered }}.
+          <strong class="font-semibold">{{ head.adherence }}.</strong> {{ head.recovered }}. {{ head.minutes }}.
         </p>
         <p v-for="pain in view.pains" :key="`${pain.on} ${pain.words}`" class="alert-chip mt-1 mr-2">
           {{ pain.on }}: {{ pain.words }}
         </p>
         <section v-if="missed" aria-labelledby="missed-head" class="mt-3 rounded border border-hair px-3 py-2">
           <h2 id="missed-head" class="flex items-center gap-2 text-[14px] font-[650]">
-            <span class="alert-chip">Missed</span> {{ missed.words }} <span v-if="missed.more > 0" class="font-normal text-ink2">and {{ missed.more }} more after it</span>
+            <span class="alert-chip">{{ missed.isAhead ? 'Will be missed' : 'Missed' }}</span> {{ missed.words }} <span v-if="missed.more > 0" class="font-normal text-ink2">and {{ missed.more }} more after it</span>
+            <button v-if="missed.isAhead" type="button" class="quiet-link font-normal" @click="canCome()">
+              it can be done after all
+            </button>
           </h2>
           <ReplanTable class="mt-1" :lines="lines" :is-busy="isBusy" @chosen="choose" />
         </section>
+        <p v-if="ahead.length > 0" class="mt-2 flex flex-wrap items-center gap-2 text-[12.5px]">
+          <span class="text-ink2">Ahead:</span>
+          <span v-for="session in ahead" :key="session.id" class="flex items-center gap-1">{{ session.words }} <button type="button" class="quiet-link" :aria-label="`${session.words} cannot be done: show what could be`" @click="cannotCome(session.id)">cannot be done</button></span>
+        </p>
         <p v-for="note in view.notes" :key="note.text" class="mt-1">
           “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
         </p>
@@ -73,6 +80,10 @@ onMounted(() => (isLive.value = true))
                   Planned
                 </th><th scope="col" class="text-right">
                   Missed
+                </th><th scope="col" class="text-right">
+                  Days
+                </th><th scope="col" class="text-right">
+                  Least ready
                 </th><th scope="col" class="pl-6">
                   Floor, target, ceiling
                 </th>
@@ -94,6 +105,12 @@ onMounted(() => (isLive.value = true))
                 </td>
                 <td class="text-right" :class="row.short ? 'font-semibold text-alert' : ''">
                   {{ row.short }}
+                </td>
+                <td class="text-right" :class="row.isRarer ? 'font-semibold text-alert' : 'text-ink2'">
+                  {{ row.times }}
+                </td>
+                <td class="text-right text-ink2">
+                  {{ row.ready }}
                 </td>
                 <td class="pl-6 text-ink2">
                   {{ row.band }} <span v-if="row.words" class="font-semibold text-alert">{{ row.words }}</span>
