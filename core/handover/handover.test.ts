@@ -71,6 +71,11 @@ describe('the load to begin with', () => {
     const top = did('barbell_curl', '2026-04-17', 30, [12, 12, 12], [2, 1, 1])
     expect(nextLoad(curl, terms(top, { pain: { elbow_flexor_side: { left: 'hold', right: 'none' } } }), context, 'kg')?.amount).toBe(30)
     expect(nextLoad(curl, terms(top, { isDeload: true }), context, 'kg')?.amount).toBe(25)
+    const plain = nextLoad(curl, terms(top), context, 'kg')!.amount
+    expect(nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'up']]) }), context, 'kg')).toMatchObject({ why: expect.stringMatching(/^A step heavier/) })
+    expect(nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'up']]) }), context, 'kg')!.amount).toBeGreaterThan(plain)
+    expect(nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'down']]) }), context, 'kg')!.amount).toBeLessThan(plain)
+    expect(nextLoad(curl, terms(top, { steps: new Map([['hammer_curl', 'down']]) }), context, 'kg')!.amount).toBe(plain)
   })
   test('what the plan names without a log; nothing where neither says anything; bands never', () => {
     expect(nextLoad(slotOf('barbell_curl', '3 x 10, 25kg'), terms([]), context, 'kg')).toMatchObject({ amount: 25, why: 'As planned' })

@@ -5,7 +5,7 @@ import type { Group } from '../catalogue'
 import type { DatedValue } from '../log'
 import { defaultContext } from '../method'
 import type { OwnPace } from '../recovery'
-import { parseSession } from '../shorthand'
+import { writtenSession } from '../testing/shorthandPlans'
 import { isClear, learnedPaces, PACE_STEP, pacesAfter, pacesWith, type TrainedSession } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
@@ -47,8 +47,7 @@ describe('what was learned comes into force', () => {
   })
 })
 
-const parsed = parseSession('cable_curl 8 x 10-12, rir 0', () => 'one')
-const content = parsed.ok ? parsed.value : undefined
+const content = writtenSession('cable_curl 8 x 10-12, rir 0')
 /** Sessions at the given gaps, with estimates that sag by what is left of the session before at a pace. */
 function trained(gapsInDays: readonly number[], truth: number): { readonly sessions: readonly TrainedSession[], readonly values: readonly DatedValue[] } {
   let [on, fatigue] = [plainDate('2026-03-02'), 0]
@@ -59,7 +58,7 @@ function trained(gapsInDays: readonly number[], truth: number): { readonly sessi
     fatigue += 10
     return { on, value }
   })
-  return { sessions: rows.map(row => ({ on: row.on, place: 0, content: content!, isRecovered: null, isPainful: false })), values: rows.map(({ on: day, value }) => ({ exercise: 'cable_curl', on: day, value, repsToFailure: 12 })) }
+  return { sessions: rows.map(row => ({ on: row.on, place: 0, content, isRecovered: null, isPainful: false })), values: rows.map(({ on: day, value }) => ({ exercise: 'cable_curl', on: day, value, repsToFailure: 12 })) }
 }
 const GAPS = [1, 3, 1, 4, 2, 1, 5, 1, 3, 1, 2, 4, 1, 3, 1, 5]
 

@@ -2,13 +2,15 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { addDays, daysBetween, exerciseId, plainDate } from '../base'
 import { applyEdit, type BlockPlan, datesOfDay, passDates, passOn, type PlanDocument, withException, withoutException, withoutExceptions } from '../block'
+import { requireExercise } from '../catalogue'
+import { loadGrid, nextWeight } from '../estimate'
 import { type ClientFacts, contextWith, STEADY_MIDDLE } from '../method'
 import { leadRir, plannedSets } from '../scheme'
 import { sessionSlots } from '../session'
 import { planArbitrary } from '../testing/arbitraries'
 import { idsInARow } from '../testing/notation'
 import { planIn, written } from '../testing/shorthandPlans'
-import { type BlockPass, blockConcerns, blockVerdict, expandedBlock, issuedBlock, nextBlock, passesFor, plannedLoads, proposedDeloads, type SentSession, usualBlock } from '.'
+import { type BlockPass, blockConcerns, blockVerdict, expandedBlock, issuedBlock, nextBlock, passesFor, plannedLoads, proposedDeloads, type SentSession, steppedLoad, usualBlock } from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48, modes: { biceps: 'build', triceps: 'build' } } satisfies Partial<ClientFacts> & { trainingAgeMonths: number })
 const rest = { ...written('rest'), sessions: [] }
@@ -179,6 +181,26 @@ describe('the next block', () => {
   })
 })
 
+describe('a load stepped for one rotation', () => {
+  const strengths = new Map([['cable_curl', 40]])
+  const loads = (step?: 'up' | 'down') => plannedLoads(expandedBlock(blockOf(step ? withException({}, { kind: 'load', pass: 2, exercise: exerciseId('cable_curl'), step }) : {}), context), context, { strengths }).filter(({ slot }) => slot.exercise === 'cable_curl')
+  test('is heavier or lighter from then on, and the same before', () => {
+    const [plain, up, down] = [loads(), loads('up'), loads('down')]
+    const before = plain.filter(({ pass }) => pass < 2).length
+    expect(up.slice(0, before)).toEqual(plain.slice(0, before))
+    expect(up[before]!.load).toBeGreaterThan(plain[before]!.load)
+    expect(down[before]!.load).toBeLessThan(plain[before]!.load)
+  })
+  const grid = loadGrid(requireExercise(context.catalogue, 'cable_curl'), 'kg')
+  test.each([20, 27.5, 40, 60])('from %s kg one step up, or the largest within a twentieth; down by a twentieth and at least a step', (load) => {
+    const [up, down] = [steppedLoad(load, 'up', grid), steppedLoad(load, 'down', grid)]
+    expect(up).toBeGreaterThan(load)
+    expect(up <= load * 1.05 || up === nextWeight(load, grid)).toBe(true)
+    expect(down).toBeLessThan(load)
+    expect(down).toBeLessThanOrEqual(load * 0.95 + 1e-9)
+  })
+})
+
 describe('what was sent', () => {
   const plan = blockOf({})
   const [first] = expandedBlock(plan, context).passes
@@ -190,6 +212,13 @@ describe('what was sent', () => {
     expect(passes.slice(0, 2).map(pass => setsIn(pass, 'bench_press_dumbbell'))).toEqual([3, 5])
     expect(passes[0]?.sessions.map(session => session.sent?.isEdited)).toEqual([true, false, false])
     expect(passes[1]?.sessions.every(session => session.sent === undefined)).toBe(true)
+  })
+  test('what the plan leaves out by now is on the client\'s sheet still, and says that it was changed', () => {
+    const dropped = blockOf(withException({}, { kind: 'dropped', pass: 0, day: 4, place: 0 }))
+    expect(expandedBlock(dropped, context).passes[0]?.sessions.map(({ isSkipped }) => isSkipped)).toEqual([false, false, true])
+    const { passes } = issuedBlock(expandedBlock(dropped, context), sent)
+    expect(passes[0]?.sessions.map(({ sent: mark, isSkipped }) => [mark?.isEdited, isSkipped])).toEqual([[false, false], [false, false], [true, false]])
+    expect(passes[1]?.sessions.every(({ isSkipped }) => !isSkipped)).toBe(true)
   })
   test('nothing sent changes nothing', () => expect(issuedBlock(expandedBlock(plan, context), [])).toBe(expandedBlock(plan, context)))
 })

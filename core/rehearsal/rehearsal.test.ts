@@ -4,17 +4,11 @@ import type { PlanDocument } from '../block'
 import { GROUPS, JOINTS } from '../catalogue'
 import { defaultContext } from '../method'
 import { expandedBlock } from '../progress'
-import { type Session, sessionSlots } from '../session'
-import { parseSession } from '../shorthand'
+import { sessionSlots } from '../session'
+import { writtenSession as session } from '../testing/shorthandPlans'
 import { chance, rehearsalGround, rehearsalSpread, rehearsedRun, type RehearsedOutcome, saidRir, saysRecovered, SIMULATED } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40, modes: { biceps: 'build', triceps: 'build' } })
-let ids = 0
-const session = (text: string): Session => {
-  const parsed = parseSession(text, () => `id ${++ids}`)
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.error))
-  return parsed.value
-}
 const rest = { role: 'rest' as const, sessions: [] }
 const plan: PlanDocument = {
   schema: 1, title: 'Block', startsOn: plainDate('2026-04-06'), passes: 8,

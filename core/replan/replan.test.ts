@@ -6,16 +6,11 @@ import { defaultContext } from '../method'
 import { expandedBlock, issuedBlock } from '../progress'
 import { plannedSets } from '../scheme'
 import { type Session, sessionSlots } from '../session'
-import { parseSession } from '../shorthand'
+import { writtenSession } from '../testing/shorthandPlans'
 import { merged, rankedReplans, type Replan, REPLAN_OPTIONS, type ReplanQuestion, replans, shifted, spreadSets, withReplan } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 48, modes: { biceps: 'build', triceps: 'build', elbow_flexors_other: 'keep' } })
-let ids = 0
-const session = (name: string, text: string): Session => {
-  const parsed = parseSession(text, () => `id ${++ids}`)
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.error))
-  return { ...parsed.value, name }
-}
+const session = (name: string, text: string): Session => ({ ...writtenSession(text), name })
 const push = session('Push', 'bench_press_dumbbell 4 x 8-12, rir 2\npushdown_rope 3 x 10-12, rir 2')
 const pull = session('Pull', 'pulldown_wide 4 x 8-12, rir 2\ncable_curl 3 x 10-12, rir 2')
 const upper = session('Upper', 'barbell_curl 3 x 8-12, rir 2\nlying_extension_cambered 3 x 8-12, rir 2')

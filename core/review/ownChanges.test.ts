@@ -6,17 +6,11 @@ import { contextWith, defaultContext, type PainLevel, STEADY_MIDDLE } from '../m
 import { sessionSeconds } from '../minutes'
 import { expandedBlock } from '../progress'
 import { plannedSets } from '../scheme'
-import { type Session, sessionSlots } from '../session'
-import { parseSession } from '../shorthand'
+import { sessionSlots } from '../session'
+import { writtenSession as session } from '../testing/shorthandPlans'
 import { adjustmentKey, ownDecision, passReview, type SessionOutcome, withAdjustment } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
-let ids = 0
-const session = (text: string): Session => {
-  const parsed = parseSession(text, () => `id ${++ids}`)
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.error))
-  return parsed.value
-}
 const arms = session('barbell_curl 4 x 8-12, rir 1\npushdown_rope 4 x 10-12, rir 1\nlying_extension_cambered 4 x 8-12, rir 1')
 const rest = { role: 'rest' as const, sessions: [] }
 const plan: PlanDocument = { schema: 1, title: 'Block', startsOn: plainDate('2026-04-06'), passes: 4, rotation: { kind: 'places', anchor: { kind: 'floating' }, days: [{ role: 'arms', minuteLimit: 30, sessions: [arms] }, rest, rest, rest, rest, rest, rest] } }

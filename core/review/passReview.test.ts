@@ -6,16 +6,10 @@ import { defaultContext } from '../method'
 import { expandedBlock } from '../progress'
 import { plannedSets } from '../scheme'
 import { type Session, sessionSlots } from '../session'
-import { parseSession } from '../shorthand'
+import { writtenSession as session } from '../testing/shorthandPlans'
 import { adjustmentKey, doneSession, passReview, type SessionOutcome, withAdjustment } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
-let ids = 0
-const session = (text: string): Session => {
-  const parsed = parseSession(text, () => `id ${++ids}`)
-  if (!parsed.ok) throw new Error(JSON.stringify(parsed.error))
-  return parsed.value
-}
 const arms = session('warm-up 1 x 12, then 3 x 8-12, rir 1'.replace(/^/, 'barbell_curl ') + '\npushdown_rope 4 x 10-12, rir 1')
 const pull = session('pulldown_wide 4 x 8-12, rir 2')
 const plan: PlanDocument = {

@@ -1,15 +1,21 @@
 import type { PlanDocument } from '../block'
 import type { DayRole, RotationDay } from '../rotation'
+import type { Session } from '../session'
 import { parseSession } from '../shorthand'
 import { planOf } from './notation'
 
 let nextId = 0
 
-/** A training day written in shorthand, line by line; problems in the text throw. */
-export function written(role: DayRole, ...lines: readonly string[]): RotationDay {
+/** A session written in shorthand, line by line; problems in the text throw. */
+export function writtenSession(...lines: readonly string[]): Session {
   const result = parseSession(lines.join('\n'), () => `written-${nextId++}`)
   if (!result.ok) throw new Error(`${JSON.stringify(result.error)} in ${lines.join('\n')}`)
-  return { role, sessions: [result.value] }
+  return result.value
+}
+
+/** A training day written in shorthand, line by line. */
+export function written(role: DayRole, ...lines: readonly string[]): RotationDay {
+  return { role, sessions: [writtenSession(...lines)] }
 }
 
 /** The plan with some days, filled up with rest to `length` days. */

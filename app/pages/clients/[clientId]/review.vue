@@ -58,7 +58,7 @@ onMounted(() => (isLive.value = true))
         </section>
         <p v-if="ahead.length > 0" class="mt-2 flex flex-wrap items-center gap-2 text-[12.5px]">
           <span class="text-ink2">Ahead:</span>
-          <span v-for="session in ahead" :key="session.id" class="flex items-center gap-1">{{ session.words }} <button type="button" class="quiet-link" :aria-label="`${session.words} cannot be done: show what could be`" @click="cannotCome(session.id)">cannot be done</button></span>
+          <span v-for="session in ahead" :key="session.id" class="flex items-center gap-1">{{ session.words }} <button type="button" class="control" :aria-label="`${session.words} cannot be done: show what could be`" @click="cannotCome(session.id)">cannot be done</button></span>
         </p>
         <p v-for="note in view.notes" :key="note.text" class="mt-1">
           “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
