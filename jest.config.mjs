@@ -3,7 +3,7 @@ export default {
   testEnvironment: 'node',
   // Property tests of the whole core take their time on a slow machine.
   testTimeout: 120_000,
-  testMatch: ['<rootDir>/{core,shared,app,scripts}/**/*.test.ts'],
+  testMatch: ['<rootDir>/{core,shared,app,server,scripts}/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }] },
   moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#shared/(.*)$': '<rootDir>/shared/$1', '^~/(.*)$': '<rootDir>/app/$1' },
