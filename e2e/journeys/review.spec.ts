@@ -1,3 +1,5 @@
+import { sql } from 'drizzle-orm'
+import { connectedDatabase } from '../../server/db/database'
 import { expect, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
@@ -49,4 +51,16 @@ test('a decision from an older plan is told, and nothing is changed', async ({ p
   expect(stale.status()).toBe(422)
   const bad = await page.request.get(`/api/clients/${id}/review/99`)
   expect(bad.status()).toBe(404)
+})
+
+test('a muscle whose sets say nothing about strength was trained all the same: nobody is told to come back slowly', async ({ page, studio }) => {
+  await signIn(page, studio)
+  const { id } = studio.client('Marit')
+  // As if every set of the last weeks had been too long for an estimate.
+  const { db, close } = connectedDatabase(process.env.DATABASE_URL ?? '')
+  await db.execute(sql`delete from exposures where client_id = ${id} and "on" > current_date - 24`)
+  await close()
+  const { review } = await (await page.request.get(`/api/clients/${id}/review/latest`)).json() as { review: { adjustments: { row: string, group: string }[] } }
+  expect(review.adjustments.length).toBeGreaterThan(0)
+  expect(review.adjustments.filter(({ row }) => row === 'G1')).toEqual([])
 })

@@ -1,7 +1,7 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { datedSessions, exposures } from '../schema'
+import { datedSessions, exposures, loggedSets } from '../schema'
 import { setsDoneIn } from './blockSessions'
 
 /** A dated session as lists of clients need it. */
@@ -59,7 +59,9 @@ export function trainedSince(db: Database, coachId: CoachId, clientId: ClientId,
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from), isNotNull(datedSessions.finishedAt))).orderBy(asc(datedSessions.on), asc(datedSessions.place))
 }
 
-/** The last day each exercise was done on. */
+/** The last day each exercise was done on, whether or not its sets say anything about strength. */
 export function lastDone(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db.select({ exercise: exposures.exercise, on: sql<PlainDate>`max(${exposures.on})` }).from(exposures).where(and(eq(exposures.coachId, coachId), eq(exposures.clientId, clientId))).groupBy(exposures.exercise)
+  return db.select({ exercise: loggedSets.exercise, on: sql<PlainDate>`max(${datedSessions.on})` }).from(loggedSets)
+    .innerJoin(datedSessions, and(eq(datedSessions.coachId, loggedSets.coachId), eq(datedSessions.id, loggedSets.sessionId)))
+    .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId), eq(loggedSets.role, 'working'))).groupBy(loggedSets.exercise)
 }
