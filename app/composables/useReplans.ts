@@ -21,7 +21,7 @@ export interface ReplanLine {
 
 function whatOf({ option, moves, refilled, dropped }: ReplanView): string {
   if (option === 'drop') return 'Nothing moves; its sets are lost'
-  if (option === 'restart') return 'The rotation from its first day again'
+  if (option === 'restart') return 'The rest is left out, and the rotation is gone through once more'
   if (option === 'shift') return `${moves.map(({ on }) => formatDay(on)).join(', ')}${dropped.length > 0 ? '; the session worth least makes room' : ''}`
   const sets = refilled.reduce((sum, one) => sum + one.sets.reduce((own, { sets: more }) => own + more, 0), 0)
   return `${formatSets(sets)} sets into ${refilled.length === 1 ? 'one session' : `${refilled.length} sessions`}`

@@ -91,7 +91,8 @@ function keptShare({ refilled, moves, dropped, option }: Construction, missed: B
     return content ? sessionWorth(content, context) : 0
   }
   if (whole === 0) return 1
-  const lost = dropped.filter(place => !isAt(missed)(place)).reduce((sum, place) => sum + worthAt(place), 0)
+  // What a rotation begun anew leaves out is done in it.
+  const lost = option === 'restart' ? 0 : dropped.filter(place => !isAt(missed)(place)).reduce((sum, place) => sum + worthAt(place), 0)
   const gained = option === 'restart' || moves.some(isAt(missed)) ? whole : refilled.reduce((sum, one) => sum + sessionWorth(one.content, context) - worthAt(one), 0)
   return Math.max(0, Math.min(1, (gained - lost) / whole))
 }
@@ -130,9 +131,8 @@ export function compared(construction: Construction, question: ReplanQuestion): 
   }
 }
 
-/** Days the block goes on for if the week is begun anew. */
-function restartDays({ expanded, missed, isAnchored, today }: ReplanQuestion): number {
+/** Days the block goes on for if the rotation is gone through again. */
+function restartDays({ expanded, missed }: ReplanQuestion): number {
   const pass = expanded.passes[missed.pass]
-  if (!pass) return 0
-  return isAnchored ? HORIZON_DAYS : Math.max(1, daysBetween(pass.from, today))
+  return pass ? daysBetween(pass.from, pass.to) + 1 : 0
 }

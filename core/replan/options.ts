@@ -1,8 +1,8 @@
 import { addDays } from '../base'
-import { passDates, withException, withOneOff, withPart, type PlanDocument } from '../block'
+import { MOST_PASSES, passDates, withException, withOneOff, withPart, type PlanDocument } from '../block'
 import { compared, countedWithout, readinessWithout } from './compare'
 import { merged, spread } from './refill'
-import { type Construction, isAt, type Replan, REPLAN_OPTIONS, type ReplanQuestion } from './replan'
+import { type Construction, isAt, type Place, type Replan, REPLAN_OPTIONS, type ReplanQuestion } from './replan'
 import { shifted } from './shift'
 import { missedSession, sessionsAhead } from './ahead'
 
@@ -32,16 +32,25 @@ export function replans(question: ReplanQuestion): readonly Replan[] {
   if (!missed) return []
   const isLate = addDays(missed.on, 7) < question.today
   if (isLate || sessionsAhead(question).length === 0) return [DROP].flatMap(one => compared(one, question) ?? [])
-  const restart: Construction = { ...DROP, option: 'restart' }
+  const restart: Construction = { ...DROP, option: 'restart', dropped: sessionsAhead(question).filter(({ pass }) => pass === question.missed.pass).map(({ pass, day, place }) => ({ pass, day, place })) }
   const constructions = question.missedLately >= 2
-    ? [shifted(question), DROP, restart]
+    ? [shifted(question), DROP, ...(question.expanded.passes.length < MOST_PASSES ? [restart] : [])]
     : [shifted(question), merged(question), DROP, spread(question, readinessWithout(question), countedWithout(question))]
   const all = constructions.flatMap(one => (one ? compared(one, question) ?? [] : []))
   return rankedReplans(all.filter(({ option, refilled }) => (option !== 'merge' && option !== 'spread') || refilled.length > 0))
 }
 
-/** Name under which a week begun anew stands on the calendar. */
-const RESTARTED = 'Week begun anew'
+/**
+ * The plan with a rotation more: what is left of this one is left out, and the next one is gone through whole.
+ *
+ * What was said about later rotations goes with them.
+ */
+function withRotationMore(plan: PlanDocument, missed: Place, dropped: readonly Place[]): PlanDocument {
+  const { block = {} } = plan
+  const later = (pass: number) => (pass > missed.pass ? pass + 1 : pass)
+  const moved = withPart(withPart(block, 'deloads', block.deloads?.map(later)), 'exceptions', block.exceptions?.map(exception => ({ ...exception, pass: later(exception.pass) })))
+  return { ...plan, passes: plan.passes + 1, block: dropped.reduce((held, { pass, day, place }) => withException(held, { kind: 'dropped', pass, day, place }), moved) }
+}
 
 /**
  * A plan with one of them chosen.
@@ -51,10 +60,7 @@ const RESTARTED = 'Week begun anew'
  */
 export function withReplan(plan: PlanDocument, { moves, refilled, dropped, option }: Replan, question: ReplanQuestion): PlanDocument {
   const block = plan.block ?? {}
-  if (option === 'restart') {
-    const pass = question.expanded.passes[question.missed.pass]
-    return pass ? { ...plan, block: withPart(block, 'events', [...block.events ?? [], { id: `restart ${pass.from}`, what: RESTARTED, from: pass.from, to: question.isAnchored ? pass.to : addDays(question.today, -1), effect: 'shift' }]) } : plan
-  }
+  if (option === 'restart') return withRotationMore(plan, question.missed, dropped)
   const { missed, today } = question
   const isAhead = (missedSession(question)?.on ?? today) >= today && !moves.some(isAt(missed))
   const gone = isAhead ? [...dropped, missed] : dropped

@@ -90,13 +90,19 @@ describe('a session that will be missed', () => {
 })
 
 describe('what is offered', () => {
-  test('two missed: shift, let go, begin anew; the week begun anew goes a week on', () => {
+  test('two missed: shift, let go, begin anew; the week begun anew is a rotation more, gone through whole', () => {
     const asked = question({ missedLately: 2 })
     const all = replans(asked)
     expect(new Set(all.map(({ option }) => option))).toEqual(new Set(['shift', 'drop', 'restart']))
     const restart = all.find(({ option }) => option === 'restart')!
     expect(restart.endsOn).toBe(addDays(expandedBlock(plan, context).to, 7))
-    expect(expandedBlock(withReplan(plan, restart, asked), context).passes[0]!.from).toBe('2026-04-13')
+    const later: PlanDocument = { ...plan, block: { deloads: [2], exceptions: [{ kind: 'rir', pass: 1, change: 1 }] } }
+    const anew = withReplan(later, restart, asked)
+    expect([anew.passes, anew.block?.deloads]).toEqual([4, [3]])
+    expect(anew.block?.exceptions).toContainEqual({ kind: 'rir', pass: 2, change: 1 })
+    // What is left of this one is left out; the next has all of it, done or not.
+    expect(datesIn(anew, 0)).toEqual(['Push 06', 'Pull 07', 'Upper 09'])
+    expect(datesIn(anew, 1)).toEqual(['Push 13', 'Pull 14', 'Upper 16', 'Arms 17'])
   })
   test('long past, or nothing ahead: it can be let go, and the plan stays', () => {
     const late = question({ today: plainDate('2026-04-24') })
@@ -129,7 +135,7 @@ test('whatever is missed, whenever: shares between nothing and all, no session t
       expect(one.kept).toBeLessThanOrEqual(1)
       for (const { on } of one.moves) expect(on >= today).toBe(true)
       expect(new Set(one.moves.map(({ on }) => on)).size).toBe(one.moves.length)
-      expect(expandedBlock(withReplan(of, one, asked), context).passes).toHaveLength(of.passes)
+      expect(expandedBlock(withReplan(of, one, asked), context).passes).toHaveLength(of.passes + Number(one.option === 'restart'))
     }
   }), { numRuns: 60 })
 })

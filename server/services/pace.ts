@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, groupedBy, type PlainDate, type Result, success } from '#core/base'
+import { passOn } from '#core/block'
 import { catalogueWith, type Group } from '#core/catalogue'
 import { type LoggedSet, sifted } from '#core/log'
 import { contextWith, type PlanContext } from '#core/method'
@@ -84,7 +85,7 @@ export async function decidePace(coach: Coach, id: ClientId, { group, decision }
     const next = pacesWith(group, decision, locked.facts.recoveryPace ?? {}, locked.facts.paceRecords ?? {}, today)
     await updateFacts(tx, coach.id, id, { facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records } })
     const proposal = ownDecision('P1', { kind: 'pace', pace: decision.kind === 'set' ? decision.pace : null, isAnew: decision.kind === 'anew' }, group)
-    if (block) await insertDecision(tx, { coachId: coach.id, id: randomUUID(), clientId: id, blockId: block.id, pass: 0, key: adjustmentKey(proposal), proposal, decision: 'taken', reason: '', version: null, decidedBy: coach.name, decidedAt: new Date() })
+    if (block) await insertDecision(tx, { coachId: coach.id, id: randomUUID(), clientId: id, blockId: block.id, pass: Math.max(0, passOn(block.plan, today) ?? 0), key: adjustmentKey(proposal), proposal, decision: 'taken', reason: '', version: null, decidedBy: coach.name, decidedAt: new Date() })
     return success({ isDone: true })
   })
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useMounted } from '@vueuse/core'
 
 /** The block gone through ahead of time by a simulated client, many times over. */
 const id = await useClientPlan('rehearsal')
@@ -12,8 +12,7 @@ useEventListener('keydown', (event) => {
   if (event.key === 'r') start()
   else if (event.key === 'Escape') cancel()
 })
-const isLive = ref(false)
-onMounted(() => (isLive.value = true))
+const isLive = useMounted()
 </script>
 
 <template>

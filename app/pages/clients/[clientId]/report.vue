@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMounted } from '@vueuse/core'
 import { Printer } from 'lucide-vue-next'
 
 /** The block told to the client: planned, done, changed; printable. The coach's closing notes go along into the next block. */
@@ -10,8 +11,7 @@ useAutosave()
 const notes = ref(store.plan?.closingNotes ?? '')
 const keep = () => notes.value !== (store.plan?.closingNotes ?? '') && store.edit({ kind: 'set_closing_notes', notes: notes.value })
 const print = () => window.print()
-const isLive = ref(false)
-onMounted(() => (isLive.value = true))
+const isLive = useMounted()
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMounted } from '@vueuse/core'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 
 /** The review: plan beside log, and what to do about the next rotation. The most important first. */
@@ -17,8 +18,7 @@ async function refused(key: string, reason: string): Promise<void> {
 }
 useReviewKeyboard({ step, turn, take: () => proposals.value[at.value] && void decide(proposals.value[at.value]!.key, 'taken'), change, refuse: () => (isRefusing.value = proposals.value.length > 0), replan: choose, send: () => void sendAll() })
 const toSend = computed(() => (view.value?.toSend ?? []).map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`).join(' and '))
-const isLive = ref(false)
-onMounted(() => (isLive.value = true))
+const isLive = useMounted()
 </script>
 
 <template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { useMounted } from '@vueuse/core'
 /** Trends: strength with its uncertainty, and the volume, readiness and measurements behind it. */
 const route = useRoute()
 const id = String(route.params.clientId)
 const { view, current, choose, list, charts } = await useTrendCharts(id, useChartColours())
 useHead({ title: () => `Trends of ${view.value?.name ?? ''} · Tholepin` })
-const isLive = ref(false)
-onMounted(() => (isLive.value = true))
+const isLive = useMounted()
 </script>
 
 <template>
