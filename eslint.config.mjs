@@ -15,32 +15,83 @@ Object.groupBy ??= (items, keyOf) => {
  * Who may import whom. Dependencies point one way: app and server → shared → core.
  * The last block that matches a file wins for one rule, so every block carries its folder's full list.
  */
-const CONCEPT_INDEX = { regex: '^#core/[^/]+/', message: 'Import a core concept through its index: #core/<concept>.' }
-const NO_SERVER = { regex: '(^|/)server/|^h3$|^drizzle-orm|^postgres$', message: 'The application asks the server over its routes only.' }
-const NO_APP = { regex: '^(vue|vue-router|pinia|#app|nuxt|@vueuse)|(^|/)app/|^~/', message: 'Only app/ knows the screens.' }
-const NO_H3 = { regex: '^h3$|^#imports$|^nitropack', message: 'Services and the database know nothing of requests; routes do.' }
+const CONCEPT_INDEX = {
+  regex: '^#core/[^/]+/',
+  message: 'Import a core concept through its index: #core/<concept>.',
+}
+const NO_SERVER = {
+  regex: '(^|/)server/|^h3$|^drizzle-orm|^postgres$',
+  message: 'The application asks the server over its routes only.',
+}
+const NO_APP = {
+  regex: '^(vue|vue-router|pinia|#app|nuxt|@vueuse)|(^|/)app/|^~/',
+  message: 'Only app/ knows the screens.',
+}
+const NO_H3 = {
+  regex: '^h3$|^#imports$|^nitropack',
+  message: 'Services and the database know nothing of requests; routes do.',
+}
 
 /** @param {readonly { regex: string, message: string }[]} patterns */
 const imports = (...patterns) => /** @type {const} */ (['error', { patterns }])
 
 const PURE = { regex: '^[^.]', message: 'core/ is pure: it imports core/ only, by relative paths.' }
 const THROUGH_INDEX = 'Import another concept through its index.'
-const coreImports = imports(PURE, { regex: '^\\.\\./[^./]+/', message: THROUGH_INDEX }, { regex: '^\\.\\./\\.\\./', message: 'Leaves core/.' })
-const coreInnerImports = imports(PURE, { regex: '^\\.\\./\\.\\./[^./]+/', message: THROUGH_INDEX }, { regex: '^\\.\\./\\.\\./\\.\\./', message: 'Leaves core/.' })
-const CLOCK_AND_HOST = ['Date', 'window', 'document', 'process', 'console', 'setTimeout', 'setInterval', 'fetch', 'performance', 'crypto']
-  .map(name => ({ name, message: 'core/ knows no clock, chance or host: hand it in as an argument.' }))
+const coreImports = imports(
+  PURE,
+  { regex: '^\\.\\./[^./]+/', message: THROUGH_INDEX },
+  { regex: '^\\.\\./\\.\\./', message: 'Leaves core/.' },
+)
+const coreInnerImports = imports(
+  PURE,
+  { regex: '^\\.\\./\\.\\./[^./]+/', message: THROUGH_INDEX },
+  { regex: '^\\.\\./\\.\\./\\.\\./', message: 'Leaves core/.' },
+)
+const CLOCK_AND_HOST = [
+  'Date',
+  'window',
+  'document',
+  'process',
+  'console',
+  'setTimeout',
+  'setInterval',
+  'fetch',
+  'performance',
+  'crypto',
+].map(name => ({
+  name,
+  message: 'core/ knows no clock, chance or host: hand it in as an argument.',
+}))
 
 export default withNuxt(
-  { ignores: ['.output/**', '.nuxt/**', '.data/**', 'test-results/**', 'playwright-report/**', 'server/db/migrations/**'] },
+  {
+    ignores: [
+      '.output/**',
+      '.nuxt/**',
+      '.data/**',
+      'test-results/**',
+      'playwright-report/**',
+      'server/db/migrations/**',
+    ],
+  },
   {
     plugins: { 'import-x': importX },
-    settings: { 'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.mjs', '.vue'], conditionNames: ['default'] })], 'import-x/extensions': ['.ts', '.vue', '.mjs'], 'import-x/parsers': { '@typescript-eslint/parser': ['.ts'] } },
+    settings: {
+      'import-x/resolver-next': [
+        createNodeResolver({ extensions: ['.ts', '.mjs', '.vue'], conditionNames: ['default'] }),
+      ],
+      'import-x/extensions': ['.ts', '.vue', '.mjs'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts'] },
+    },
     rules: {
       'import-x/no-cycle': 'error',
-      'complexity': ['warn', { max: 20, variant: 'modified' }],
+      complexity: ['warn', { max: 20, variant: 'modified' }],
       'max-lines-per-function': ['warn', { max: 60, skipBlankLines: true, skipComments: true }],
       'no-restricted-imports': imports(CONCEPT_INDEX),
-      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
       'vue/max-attributes-per-line': 'off',
       'vue/html-self-closing': 'off',
       'vue/multi-word-component-names': 'off',
@@ -49,42 +100,95 @@ export default withNuxt(
   {
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts', 'core/testing/**'],
-    languageOptions: { parser: tseslint.parser, parserOptions: { project: './core/tsconfig.json', tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parser: tseslint.parser,
+      parserOptions: { project: './core/tsconfig.json', tsconfigRootDir: import.meta.dirname },
+    },
     rules: {
       'no-restricted-imports': coreImports,
       'no-restricted-globals': ['error', ...CLOCK_AND_HOST],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Chance is an argument: random: () => number.' }],
-      'no-restricted-syntax': ['error',
+      'no-restricted-properties': [
+        'error',
+        {
+          object: 'Math',
+          property: 'random',
+          message: 'Chance is an argument: random: () => number.',
+        },
+      ],
+      'no-restricted-syntax': [
+        'error',
         { selector: 'ExportDefaultDeclaration', message: 'core/ has named exports only.' },
         { selector: 'TSEnumDeclaration', message: 'Use an `as const` list and its union type.' },
         { selector: 'ClassDeclaration', message: 'core/ is functions and plain data.' },
       ],
-      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
     },
   },
-  { files: ['core/*/*/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': coreInnerImports } },
+  {
+    files: ['core/*/*/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': coreInnerImports },
+  },
   { files: ['core/base/plainDate.ts'], rules: { 'no-restricted-globals': 'off' } },
   { files: ['core/base/invariant.ts'], rules: { 'no-restricted-syntax': 'off' } },
-  { files: ['shared/**/*.ts'], rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER, NO_APP) } },
+  {
+    files: ['shared/**/*.ts'],
+    rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER, NO_APP) },
+  },
   { files: ['server/**/*.ts'], rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP) } },
-  { files: ['server/services/**/*.ts', 'server/db/**/*.ts'], rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP, NO_H3) } },
+  {
+    files: ['server/services/**/*.ts', 'server/db/**/*.ts'],
+    rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP, NO_H3) },
+  },
   {
     files: ['server/api/**/*.ts'],
-    rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP, { regex: 'drizzle|(^|/)db/', message: 'Routes call services; services reach the database.' }) },
+    rules: {
+      'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP, {
+        regex: 'drizzle|(^|/)db/',
+        message: 'Routes call services; services reach the database.',
+      }),
+    },
   },
-  { files: ['app/**/*.{ts,vue}'], rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER), 'max-lines-per-function': 'off' } },
+  {
+    files: ['app/**/*.{ts,vue}'],
+    rules: {
+      'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER),
+      'max-lines-per-function': 'off',
+    },
+  },
   {
     // Components show and ask. What they need computed comes from a composable, a store or core/format.
     files: ['app/components/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-imports': 'off',
-      '@typescript-eslint/no-restricted-imports': ['error', { patterns: [CONCEPT_INDEX, NO_SERVER, { regex: '^#core/(?!format$)', allowTypeImports: true, message: 'Components take types and #core/format only; compute in a composable or the core.' }] }],
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            CONCEPT_INDEX,
+            NO_SERVER,
+            {
+              regex: '^#core/(?!format$)',
+              allowTypeImports: true,
+              message:
+                'Components take types and #core/format only; compute in a composable or the core.',
+            },
+          ],
+        },
+      ],
     },
   },
   {
     // Tests reach for core/testing and break documents on purpose.
     files: ['**/*.test.ts', 'e2e/**/*.ts', 'core/testing/**/*.ts'],
-    rules: { 'no-restricted-imports': 'off', 'max-lines-per-function': 'off', '@typescript-eslint/no-explicit-any': 'off' },
+    rules: {
+      'no-restricted-imports': 'off',
+      'max-lines-per-function': 'off',
+      '@typescript-eslint/no-explicit-any': 'off',
+    },
   },
 )

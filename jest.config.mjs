@@ -5,8 +5,17 @@ export default {
   testTimeout: 120_000,
   testMatch: ['<rootDir>/{core,shared,app,server,scripts}/**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
-  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }] },
-  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#shared/(.*)$': '<rootDir>/shared/$1', '^~/(.*)$': '<rootDir>/app/$1' },
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
+    ],
+  },
+  moduleNameMapper: {
+    '^#core/(.*)$': '<rootDir>/core/$1',
+    '^#shared/(.*)$': '<rootDir>/shared/$1',
+    '^~/(.*)$': '<rootDir>/app/$1',
+  },
   setupFiles: ['<rootDir>/scripts/setup/propertySeed.mjs'],
   modulePathIgnorePatterns: ['<rootDir>/.output', '<rootDir>/.nuxt', '<rootDir>/.data'],
 }

@@ -5,14 +5,23 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-04-01',
-  modules: ['@pinia/nuxt', '@vueuse/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
+  modules: [
+    '@pinia/nuxt',
+    '@vueuse/nuxt',
+    'nuxt-auth-utils',
+    'nuxt-security',
+    '@vite-pwa/nuxt',
+    '@nuxt/eslint',
+  ],
   alias: { '#core': core },
   css: ['~/assets/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['stores'] },
   telemetry: false,
   // Other pages' scripts are fetched ahead by the document itself when the browser is idle; links run them only on the way there.
-  experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
+  experimental: {
+    defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } },
+  },
   // Shown while the one page that is not drawn by the server comes: the sheet.
   spaLoadingTemplate: 'spa-loading-template.html',
   devtools: { enabled: false },
@@ -25,28 +34,68 @@ export default defineNuxtConfig({
       rollupOptions: { treeshake: { moduleSideEffects: id => !id.startsWith(`${core}/`) } },
     },
   },
-  typescript: { strict: true, tsConfig: { compilerOptions: { exactOptionalPropertyTypes: true, noUncheckedIndexedAccess: true } } },
-  app: { head: { htmlAttrs: { lang: 'en' }, title: 'Tholepin', meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }] } },
+  typescript: {
+    strict: true,
+    tsConfig: {
+      compilerOptions: { exactOptionalPropertyTypes: true, noUncheckedIndexedAccess: true },
+    },
+  },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Tholepin',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+    },
+  },
   eslint: { config: { standalone: true, stylistic: false } },
   // Pages let in what says it may be embedded; a worker's script has to say so of itself.
   routeRules: {
     // A client's sheet lives on the phone; the page is the same for every link and can be kept.
-    '/sheet': { ssr: false }, '/sheet/**': { ssr: false },
-    '/_nuxt/**': { headers: { 'cross-origin-embedder-policy': 'require-corp', 'cross-origin-resource-policy': 'same-origin' } } },
+    '/sheet': { ssr: false },
+    '/sheet/**': { ssr: false },
+    '/_nuxt/**': {
+      headers: {
+        'cross-origin-embedder-policy': 'require-corp',
+        'cross-origin-resource-policy': 'same-origin',
+      },
+    },
+  },
   pwa: {
-    strategies: 'injectManifest', srcDir: 'service-worker', filename: 'sheetWorker.ts', registerType: 'autoUpdate', injectRegister: false,
+    strategies: 'injectManifest',
+    srcDir: 'service-worker',
+    filename: 'sheetWorker.ts',
+    registerType: 'autoUpdate',
+    injectRegister: false,
     client: { registerPlugin: false },
     // Nothing is fetched ahead: what the sheet's own page has loaded is what it keeps.
     injectManifest: { injectionPoint: undefined as never },
     manifestFilename: 'sheet.webmanifest',
     manifest: {
-      id: '/sheet', start_url: '/sheet', scope: '/sheet', name: 'Training sheet', short_name: 'Sheet', description: 'Today’s session, set by set, with or without reception.', lang: 'en',
-      display: 'standalone', orientation: 'portrait', background_color: '#F4F0E6', theme_color: '#F4F0E6',
-      icons: [{ src: '/icons/sheet-192.png', sizes: '192x192', type: 'image/png' }, { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png' }, { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' }],
+      id: '/sheet',
+      start_url: '/sheet',
+      scope: '/sheet',
+      name: 'Training sheet',
+      short_name: 'Sheet',
+      description: 'Today’s session, set by set, with or without reception.',
+      lang: 'en',
+      display: 'standalone',
+      orientation: 'portrait',
+      background_color: '#F4F0E6',
+      theme_color: '#F4F0E6',
+      icons: [
+        { src: '/icons/sheet-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icons/sheet-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
     },
   },
   runtimeConfig: {
-    session: { name: 'tholepin-session', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { secure: true, sameSite: 'lax' } },
+    session: {
+      name: 'tholepin-session',
+      maxAge: 60 * 60 * 24 * 14,
+      password: '',
+      cookie: { secure: true, sameSite: 'lax' },
+    },
   },
   security: {
     // Sizes and rates are checked where a request is read (server/utils), so that every refusal has the same shape.

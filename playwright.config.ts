@@ -11,14 +11,28 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   retries: process.env.CI ? 2 : 0,
   forbidOnly: Boolean(process.env.CI),
-  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? './test-results/playwright.json' }]],
+  reporter: [
+    ['list'],
+    [
+      'json',
+      { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? './test-results/playwright.json' },
+    ],
+  ],
   use: {
     ...(process.env.BASE_URL && { baseURL: process.env.BASE_URL }),
     viewport: { width: 1280, height: 800 },
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
 })

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 const { choice } = useTheme()
-useHead({ htmlAttrs: { 'data-theme': () => (choice.value === 'system' ? undefined : choice.value) } })
+useHead({
+  htmlAttrs: { 'data-theme': () => (choice.value === 'system' ? undefined : choice.value) },
+})
 </script>
 
 <template>

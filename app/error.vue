@@ -12,7 +12,11 @@ useHead({ title: () => (isMissing.value ? 'Not found · Tholepin' : 'Something f
       {{ isMissing ? 'This page is not there' : 'Something failed' }}
     </h1>
     <p class="mt-2 text-ink2">
-      {{ isMissing ? 'There is no such client or page in your studio. The link may be old.' : 'Nothing was lost. Try again; if it stays, note the time and report it.' }}
+      {{
+        isMissing
+          ? 'There is no such client or page in your studio. The link may be old.'
+          : 'Nothing was lost. Try again; if it stays, note the time and report it.'
+      }}
     </p>
     <button type="button" class="control mt-5" @click="clearError({ redirect: '/roster' })">
       Go to the roster

@@ -12,21 +12,30 @@ endOnSignals()
 try {
   await ensureDebianPackages(['postgresql'])
   await ensureDependencies()
-  if (words[0] !== 'logging' && words[0] !== 'review') await runScript('bench', words, { env: { DATABASE_URL: await throwawayDatabase('bench') }, output: 'inherit' })
+  if (words[0] !== 'logging' && words[0] !== 'review')
+    await runScript('bench', words, {
+      env: { DATABASE_URL: await throwawayDatabase('bench') },
+      output: 'inherit',
+    })
   if (words.length === 0 || words[0] === 'review') {
     await ensureDebianPackages(['chromium'])
     await ensureBuild()
     const { url, databaseUrl } = await throwawayServer('bench_review')
-    await runScript('benchReview', [], { env: { BASE_URL: url, DATABASE_URL: databaseUrl }, output: 'inherit' })
+    await runScript('benchReview', [], {
+      env: { BASE_URL: url, DATABASE_URL: databaseUrl },
+      output: 'inherit',
+    })
   }
   if (words.length === 0 || words[0] === 'logging') {
     await ensureBuild()
     const { url, databaseUrl } = await throwawayServer('bench_logging')
-    await runScript('benchLogging', [], { env: { BASE_URL: url, DATABASE_URL: databaseUrl }, output: 'inherit' })
+    await runScript('benchLogging', [], {
+      env: { BASE_URL: url, DATABASE_URL: databaseUrl },
+      output: 'inherit',
+    })
   }
   await end(0)
-}
-catch (error) {
+} catch (error) {
   console.error(`\n${error.message}`)
   await end(1)
 }

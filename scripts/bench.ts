@@ -33,7 +33,11 @@ function edited(plan: PlanDocument): () => PlanDocument {
   let isMore = false
   return () => {
     isMore = !isMore
-    const result = applyEdit(current, { kind: isMore ? 'add_sets' : 'cut_sets', slot: slot.id, count: 1 }, newId)
+    const result = applyEdit(
+      current,
+      { kind: isMore ? 'add_sets' : 'cut_sets', slot: slot.id, count: 1 },
+      newId,
+    )
     if (!result.ok) throw new Error(result.error.kind)
     return (current = result.value)
   }
@@ -46,7 +50,9 @@ function board(plan: PlanDocument): unknown {
 
 for (const times of [1, 2, 4, 8]) {
   const { rotation } = repeated(nineDayPlan(), times)
-  add(`ledger of 9 days × ${times} (${8 * times} sessions of 8 exercises)`, () => rotationLedger(rotation, context))
+  add(`ledger of 9 days × ${times} (${8 * times} sessions of 8 exercises)`, () =>
+    rotationLedger(rotation, context),
+  )
 }
 for (const times of [1, 2, 4, 8]) {
   const next = edited(repeated(nineDayPlan(), times))
@@ -68,9 +74,28 @@ for (const times of [1, 2, 4, 8]) {
 
 {
   // Forty groupings are the most a session holds; five minutes take every step there is.
-  const longest = parseSession(Array.from({ length: 40 }, (_, at) => `${['cable_curl', 'pushdown_rope', 'hammer_curl', 'overhead_extension_rope'][at % 4]} warm-up 2 x 10, then 6 x 10, rir 2`).join('\n'), newId)
+  const longest = parseSession(
+    Array.from(
+      { length: 40 },
+      (_, at) =>
+        `${['cable_curl', 'pushdown_rope', 'hammer_curl', 'overhead_extension_rope'][at % 4]} warm-up 2 x 10, then 6 x 10, rir 2`,
+    ).join('\n'),
+    newId,
+  )
   const ledger = rotationLedger(nineDayPlan().rotation, context)
-  if (longest.ok) add('a session of 40 exercises and 240 sets shortened to 5 minutes', () => shortSession({ session: { ...longest.value, groupings: longest.value.groupings.map(grouping => ({ ...grouping })) }, minutes: 5, context, weeks: groupWeeks(ledger), lengthDays: 9 }))
+  if (longest.ok)
+    add('a session of 40 exercises and 240 sets shortened to 5 minutes', () =>
+      shortSession({
+        session: {
+          ...longest.value,
+          groupings: longest.value.groupings.map(grouping => ({ ...grouping })),
+        },
+        minutes: 5,
+        context,
+        weeks: groupWeeks(ledger),
+        lengthDays: 9,
+      }),
+    )
 }
 
 {
@@ -80,7 +105,10 @@ for (const times of [1, 2, 4, 8]) {
   let end = 0
   add('block of 16 weeks, 8 sessions in 9 days, laid out and judged after a change of ramp', () => {
     end = (end + 1) % 8
-    const changed: PlanDocument = { ...plan, block: { ...usual, ramps: { ...usual.ramps, triceps: { kind: 'linear', end: 10 + end } } } }
+    const changed: PlanDocument = {
+      ...plan,
+      block: { ...usual, ramps: { ...usual.ramps, triceps: { kind: 'linear', end: 10 + end } } },
+    }
     const expanded = expandedBlock(changed, context)
     return [blockVerdict(expanded, context), blockConcerns(expanded, context)]
   })
@@ -105,13 +133,21 @@ if (wanted === 'allocation') {
 }
 
 await bench.run()
-console.table(bench.tasks.map(({ name, result }) => {
-  if (!('latency' in result)) return { what: name, 'median ms': 'failed' }
-  return { 'what': name, 'median ms': result.latency.p50.toFixed(3), 'p95 ms': percentile(result.latency.samples, 0.95), 'p99 ms': result.latency.p99.toFixed(3), 'runs': result.latency.samplesCount }
-}))
+console.table(
+  bench.tasks.map(({ name, result }) => {
+    if (!('latency' in result)) return { what: name, 'median ms': 'failed' }
+    return {
+      what: name,
+      'median ms': result.latency.p50.toFixed(3),
+      'p95 ms': percentile(result.latency.samples, 0.95),
+      'p99 ms': result.latency.p99.toFixed(3),
+      runs: result.latency.samplesCount,
+    }
+  }),
+)
 process.exit(0)
 
 function percentile(samples: readonly number[] | undefined, share: number): string {
-  const sorted = [...samples ?? []].sort((a, b) => a - b)
+  const sorted = [...(samples ?? [])].sort((a, b) => a - b)
   return sorted[Math.floor(share * sorted.length)]?.toFixed(3) ?? ''
 }

@@ -10,10 +10,12 @@ try {
   await ensureDependencies()
   await ensureBuild()
   const { url, databaseUrl } = await throwawayServer('bench_ui')
-  await runScript('benchUi', process.argv.slice(2), { env: { BASE_URL: url, DATABASE_URL: databaseUrl }, output: 'inherit' })
+  await runScript('benchUi', process.argv.slice(2), {
+    env: { BASE_URL: url, DATABASE_URL: databaseUrl },
+    output: 'inherit',
+  })
   await end(0)
-}
-catch (error) {
+} catch (error) {
   console.error(`\n${error.message}`)
   await end(1)
 }

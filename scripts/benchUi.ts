@@ -14,23 +14,50 @@ const EDITS = 200
 const CHART_EDITS = 60
 const LIMITS = { p95Ms: 50, chartMs: 200, gzippedKb: 220, sheetKb: 120 } as const
 
-interface Sampling { samples?: number[] }
+interface Sampling {
+  samples?: number[]
+}
 
 const { db, close } = connectedDatabase(process.env.DATABASE_URL ?? '')
 const [client] = demoClients(plainDate(new Date().toISOString().slice(0, 10)), 77)
 if (!client) throw new Error('the demo has no client')
 const account = { email: 'bench@skerrylane.example', password: randomUUID() }
-await insertStudio(db, { id: coachId(randomUUID()), email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, [{ ...client, plan: nineDayPlan() }])
+await insertStudio(
+  db,
+  {
+    id: coachId(randomUUID()),
+    email: account.email,
+    name: 'Bench',
+    studio: 'Bench',
+    passwordHash: await hashedPassword(account.password),
+  },
+  [{ ...client, plan: nineDayPlan() }],
+)
 await close()
 
 const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
-const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: process.env.BASE_URL ?? '' })).newPage()
+const page = await (
+  await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    baseURL: process.env.BASE_URL ?? '',
+  })
+).newPage()
 await page.request.post('/api/sign-in', { data: account })
 const sizes = new Map<string, number>()
 const asked = new Set<string>()
-page.on('request', request => request.url().endsWith('.js') && request.resourceType() === 'script' && asked.add(request.url()))
-page.on('response', (response) => {
-  if (response.url().endsWith('.js')) void response.body().then(body => sizes.set(response.url(), gzipSync(body).length), () => {})
+page.on(
+  'request',
+  request =>
+    request.url().endsWith('.js') &&
+    request.resourceType() === 'script' &&
+    asked.add(request.url()),
+)
+page.on('response', response => {
+  if (response.url().endsWith('.js'))
+    void response.body().then(
+      body => sizes.set(response.url(), gzipSync(body).length),
+      () => {},
+    )
 })
 await page.goto(`/clients/${client.id}/split`)
 // What has been asked for as a script when the board hears keys was needed for it; what is only fetched ahead is no script yet.
@@ -46,20 +73,30 @@ async function pressed(...keys: readonly string[]): Promise<readonly number[]> {
     const isHeard = sampling.samples !== undefined
     sampling.samples = []
     if (isHeard) return
-    document.addEventListener('keydown', ({ timeStamp }) => requestAnimationFrame(() => {
-      const { port1, port2 } = new MessageChannel()
-      port1.onmessage = () => sampling.samples?.push(performance.now() - timeStamp)
-      port2.postMessage(null)
-    }), true)
+    document.addEventListener(
+      'keydown',
+      ({ timeStamp }) =>
+        requestAnimationFrame(() => {
+          const { port1, port2 } = new MessageChannel()
+          port1.onmessage = () => sampling.samples?.push(performance.now() - timeStamp)
+          port2.postMessage(null)
+        }),
+      true,
+    )
   })
   for (let edit = 0; edit < EDITS; edit++) {
     await page.keyboard.press(keys[edit % keys.length] ?? '+')
     await page.waitForTimeout(30)
   }
-  return (await page.evaluate(() => (window as unknown as Sampling).samples ?? [])).sort((a, b) => a - b)
+  return (await page.evaluate(() => (window as unknown as Sampling).samples ?? [])).sort(
+    (a, b) => a - b,
+  )
 }
 
-await page.locator('[role=gridcell][aria-label^="Biceps, day"]:not([aria-label*="0 direct"])').first().click()
+await page
+  .locator('[role=gridcell][aria-label^="Biceps, day"]:not([aria-label*="0 direct"])')
+  .first()
+  .click()
 const onBoard = await pressed('+', '-')
 await page.goto(`/clients/${client.id}/session/1`)
 await page.locator('[aria-busy=false] ol').first().waitFor()
@@ -77,9 +114,12 @@ async function rampedCharts(): Promise<readonly number[]> {
   for (let edit = 0; edit < CHART_EDITS; edit++) {
     await page.evaluate(() => {
       const sampling = window as unknown as { took?: Promise<number> }
-      sampling.took = new Promise((resolve) => {
+      sampling.took = new Promise(resolve => {
         let from = 0
-        document.addEventListener('keydown', ({ timeStamp }) => (from = timeStamp), { capture: true, once: true })
+        document.addEventListener('keydown', ({ timeStamp }) => (from = timeStamp), {
+          capture: true,
+          once: true,
+        })
         const chart = document.querySelector('[data-drawn]')
         if (!chart) return
         const observer = new MutationObserver(() => {
@@ -98,23 +138,59 @@ async function rampedCharts(): Promise<readonly number[]> {
 const ramped = await rampedCharts()
 
 /** Scripts a phone loads to show its sheet for the first time, kB gzipped. */
-async function sheetWeight(): Promise<{ readonly files: number, readonly kb: number }> {
-  const { token } = await (await page.request.post(`/api/clients/${client?.id}/link`, { data: { pin: null, days: null } })).json() as { token: string }
-  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: process.env.BASE_URL ?? '', serviceWorkers: 'block' })).newPage()
+async function sheetWeight(): Promise<{ readonly files: number; readonly kb: number }> {
+  const { token } = (await (
+    await page.request.post(`/api/clients/${client?.id}/link`, { data: { pin: null, days: null } })
+  ).json()) as { token: string }
+  const phone = await (
+    await browser.newContext({
+      viewport: { width: 390, height: 844 },
+      baseURL: process.env.BASE_URL ?? '',
+      serviceWorkers: 'block',
+    })
+  ).newPage()
   const loaded: Promise<number>[] = []
-  phone.on('response', response => response.url().endsWith('.js') && loaded.push(response.body().then(body => gzipSync(body).length, () => 0)))
+  phone.on(
+    'response',
+    response =>
+      response.url().endsWith('.js') &&
+      loaded.push(
+        response.body().then(
+          body => gzipSync(body).length,
+          () => 0,
+        ),
+      ),
+  )
   await phone.goto(`/sheet/${token}`)
   await phone.locator('.phone[data-state=ready]').waitFor()
   const sizes = await Promise.all(loaded)
   return { files: sizes.length, kb: sizes.reduce((sum, size) => sum + size, 0) / 1024 }
 }
 const phoneSheet = await sheetWeight()
-const at = (samples: readonly number[], share: number) => samples[Math.floor(share * samples.length)] ?? 0
-const row = (what: string, samples: readonly number[]) => ({ 'what': `${what}, ${samples.length} edits, ms`, 'median': at(samples, 0.5).toFixed(1), 'p95': at(samples, 0.95).toFixed(1), 'limit': LIMITS.p95Ms })
+const at = (samples: readonly number[], share: number) =>
+  samples[Math.floor(share * samples.length)] ?? 0
+const row = (what: string, samples: readonly number[]) => ({
+  what: `${what}, ${samples.length} edits, ms`,
+  median: at(samples, 0.5).toFixed(1),
+  p95: at(samples, 0.95).toFixed(1),
+  limit: LIMITS.p95Ms,
+})
 console.table([
-  row('board: key press to next paint', onBoard), row('session: sets, key press to next paint', inSession), row('session: rests, key press to next paint', rests),
+  row('board: key press to next paint', onBoard),
+  row('session: sets, key press to next paint', inSession),
+  row('session: rests, key press to next paint', rests),
   { ...row('block: a ramp changed, key press to charts painted', ramped), limit: LIMITS.chartMs },
-  { 'what': `scripts of the board's first view, ${scripts.length} files, kB gzipped`, 'median': loaded.toFixed(0), 'p95': '', 'limit': LIMITS.gzippedKb },
-  { 'what': `scripts of the phone sheet's first view, ${phoneSheet.files} files, kB gzipped`, 'median': phoneSheet.kb.toFixed(0), 'p95': '', 'limit': LIMITS.sheetKb },
+  {
+    what: `scripts of the board's first view, ${scripts.length} files, kB gzipped`,
+    median: loaded.toFixed(0),
+    p95: '',
+    limit: LIMITS.gzippedKb,
+  },
+  {
+    what: `scripts of the phone sheet's first view, ${phoneSheet.files} files, kB gzipped`,
+    median: phoneSheet.kb.toFixed(0),
+    p95: '',
+    limit: LIMITS.sheetKb,
+  },
 ])
 await browser.close()

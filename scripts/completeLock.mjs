@@ -4,14 +4,38 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from './setup/paths.mjs'
 
-const SYSTEMS = ['aix', 'android', 'darwin', 'freebsd', 'linux', 'netbsd', 'openbsd', 'openharmony', 'sunos', 'win32']
-const PROCESSORS = ['arm64', 'arm', 'ia32', 'loong64', 'mips64el', 'ppc64', 'riscv64', 's390x', 'wasm32', 'x64']
+const SYSTEMS = [
+  'aix',
+  'android',
+  'darwin',
+  'freebsd',
+  'linux',
+  'netbsd',
+  'openbsd',
+  'openharmony',
+  'sunos',
+  'win32',
+]
+const PROCESSORS = [
+  'arm64',
+  'arm',
+  'ia32',
+  'loong64',
+  'mips64el',
+  'ppc64',
+  'riscv64',
+  's390x',
+  'wasm32',
+  'x64',
+]
 
 /** What a native build runs on, read off its name: `…-linux-x64-musl`. */
 function platformOf(name) {
   const words = name.split(/[-/]/)
   const os = SYSTEMS.find(system => words.includes(system))
-  const cpu = PROCESSORS.find(processor => words.includes(processor)) ?? (name.includes('wasm32') ? 'wasm32' : undefined)
+  const cpu =
+    PROCESSORS.find(processor => words.includes(processor)) ??
+    (name.includes('wasm32') ? 'wasm32' : undefined)
   if (!cpu) return undefined
   const libc = os === 'linux' && words.includes('musl') ? 'musl' : undefined
   return { cpu: [cpu], ...(libc && { libc: [libc] }), ...(os && { os: [os] }) }
@@ -27,10 +51,17 @@ for (const [path, { optionalDependencies = {}, dev }] of Object.entries(lock.pac
     if (lock.packages[nested] || lock.packages[top]?.version === version) continue
     const platform = platformOf(name)
     if (!platform || !/^\d/.test(version)) continue
-    lock.packages[lock.packages[top] ? nested : top] = { version, ...platform, ...(dev && { dev }), optional: true }
+    lock.packages[lock.packages[top] ? nested : top] = {
+      version,
+      ...platform,
+      ...(dev && { dev }),
+      optional: true,
+    }
     added += 1
   }
 }
-lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)))
+lock.packages = Object.fromEntries(
+  Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)),
+)
 writeFileSync(file, `${JSON.stringify(lock, null, 2)}\n`)
 console.log(`${added} builds for other platforms named`)

@@ -5,14 +5,21 @@ import { coachId, plainDate } from '#core/base'
 import { connectedDatabase, type Database } from '../server/db/database'
 import { dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
 import { coachByEmail } from '../server/db/queries/coaches'
-import { coachCount, deleteCoach, insertHistories, insertStudio, setPasswordHash } from '../server/db/queries/studio'
+import {
+  coachCount,
+  deleteCoach,
+  insertHistories,
+  insertStudio,
+  setPasswordHash,
+} from '../server/db/queries/studio'
 import { hashedPassword, isPassword } from '../server/services/passwords'
 import { DEMO_COACH, demoClients } from './demo/studio'
 import { writtenHistory } from './demo/writtenHistory'
 
 function setting(name: string): string {
   const value = process.env[name]
-  if (!value) throw new Error(`${name} is not set; run this through npm start, npm test or npm run reset`)
+  if (!value)
+    throw new Error(`${name} is not set; run this through npm start, npm test or npm run reset`)
   return value
 }
 
@@ -22,19 +29,23 @@ async function insertDemo(db: Database): Promise<void> {
   const id = coachId(randomUUID())
   const clients = demoClients(today)
   await insertStudio(db, { id, ...DEMO_COACH, passwordHash }, clients)
-  await insertHistories(db, id, clients.map(client => writtenHistory(client, today)))
+  await insertHistories(
+    db,
+    id,
+    clients.map(client => writtenHistory(client, today)),
+  )
   console.log(`· Demo data written: ${DEMO_COACH.studio}`)
 }
 
 /** The demo password belongs to this machine, the database may come from another. */
 async function refreshDemoPassword(db: Database): Promise<void> {
   const coach = await coachByEmail(db, DEMO_COACH.email)
-  if (!coach || await isPassword(coach.passwordHash, setting('DEMO_PASSWORD'))) return
+  if (!coach || (await isPassword(coach.passwordHash, setting('DEMO_PASSWORD')))) return
   await setPasswordHash(db, DEMO_COACH.email, await hashedPassword(setting('DEMO_PASSWORD')))
 }
 
 async function prepare(db: Database): Promise<void> {
-  if (await coachCount(db) === 0) await insertDemo(db)
+  if ((await coachCount(db)) === 0) await insertDemo(db)
   else await refreshDemoPassword(db)
 }
 
@@ -50,16 +61,24 @@ async function withDatabase(work: (db: Database) => Promise<void>): Promise<void
   try {
     await migrated(db)
     await work(db)
-  }
-  finally {
+  } finally {
     await close()
   }
 }
 
 switch (process.argv[2]) {
-  case 'prepare': await withDatabase(prepare); break
-  case 'reset': await withDatabase(reset); break
-  case 'migrate': await withDatabase(async () => {}); break
-  case 'drop': await dropDatabase(setting('DATABASE_URL')); break
-  default: throw new Error('say prepare, migrate, reset or drop')
+  case 'prepare':
+    await withDatabase(prepare)
+    break
+  case 'reset':
+    await withDatabase(reset)
+    break
+  case 'migrate':
+    await withDatabase(async () => {})
+    break
+  case 'drop':
+    await dropDatabase(setting('DATABASE_URL'))
+    break
+  default:
+    throw new Error('say prepare, migrate, reset or drop')
 }

@@ -7,9 +7,11 @@ import { run } from './plan/commands'
 
 const args = process.argv.slice(2)
 if (args[0] === 'schema') {
-  writeFileSync(new URL('../docs/schema/plan-file.schema.json', import.meta.url), `${JSON.stringify(planFileSchema(), null, 2)}\n`)
-}
-else {
+  writeFileSync(
+    new URL('../docs/schema/plan-file.schema.json', import.meta.url),
+    `${JSON.stringify(planFileSchema(), null, 2)}\n`,
+  )
+} else {
   // Only proposals need the solver, and it takes a moment to load.
   const solver = args[0] === 'allocate' ? await linearSolver() : undefined
   const { code, out, errors } = run(args, file => readFileSync(file, 'utf8'), solver)

@@ -13,9 +13,14 @@ await told(async () => {
   if (!given) await ensureDebianPackages(['postgresql'])
   const postgres = given ? undefined : await privatePostgres(home, { keepIfRunning: true })
   try {
-    await runScript('database', ['reset'], { env: { DATABASE_URL: given ?? postgres.url('tholepin'), DEMO_PASSWORD: secretsIn(home).demoPassword }, output: 'inherit' })
-  }
-  finally {
+    await runScript('database', ['reset'], {
+      env: {
+        DATABASE_URL: given ?? postgres.url('tholepin'),
+        DEMO_PASSWORD: secretsIn(home).demoPassword,
+      },
+      output: 'inherit',
+    })
+  } finally {
     await postgres?.stop()
   }
 })

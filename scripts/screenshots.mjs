@@ -15,10 +15,12 @@ try {
   const folder = process.env.SCREENSHOTS ?? join(ROOT, 'docs', 'screenshots')
   mkdirSync(folder, { recursive: true })
   const { url, demoPassword } = await throwawayServer('pictures')
-  await runScript('takePictures', process.argv.slice(2), { env: { BASE_URL: url, DEMO_PASSWORD: demoPassword, SCREENSHOTS: folder }, output: 'inherit' })
+  await runScript('takePictures', process.argv.slice(2), {
+    env: { BASE_URL: url, DEMO_PASSWORD: demoPassword, SCREENSHOTS: folder },
+    output: 'inherit',
+  })
   await end(0)
-}
-catch (error) {
+} catch (error) {
   console.error(`\n${error.message}`)
   await end(1)
 }

@@ -27,7 +27,11 @@ await told(async () => {
   const home = dataHome('start')
   const other = otherStart(home)
   if (other) {
-    console.log(other.url ? `Tholepin is already running at ${other.url}` : `Tholepin is already being started (process ${other.pid}). Wait for its address.`)
+    console.log(
+      other.url
+        ? `Tholepin is already running at ${other.url}`
+        : `Tholepin is already being started (process ${other.pid}). Wait for its address.`,
+    )
     return
   }
   endOnSignals()
@@ -38,17 +42,25 @@ await told(async () => {
     const url = await databaseUrl(home)
     const { demoPassword, session } = secretsIn(home)
     say('Migrating the database, adding demo data if it is empty')
-    await runScript('database', ['prepare'], { env: { DATABASE_URL: url, DEMO_PASSWORD: demoPassword }, output: 'inherit' })
-    const server = await startedServer({ port: await freePort(Number(process.env.PORT ?? USUAL_PORT)), databaseUrl: url, sessionPassword: session })
+    await runScript('database', ['prepare'], {
+      env: { DATABASE_URL: url, DEMO_PASSWORD: demoPassword },
+      output: 'inherit',
+    })
+    const server = await startedServer({
+      port: await freePort(Number(process.env.PORT ?? USUAL_PORT)),
+      databaseUrl: url,
+      sessionPassword: session,
+    })
     atEnd(server.stop)
     markServing(home, server.url)
-    console.log(`\nTholepin runs at ${server.url}\nSign in as the demo coach: ragna@skerrylane.example, password ${demoPassword}\nCtrl-C ends it.\n`)
+    console.log(
+      `\nTholepin runs at ${server.url}\nSign in as the demo coach: ragna@skerrylane.example, password ${demoPassword}\nCtrl-C ends it.\n`,
+    )
     await server.ended
     if (isAtEnd()) return
     say('The server has ended by itself; its own words are above')
     await end(1)
-  }
-  catch (error) {
+  } catch (error) {
     console.error(`\n${error.message}`)
     await end(1)
   }

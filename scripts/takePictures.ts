@@ -28,7 +28,10 @@ async function session(page: Page, client: string, day: number): Promise<void> {
 async function block(page: Page, client: string, view: string): Promise<void> {
   await board(page, client)()
   await page.getByRole('link', { name: 'Block', exact: true }).click()
-  await page.locator('[aria-busy=false]').filter({ has: page.getByRole('group', { name: 'View' }) }).waitFor()
+  await page
+    .locator('[aria-busy=false]')
+    .filter({ has: page.getByRole('group', { name: 'View' }) })
+    .waitFor()
   await page.getByRole('button', { name: new RegExp(`^${view}`, 'i') }).click()
 }
 
@@ -38,14 +41,25 @@ async function reviewWay(page: Page, client: string, way: string): Promise<void>
   await page.getByRole('link', { name: 'Review', exact: true }).click()
   await page.getByRole('navigation', { name: 'Review' }).getByRole('link', { name: way }).click()
   // Until the way is there, keys would still go to the rotation.
-  await page.locator('[aria-busy=false]').filter({ has: page.getByRole('navigation', { name: 'Review' }).locator('[aria-current=page]', { hasText: way }) }).waitFor()
+  await page
+    .locator('[aria-busy=false]')
+    .filter({
+      has: page
+        .getByRole('navigation', { name: 'Review' })
+        .locator('[aria-current=page]', { hasText: way }),
+    })
+    .waitFor()
 }
 
 /** The client's sheet on a phone of its own, with the first round of the longest session logged. */
 async function sheet(page: Page, client: string): Promise<void> {
-  const { clients } = await (await page.request.get('/api/roster')).json() as { clients: { id: string, name: string }[] }
+  const { clients } = (await (await page.request.get('/api/roster')).json()) as {
+    clients: { id: string; name: string }[]
+  }
   const id = clients.find(({ name }) => name.startsWith(client))?.id ?? ''
-  const { token } = await (await page.request.post(`/api/clients/${id}/link`, { data: { pin: null, days: null } })).json() as { token: string }
+  const { token } = (await (
+    await page.request.post(`/api/clients/${id}/link`, { data: { pin: null, days: null } })
+  ).json()) as { token: string }
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`/sheet/${token}`)
   await page.getByRole('button', { name: /^Arms/ }).first().click()
@@ -54,32 +68,148 @@ async function sheet(page: Page, client: string): Promise<void> {
 }
 
 const PICTURES: readonly Picture[] = [
-  { name: 'roster', take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click() },
-  { name: 'split-board', take: async page => (await board(page, 'Marit')(), await keys(page, '4')) },
-  { name: 'split-board-dark', theme: 'dark', take: async page => (await board(page, 'Joren')(), await keys(page, '2')) },
-  { name: 'checks', take: async page => (await board(page, 'Liv')(), await keys(page, 'x'), await page.getByRole('dialog', { name: 'Checks' }).waitFor(), await keys(page, 'ArrowDown', 'ArrowDown')) },
-  { name: 'new-client', take: async page => (await page.getByRole('link', { name: 'New client' }).click(), await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'), await page.getByLabel('Months of training').fill('50')) },
-  { name: 'methods', take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()) },
-  { name: 'exercises', take: async page => (await page.goto('/exercises?id=cable_curl'), await page.getByRole('radio', { name: 'Biceps 0.75' }).check(), await page.getByText(/Changes \d/).first().waitFor()) },
-  { name: 'history', take: async page => (await board(page, 'Teo')(), await page.getByRole('link', { name: 'History' }).click(), await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()) },
-  { name: 'session', take: async page => (await session(page, 'Marit', 4), await page.getByRole('button', { name: /^2: Preacher/ }).click()) },
-  { name: 'proposals', take: async page => (await board(page, 'Marit')(), await keys(page, 'p'), await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })) },
-  { name: 'block', take: async page => (await block(page, 'Marit', 'rotations'), await page.getByRole('gridcell', { name: /^Triceps, rotation 6:/ }).click()) },
-  { name: 'block-charts', take: async page => (await block(page, 'Marit', 'charts'), await page.locator('[data-drawn]').nth(3).waitFor()) },
+  {
+    name: 'roster',
+    take: async page => page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click(),
+  },
+  {
+    name: 'split-board',
+    take: async page => (await board(page, 'Marit')(), await keys(page, '4')),
+  },
+  {
+    name: 'split-board-dark',
+    theme: 'dark',
+    take: async page => (await board(page, 'Joren')(), await keys(page, '2')),
+  },
+  {
+    name: 'checks',
+    take: async page => (
+      await board(page, 'Liv')(),
+      await keys(page, 'x'),
+      await page.getByRole('dialog', { name: 'Checks' }).waitFor(),
+      await keys(page, 'ArrowDown', 'ArrowDown')
+    ),
+  },
+  {
+    name: 'new-client',
+    take: async page => (
+      await page.getByRole('link', { name: 'New client' }).click(),
+      await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland'),
+      await page.getByLabel('Months of training').fill('50')
+    ),
+  },
+  {
+    name: 'methods',
+    take: async page => (await page.goto('/methods'), await page.getByRole('table').waitFor()),
+  },
+  {
+    name: 'exercises',
+    take: async page => (
+      await page.goto('/exercises?id=cable_curl'),
+      await page.getByRole('radio', { name: 'Biceps 0.75' }).check(),
+      await page
+        .getByText(/Changes \d/)
+        .first()
+        .waitFor()
+    ),
+  },
+  {
+    name: 'history',
+    take: async page => (
+      await board(page, 'Teo')(),
+      await page.getByRole('link', { name: 'History' }).click(),
+      await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()
+    ),
+  },
+  {
+    name: 'session',
+    take: async page => (
+      await session(page, 'Marit', 4),
+      await page.getByRole('button', { name: /^2: Preacher/ }).click()
+    ),
+  },
+  {
+    name: 'proposals',
+    take: async page => (
+      await board(page, 'Marit')(),
+      await keys(page, 'p'),
+      await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })
+    ),
+  },
+  {
+    name: 'block',
+    take: async page => (
+      await block(page, 'Marit', 'rotations'),
+      await page.getByRole('gridcell', { name: /^Triceps, rotation 6:/ }).click()
+    ),
+  },
+  {
+    name: 'block-charts',
+    take: async page => (
+      await block(page, 'Marit', 'charts'),
+      await page.locator('[data-drawn]').nth(3).waitFor()
+    ),
+  },
   { name: 'sheet', take: page => sheet(page, 'Marit') },
-  { name: 'log', take: async page => (await board(page, 'Marit')(), await page.getByRole('link', { name: 'Log', exact: true }).click(), await page.getByRole('textbox').first().waitFor()) },
-  { name: 'review', take: async page => (await board(page, 'Ines')(), await page.getByRole('link', { name: 'Review', exact: true }).click(), await page.getByRole('list', { name: 'Proposals' }).waitFor()) },
-  { name: 'trends', take: async page => (await reviewWay(page, 'Joren', 'Trends'), await page.getByRole('button', { name: /^Overhead rope extension/ }).click(), await page.locator('[data-drawn]').nth(3).waitFor()) },
-  { name: 'rehearsal', theme: 'dark', take: async page => (await reviewWay(page, 'Marit', 'Rehearsal'), await keys(page, 'r'), await page.locator('[data-drawn]').nth(2).waitFor({ timeout: 60_000 })) },
-  { name: 'report', take: async page => (await reviewWay(page, 'Joren', 'Block report'), await page.locator('[data-drawn]').nth(1).waitFor()) },
-  { name: 'session-print', take: async page => (await session(page, 'Marit', 4), await page.getByRole('link', { name: 'Print' }).click(), await page.getByRole('article').waitFor()) },
+  {
+    name: 'log',
+    take: async page => (
+      await board(page, 'Marit')(),
+      await page.getByRole('link', { name: 'Log', exact: true }).click(),
+      await page.getByRole('textbox').first().waitFor()
+    ),
+  },
+  {
+    name: 'review',
+    take: async page => (
+      await board(page, 'Ines')(),
+      await page.getByRole('link', { name: 'Review', exact: true }).click(),
+      await page.getByRole('list', { name: 'Proposals' }).waitFor()
+    ),
+  },
+  {
+    name: 'trends',
+    take: async page => (
+      await reviewWay(page, 'Joren', 'Trends'),
+      await page.getByRole('button', { name: /^Overhead rope extension/ }).click(),
+      await page.locator('[data-drawn]').nth(3).waitFor()
+    ),
+  },
+  {
+    name: 'rehearsal',
+    theme: 'dark',
+    take: async page => (
+      await reviewWay(page, 'Marit', 'Rehearsal'),
+      await keys(page, 'r'),
+      await page.locator('[data-drawn]').nth(2).waitFor({ timeout: 60_000 })
+    ),
+  },
+  {
+    name: 'report',
+    take: async page => (
+      await reviewWay(page, 'Joren', 'Block report'),
+      await page.locator('[data-drawn]').nth(1).waitFor()
+    ),
+  },
+  {
+    name: 'session-print',
+    take: async page => (
+      await session(page, 'Marit', 4),
+      await page.getByRole('link', { name: 'Print' }).click(),
+      await page.getByRole('article').waitFor()
+    ),
+  },
 ]
 
 const wanted = process.argv.slice(2)
 const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
 for (const { name, theme, take } of PICTURES) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: theme ?? 'light', baseURL: process.env.BASE_URL ?? '' })
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: theme ?? 'light',
+    baseURL: process.env.BASE_URL ?? '',
+  })
   const page = await context.newPage()
   await page.goto('/sign-in')
   await page.getByLabel('Email').fill(DEMO_COACH.email)
@@ -89,8 +219,13 @@ for (const { name, theme, take } of PICTURES) {
   await take(page)
   await page.mouse.move(0, 0)
   await page.evaluate(() => document.fonts.ready)
-  await page.locator('.nuxt-loading-indicator').evaluate(element => new Promise(resolve => setTimeout(resolve, element ? 900 : 0)))
-  await page.screenshot({ path: join(process.env.SCREENSHOTS ?? '.', `${name}.png`), fullPage: name === 'new-client' })
+  await page
+    .locator('.nuxt-loading-indicator')
+    .evaluate(element => new Promise(resolve => setTimeout(resolve, element ? 900 : 0)))
+  await page.screenshot({
+    path: join(process.env.SCREENSHOTS ?? '.', `${name}.png`),
+    fullPage: name === 'new-client',
+  })
   console.log(`· ${name}.png`)
   await context.close()
 }

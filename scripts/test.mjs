@@ -15,7 +15,11 @@ const jestReport = join(REPORTS, 'jest.json')
 const playwrightReport = join(REPORTS, 'playwright.json')
 const tally = { passed: 0, failed: 0 }
 
-const shown = (command, args, env = {}) => run(command, args, { cwd: ROOT, output: 'inherit', env: { ...process.env, ...env } }).then(() => true, () => false)
+const shown = (command, args, env = {}) =>
+  run(command, args, { cwd: ROOT, output: 'inherit', env: { ...process.env, ...env } }).then(
+    () => true,
+    () => false,
+  )
 
 function count(passed, failed) {
   tally.passed += passed
@@ -36,17 +40,34 @@ async function checked(title, script) {
 
 async function unitTests() {
   say('Unit tests')
-  const isGood = await shown('npm', ['run', '--silent', 'unit', '--', '--json', `--outputFile=${jestReport}`], { NODE_ENV: 'test' })
-  await reported(isGood, jestReport, report => [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites])
+  const isGood = await shown(
+    'npm',
+    ['run', '--silent', 'unit', '--', '--json', `--outputFile=${jestReport}`],
+    { NODE_ENV: 'test' },
+  )
+  await reported(isGood, jestReport, report => [
+    report.numPassedTests,
+    report.numFailedTests + report.numRuntimeErrorTestSuites,
+  ])
 }
 
 async function journeys() {
   say('Interface tests against the built server and a real database')
   const { url, databaseUrl, demoPassword } = await throwawayServer('journeys')
-  const isGood = await shown(join(ROOT, 'node_modules', '.bin', 'playwright'), ['test', ...process.argv.slice(2)], {
-    BASE_URL: url, DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword, PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightReport,
-  })
-  await reported(isGood, playwrightReport, ({ stats }) => [stats.expected + stats.flaky, stats.unexpected])
+  const isGood = await shown(
+    join(ROOT, 'node_modules', '.bin', 'playwright'),
+    ['test', ...process.argv.slice(2)],
+    {
+      BASE_URL: url,
+      DATABASE_URL: databaseUrl,
+      DEMO_PASSWORD: demoPassword,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightReport,
+    },
+  )
+  await reported(isGood, playwrightReport, ({ stats }) => [
+    stats.expected + stats.flaky,
+    stats.unexpected,
+  ])
 }
 
 endOnSignals()
@@ -61,8 +82,7 @@ try {
   await checked('Types', 'types')
   await unitTests()
   await journeys()
-}
-catch (error) {
+} catch (error) {
   console.error(`\n${error.message}`)
   count(0, 1)
 }

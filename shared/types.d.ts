@@ -1,5 +1,11 @@
 declare module '#auth-utils' {
-  interface User { name: string, studio: string }
-  interface SecureSessionData { coachId: string, signInId: string }
+  interface User {
+    name: string
+    studio: string
+  }
+  interface SecureSessionData {
+    coachId: string
+    signInId: string
+  }
 }
 export {}

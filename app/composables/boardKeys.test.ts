@@ -1,21 +1,43 @@
 import { describe, expect, test } from '@jest/globals'
 import { boardIntent, dayFromDigits } from './boardKeys'
 
-const press = (key: string, held: Partial<Record<'shiftKey' | 'ctrlKey' | 'metaKey' | 'altKey', boolean>> = {}) =>
-  boardIntent({ key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...held })
+const press = (
+  key: string,
+  held: Partial<Record<'shiftKey' | 'ctrlKey' | 'metaKey' | 'altKey', boolean>> = {},
+) => boardIntent({ key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...held })
 
 describe('keys of the board', () => {
   test.each([
-    { name: 'an arrow walks', actual: press('ArrowDown'), expected: { kind: 'go', days: 0, rails: 1 } },
-    { name: 'shift and arrow carry', actual: press('ArrowRight', { shiftKey: true }), expected: { kind: 'carry', days: 1 } },
+    {
+      name: 'an arrow walks',
+      actual: press('ArrowDown'),
+      expected: { kind: 'go', days: 0, rails: 1 },
+    },
+    {
+      name: 'shift and arrow carry',
+      actual: press('ArrowRight', { shiftKey: true }),
+      expected: { kind: 'carry', days: 1 },
+    },
     { name: 'plus without shift is plus', actual: press('='), expected: { kind: 'sets', step: 1 } },
     { name: 'minus', actual: press('-'), expected: { kind: 'sets', step: -1 } },
     { name: 'z undoes', actual: press('z'), expected: { kind: 'undo' } },
     { name: 'shift z redoes', actual: press('Z', { shiftKey: true }), expected: { kind: 'redo' } },
-    { name: 'control z undoes too', actual: press('z', { ctrlKey: true }), expected: { kind: 'undo' } },
-    { name: 'control shift z redoes too', actual: press('Z', { ctrlKey: true, shiftKey: true }), expected: { kind: 'redo' } },
+    {
+      name: 'control z undoes too',
+      actual: press('z', { ctrlKey: true }),
+      expected: { kind: 'undo' },
+    },
+    {
+      name: 'control shift z redoes too',
+      actual: press('Z', { ctrlKey: true, shiftKey: true }),
+      expected: { kind: 'redo' },
+    },
     { name: 'a digit names a day', actual: press('4'), expected: { kind: 'go_to_day', digit: 4 } },
-    { name: 'other shortcuts stay with the browser', actual: press('r', { ctrlKey: true }), expected: undefined },
+    {
+      name: 'other shortcuts stay with the browser',
+      actual: press('r', { ctrlKey: true }),
+      expected: undefined,
+    },
     { name: 'so do unknown keys', actual: press('F5'), expected: undefined },
   ])('$name', ({ actual, expected }) => expect(actual).toEqual(expected))
 })

@@ -2,8 +2,29 @@ import type { DonePart, StandingTurn } from '#core/sheet'
 
 /** Words and figures of the phone sheet. They stand here, not with the coach's, so that a phone loads no more than it shows. */
 
-const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
+const WEEKDAYS = [
+  'Sunday',
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+] as const
+const MONTHS = [
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sep',
+  'Oct',
+  'Nov',
+  'Dec',
+] as const
 
 /** `27.5`, `12`: no more digits than there are. */
 export function phoneNumber(value: number): string {
@@ -24,7 +45,11 @@ export function phoneDay(day: string, room: 'long' | 'short' = 'long'): string {
 }
 
 /** `27.5 × 12`, `12 reps`, `30 s`. */
-export function doneWords({ load, reps, seconds }: Pick<DonePart, 'load' | 'reps' | 'seconds'>): string {
+export function doneWords({
+  load,
+  reps,
+  seconds,
+}: Pick<DonePart, 'load' | 'reps' | 'seconds'>): string {
   const count = reps ?? seconds
   if (count === null) return load ? `${phoneNumber(load.amount)} ${load.unit}` : '–'
   if (load) return `${phoneNumber(load.amount)} × ${phoneNumber(count)}`
@@ -33,7 +58,13 @@ export function doneWords({ load, reps, seconds }: Pick<DonePart, 'load' | 'reps
 
 /** Everything logged of a set: `27.5 × 12, 20 × 8`. */
 export function turnWords({ parts }: StandingTurn): string {
-  return parts.flatMap(({ standing, part }) => (standing ? [`${part.side ? `${part.side === 'left' ? 'L' : 'R'} ` : ''}${doneWords(standing.done)}`] : [])).join(', ')
+  return parts
+    .flatMap(({ standing, part }) =>
+      standing
+        ? [`${part.side ? `${part.side === 'left' ? 'L' : 'R'} ` : ''}${doneWords(standing.done)}`]
+        : [],
+    )
+    .join(', ')
 }
 
 /** `Set 3`, `Warm-up 1`, `Primer`. */
@@ -42,4 +73,10 @@ export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
   return `${name} ${plan.number}`
 }
 
-export const JOINT_WORDS = { elbow_flexor_side: 'front of the elbow', elbow_extensor_side: 'back of the elbow', wrist: 'wrist', shoulder: 'shoulder', low_back: 'low back' } as const
+export const JOINT_WORDS = {
+  elbow_flexor_side: 'front of the elbow',
+  elbow_extensor_side: 'back of the elbow',
+  wrist: 'wrist',
+  shoulder: 'shoulder',
+  low_back: 'low back',
+} as const

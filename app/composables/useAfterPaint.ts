@@ -6,13 +6,18 @@ export function useAfterPaint<Value>(source: () => Value): Readonly<Ref<Value>> 
   const shown = shallowRef(source()) as Ref<Value>
   let isDue = false
   const store = usePlanStore()
-  watch(() => store.plan, () => {
-    if (isDue || import.meta.server) return
-    isDue = true
-    requestAnimationFrame(() => setTimeout(() => {
-      isDue = false
-      shown.value = source()
-    }))
-  })
+  watch(
+    () => store.plan,
+    () => {
+      if (isDue || import.meta.server) return
+      isDue = true
+      requestAnimationFrame(() =>
+        setTimeout(() => {
+          isDue = false
+          shown.value = source()
+        }),
+      )
+    },
+  )
   return shown
 }

@@ -5,8 +5,7 @@ import type { z } from 'zod'
 
 /** Why a request brought nothing: the server refused it, or it was not reached at all. */
 export type ApiFailure =
-  | { readonly kind: 'unreachable' }
-  | { readonly kind: 'refused', readonly problem: ProblemDetails }
+  { readonly kind: 'unreachable' } | { readonly kind: 'refused'; readonly problem: ProblemDetails }
 
 interface ApiRequest<Answer extends z.ZodType> {
   readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
@@ -14,19 +13,31 @@ interface ApiRequest<Answer extends z.ZodType> {
   readonly answer: Answer
 }
 
-const UNKNOWN_FAILURE: ProblemDetails = { type: '/problems/internal', status: 500, title: 'The server failed', detail: 'The server gave an answer that cannot be read. Try again.' }
+const UNKNOWN_FAILURE: ProblemDetails = {
+  type: '/problems/internal',
+  status: 500,
+  title: 'The server failed',
+  detail: 'The server gave an answer that cannot be read. Try again.',
+}
 
 /** Asks this application's server; answers are parsed by their contract, refusals come back as values. */
 export function useApi() {
   const fetchHere = useRequestFetch()
   // The asking person's own day: sessions of today are not missed yet, wherever the server stands.
   const today = useToday()
-  async function ask<Answer extends z.ZodType>(path: string, { method = 'GET', body, answer }: ApiRequest<Answer>): Promise<Result<z.output<Answer>, ApiFailure>> {
+  async function ask<Answer extends z.ZodType>(
+    path: string,
+    { method = 'GET', body, answer }: ApiRequest<Answer>,
+  ): Promise<Result<z.output<Answer>, ApiFailure>> {
     try {
-      const raw: unknown = await fetchHere(path, { method, ...(body && { body }), retry: 0, headers: { 'x-today': today.value } })
+      const raw: unknown = await fetchHere(path, {
+        method,
+        ...(body && { body }),
+        retry: 0,
+        headers: { 'x-today': today.value },
+      })
       return success(answer.parse(raw))
-    }
-    catch (error) {
+    } catch (error) {
       if (!(error instanceof FetchError)) throw error
       return failure(asFailure(error))
     }

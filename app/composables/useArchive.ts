@@ -10,18 +10,28 @@ export async function useArchive() {
   const { data, refresh } = await useAsyncData('archive', async () => {
     const result = await ask('/api/clients/archived', { answer: ArchiveView })
     if (result.ok) return result.value
-    throw createError({ statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503, fatal: true })
+    throw createError({
+      statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503,
+      fatal: true,
+    })
   })
   const clients = computed(() => data.value?.clients ?? [])
 
   async function done(path: string, method: 'POST' | 'DELETE', body?: object): Promise<void> {
     const result = await ask(path, { method, ...(body && { body }), answer: Done })
-    complaint.value = result.ok ? '' : result.error.kind === 'refused' ? result.error.problem.detail : 'The server does not answer. Nothing was changed; try again.'
+    complaint.value = result.ok
+      ? ''
+      : result.error.kind === 'refused'
+        ? result.error.problem.detail
+        : 'The server does not answer. Nothing was changed; try again.'
     if (result.ok) erasing.value = null
     await refresh()
   }
   return {
-    clients, complaint: readonly(complaint), erasing, typed,
+    clients,
+    complaint: readonly(complaint),
+    erasing,
+    typed,
     restore: (id: string) => done(`/api/clients/${id}/restore`, 'POST'),
     erase: (id: string) => done(`/api/clients/${id}`, 'DELETE', { name: typed.value }),
     exportPath: (id: string) => `/api/clients/${id}/export`,

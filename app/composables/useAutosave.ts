@@ -10,7 +10,13 @@ const RETRY_MS = 5000
 const KEEP_PAUSE_MS = 150
 
 /** What is kept in this browser: the plan as edited, and the steps that undo and redo are made of. */
-const KeptContract = z.object({ version: z.int(), isSaved: z.boolean(), plan: PlanContract, past: z.array(PlanContract), future: z.array(PlanContract) })
+const KeptContract = z.object({
+  version: z.int(),
+  isSaved: z.boolean(),
+  plan: PlanContract,
+  past: z.array(PlanContract),
+  future: z.array(PlanContract),
+})
 
 /**
  * Saves every edit of the plan by itself, tries again when the server was not reached, and keeps it with the undo steps
@@ -27,7 +33,13 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
     // What is on trial is not an edit yet: a reload puts it back.
     if (!store.plan || !isTakenUp.value || store.trial) return
     // One write holds all steps: what they share is stored once.
-    await set(key(), { version: store.version, isSaved: store.isSaved, plan: toRaw(store.plan), past: store.past.map(toRaw), future: store.future.map(toRaw) })
+    await set(key(), {
+      version: store.version,
+      isSaved: store.isSaved,
+      plan: toRaw(store.plan),
+      past: store.past.map(toRaw),
+      future: store.future.map(toRaw),
+    })
   }
   const keepSoon = useDebounceFn(keep, KEEP_PAUSE_MS)
 
@@ -41,29 +53,49 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
     if (orderedText(plan) === orderedText(store.plan)) store.restoreSteps({ past, future })
     else if (!kept.isSaved) {
       store.restoreDraft(kept)
-      if (store.saveState.kind !== 'conflict') store.restoreSteps({ past: past.length > 0 ? past : store.past, future })
+      if (store.saveState.kind !== 'conflict')
+        store.restoreSteps({ past: past.length > 0 ? past : store.past, future })
     }
   }
 
-  const { data: heard, post } = useBroadcastChannel<{ block: string, version: number }, { block: string, version: number }>({ name: 'tholepin-plan' })
+  const { data: heard, post } = useBroadcastChannel<
+    { block: string; version: number },
+    { block: string; version: number }
+  >({ name: 'tholepin-plan' })
   // A save that is under way is waited for: its answer changes the state, and then the newer version is taken up.
   watch([heard, () => store.saveState.kind] as const, ([message, state]) => {
-    if (message && state !== 'saving' && message.block === store.client?.block?.id && message.version > store.version) void store.catchUp()
+    if (
+      message &&
+      state !== 'saving' &&
+      message.block === store.client?.block?.id &&
+      message.version > store.version
+    )
+      void store.catchUp()
   })
-  watch(() => store.version, version => isTakenUp.value && store.client?.block && post({ block: store.client.block.id, version }))
+  watch(
+    () => store.version,
+    version =>
+      isTakenUp.value && store.client?.block && post({ block: store.client.block.id, version }),
+  )
 
   onMounted(async () => {
     await takeUp()
     await store.save()
   })
-  watch(() => store.plan, () => {
-    void keepSoon()
-    if (!store.isSaved) void saveSoon()
-  })
-  watch(() => store.saveState, ({ kind }) => {
-    void keepSoon()
-    if (kind === 'idle' && !store.isSaved) void saveSoon()
-  })
+  watch(
+    () => store.plan,
+    () => {
+      void keepSoon()
+      if (!store.isSaved) void saveSoon()
+    },
+  )
+  watch(
+    () => store.saveState,
+    ({ kind }) => {
+      void keepSoon()
+      if (kind === 'idle' && !store.isSaved) void saveSoon()
+    },
+  )
   useIntervalFn(() => {
     if (store.saveState.kind === 'unreachable') void store.save()
   }, RETRY_MS)

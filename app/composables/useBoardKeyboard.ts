@@ -15,13 +15,24 @@ interface KeyboardOptions {
 }
 
 /** Sends key presses to the board, unless they belong to a field, a dialog, a menu or a control. */
-export function useBoardKeyboard({ board, isSilent, onConfirm, onCancel, onTable, onKeys }: KeyboardOptions): void {
+export function useBoardKeyboard({
+  board,
+  isSilent,
+  onConfirm,
+  onCancel,
+  onTable,
+  onKeys,
+}: KeyboardOptions): void {
   let typedDigits = ''
   let typedAt = 0
 
   function digit(value: number): void {
     const now = performance.now()
-    const { day, typed } = dayFromDigits(now - typedAt < DIGIT_PAUSE_MS ? typedDigits : '', value, board.days.value.length)
+    const { day, typed } = dayFromDigits(
+      now - typedAt < DIGIT_PAUSE_MS ? typedDigits : '',
+      value,
+      board.days.value.length,
+    )
     typedDigits = typed
     typedAt = now
     if (day !== null) board.goToDay(day)
@@ -29,33 +40,60 @@ export function useBoardKeyboard({ board, isSilent, onConfirm, onCancel, onTable
 
   function follow(intent: BoardIntent): void {
     switch (intent.kind) {
-      case 'go': return board.go(intent)
-      case 'go_to_day': return digit(intent.digit)
-      case 'carry': return board.carryBy(intent.days)
-      case 'sets': return board.changeSets(intent.step)
-      case 'pick': return board.pickNext(intent.step)
-      case 'confirm': return onConfirm() ? undefined : board.confirm()
-      case 'cancel': return onCancel() ? undefined : board.cancel()
-      case 'undo': return board.undo()
-      case 'redo': return board.redo()
-      case 'heads': return board.toggleHeads()
-      case 'add_exercise': return board.openPicker()
-      case 'next_notice': return board.nextNotice()
-      case 'rest_day': return board.toggleRest()
-      case 'swap_days': return board.choose('swap')
-      case 'copy_day': return board.choose('copy')
-      case 'move_session': return board.choose('move')
-      case 'hold': return board.toggleHold()
-      case 'mark': return board.toggleMark(board.place.value)
-      case 'why': return board.open('why')
-      case 'calendar': return board.open('calendar')
-      case 'revisions': return board.open('revisions')
-      case 'rotation': return board.open('rotation')
-      case 'checks': return board.open('checks')
-      case 'dismiss': return board.dismissNotice()
-      case 'propose': return void navigateTo(`/clients/${board.clientId()}/proposals`)
-      case 'table': return onTable()
-      case 'keys': return onKeys()
+      case 'go':
+        return board.go(intent)
+      case 'go_to_day':
+        return digit(intent.digit)
+      case 'carry':
+        return board.carryBy(intent.days)
+      case 'sets':
+        return board.changeSets(intent.step)
+      case 'pick':
+        return board.pickNext(intent.step)
+      case 'confirm':
+        return onConfirm() ? undefined : board.confirm()
+      case 'cancel':
+        return onCancel() ? undefined : board.cancel()
+      case 'undo':
+        return board.undo()
+      case 'redo':
+        return board.redo()
+      case 'heads':
+        return board.toggleHeads()
+      case 'add_exercise':
+        return board.openPicker()
+      case 'next_notice':
+        return board.nextNotice()
+      case 'rest_day':
+        return board.toggleRest()
+      case 'swap_days':
+        return board.choose('swap')
+      case 'copy_day':
+        return board.choose('copy')
+      case 'move_session':
+        return board.choose('move')
+      case 'hold':
+        return board.toggleHold()
+      case 'mark':
+        return board.toggleMark(board.place.value)
+      case 'why':
+        return board.open('why')
+      case 'calendar':
+        return board.open('calendar')
+      case 'revisions':
+        return board.open('revisions')
+      case 'rotation':
+        return board.open('rotation')
+      case 'checks':
+        return board.open('checks')
+      case 'dismiss':
+        return board.dismissNotice()
+      case 'propose':
+        return void navigateTo(`/clients/${board.clientId()}/proposals`)
+      case 'table':
+        return onTable()
+      case 'keys':
+        return onKeys()
     }
   }
 
@@ -64,7 +102,8 @@ export function useBoardKeyboard({ board, isSilent, onConfirm, onCancel, onTable
     const asked = board.opened.value
     const day = Number(key) - 1
     if (asked !== 'swap' && asked !== 'copy' && asked !== 'move') return false
-    if (!/^[1-9]$/.test(key) || day >= board.days.value.length || day === board.place.value.day) return false
+    if (!/^[1-9]$/.test(key) || day >= board.days.value.length || day === board.place.value.day)
+      return false
     board.withDay(asked, board.place.value.day, day)
     return true
   }
@@ -72,7 +111,12 @@ export function useBoardKeyboard({ board, isSilent, onConfirm, onCancel, onTable
   useEventListener('keydown', (event: KeyboardEvent) => {
     if (answersDay(event)) return event.preventDefault()
     const target = event.target instanceof Element ? event.target : null
-    if (isSilent() || event.defaultPrevented || target?.closest('input, textarea, select, [role=menu], [role=dialog]')) return
+    if (
+      isSilent() ||
+      event.defaultPrevented ||
+      target?.closest('input, textarea, select, [role=menu], [role=dialog]')
+    )
+      return
     // The search box is the app bar's.
     if (event.key === '/') return
     // Enter and Space on a button or link are that control's own.

@@ -25,17 +25,38 @@ export function useCarry({ plan, putDown: onPutDown }: CarryOptions) {
     const document = plan()
     const carry = inHand.value
     if (!carry || !document || carry.toDay === carry.fromDay) return null
-    return applyEdit(document, { kind: 'move_sets', toDay: carry.toDay, moves: movesOf(carry.pieces, carry.count) }, newId)
+    return applyEdit(
+      document,
+      { kind: 'move_sets', toDay: carry.toDay, moves: movesOf(carry.pieces, carry.count) },
+      newId,
+    )
   })
   const preview = computed(() => (outcome.value?.ok ? outcome.value.value : null))
-  const problem = computed<EditProblem | null>(() => (outcome.value && !outcome.value.ok ? outcome.value.error : null))
+  const problem = computed<EditProblem | null>(() =>
+    outcome.value && !outcome.value.ok ? outcome.value.error : null,
+  )
 
-  function lift(from: { railKey: string, day: number, cell: RailCell, pick: number | null, onlyOne?: boolean, others?: readonly RailCell[] }): boolean {
-    const pieces = [...carriedPieces(from.cell, from.pick), ...(from.others ?? []).flatMap(cell => carriedPieces(cell, null))]
-      .filter((piece, at, all) => all.findIndex(other => other.slot.id === piece.slot.id) === at)
+  function lift(from: {
+    railKey: string
+    day: number
+    cell: RailCell
+    pick: number | null
+    onlyOne?: boolean
+    others?: readonly RailCell[]
+  }): boolean {
+    const pieces = [
+      ...carriedPieces(from.cell, from.pick),
+      ...(from.others ?? []).flatMap(cell => carriedPieces(cell, null)),
+    ].filter((piece, at, all) => all.findIndex(other => other.slot.id === piece.slot.id) === at)
     const all = setsInHand(pieces)
     if (all === 0) return false
-    inHand.value = { railKey: from.railKey, fromDay: from.day, toDay: from.day, pieces, count: from.onlyOne ? 1 : all }
+    inHand.value = {
+      railKey: from.railKey,
+      fromDay: from.day,
+      toDay: from.day,
+      pieces,
+      count: from.onlyOne ? 1 : all,
+    }
     return true
   }
   function over(day: number): void {
@@ -43,7 +64,11 @@ export function useCarry({ plan, putDown: onPutDown }: CarryOptions) {
   }
   function takeMore(step: number): void {
     const carry = inHand.value
-    if (carry) inHand.value = { ...carry, count: Math.min(setsInHand(carry.pieces), Math.max(1, carry.count + step)) }
+    if (carry)
+      inHand.value = {
+        ...carry,
+        count: Math.min(setsInHand(carry.pieces), Math.max(1, carry.count + step)),
+      }
   }
   function putBack(): void {
     inHand.value = null
@@ -61,5 +86,14 @@ export function useCarry({ plan, putDown: onPutDown }: CarryOptions) {
     return true
   }
 
-  return { inHand: readonly(inHand) as Readonly<Ref<Carry | null>>, preview, problem, lift, over, takeMore, putBack, putDown }
+  return {
+    inHand: readonly(inHand) as Readonly<Ref<Carry | null>>,
+    preview,
+    problem,
+    lift,
+    over,
+    takeMore,
+    putBack,
+    putDown,
+  }
 }

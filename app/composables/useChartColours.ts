@@ -6,7 +6,13 @@ export function useChartColours(): Readonly<Ref<ChartColours | null>> {
   function read(): void {
     const style = getComputedStyle(document.documentElement)
     const of = (name: string) => style.getPropertyValue(`--${name}`).trim()
-    colours.value = { ink: of('ink'), ink2: of('ink2'), line: of('line'), sunk: of('sunk'), of: family => of(`${family}-peg`) || of(family) }
+    colours.value = {
+      ink: of('ink'),
+      ink2: of('ink2'),
+      line: of('line'),
+      sunk: of('sunk'),
+      of: family => of(`${family}-peg`) || of(family),
+    }
   }
   onMounted(read)
   const { choice } = useTheme()

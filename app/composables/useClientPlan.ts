@@ -12,9 +12,10 @@ export async function useClientPlan(screen: string): Promise<ClientId> {
   const { data: outcome } = await useAsyncData(`${screen}-${id}`, async () => {
     const result = await store.load(id)
     if (result.ok) return 'loaded' as const
-    return result.error.kind === 'refused' ? result.error.problem.status : 'unreachable' as const
+    return result.error.kind === 'refused' ? result.error.problem.status : ('unreachable' as const)
   })
   if (outcome.value === 401) await app.runWithContext(() => navigateTo('/sign-in'))
-  else if (outcome.value !== 'loaded') throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
+  else if (outcome.value !== 'loaded')
+    throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
   return id
 }

@@ -7,13 +7,31 @@ export function useDerivation(board: SplitBoardState) {
   return computed(() => {
     const [rail, plan, context] = [board.selectedRail.value?.view.rail, store.plan, store.context]
     if (!rail || !plan || !context) return null
-    const target = rail.kind === 'group' ? groupTarget(rail.group) : rail.kind === 'head' ? headTarget(rail.group, rail.muscle) : onceTarget(railGroups(rail))
-    const days = plan.rotation.days.map((day, at) => ({ at, day, ...derivation(day, target, context) })).filter(({ lines }) => lines.length > 0)
+    const target =
+      rail.kind === 'group'
+        ? groupTarget(rail.group)
+        : rail.kind === 'head'
+          ? headTarget(rail.group, rail.muscle)
+          : onceTarget(railGroups(rail))
+    const days = plan.rotation.days
+      .map((day, at) => ({ at, day, ...derivation(day, target, context) }))
+      .filter(({ lines }) => lines.length > 0)
     const sum = days.reduce((total, { counted }) => total + counted, 0)
     return {
-      sum, per7Days: per7Days(sum, plan.rotation.days.length), length: plan.rotation.days.length,
+      sum,
+      per7Days: per7Days(sum, plan.rotation.days.length),
+      length: plan.rotation.days.length,
       days: days.map(({ at, day, counted, lines }) => ({
-        at, day, counted, lines: lines.map(({ slot, sets, credit, counted: own, rules }) => ({ name: context.catalogue.get(slot.exercise)?.name ?? slot.exercise, sets, credit, counted: own, rules })),
+        at,
+        day,
+        counted,
+        lines: lines.map(({ slot, sets, credit, counted: own, rules }) => ({
+          name: context.catalogue.get(slot.exercise)?.name ?? slot.exercise,
+          sets,
+          credit,
+          counted: own,
+          rules,
+        })),
       })),
     }
   })

@@ -1,20 +1,48 @@
-import { Done, type HistoryView as View, HistoryView, MeasurementBody, PainBody, ClearanceBody } from '#shared/contracts/history'
+import {
+  Done,
+  type HistoryView as View,
+  HistoryView,
+  MeasurementBody,
+  PainBody,
+  ClearanceBody,
+} from '#shared/contracts/history'
 import type { z } from 'zod'
 
 /** What a client has done, where it is going and what hurts; and the records a coach adds to it. */
 export async function useHistory(id: string) {
   const { ask } = useApi()
-  const pain = useSubmission({ path: () => `/api/clients/${id}/pain`, body: PainBody, answer: Done })
-  const clearance = useSubmission({ path: () => `/api/clients/${id}/clearances`, body: ClearanceBody, answer: Done })
-  const measurement = useSubmission({ path: () => `/api/clients/${id}/measurements`, body: MeasurementBody, answer: Done })
-  const { data, refresh } = await useAsyncData(`history-${id}`, async () => {
-    const result = await ask(`/api/clients/${id}/history`, { answer: HistoryView })
-    if (result.ok) return result.value
-    throw createError({ statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503, fatal: true })
-  }, { deep: false })
+  const pain = useSubmission({
+    path: () => `/api/clients/${id}/pain`,
+    body: PainBody,
+    answer: Done,
+  })
+  const clearance = useSubmission({
+    path: () => `/api/clients/${id}/clearances`,
+    body: ClearanceBody,
+    answer: Done,
+  })
+  const measurement = useSubmission({
+    path: () => `/api/clients/${id}/measurements`,
+    body: MeasurementBody,
+    answer: Done,
+  })
+  const { data, refresh } = await useAsyncData(
+    `history-${id}`,
+    async () => {
+      const result = await ask(`/api/clients/${id}/history`, { answer: HistoryView })
+      if (result.ok) return result.value
+      throw createError({
+        statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503,
+        fatal: true,
+      })
+    },
+    { deep: false },
+  )
 
   /** A form that posts one record and shows it at once. */
-  function shown<Body extends z.ZodType>(submission: ReturnType<typeof useSubmission<Body, typeof Done>>) {
+  function shown<Body extends z.ZodType>(
+    submission: ReturnType<typeof useSubmission<Body, typeof Done>>,
+  ) {
     async function send(entered: unknown): Promise<boolean> {
       const done = await submission.send(entered)
       if (done) await refresh()
@@ -23,7 +51,11 @@ export async function useHistory(id: string) {
     return { ...submission, send }
   }
   async function decide(session: string): Promise<void> {
-    await ask(`/api/clients/${id}/sessions/${session}/decision`, { method: 'PUT', body: { decision: 'drop' }, answer: Done })
+    await ask(`/api/clients/${id}/sessions/${session}/decision`, {
+      method: 'PUT',
+      body: { decision: 'drop' },
+      answer: Done,
+    })
     await refresh()
   }
   async function removeMeasurement(measurement: string): Promise<void> {
@@ -31,7 +63,11 @@ export async function useHistory(id: string) {
     await refresh()
   }
   return {
-    history: computed((): View | null => data.value ?? null), decide, removeMeasurement,
-    pain: shown(pain), clearance: shown(clearance), measurement: shown(measurement),
+    history: computed((): View | null => data.value ?? null),
+    decide,
+    removeMeasurement,
+    pain: shown(pain),
+    clearance: shown(clearance),
+    measurement: shown(measurement),
   }
 }

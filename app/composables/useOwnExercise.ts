@@ -5,13 +5,27 @@ import { NewExerciseBody, SavedExercise } from '#shared/contracts/library'
 export function useOwnExercise(onSaved: (id: string) => Promise<unknown>) {
   const draft = shallowRef<Exercise | null>(null)
   const editing = ref<string | null>(null)
-  const submission = useSubmission({ path: () => (editing.value === null ? '/api/exercises' : `/api/exercises/${editing.value}`), body: NewExerciseBody, answer: SavedExercise })
-  const change = useSubmission({ path: () => `/api/exercises/${editing.value ?? ''}`, method: 'PUT', body: NewExerciseBody, answer: SavedExercise })
+  const submission = useSubmission({
+    path: () => (editing.value === null ? '/api/exercises' : `/api/exercises/${editing.value}`),
+    body: NewExerciseBody,
+    answer: SavedExercise,
+  })
+  const change = useSubmission({
+    path: () => `/api/exercises/${editing.value ?? ''}`,
+    method: 'PUT',
+    body: NewExerciseBody,
+    answer: SavedExercise,
+  })
   const active = computed(() => (editing.value === null ? submission : change))
 
   function copy(exercise: Exercise): void {
     editing.value = null
-    draft.value = { ...exercise, name: '', aliases: [], substitutes: [exercise.id, ...exercise.substitutes].slice(0, 10) }
+    draft.value = {
+      ...exercise,
+      name: '',
+      aliases: [],
+      substitutes: [exercise.id, ...exercise.substitutes].slice(0, 10),
+    }
   }
   function edit(exercise: Exercise): void {
     editing.value = exercise.id
@@ -45,8 +59,18 @@ export function useOwnExercise(onSaved: (id: string) => Promise<unknown>) {
     await onSaved(saved.id)
   }
   return {
-    draft, editing: readonly(editing), copy, edit, put, purpose, setCredit, setStress, save, cancel: () => (draft.value = null),
-    errors: computed(() => active.value.errors.value), complaint: computed(() => active.value.complaint.value),
+    draft,
+    editing: readonly(editing),
+    copy,
+    edit,
+    put,
+    purpose,
+    setCredit,
+    setStress,
+    save,
+    cancel: () => (draft.value = null),
+    errors: computed(() => active.value.errors.value),
+    complaint: computed(() => active.value.complaint.value),
     complaintAbout: (pointer: string, label: string) => active.value.complaintAbout(pointer, label),
   }
 }

@@ -27,15 +27,25 @@ export function usePhoneSheet(token: () => string) {
     openId.value = session
     place.value = where
     window.scrollTo(0, 0)
-    if (where === 'training' && open.value && open.value.entries.length === 0) void store.say(session, { kind: 'opened' })
+    if (where === 'training' && open.value && open.value.entries.length === 0)
+      void store.say(session, { kind: 'opened' })
   }
 
   const finishing = computed(() => {
     if (place.value !== 'finish' || !open.value) return null
     const standing = sessionStanding(open.value.entries)
-    const working = turnsOf(open.value.session, standing, store.levels).filter(({ plan }) => plan.role !== 'warmup')
-    const minutes = standing.startedAt === null ? null : Math.max(1, Math.round((Date.now() - Date.parse(standing.startedAt)) / MS_PER_MINUTE))
-    return { sets: working.filter(({ state }) => state === 'done').length, planned: working.length, minutes: minutes !== null && minutes <= MOST_MINUTES ? minutes : null }
+    const working = turnsOf(open.value.session, standing, store.levels).filter(
+      ({ plan }) => plan.role !== 'warmup',
+    )
+    const minutes =
+      standing.startedAt === null
+        ? null
+        : Math.max(1, Math.round((Date.now() - Date.parse(standing.startedAt)) / MS_PER_MINUTE))
+    return {
+      sets: working.filter(({ state }) => state === 'done').length,
+      planned: working.length,
+      minutes: minutes !== null && minutes <= MOST_MINUTES ? minutes : null,
+    }
   })
   async function finish(words: readonly LogWord[]): Promise<void> {
     const session = openId.value
@@ -49,19 +59,33 @@ export function usePhoneSheet(token: () => string) {
   const hurting = reactive({
     isOpen: isHurtOpen,
     tell: (word: LogWord) => {
-      const session = home.today.value?.id ?? home.ahead.value[0]?.id ?? home.done.value[0]?.id ?? home.left.value[0]?.id
+      const session =
+        home.today.value?.id ??
+        home.ahead.value[0]?.id ??
+        home.done.value[0]?.id ??
+        home.left.value[0]?.id
       if (session) void store.say(session, word)
     },
   })
-  const soreNotes = computed(() => (Object.entries(store.levels) as [Joint, Readonly<Record<'left' | 'right', PainLevel>>][]).flatMap(([joint, { left, right }]) => {
-    const level = worseLevel(left, right)
-    return level === 'none' || level === 'note' ? [] : [{ joint, level }]
-  }))
+  const soreNotes = computed(() =>
+    (
+      Object.entries(store.levels) as [Joint, Readonly<Record<'left' | 'right', PainLevel>>][]
+    ).flatMap(([joint, { left, right }]) => {
+      const level = worseLevel(left, right)
+      return level === 'none' || level === 'note' ? [] : [{ joint, level }]
+    }),
+  )
 
   const status = computed(() => {
     const kept = store.waiting.filter(({ word }) => word.kind === 'set').length
-    const words = kept > 0 ? `${kept} ${kept === 1 ? 'set' : 'sets'} kept on this phone` : store.waiting.length > 0 ? 'What you said is kept on this phone' : ''
-    if (store.reception === 'none') return `No signal. ${words || 'Everything you log is kept on this phone'}`
+    const words =
+      kept > 0
+        ? `${kept} ${kept === 1 ? 'set' : 'sets'} kept on this phone`
+        : store.waiting.length > 0
+          ? 'What you said is kept on this phone'
+          : ''
+    if (store.reception === 'none')
+      return `No signal. ${words || 'Everything you log is kept on this phone'}`
     return store.state.kind === 'over' && words ? words : ''
   })
 
@@ -70,5 +94,16 @@ export function usePhoneSheet(token: () => string) {
     if (openId.value && !open.value) place.value = 'home'
     void installSheetWorker()
   })
-  return { store, home, open, place: readonly(place), hurting, soreNotes, status, finishing, finish, show }
+  return {
+    store,
+    home,
+    open,
+    place: readonly(place),
+    hurting,
+    soreNotes,
+    status,
+    finishing,
+    finish,
+    show,
+  }
 }

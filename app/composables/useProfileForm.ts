@@ -1,8 +1,25 @@
 import type { Equipment, Group, Joint } from '#core/catalogue'
 import { ARM_GROUPS, EQUIPMENT, EQUIPMENT_PRESETS, GROUPS, JOINTS } from '#core/catalogue'
 import { formatSets, MODE_NAMES } from '#core/format'
-import { bandOf, contextWith, DEFAULT_MODES, HINDRANCES, type Hindrance, methodById, METHODS, type Mode, modeOf as coreModeOf, MODES, trainingAge } from '#core/method'
-import { SCREENING_QUESTIONS, type ScreeningAnswer, type ScreeningId, screeningState } from '#core/safety'
+import {
+  bandOf,
+  contextWith,
+  DEFAULT_MODES,
+  HINDRANCES,
+  type Hindrance,
+  methodById,
+  METHODS,
+  type Mode,
+  modeOf as coreModeOf,
+  MODES,
+  trainingAge,
+} from '#core/method'
+import {
+  SCREENING_QUESTIONS,
+  type ScreeningAnswer,
+  type ScreeningId,
+  screeningState,
+} from '#core/safety'
 import { ProfileContract, type Profile, SavedClient } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 
@@ -11,13 +28,30 @@ const USUAL_MINUTES = 60
 const USUAL_START = '17:30'
 
 /** A weekday of the form; switched off it keeps its minutes for when it is switched on again. */
-interface FormDay { readonly weekday: number, isOn: boolean, minutes: string, start: string }
+interface FormDay {
+  readonly weekday: number
+  isOn: boolean
+  minutes: string
+  start: string
+}
 
 /** A sore place, as it is entered. */
-export interface FormJointNote { joint: Joint, side: 'left' | 'right' | 'both', provokedBy: string, since: string }
+export interface FormJointNote {
+  joint: Joint
+  side: 'left' | 'right' | 'both'
+  provokedBy: string
+  since: string
+}
 
 /** Load from outside the gym: on named weekdays, or so many times a week; an amount that is known, estimated or unknown. */
-export interface FormLoad { what: string, groups: Group[], weekdays: number[], times: string, amount: 'known' | 'estimated' | 'unknown', setsEach: string }
+export interface FormLoad {
+  what: string
+  groups: Group[]
+  weekdays: number[]
+  times: string
+  amount: 'known' | 'estimated' | 'unknown'
+  setsEach: string
+}
 
 /** What is being entered, as fields hold it. */
 interface Entered {
@@ -38,24 +72,55 @@ interface Entered {
   hasSafeties: boolean
   avoid: string[]
   keep: string[]
-  clearance: { on: string, profession: string, limits: string }
+  clearance: { on: string; profession: string; limits: string }
   answers: Partial<Record<ScreeningId, ScreeningAnswer>>
 }
 
 /** What a form for a new client begins with. */
 const NEW_PROFILE: Omit<Profile, 'trainingAgeMonths'> = {
-  name: '', about: '', units: 'kg', goal: '', weakPoints: '', method: METHODS[0]?.id ?? '', modes: {}, equipment: [], sensitiveJoints: [], jointNotes: [], slowedBy: [], sideLoads: [], hasSafeties: false, avoid: [], keep: [],
-  days: USUAL_DAYS.map(weekday => ({ weekday, minutes: USUAL_MINUTES, start: USUAL_START })), screening: { answers: {}, clearance: null },
+  name: '',
+  about: '',
+  units: 'kg',
+  goal: '',
+  weakPoints: '',
+  method: METHODS[0]?.id ?? '',
+  modes: {},
+  equipment: [],
+  sensitiveJoints: [],
+  jointNotes: [],
+  slowedBy: [],
+  sideLoads: [],
+  hasSafeties: false,
+  avoid: [],
+  keep: [],
+  days: USUAL_DAYS.map(weekday => ({ weekday, minutes: USUAL_MINUTES, start: USUAL_START })),
+  screening: { answers: {}, clearance: null },
 }
 
 function formDay(weekday: number, days: Profile['days']): FormDay {
   const known = days.find(day => day.weekday === weekday)
-  return { weekday, isOn: known !== undefined, minutes: String(known?.minutes ?? USUAL_MINUTES), start: known?.start ?? USUAL_START }
+  return {
+    weekday,
+    isOn: known !== undefined,
+    minutes: String(known?.minutes ?? USUAL_MINUTES),
+    start: known?.start ?? USUAL_START,
+  }
 }
 
-function formLoad({ what, groups, times, setsEach, isEstimate, weekdays }: Profile['sideLoads'][number]): FormLoad {
+function formLoad({
+  what,
+  groups,
+  times,
+  setsEach,
+  isEstimate,
+  weekdays,
+}: Profile['sideLoads'][number]): FormLoad {
   return {
-    what, groups: [...groups], weekdays: [...weekdays ?? []], times: String(times.low), setsEach: setsEach === null ? '' : String(setsEach),
+    what,
+    groups: [...groups],
+    weekdays: [...(weekdays ?? [])],
+    times: String(times.low),
+    setsEach: setsEach === null ? '' : String(setsEach),
     amount: setsEach === null ? 'unknown' : isEstimate ? 'estimated' : 'known',
   }
 }
@@ -66,12 +131,45 @@ export function emptyLoad(): FormLoad {
 }
 
 function fieldsOf(before: Profile | null): Entered {
-  const { name, about, units, goal, weakPoints, method, modes, days, equipment, sensitiveJoints, jointNotes, slowedBy, sideLoads, hasSafeties, avoid, keep, screening } = before ?? NEW_PROFILE
+  const {
+    name,
+    about,
+    units,
+    goal,
+    weakPoints,
+    method,
+    modes,
+    days,
+    equipment,
+    sensitiveJoints,
+    jointNotes,
+    slowedBy,
+    sideLoads,
+    hasSafeties,
+    avoid,
+    keep,
+    screening,
+  } = before ?? NEW_PROFILE
   return {
-    name, about, units, goal, weakPoints, method, hasSafeties, trainingAgeMonths: before ? String(before.trainingAgeMonths) : '', modes: { ...modes },
-    days: Array.from({ length: 7 }, (_, at) => formDay(at + 1, days)), equipment: [...equipment], sensitiveJoints: [...sensitiveJoints], slowedBy: [...slowedBy],
-    jointNotes: jointNotes.map(note => ({ ...note })), outside: sideLoads.map(formLoad), avoid: [...avoid], keep: [...keep],
-    answers: { ...screening.answers }, clearance: { on: '', profession: '', limits: '', ...screening.clearance },
+    name,
+    about,
+    units,
+    goal,
+    weakPoints,
+    method,
+    hasSafeties,
+    trainingAgeMonths: before ? String(before.trainingAgeMonths) : '',
+    modes: { ...modes },
+    days: Array.from({ length: 7 }, (_, at) => formDay(at + 1, days)),
+    equipment: [...equipment],
+    sensitiveJoints: [...sensitiveJoints],
+    slowedBy: [...slowedBy],
+    jointNotes: jointNotes.map(note => ({ ...note })),
+    outside: sideLoads.map(formLoad),
+    avoid: [...avoid],
+    keep: [...keep],
+    answers: { ...screening.answers },
+    clearance: { on: '', profession: '', limits: '', ...screening.clearance },
   }
 }
 
@@ -80,8 +178,12 @@ const numberOr = (text: string, empty: number) => (text.trim() === '' ? empty : 
 function sideLoadOf({ what, groups, weekdays, times, amount, setsEach }: FormLoad): unknown {
   const number = weekdays.length > 0 ? weekdays.length : numberOr(times, 1)
   return {
-    what, groups, times: { low: number, high: number }, setsEach: amount === 'unknown' ? null : numberOr(setsEach, Number.NaN),
-    ...(amount === 'estimated' && { isEstimate: true }), ...(weekdays.length > 0 && { weekdays }),
+    what,
+    groups,
+    times: { low: number, high: number },
+    setsEach: amount === 'unknown' ? null : numberOr(setsEach, Number.NaN),
+    ...(amount === 'estimated' && { isEstimate: true }),
+    ...(weekdays.length > 0 && { weekdays }),
   }
 }
 
@@ -89,27 +191,60 @@ function profileOf(entered: Entered): unknown {
   const { days, outside, answers, clearance, trainingAgeMonths, ...plain } = entered
   const isCleared = Object.values(clearance).some(text => text.trim() !== '')
   return {
-    ...plain, trainingAgeMonths: numberOr(trainingAgeMonths, Number.NaN),
-    days: days.filter(({ isOn }) => isOn).map(({ weekday, minutes, start }) => ({ weekday, minutes: Number(minutes), start })),
-    sideLoads: outside.filter(({ what }) => what.trim() !== '').map(sideLoadOf), screening: { answers, clearance: isCleared ? clearance : null },
+    ...plain,
+    trainingAgeMonths: numberOr(trainingAgeMonths, Number.NaN),
+    days: days
+      .filter(({ isOn }) => isOn)
+      .map(({ weekday, minutes, start }) => ({ weekday, minutes: Number(minutes), start })),
+    sideLoads: outside.filter(({ what }) => what.trim() !== '').map(sideLoadOf),
+    screening: { answers, clearance: isCleared ? clearance : null },
   }
 }
 
 /** The intake form: what is entered, what follows from it, and saving it. `before` is null for a new client. */
 export function useProfileForm(before: Profile | null, path: () => string) {
   const entered = reactive(fieldsOf(before))
-  const submission = useSubmission({ path, method: before ? 'PUT' : 'POST', body: ProfileContract, answer: SavedClient })
+  const submission = useSubmission({
+    path,
+    method: before ? 'PUT' : 'POST',
+    body: ProfileContract,
+    answer: SavedClient,
+  })
   const studio = useStudioSettings()
-  const method = computed(() => studio.methods.value.find(({ id }) => id === entered.method) ?? methodById(entered.method))
-  const months = computed(() => (entered.trainingAgeMonths.trim() === '' ? null : Number(entered.trainingAgeMonths)))
-  const screening = computed(() => screeningState({ answers: entered.answers, clearance: entered.clearance.on === '' || entered.clearance.profession === '' ? null : entered.clearance }))
+  const method = computed(
+    () =>
+      studio.methods.value.find(({ id }) => id === entered.method) ?? methodById(entered.method),
+  )
+  const months = computed(() =>
+    entered.trainingAgeMonths.trim() === '' ? null : Number(entered.trainingAgeMonths),
+  )
+  const screening = computed(() =>
+    screeningState({
+      answers: entered.answers,
+      clearance:
+        entered.clearance.on === '' || entered.clearance.profession === ''
+          ? null
+          : entered.clearance,
+    }),
+  )
 
   /** Bands as they follow from what is entered so far, for the arm groups. */
   const bands = computed(() => {
-    const parsed = ProfileContract.safeParse(profileOf({ ...entered, name: entered.name || 'x', trainingAgeMonths: entered.trainingAgeMonths || '24', clearance: { on: '', profession: '', limits: '' } }))
+    const parsed = ProfileContract.safeParse(
+      profileOf({
+        ...entered,
+        name: entered.name || 'x',
+        trainingAgeMonths: entered.trainingAgeMonths || '24',
+        clearance: { on: '', profession: '', limits: '' },
+      }),
+    )
     if (!parsed.success) return []
     const context = contextWith(method.value, factsOf(parsed.data))
-    return ARM_GROUPS.map(group => ({ group, ...bandOf(context, group), from: `${MODE_NAMES[coreModeOf(context, group)]}, × ${formatSets(method.value.dose.bandScale)}` }))
+    return ARM_GROUPS.map(group => ({
+      group,
+      ...bandOf(context, group),
+      from: `${MODE_NAMES[coreModeOf(context, group)]}, × ${formatSets(method.value.dose.bandScale)}`,
+    }))
   })
 
   function usePreset(id: string): void {
@@ -127,8 +262,29 @@ export function useProfileForm(before: Profile | null, path: () => string) {
   }
 
   return {
-    entered, ...submission, method, methods: studio.methods, exercises: studio.exerciseNames, screening, bands, save, usePreset, modeOf, setMode,
-    age: computed(() => (months.value === null || Number.isNaN(months.value) ? null : trainingAge(months.value))),
-    choices: { modes: MODES, groups: GROUPS, armGroups: ARM_GROUPS, equipment: EQUIPMENT, presets: EQUIPMENT_PRESETS, joints: JOINTS, hindrances: HINDRANCES, questions: SCREENING_QUESTIONS },
+    entered,
+    ...submission,
+    method,
+    methods: studio.methods,
+    exercises: studio.exerciseNames,
+    screening,
+    bands,
+    save,
+    usePreset,
+    modeOf,
+    setMode,
+    age: computed(() =>
+      months.value === null || Number.isNaN(months.value) ? null : trainingAge(months.value),
+    ),
+    choices: {
+      modes: MODES,
+      groups: GROUPS,
+      armGroups: ARM_GROUPS,
+      equipment: EQUIPMENT,
+      presets: EQUIPMENT_PRESETS,
+      joints: JOINTS,
+      hindrances: HINDRANCES,
+      questions: SCREENING_QUESTIONS,
+    },
   }
 }

@@ -1,7 +1,11 @@
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 
 /** A rest that runs: ends by the clock, so that neither a locked screen nor a reload stops it. Times in milliseconds. */
-export interface RunningRest { readonly endsAt: number, readonly seconds: number, readonly before: string }
+export interface RunningRest {
+  readonly endsAt: number
+  readonly seconds: number
+  readonly before: string
+}
 
 const TICK_MS = 250
 const BEEPS = [0, 0.25, 0.5] as const
@@ -12,15 +16,29 @@ const FORGET_SECONDS = 600
 
 /** The rest between sets on a phone: counts down, tells its end by sound, vibration and words. */
 export function useRestTimer() {
-  const running = useLocalStorage<RunningRest | null>('tholepin-sheet-rest', null, { serializer: { read: text => (text === '' ? null : JSON.parse(text) as RunningRest), write: value => (value ? JSON.stringify(value) : '') } })
+  const running = useLocalStorage<RunningRest | null>('tholepin-sheet-rest', null, {
+    serializer: {
+      read: text => (text === '' ? null : (JSON.parse(text) as RunningRest)),
+      write: value => (value ? JSON.stringify(value) : ''),
+    },
+  })
   const now = ref(Date.now())
   /** Made by a tap, as browsers want it; sounds later without one. */
   let sound: AudioContext | undefined
   let told = running.value !== null && running.value.endsAt <= Date.now() ? running.value.endsAt : 0
 
-  const left = computed(() => (running.value ? Math.ceil((running.value.endsAt - now.value) / 1000) : null))
+  const left = computed(() =>
+    running.value ? Math.ceil((running.value.endsAt - now.value) / 1000) : null,
+  )
   const over = computed(() => (left.value !== null && left.value <= 0 ? -left.value : null))
-  const share = computed(() => (running.value && running.value.seconds > 0 ? Math.min(1, Math.max(0, 1 - (running.value.endsAt - now.value) / (running.value.seconds * 1000))) : 1))
+  const share = computed(() =>
+    running.value && running.value.seconds > 0
+      ? Math.min(
+          1,
+          Math.max(0, 1 - (running.value.endsAt - now.value) / (running.value.seconds * 1000)),
+        )
+      : 1,
+  )
 
   function start(seconds: number, before: string): void {
     sound ??= typeof AudioContext === 'undefined' ? undefined : new AudioContext()

@@ -22,7 +22,11 @@ export function useRevisions() {
     return result.ok
   }
   async function rename(version: number, name: string): Promise<void> {
-    const result = await ask(`${path()}/${version}/name`, { method: 'PUT', body: { name: name.trim() === '' ? null : name.trim() }, answer: Done })
+    const result = await ask(`${path()}/${version}/name`, {
+      method: 'PUT',
+      body: { name: name.trim() === '' ? null : name.trim() },
+      answer: Done,
+    })
     complaint.value = result.ok ? '' : 'The name was not saved. Try again.'
     await load()
   }

@@ -20,17 +20,36 @@ export function useRoster() {
 
   const shown = computed(() => {
     const words = typed.value.toLowerCase().split(/\s+/).filter(Boolean)
-    return (store.view?.clients ?? []).filter(entry => isIn(entry, filter.value) && words.every(word => textOf(entry).includes(word)))
+    return (store.view?.clients ?? []).filter(
+      entry => isIn(entry, filter.value) && words.every(word => textOf(entry).includes(word)),
+    )
   })
-  const sections = computed(() => (['now', 'week', 'steady'] as const)
-    .map(id => ({ id, name: SECTION_NAMES[id], clients: shown.value.filter(({ section }) => section === id) })).filter(({ clients }) => clients.length > 0))
-  const counts = computed(() => Object.fromEntries(ROSTER_FILTERS.map(id => [id, (store.view?.clients ?? []).filter(entry => isIn(entry, id)).length])) as Record<RosterFilter, number>)
+  const sections = computed(() =>
+    (['now', 'week', 'steady'] as const)
+      .map(id => ({
+        id,
+        name: SECTION_NAMES[id],
+        clients: shown.value.filter(({ section }) => section === id),
+      }))
+      .filter(({ clients }) => clients.length > 0),
+  )
+  const counts = computed(
+    () =>
+      Object.fromEntries(
+        ROSTER_FILTERS.map(id => [
+          id,
+          (store.view?.clients ?? []).filter(entry => isIn(entry, id)).length,
+        ]),
+      ) as Record<RosterFilter, number>,
+  )
 
   function isIn({ section, isFlagged }: RosterEntry, id: RosterFilter): boolean {
     return id === 'all' || (id === 'flagged' ? isFlagged : section === id)
   }
   function textOf({ name, about, needs, block }: RosterEntry): string {
-    return [name, about, block?.title ?? '', ...needs.map(({ headline }) => headline)].join(' ').toLowerCase()
+    return [name, about, block?.title ?? '', ...needs.map(({ headline }) => headline)]
+      .join(' ')
+      .toLowerCase()
   }
   function placeToday({ block }: RosterEntry) {
     return block && placeOn(block.days.length, block.startsOn, today.value)
@@ -46,15 +65,38 @@ export function useRoster() {
   }
   async function flag(id: string): Promise<void> {
     const entry = entryOf(id)
-    if (entry) await told(`/api/clients/${id}/marks`, { isFlagged: !entry.isFlagged, laterUntil: entry.laterUntil })
+    if (entry)
+      await told(`/api/clients/${id}/marks`, {
+        isFlagged: !entry.isFlagged,
+        laterUntil: entry.laterUntil,
+      })
   }
   async function later(id: string, days: number): Promise<void> {
     const entry = entryOf(id)
-    if (entry) await told(`/api/clients/${id}/marks`, { isFlagged: entry.isFlagged, laterUntil: days === 0 ? null : addDays(today.value, days) })
+    if (entry)
+      await told(`/api/clients/${id}/marks`, {
+        isFlagged: entry.isFlagged,
+        laterUntil: days === 0 ? null : addDays(today.value, days),
+      })
   }
-  const settle = (id: string, session: string) => told(`/api/clients/${id}/sessions/${session}/decision`, { decision: 'drop' })
+  const settle = (id: string, session: string) =>
+    told(`/api/clients/${id}/sessions/${session}/decision`, { decision: 'drop' })
   function toggle(id: string): void {
     openRow.value = openRow.value === id ? null : id
   }
-  return { store, today, typed, filter, openRow, complaint: readonly(complaint), sections, counts, placeToday, flag, later, settle, toggle }
+  return {
+    store,
+    today,
+    typed,
+    filter,
+    openRow,
+    complaint: readonly(complaint),
+    sections,
+    counts,
+    placeToday,
+    flag,
+    later,
+    settle,
+    toggle,
+  }
 }

@@ -5,7 +5,10 @@ import { formatScheme } from '#core/shorthand'
 import { readScheme, useTextDrafts } from './useSchemeText'
 
 /** The text of one exercise's sets while it is being written: it follows the plan until it is touched, and the plan follows it once it reads. */
-export function useSchemeField(slot: () => Slot, setScheme: (slot: SlotId, scheme: SetScheme) => void) {
+export function useSchemeField(
+  slot: () => Slot,
+  setScheme: (slot: SlotId, scheme: SetScheme) => void,
+) {
   const { drafts, keep, drop } = useTextDrafts()
   const typed = ref<string | null>(null)
   const draft = computed(() => drafts.value[slot().id])

@@ -13,18 +13,41 @@ export function useSessionFigures(builder: SessionBuilder) {
 
   /** The muscle that comes least ready to where it is needed next after this session. */
   const leaves = computed(() => {
-    const arrivals = ARM_GROUPS.flatMap(group => store.input?.recovery.arrivals[group].filter(({ fromDay }) => fromDay === builder.dayAt()) ?? [])
-    const [worst] = [...arrivals].sort((a, b) => (a.readiness - a.required) - (b.readiness - b.required))
+    const arrivals = ARM_GROUPS.flatMap(
+      group =>
+        store.input?.recovery.arrivals[group].filter(
+          ({ fromDay }) => fromDay === builder.dayAt(),
+        ) ?? [],
+    )
+    const [worst] = [...arrivals].sort(
+      (a, b) => a.readiness - a.required - (b.readiness - b.required),
+    )
     const day = worst && store.plan?.rotation.days[worst.day]
     if (!worst || !day) return null
-    return { percent: Math.round(worst.readiness), isShort: worst.thread !== 'whole', words: `${GROUP_NAMES[worst.group].toLowerCase()} ready for ${dayWords(day, worst.day)}, ${Math.round(worst.hoursSince)} h later` }
+    return {
+      percent: Math.round(worst.readiness),
+      isShort: worst.thread !== 'whole',
+      words: `${GROUP_NAMES[worst.group].toLowerCase()} ready for ${dayWords(day, worst.day)}, ${Math.round(worst.hoursSince)} h later`,
+    }
   })
   const elbow = computed(() => {
-    const sides = ELBOW.flatMap(joint => builder.along.value?.joints.find(held => held.joint === joint) ?? [])
+    const sides = ELBOW.flatMap(
+      joint => builder.along.value?.joints.find(held => held.joint === joint) ?? [],
+    )
     const [worst] = [...sides].sort((a, b) => b.total / b.ceiling - a.total / a.ceiling)
-    return worst ? { load: formatOneDecimal(worst.total), cap: Math.round(worst.ceiling), isOver: worst.passed !== undefined } : null
+    return worst
+      ? {
+          load: formatOneDecimal(worst.total),
+          cap: Math.round(worst.ceiling),
+          isOver: worst.passed !== undefined,
+        }
+      : null
   })
-  const pairs = computed(() => builder.groupings.value.filter(({ kind, slots }) => kind !== 'straight' && slots.length > 1).length)
+  const pairs = computed(
+    () =>
+      builder.groupings.value.filter(({ kind, slots }) => kind !== 'straight' && slots.length > 1)
+        .length,
+  )
   /** The day's date in the pass that today falls in, or in the first one. */
   const date = computed(() => {
     const plan = store.plan

@@ -13,7 +13,9 @@ export function useSessionText(builder: SessionBuilder) {
   const store = usePlanStore()
   const { drafts, keep, drop } = useTextDrafts()
   const key = `${store.client?.block?.id} ${builder.dayAt()} ${builder.sessionAt()}`
-  const planned = computed(() => (builder.session.value ? formatSession(builder.session.value) : ''))
+  const planned = computed(() =>
+    builder.session.value ? formatSession(builder.session.value) : '',
+  )
   const text = ref('')
   onMounted(() => (text.value = drafts.value[key] ?? planned.value))
   const isChanged = computed(() => text.value !== planned.value)
@@ -21,23 +23,41 @@ export function useSessionText(builder: SessionBuilder) {
 
   const read = computed(() => readSession(text.value))
   /** An exercise that the library lacks is a problem of the text too; the contract says which. */
-  const problem = computed(() => (text.value.trim() === '' || read.value.ok ? null : read.value.error))
+  const problem = computed(() =>
+    text.value.trim() === '' || read.value.ok ? null : read.value.error,
+  )
   const line = computed(() => {
     const at = problem.value?.at ?? 0
     const end = Math.max(problem.value?.end ?? 0, at + 1)
     const start = text.value.lastIndexOf('\n', at - 1) + 1
-    return { number: text.value.slice(0, at).split('\n').length, before: text.value.slice(Math.max(start, at - CONTEXT), at), marked: text.value.slice(at, end) || '▁', after: text.value.slice(end, end + CONTEXT).split('\n')[0] ?? '' }
+    return {
+      number: text.value.slice(0, at).split('\n').length,
+      before: text.value.slice(Math.max(start, at - CONTEXT), at),
+      marked: text.value.slice(at, end) || '▁',
+      after: text.value.slice(end, end + CONTEXT).split('\n')[0] ?? '',
+    }
   })
   const summary = computed(() => {
     if (!read.value.ok || !store.context) return ''
-    const sets = sessionSlots(read.value.value).reduce((sum, { scheme }) => sum + plannedSets(scheme), 0)
+    const sets = sessionSlots(read.value.value).reduce(
+      (sum, { scheme }) => sum + plannedSets(scheme),
+      0,
+    )
     return `${formatSetCount(sets)} in ${formatClock(sessionSeconds(read.value.value, store.context))}.`
   })
 
   function take(): void {
     if (!read.value.ok) return
     const now = builder.session.value
-    if (!builder.edit({ kind: 'put_session', day: builder.dayAt(), session: now?.id ?? null, content: read.value.value })) return
+    if (
+      !builder.edit({
+        kind: 'put_session',
+        day: builder.dayAt(),
+        session: now?.id ?? null,
+        content: read.value.value,
+      })
+    )
+      return
     drop(key)
     builder.close()
     builder.say('Taken into the plan. Z undoes it.')

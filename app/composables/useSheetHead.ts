@@ -2,7 +2,15 @@
 export function useSheetHead(): void {
   useHead({
     title: 'Training sheet',
-    link: [{ rel: 'manifest', href: '/sheet.webmanifest' }, { rel: 'apple-touch-icon', href: '/icons/sheet-192.png' }],
-    meta: [{ name: 'referrer', content: 'no-referrer' }, { name: 'robots', content: 'noindex' }, { name: 'theme-color', content: '#F4F0E6' }, { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' }],
+    link: [
+      { rel: 'manifest', href: '/sheet.webmanifest' },
+      { rel: 'apple-touch-icon', href: '/icons/sheet-192.png' },
+    ],
+    meta: [
+      { name: 'referrer', content: 'no-referrer' },
+      { name: 'robots', content: 'noindex' },
+      { name: 'theme-color', content: '#F4F0E6' },
+      { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+    ],
   })
 }

@@ -12,7 +12,8 @@ export function useSheetSync(): void {
     if (document.visibilityState === 'visible') void store.flush().then(() => store.refresh())
   })
   useIntervalFn(() => {
-    if (store.waiting.length > 0 || store.reception === 'none') void store.flush().then(() => (store.reception === 'none' ? store.refresh() : undefined))
+    if (store.waiting.length > 0 || store.reception === 'none')
+      void store.flush().then(() => (store.reception === 'none' ? store.refresh() : undefined))
   }, RETRY_MS)
   useIntervalFn(() => {
     if (store.waiting.length === 0) void store.refresh()

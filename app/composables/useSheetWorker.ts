@@ -7,6 +7,9 @@ export async function installSheetWorker(): Promise<void> {
   if (!('serviceWorker' in navigator)) return
   await navigator.serviceWorker.register(WORKER, { scope: '/sheet' }).catch(() => undefined)
   const { active } = await navigator.serviceWorker.ready
-  const parts = performance.getEntriesByType('resource').map(({ name }) => name).filter(name => new URL(name).origin === location.origin && OWN_PARTS.test(name))
+  const parts = performance
+    .getEntriesByType('resource')
+    .map(({ name }) => name)
+    .filter(name => new URL(name).origin === location.origin && OWN_PARTS.test(name))
   active?.postMessage({ kind: 'keep', page: location.pathname, parts: [...new Set(parts)] })
 }

@@ -12,14 +12,25 @@ export function useSignIn() {
   async function signIn(email: string, password: string): Promise<boolean> {
     const typed = SignInBody.safeParse({ email, password })
     if (!typed.success) {
-      complaint.value = fieldErrors(typed.error.issues).map(error => error.detail).map(capitalised).join(' ')
+      complaint.value = fieldErrors(typed.error.issues)
+        .map(error => error.detail)
+        .map(capitalised)
+        .join(' ')
       return false
     }
     isBusy.value = true
     complaint.value = ''
-    const result = await ask('/api/sign-in', { method: 'POST', body: { email, password }, answer: SignedInCoach })
+    const result = await ask('/api/sign-in', {
+      method: 'POST',
+      body: { email, password },
+      answer: SignedInCoach,
+    })
     if (result.ok) await refreshSession()
-    else complaint.value = result.error.kind === 'unreachable' ? 'The server does not answer. Check the connection and try again.' : result.error.problem.detail
+    else
+      complaint.value =
+        result.error.kind === 'unreachable'
+          ? 'The server does not answer. Check the connection and try again.'
+          : result.error.problem.detail
     isBusy.value = false
     return result.ok
   }
@@ -33,7 +44,13 @@ export function useSignIn() {
     await navigateTo('/sign-in')
   }
 
-  return { complaint: readonly(complaint), isBusy: readonly(isBusy), signIn, signOut, signOutEverywhere }
+  return {
+    complaint: readonly(complaint),
+    isBusy: readonly(isBusy),
+    signIn,
+    signOut,
+    signOutEverywhere,
+  }
 }
 
 function capitalised(sentence: string): string {

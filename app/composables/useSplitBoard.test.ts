@@ -4,8 +4,27 @@ import { clientId } from '#core/base'
 import { planIn, written } from '#core/testing/shorthandPlans'
 import { frameworkWith, provideGlobally } from '../testing/framework'
 
-const plan = planIn(4, written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'pushdown_rope 3 x 12, rir 1'), written('arms', 'cable_curl 4 x 12, rir 1', 'preacher_curl_bar 3 x 10, rir 1', 'hammer_curl 2 x 12, rir 1'), written('upper', 'pulldown_neutral 3 x 10, rir 2'))
-const view = { id: clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff'), name: 'Joren', about: '', method: STEADY_MIDDLE, basedOn: null, library: { exercises: [], credits: {} }, facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, block: { id: 'b', version: 1, savedAt: '', plan } }
+const plan = planIn(
+  4,
+  written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'pushdown_rope 3 x 12, rir 1'),
+  written(
+    'arms',
+    'cable_curl 4 x 12, rir 1',
+    'preacher_curl_bar 3 x 10, rir 1',
+    'hammer_curl 2 x 12, rir 1',
+  ),
+  written('upper', 'pulldown_neutral 3 x 10, rir 2'),
+)
+const view = {
+  id: clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff'),
+  name: 'Joren',
+  about: '',
+  method: STEADY_MIDDLE,
+  basedOn: null,
+  library: { exercises: [], credits: {} },
+  facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} },
+  block: { id: 'b', version: 1, savedAt: '', plan },
+}
 
 async function board() {
   frameworkWith(() => ({ ok: true, value: view }))
@@ -16,7 +35,8 @@ async function board() {
   return useSplitBoard()
 }
 type Board = Awaited<ReturnType<typeof board>>
-const direct = (of: Board, key: string) => of.rails.value.find(rail => rail.key === key)?.view.cells.map(cell => cell.tally.direct.value)
+const direct = (of: Board, key: string) =>
+  of.rails.value.find(rail => rail.key === key)?.view.cells.map(cell => cell.tally.direct.value)
 
 describe('walking and picking', () => {
   test('the selection stays on the board', async () => {
@@ -62,13 +82,19 @@ describe('changing sets', () => {
     expect(of.isPickerOpen.value).toBe(true)
     const [choice] = of.choices('hammer')
     if (choice) of.addExercise(choice, 3)
-    expect([of.isPickerOpen.value, of.message.value]).toEqual([false, '3 sets of Hammer curl added on day 1.'])
+    expect([of.isPickerOpen.value, of.message.value]).toEqual([
+      false,
+      '3 sets of Hammer curl added on day 1.',
+    ])
   })
   test('a rest day takes nothing', async () => {
     const of = await board()
     of.select({ rail: 0, day: 3 })
     of.openPicker()
-    expect([of.isPickerOpen.value, of.message.value]).toEqual([false, 'Day 4 is rest. Choose a training day.'])
+    expect([of.isPickerOpen.value, of.message.value]).toEqual([
+      false,
+      'Day 4 is rest. Choose a training day.',
+    ])
   })
 })
 
@@ -94,7 +120,10 @@ describe('carrying', () => {
     of.select({ rail: 0, day: 1 })
     of.carryBy(1)
     of.carryBy(1)
-    expect([direct(of, 'biceps'), of.message.value]).toEqual([[0, 7, 0, 0], 'Day 4 is rest. Choose a training day.'])
+    expect([direct(of, 'biceps'), of.message.value]).toEqual([
+      [0, 7, 0, 0],
+      'Day 4 is rest. Choose a training day.',
+    ])
     of.confirm()
     expect(of.carry.inHand.value).not.toBeNull()
     of.cancel()

@@ -13,7 +13,12 @@ interface Submission<Body extends z.ZodType, Answer extends z.ZodType> {
  * Sends a form: checks it with the same contract as the server, and tells what is wrong field by field.
  * What was entered stays as it is, whatever comes back.
  */
-export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>({ path, method = 'POST', body, answer }: Submission<Body, Answer>) {
+export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>({
+  path,
+  method = 'POST',
+  body,
+  answer,
+}: Submission<Body, Answer>) {
   const { ask } = useApi()
   const errors = shallowRef<readonly FieldError[]>([])
   /** What is wrong with the whole, where no field is to blame. */
@@ -29,7 +34,9 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
     const result = await ask(path(), { method, body: entered as object, answer })
     isBusy.value = false
     if (result.ok) return result.value
-    if (result.error.kind === 'unreachable') complaint.value = 'The server does not answer. Check the connection and try again; what you entered is kept.'
+    if (result.error.kind === 'unreachable')
+      complaint.value =
+        'The server does not answer. Check the connection and try again; what you entered is kept.'
     else if (result.error.problem.errors?.length) errors.value = result.error.problem.errors
     else complaint.value = result.error.problem.detail
     return undefined
@@ -37,7 +44,9 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
 
   /** What is wrong with a field, in a sentence that begins with its label. */
   function complaintAbout(pointer: string, label: string): string {
-    const found = errors.value.find(error => error.pointer === pointer || error.pointer.startsWith(`${pointer}/`))
+    const found = errors.value.find(
+      error => error.pointer === pointer || error.pointer.startsWith(`${pointer}/`),
+    )
     return found ? `${label} ${found.detail.replace(/^\S+ /, '')}` : ''
   }
   /** Forgets what was wrong, once it is being put right. */
@@ -45,5 +54,12 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
     complaint.value = ''
     errors.value = []
   }
-  return { forget, complaint: readonly(complaint), errors: readonly(errors), isBusy: readonly(isBusy), send, complaintAbout }
+  return {
+    forget,
+    complaint: readonly(complaint),
+    errors: readonly(errors),
+    isBusy: readonly(isBusy),
+    send,
+    complaintAbout,
+  }
 }

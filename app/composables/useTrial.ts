@@ -3,7 +3,11 @@ import { Done } from '#shared/contracts/history'
 import { NameRevisionBody } from '#shared/contracts/revisions'
 import { newId } from './newId'
 
-interface TrialWish { readonly client: string, readonly name: string, readonly edits: readonly PlanEdit[] }
+interface TrialWish {
+  readonly client: string
+  readonly name: string
+  readonly edits: readonly PlanEdit[]
+}
 
 /** Changes to look at on the board: asked for on one page, shown by the next, kept or put back there. */
 export function useTrial() {
@@ -34,7 +38,12 @@ export function useTrial() {
   /** The name is a convenience: without it the version is in the history all the same. */
   async function nameVersion(name: string): Promise<void> {
     const block = store.client?.block
-    if (block && store.isSaved) await ask(`/api/blocks/${block.id}/revisions/${store.version}/name`, { method: 'PUT', body: NameRevisionBody.parse({ name }), answer: Done })
+    if (block && store.isSaved)
+      await ask(`/api/blocks/${block.id}/revisions/${store.version}/name`, {
+        method: 'PUT',
+        body: NameRevisionBody.parse({ name }),
+        answer: Done,
+      })
   }
   return { showOnBoard, takeUp, keep, putBack: () => store.endTrial(), nameVersion }
 }

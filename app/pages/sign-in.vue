@@ -26,7 +26,8 @@ async function submit(): Promise<void> {
     <div class="hidden flex-1 md:block">
       <SignInBeam />
       <p class="mt-6 max-w-[34ch] font-display text-[17px] leading-6">
-        Where every direct and indirect arm set falls, what each muscle gets in a week, and how often.
+        Where every direct and indirect arm set falls, what each muscle gets in a week, and how
+        often.
       </p>
     </div>
     <form class="w-full max-w-[340px] flex-none" method="post" novalidate @submit.prevent="submit">
@@ -35,23 +36,45 @@ async function submit(): Promise<void> {
         <h1>Sign in to Tholepin</h1>
       </div>
       <label class="mt-6 block font-semibold" for="email">Email</label>
-      <input id="email" v-model="email" class="field mt-1" type="email" name="email" autocomplete="username" required autofocus :aria-invalid="complaint !== ''" aria-describedby="complaint">
+      <input
+        id="email"
+        v-model="email"
+        class="field mt-1"
+        type="email"
+        name="email"
+        autocomplete="username"
+        required
+        autofocus
+        :aria-invalid="complaint !== ''"
+        aria-describedby="complaint"
+      />
       <label class="mt-4 block font-semibold" for="password">Password</label>
-      <input id="password" v-model="password" class="field mt-1" type="password" name="password" autocomplete="current-password" required :aria-invalid="complaint !== ''" aria-describedby="complaint">
+      <input
+        id="password"
+        v-model="password"
+        class="field mt-1"
+        type="password"
+        name="password"
+        autocomplete="current-password"
+        required
+        :aria-invalid="complaint !== ''"
+        aria-describedby="complaint"
+      />
       <p id="complaint" role="alert" class="mt-3 min-h-6">
         <span v-if="complaint" class="alert-chip">{{ complaint }}</span>
       </p>
-      <button type="submit" class="control control-strong mt-2 h-9 w-full justify-center" :disabled="isBusy || !isLive">
+      <button
+        type="submit"
+        class="control control-strong mt-2 h-9 w-full justify-center"
+        :disabled="isBusy || !isLive"
+      >
         {{ isBusy ? 'Signing in' : 'Sign in' }}
       </button>
       <p class="mt-5 text-ink2">
-        New here? <NuxtLink to="/sign-up" class="underline underline-offset-3">
-          Make an account
-        </NuxtLink>
+        New here?
+        <NuxtLink to="/sign-up" class="underline underline-offset-3"> Make an account </NuxtLink>
       </p>
-      <p class="mt-2 text-ink3">
-        A planning aid, not medical advice.
-      </p>
+      <p class="mt-2 text-ink3">A planning aid, not medical advice.</p>
     </form>
   </main>
 </template>

@@ -19,27 +19,56 @@ const MOST_PARTS = 150
 void self.skipWaiting()
 clientsClaim()
 
-const pages = new NetworkFirst({ cacheName: PAGES, networkTimeoutSeconds: PATIENCE_SECONDS, plugins: [{ cacheKeyWillBeUsed: async () => SHELL }] })
-registerRoute(({ request, url }) => request.mode === 'navigate' && url.origin === location.origin && url.pathname.startsWith(SHELL), pages)
+const pages = new NetworkFirst({
+  cacheName: PAGES,
+  networkTimeoutSeconds: PATIENCE_SECONDS,
+  plugins: [{ cacheKeyWillBeUsed: async () => SHELL }],
+})
+registerRoute(
+  ({ request, url }) =>
+    request.mode === 'navigate' && url.origin === location.origin && url.pathname.startsWith(SHELL),
+  pages,
+)
 
 // Parts carry their content's mark in their names; the one file that tells of newer builds does not, and is asked for anew.
-const parts = new CacheFirst({ cacheName: PARTS, plugins: [new ExpirationPlugin({ maxEntries: MOST_PARTS, purgeOnQuotaError: true }) as WorkboxPlugin] })
-registerRoute(({ url }) => url.origin === location.origin && /\/_nuxt\/|\/icons\//.test(url.pathname) && !url.pathname.endsWith('/builds/latest.json'), parts)
+const parts = new CacheFirst({
+  cacheName: PARTS,
+  plugins: [
+    new ExpirationPlugin({ maxEntries: MOST_PARTS, purgeOnQuotaError: true }) as WorkboxPlugin,
+  ],
+})
+registerRoute(
+  ({ url }) =>
+    url.origin === location.origin &&
+    /\/_nuxt\/|\/icons\//.test(url.pathname) &&
+    !url.pathname.endsWith('/builds/latest.json'),
+  parts,
+)
 
 // A sheet has no coach's sign-in; asking for it would only wait for a network that is not there.
-registerRoute(({ url }) => url.pathname === '/api/_auth/session', async () => Response.json({}))
+registerRoute(
+  ({ url }) => url.pathname === '/api/_auth/session',
+  async () => Response.json({}),
+)
 
 /** Keeps what the first visit loaded before this worker was there. */
 async function keep(page: string, urls: readonly string[]): Promise<void> {
   const cache = await caches.open(PARTS)
-  await Promise.all(urls.map(async (url) => {
-    if (!await cache.match(url)) await cache.add(url).catch(() => undefined)
-  }))
+  await Promise.all(
+    urls.map(async url => {
+      if (!(await cache.match(url))) await cache.add(url).catch(() => undefined)
+    }),
+  )
   const fetched = await fetch(page, { headers: { accept: 'text/html' } }).catch(() => undefined)
   if (fetched?.ok) await (await caches.open(PAGES)).put(SHELL, fetched)
 }
 
-self.addEventListener('message', (event) => {
-  const asked = event.data as { kind?: string, page?: string, parts?: readonly string[] }
-  if (asked.kind === 'keep' && asked.page?.startsWith(SHELL)) event.waitUntil(keep(asked.page, asked.parts ?? []).then(() => self.clients.matchAll()).then(clients => clients.forEach(client => client.postMessage({ kind: 'kept' }))))
+self.addEventListener('message', event => {
+  const asked = event.data as { kind?: string; page?: string; parts?: readonly string[] }
+  if (asked.kind === 'keep' && asked.page?.startsWith(SHELL))
+    event.waitUntil(
+      keep(asked.page, asked.parts ?? [])
+        .then(() => self.clients.matchAll())
+        .then(clients => clients.forEach(client => client.postMessage({ kind: 'kept' }))),
+    )
 })

@@ -9,11 +9,19 @@ export const useIssuedStore = defineStore('issued', () => {
   const plans = usePlanStore()
   const { ask } = useApi()
   /** What the client has, and of which block. */
-  const held = shallowRef<{ readonly block: string, readonly sent: readonly SentSession[] } | null>(null)
+  const held = shallowRef<{ readonly block: string; readonly sent: readonly SentSession[] } | null>(
+    null,
+  )
   const NOTHING: readonly SentSession[] = []
-  const sent = computed(() => (held.value && held.value.block === plans.client?.block?.id ? held.value.sent : NOTHING))
+  const sent = computed(() =>
+    held.value && held.value.block === plans.client?.block?.id ? held.value.sent : NOTHING,
+  )
   /** What was sent stands in place of what the plan would have. */
-  const expanded = computed(() => (plans.plan && plans.context ? issuedBlock(expandedBlock(plans.plan, plans.context), sent.value) : null))
+  const expanded = computed(() =>
+    plans.plan && plans.context
+      ? issuedBlock(expandedBlock(plans.plan, plans.context), sent.value)
+      : null,
+  )
 
   async function load(): Promise<Result<true, ApiFailure>> {
     const block = plans.client?.block

@@ -10,12 +10,40 @@ import { type Asked, frameworkWith } from '../testing/framework'
 
 const id = clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff')
 const blockId = '7f9619ff-8b86-4011-b42d-00c04fc964ff'
-const plan = planIn(3, written('push', 'pushdown_rope 3 x 12, rir 1'), written('arms', 'cable_curl 4 x 12, rir 1'))
+const plan = planIn(
+  3,
+  written('push', 'pushdown_rope 3 x 12, rir 1'),
+  written('arms', 'cable_curl 4 x 12, rir 1'),
+)
 const slot = daySlots(plan.rotation.days[0]!)[0]!
-const view = { id, name: 'Joren', about: '', method: STEADY_MIDDLE, basedOn: null, library: { exercises: [], credits: {} }, facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} }, block: { id: blockId, version: 4, savedAt: '2026-04-01T08:00:00.000Z', plan } }
-const saved = (version: number) => ({ ok: true, value: { version, savedAt: '2026-04-01T08:01:00.000Z' } })
+const view = {
+  id,
+  name: 'Joren',
+  about: '',
+  method: STEADY_MIDDLE,
+  basedOn: null,
+  library: { exercises: [], credits: {} },
+  facts: { trainingAgeMonths: 30, modes: {}, bands: {}, equipment: [], credits: {} },
+  block: { id: blockId, version: 4, savedAt: '2026-04-01T08:00:00.000Z', plan },
+}
+const saved = (version: number) => ({
+  ok: true,
+  value: { version, savedAt: '2026-04-01T08:01:00.000Z' },
+})
 const unreachable = { ok: false, error: { kind: 'unreachable' } }
-const stale = (current: object) => ({ ok: false, error: { kind: 'refused', problem: { type: '/problems/stale-version', status: 409, title: 'Saved elsewhere meanwhile', detail: 'Compare.', current } } })
+const stale = (current: object) => ({
+  ok: false,
+  error: {
+    kind: 'refused',
+    problem: {
+      type: '/problems/stale-version',
+      status: 409,
+      title: 'Saved elsewhere meanwhile',
+      detail: 'Compare.',
+      current,
+    },
+  },
+})
 
 let answers: unknown[] = []
 let asked: readonly Asked[] = []
@@ -29,7 +57,8 @@ async function loaded(...next: readonly unknown[]) {
   await store.load(id)
   return store
 }
-const setsOf = (document: PlanDocument | null) => plannedSets(daySlots(document!.rotation.days[0]!)[0]!.scheme)
+const setsOf = (document: PlanDocument | null) =>
+  plannedSets(daySlots(document!.rotation.days[0]!)[0]!.scheme)
 const addSet = { kind: 'add_sets' as const, slot: slot.id, count: 1 }
 
 beforeEach(() => {
@@ -51,7 +80,9 @@ describe('edits and their undoing', () => {
   })
   test('an edit that cannot be made or changes nothing leaves no trace', async () => {
     const store = await loaded()
-    expect(store.edit({ kind: 'move_sets', toDay: 2, moves: [{ slot: slot.id, count: 1 }] })).toEqual({ ok: false, error: { kind: 'rest_day', day: 2 } })
+    expect(
+      store.edit({ kind: 'move_sets', toDay: 2, moves: [{ slot: slot.id, count: 1 }] }),
+    ).toEqual({ ok: false, error: { kind: 'rest_day', day: 2 } })
     store.edit({ kind: 'move_sets', toDay: 0, moves: [{ slot: slot.id, count: 1 }] })
     expect([store.plan, store.past, store.isSaved]).toEqual([plan, [], true])
   })
@@ -65,8 +96,17 @@ describe('saving', () => {
     expect(store.saveState.kind).toBe('saving')
     store.edit(addSet)
     await saving
-    expect(asked[1]).toMatchObject({ path: `/api/blocks/${blockId}/plan`, method: 'PUT', body: { version: 4 } })
-    expect([store.version, store.isSaved, store.unsavedChanges, store.saveState.kind]).toEqual([5, false, 1, 'idle'])
+    expect(asked[1]).toMatchObject({
+      path: `/api/blocks/${blockId}/plan`,
+      method: 'PUT',
+      body: { version: 4 },
+    })
+    expect([store.version, store.isSaved, store.unsavedChanges, store.saveState.kind]).toEqual([
+      5,
+      false,
+      1,
+      'idle',
+    ])
   })
   test('nothing is sent when there is nothing to save', async () => {
     const store = await loaded()
@@ -77,15 +117,33 @@ describe('saving', () => {
     const store = await loaded(unreachable, saved(5))
     store.edit(addSet)
     await store.save()
-    expect([store.saveState.kind, setsOf(store.plan), store.unsavedChanges]).toEqual(['unreachable', 4, 1])
+    expect([store.saveState.kind, setsOf(store.plan), store.unsavedChanges]).toEqual([
+      'unreachable',
+      4,
+      1,
+    ])
     await store.save()
     expect([store.saveState.kind, store.isSaved]).toEqual(['idle', true])
   })
   test('a refusal is told and nothing is lost', async () => {
-    const store = await loaded({ ok: false, error: { kind: 'refused', problem: { type: '/problems/invalid', status: 422, title: 'Not accepted', detail: 'runs holds 22 sets.' } } })
+    const store = await loaded({
+      ok: false,
+      error: {
+        kind: 'refused',
+        problem: {
+          type: '/problems/invalid',
+          status: 422,
+          title: 'Not accepted',
+          detail: 'runs holds 22 sets.',
+        },
+      },
+    })
     store.edit(addSet)
     await store.save()
-    expect([store.saveState, setsOf(store.plan)]).toEqual([{ kind: 'refused', detail: 'runs holds 22 sets.' }, 4])
+    expect([store.saveState, setsOf(store.plan)]).toEqual([
+      { kind: 'refused', detail: 'runs holds 22 sets.' },
+      4,
+    ])
   })
 })
 
@@ -97,16 +155,32 @@ describe('a newer plan from elsewhere', () => {
     if (!result.ok) throw new Error(result.error.kind)
     return result.value
   }
-  const clash = { version: 9, savedAt: '2026-04-01T09:00:00.000Z', plan: theirsAfter({ kind: 'cut_sets', slot: slot.id, count: 1 }) }
-  const beside = { version: 9, savedAt: '2026-04-01T09:00:00.000Z', plan: theirsAfter({ kind: 'add_sets', slot: otherDay.id, count: 2 }) }
-  const setsOn = (document: PlanDocument | null, day: number) => plannedSets(daySlots(document!.rotation.days[day]!)[0]!.scheme)
+  const clash = {
+    version: 9,
+    savedAt: '2026-04-01T09:00:00.000Z',
+    plan: theirsAfter({ kind: 'cut_sets', slot: slot.id, count: 1 }),
+  }
+  const beside = {
+    version: 9,
+    savedAt: '2026-04-01T09:00:00.000Z',
+    plan: theirsAfter({ kind: 'add_sets', slot: otherDay.id, count: 2 }),
+  }
+  const setsOn = (document: PlanDocument | null, day: number) =>
+    plannedSets(daySlots(document!.rotation.days[day]!)[0]!.scheme)
 
   test('changes of different days are laid together and saved over theirs, without a question', async () => {
     const store = await loaded(stale(beside), saved(10))
     store.edit(addSet)
     await store.save()
     expect(asked[2]).toMatchObject({ method: 'PUT', body: { version: 9 } })
-    expect([store.saveState.kind, store.version, setsOn(store.plan, 0), setsOn(store.plan, 1), store.isSaved, store.mergedAt]).toEqual(['idle', 10, 4, 6, true, 1])
+    expect([
+      store.saveState.kind,
+      store.version,
+      setsOn(store.plan, 0),
+      setsOn(store.plan, 1),
+      store.isSaved,
+      store.mergedAt,
+    ]).toEqual(['idle', 10, 4, 6, true, 1])
   })
   test('undo after that goes back over our own step and leaves theirs', async () => {
     const store = await loaded(stale(beside), saved(10))
@@ -118,9 +192,17 @@ describe('a newer plan from elsewhere', () => {
     expect([setsOn(store.plan, 0), setsOn(store.plan, 1)]).toEqual([4, 6])
   })
   test('a window without edits takes up what another has saved', async () => {
-    const store = await loaded({ ok: true, value: { ...view, block: { ...view.block, ...beside } } })
+    const store = await loaded({
+      ok: true,
+      value: { ...view, block: { ...view.block, ...beside } },
+    })
     await store.catchUp()
-    expect([store.version, setsOn(store.plan, 1), store.isSaved, asked.length]).toEqual([9, 6, true, 2])
+    expect([store.version, setsOn(store.plan, 1), store.isSaved, asked.length]).toEqual([
+      9,
+      6,
+      true,
+      2,
+    ])
   })
   test('one with an edit of the same day asks', async () => {
     const store = await loaded({ ok: true, value: { ...view, block: { ...view.block, ...clash } } })
@@ -203,7 +285,10 @@ describe('findings', () => {
     store.put({ ...plan, title: 'Older' })
     store.undo()
     expect(store.plan?.title).toBe(plan.title)
-    store.restoreSteps({ past: [{ ...plan, title: 'Before' }], future: [{ ...plan, title: 'After' }] })
+    store.restoreSteps({
+      past: [{ ...plan, title: 'Before' }],
+      future: [{ ...plan, title: 'After' }],
+    })
     store.redo()
     expect(store.plan?.title).toBe('After')
     store.undo()

@@ -1,5 +1,11 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
-import { applyEdits, type EditProblem, mergedPlans, type PlanDocument, type PlanEdit } from '#core/block'
+import {
+  applyEdits,
+  type EditProblem,
+  mergedPlans,
+  type PlanDocument,
+  type PlanEdit,
+} from '#core/block'
 import { catalogueWith } from '#core/catalogue'
 import { canBeDismissed, checkInput, type Finding, findingKey, findingsOf } from '#core/checks'
 import { armBalance, attentionList, isUnallocated, pushPull, rotationLedger } from '#core/ledger'
@@ -17,14 +23,21 @@ export type SaveState =
   | { readonly kind: 'idle' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'unreachable' }
-  | { readonly kind: 'refused', readonly detail: string }
-  | { readonly kind: 'conflict', readonly theirs: CurrentBlock }
+  | { readonly kind: 'refused'; readonly detail: string }
+  | { readonly kind: 'conflict'; readonly theirs: CurrentBlock }
 
 /** An edit that the server never got, as it was kept in this browser. */
-export interface PlanDraft { readonly version: number, readonly plan: PlanDocument }
+export interface PlanDraft {
+  readonly version: number
+  readonly plan: PlanDocument
+}
 
 /** Changes that are looked at on the board before they count: nothing is saved until they are kept. */
-export interface Trial { readonly name: string, readonly before: PlanDocument, readonly steps: readonly PlanDocument[] }
+export interface Trial {
+  readonly name: string
+  readonly before: PlanDocument
+  readonly steps: readonly PlanDocument[]
+}
 
 /** The plan being edited: the document, its undo stack, and how far the server has followed. */
 export const usePlanStore = defineStore('plan', () => {
@@ -42,20 +55,41 @@ export const usePlanStore = defineStore('plan', () => {
   const trial = shallowRef<Trial | null>(null)
   const { ask } = useApi()
 
-  const context = computed(() => client.value && contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)))
+  const context = computed(
+    () =>
+      client.value &&
+      contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)),
+  )
   /** The preset that the client's method was copied from; null for a preset itself. */
-  const methodBase = computed(() => (client.value?.basedOn ? methodById(client.value.basedOn) : null))
-  const ledger = computed(() => plan.value && context.value && rotationLedger(plan.value.rotation, context.value))
-  const balance = computed(() => ledger.value && context.value && armBalance(ledger.value.work.flat(), context.value))
+  const methodBase = computed(() =>
+    client.value?.basedOn ? methodById(client.value.basedOn) : null,
+  )
+  const ledger = computed(
+    () => plan.value && context.value && rotationLedger(plan.value.rotation, context.value),
+  )
+  const balance = computed(
+    () => ledger.value && context.value && armBalance(ledger.value.work.flat(), context.value),
+  )
   /** Everything the checks look at: sessions with their minutes, recovery, joints. */
-  const input = computed(() => (plan.value && context.value && ledger.value ? checkInput(plan.value, context.value, {}, ledger.value) : null))
-  const allFindings = computed(() => (input.value && !isUnallocated(input.value.ledger) ? findingsOf(input.value) : []))
-  const dismissedKeys = computed(() => new Set((plan.value?.dismissed ?? []).map(({ finding }) => finding)))
+  const input = computed(() =>
+    plan.value && context.value && ledger.value
+      ? checkInput(plan.value, context.value, {}, ledger.value)
+      : null,
+  )
+  const allFindings = computed(() =>
+    input.value && !isUnallocated(input.value.ledger) ? findingsOf(input.value) : [],
+  )
+  const dismissedKeys = computed(
+    () => new Set((plan.value?.dismissed ?? []).map(({ finding }) => finding)),
+  )
   /** A pain stop or an open screening stays in sight whatever the document says. */
-  const isAside = (finding: Finding) => canBeDismissed(finding) && dismissedKeys.value.has(findingKey(finding))
+  const isAside = (finding: Finding) =>
+    canBeDismissed(finding) && dismissedKeys.value.has(findingKey(finding))
   const findings = computed(() => allFindings.value.filter(finding => !isAside(finding)))
   const dismissed = computed(() => allFindings.value.filter(isAside))
-  const compounds = computed(() => (ledger.value && context.value ? pushPull(ledger.value.work.flat(), context.value) : null))
+  const compounds = computed(() =>
+    ledger.value && context.value ? pushPull(ledger.value.work.flat(), context.value) : null,
+  )
   const attention = computed(() => (ledger.value ? attentionList(ledger.value) : []))
   const isEmpty = computed(() => ledger.value !== null && isUnallocated(ledger.value))
   const isSaved = computed(() => plan.value === savedPlan.value)
@@ -149,10 +183,22 @@ export const usePlanStore = defineStore('plan', () => {
   async function save(): Promise<void> {
     const block = client.value?.block
     const sent = plan.value
-    if (!block || !sent || isSaved.value || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict' || trial.value) return
+    if (
+      !block ||
+      !sent ||
+      isSaved.value ||
+      saveState.value.kind === 'saving' ||
+      saveState.value.kind === 'conflict' ||
+      trial.value
+    )
+      return
     const changes = unsavedChanges.value
     saveState.value = { kind: 'saving' }
-    const result = await ask(`/api/blocks/${block.id}/plan`, { method: 'PUT', body: { version: version.value, plan: sent }, answer: SavedPlan })
+    const result = await ask(`/api/blocks/${block.id}/plan`, {
+      method: 'PUT',
+      body: { version: version.value, plan: sent },
+      answer: SavedPlan,
+    })
     if (client.value?.block?.id !== block.id) return
     if (!result.ok) {
       saveState.value = refusal(result.error)
@@ -173,7 +219,10 @@ export const usePlanStore = defineStore('plan', () => {
     future.value = []
     show(draft.plan)
     if (draft.version === version.value) return
-    saveState.value = { kind: 'conflict', theirs: { version: version.value, savedAt: savedAt.value ?? '', plan: savedPlan.value } }
+    saveState.value = {
+      kind: 'conflict',
+      theirs: { version: version.value, savedAt: savedAt.value ?? '', plan: savedPlan.value },
+    }
   }
 
   /** Lays ours and theirs together where they touch different days; false where both changed one, which the coach decides. */
@@ -201,15 +250,31 @@ export const usePlanStore = defineStore('plan', () => {
   /** Takes up what another window has saved meanwhile. */
   async function catchUp(): Promise<void> {
     const known = client.value
-    if (!known?.block || trial.value || saveState.value.kind === 'saving' || saveState.value.kind === 'conflict') return
+    if (
+      !known?.block ||
+      trial.value ||
+      saveState.value.kind === 'saving' ||
+      saveState.value.kind === 'conflict'
+    )
+      return
     const result = await ask(`/api/clients/${known.id}`, { answer: ClientView })
-    if (!result.ok || client.value?.id !== known.id || !result.value.block || result.value.block.version <= version.value) return
-    if (!mergeWith(result.value.block)) saveState.value = { kind: 'conflict', theirs: result.value.block }
+    if (
+      !result.ok ||
+      client.value?.id !== known.id ||
+      !result.value.block ||
+      result.value.block.version <= version.value
+    )
+      return
+    if (!mergeWith(result.value.block))
+      saveState.value = { kind: 'conflict', theirs: result.value.block }
     else await save()
   }
 
   /** What undo and redo are made of, as it is kept over a reload. */
-  function restoreSteps(steps: { readonly past: readonly PlanDocument[], readonly future: readonly PlanDocument[] }): void {
+  function restoreSteps(steps: {
+    readonly past: readonly PlanDocument[]
+    readonly future: readonly PlanDocument[]
+  }): void {
     past.value = steps.past
     future.value = steps.future
   }
@@ -234,10 +299,43 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   return {
-    client, plan, savedPlan, version, savedAt, saveState, unsavedChanges, past, future, trial,
-    context, methodBase, ledger, balance, attention, isEmpty, isSaved,
-    mergedAt, input, findings, dismissed, compounds,
-    load, edit, editAll, put, tryOut, keepTrial, endTrial, undo, redo, save, restoreDraft, restoreSteps, catchUp, keepMine, takeTheirs,
+    client,
+    plan,
+    savedPlan,
+    version,
+    savedAt,
+    saveState,
+    unsavedChanges,
+    past,
+    future,
+    trial,
+    context,
+    methodBase,
+    ledger,
+    balance,
+    attention,
+    isEmpty,
+    isSaved,
+    mergedAt,
+    input,
+    findings,
+    dismissed,
+    compounds,
+    load,
+    edit,
+    editAll,
+    put,
+    tryOut,
+    keepTrial,
+    endTrial,
+    undo,
+    redo,
+    save,
+    restoreDraft,
+    restoreSteps,
+    catchUp,
+    keepMine,
+    takeTheirs,
   }
 })
 
@@ -245,5 +343,7 @@ function refusal(error: ApiFailure): SaveState {
   if (error.kind === 'unreachable') return { kind: 'unreachable' }
   if (error.problem.status !== 409) return { kind: 'refused', detail: error.problem.detail }
   const theirs = CurrentBlockContract.safeParse(error.problem.current)
-  return theirs.success ? { kind: 'conflict', theirs: theirs.data } : { kind: 'refused', detail: error.problem.detail }
+  return theirs.success
+    ? { kind: 'conflict', theirs: theirs.data }
+    : { kind: 'refused', detail: error.problem.detail }
 }

@@ -6,39 +6,78 @@ import type { EntriesAnswer, SheetView } from '#shared/contracts/sheet'
 import { placeAt, saidSet, SLOTS, smallSheet } from '../../core/testing/sheets'
 import { frameworkWith } from '../testing/framework'
 
-type Sent = { readonly id: string, readonly session: string, readonly word: LogWord }
+type Sent = { readonly id: string; readonly session: string; readonly word: LogWord }
 type Outcome = 'taken' | 'conflict' | 'too_old' | 'unknown_session'
 
 /** A server that answers phones as it is told to, and keeps what they sent. */
 const server = {
-  reachable: true, refuses: null as null | { problem: string, detail: string }, outcome: (_: Sent): Outcome => 'taken', theirs: null as LogEntry | null, log: [] as Sent[], requests: 0, half: false,
+  reachable: true,
+  refuses: null as null | { problem: string; detail: string },
+  outcome: (_: Sent): Outcome => 'taken',
+  theirs: null as LogEntry | null,
+  log: [] as Sent[],
+  requests: 0,
+  half: false,
 }
 
 globalThis.fetch = (async (path: string, { body }: { body?: string } = {}) => {
   server.requests += 1
   if (!server.reachable) throw new TypeError('no reception')
-  const answer = (status: number, value: unknown) => ({ ok: status < 400, status, json: async () => value })
-  if (server.refuses) return answer(410, { type: `/problems/${server.refuses.problem}`, detail: server.refuses.detail })
+  const answer = (status: number, value: unknown) => ({
+    ok: status < 400,
+    status,
+    json: async () => value,
+  })
+  if (server.refuses)
+    return answer(410, {
+      type: `/problems/${server.refuses.problem}`,
+      detail: server.refuses.detail,
+    })
   if (path.endsWith('/open')) return answer(200, { key: 'key', needsPin: false })
   if (path === '/api/sheet') return answer(200, view())
   const { entries } = JSON.parse(body ?? '{}') as { entries: Sent[] }
-  const results = entries.map((entry) => {
+  const results = entries.map(entry => {
     const outcome = server.outcome(entry)
     if (outcome === 'taken' && !server.log.some(({ id }) => id === entry.id)) server.log.push(entry)
     return { id: entry.id, outcome, theirs: outcome === 'conflict' ? server.theirs : null }
   })
   // An answer that gets lost on the way: what was sent is with the server all the same.
-  if (server.half) return { ok: true, status: 200, json: async () => JSON.parse('{"now":') as unknown }
+  if (server.half)
+    return { ok: true, status: 200, json: async () => JSON.parse('{"now":') as unknown }
   return answer(200, { now: '2026-04-06T18:00:00.000Z', results } satisfies EntriesAnswer)
 }) as unknown as typeof fetch
 
 function view(): SheetView {
-  return { client: { id: 'marit', name: 'Marit' }, coach: { name: 'Ragna', studio: 'Skerrylane' }, now: '', today: '2026-04-06' as never, levels: {}, reports: [], sessions: [{ session: smallSheet(), entries: server.log.map(({ id, word }) => ({ id, at: '', word })), isFinished: false }] }
+  return {
+    client: { id: 'marit', name: 'Marit' },
+    coach: { name: 'Ragna', studio: 'Skerrylane' },
+    now: '',
+    today: '2026-04-06' as never,
+    levels: {},
+    reports: [],
+    sessions: [
+      {
+        session: smallSheet(),
+        entries: server.log.map(({ id, word }) => ({ id, at: '', word })),
+        isFinished: false,
+      },
+    ],
+  }
 }
 
 // Without locks a window sends by itself; keys keep what two windows say apart.
 Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true })
-Object.defineProperty(globalThis, 'localStorage', { value: { kept: new Map<string, string>(), setItem(key: string, value: string) { this.kept.set(key, value) }, getItem(key: string) { return this.kept.get(key) ?? null } } })
+Object.defineProperty(globalThis, 'localStorage', {
+  value: {
+    kept: new Map<string, string>(),
+    setItem(key: string, value: string) {
+      this.kept.set(key, value)
+    },
+    getItem(key: string) {
+      return this.kept.get(key) ?? null
+    },
+  },
+})
 frameworkWith(() => success(null))
 const { useSheetStore } = await import('./sheet')
 const { createPinia, setActivePinia } = await import('pinia')
@@ -52,12 +91,24 @@ async function phone(token = `link-${++links}`) {
   return { store, token }
 }
 const settled = async (is: () => boolean) => {
-  for (let tries = 0; tries < 200 && !is(); tries++) await new Promise(resolve => setTimeout(resolve, 5))
+  for (let tries = 0; tries < 200 && !is(); tries++)
+    await new Promise(resolve => setTimeout(resolve, 5))
   expect(is()).toBe(true)
 }
 const set = (number: number, reps = 10) => saidSet(placeAt(SLOTS[0], number), 20, reps)
 
-beforeEach(() => void Object.assign(server, { reachable: true, refuses: null, outcome: () => 'taken', theirs: null, log: [], requests: 0, half: false }))
+beforeEach(
+  () =>
+    void Object.assign(server, {
+      reachable: true,
+      refuses: null,
+      outcome: () => 'taken',
+      theirs: null,
+      log: [],
+      requests: 0,
+      half: false,
+    }),
+)
 jest.setTimeout(20_000)
 
 describe('what a client says reaches the server once and in order', () => {
@@ -119,7 +170,10 @@ describe('what the server does not take as it is', () => {
     expect(server.log[0]?.word).toMatchObject({ replaces: 'theirs', done: { reps: 12 } })
     expect(store.clashes).toHaveLength(0)
   })
-  test.each([['too_old', /more than two weeks old/], ['unknown_session', /taken off your sheet/]] as const)('%s is told and not sent again', async (outcome, words) => {
+  test.each([
+    ['too_old', /more than two weeks old/],
+    ['unknown_session', /taken off your sheet/],
+  ] as const)('%s is told and not sent again', async (outcome, words) => {
     const { store } = await phone()
     server.outcome = () => outcome
     await store.say('session', set(1))
@@ -143,12 +197,21 @@ describe('what the server does not take as it is', () => {
 test('pain is judged on the phone before anybody hears of it', async () => {
   const { store } = await phone()
   server.reachable = false
-  await store.say('session', { kind: 'pain', joints: ['elbow_flexor_side'], side: 'left', score: 8, hasAlarmSign: false })
+  await store.say('session', {
+    kind: 'pain',
+    joints: ['elbow_flexor_side'],
+    side: 'left',
+    score: 8,
+    hasAlarmSign: false,
+  })
   expect(store.levels).toEqual({ elbow_flexor_side: { left: 'stop', right: 'none' } })
 })
 
 test('without reception a link cannot be opened for the first time, and says so', async () => {
   server.reachable = false
   const { store } = await phone()
-  expect(store.state).toMatchObject({ kind: 'unknown', words: expect.stringContaining('needs it once') })
+  expect(store.state).toMatchObject({
+    kind: 'unknown',
+    words: expect.stringContaining('needs it once'),
+  })
 })

@@ -9,11 +9,11 @@ import { type SessionEntry, useSheetApi } from '~/composables/useSheetApi'
 /** Where the sheet stands: asking for it, asking for a PIN, in hand, or no longer to be had. */
 export type SheetState =
   | { readonly kind: 'opening' }
-  | { readonly kind: 'pin', readonly complaint: string }
+  | { readonly kind: 'pin'; readonly complaint: string }
   | { readonly kind: 'ready' }
-  | { readonly kind: 'unknown', readonly words: string }
+  | { readonly kind: 'unknown'; readonly words: string }
   /** The link is over: what was sent is with the coach, the rest stays on the phone. */
-  | { readonly kind: 'over', readonly words: string }
+  | { readonly kind: 'over'; readonly words: string }
 
 const BATCH = 50
 const MS_PER_HOUR = 3_600_000
@@ -46,7 +46,11 @@ export const useSheetStore = defineStore('sheet', () => {
     token.value = link
     keeping = sheetKeeping(link)
     keeping.rememberLast()
-    const [kept, queue, unsettled] = await Promise.all([keeping.sheet(), keeping.waiting(), keeping.clashes()])
+    const [kept, queue, unsettled] = await Promise.all([
+      keeping.sheet(),
+      keeping.waiting(),
+      keeping.clashes(),
+    ])
     key.value = kept.key
     view.value = kept.view
     waiting.value = queue
@@ -61,9 +65,21 @@ export const useSheetStore = defineStore('sheet', () => {
     const opened = await api.open(token.value, pin)
     if (!opened.ok) {
       reception.value = opened.error.kind === 'unreachable' ? 'none' : 'there'
-      if (opened.error.kind === 'unreachable') state.value = { kind: 'unknown', words: 'No reception. The sheet needs it once, to get here; then it works without.' }
-      else if (opened.error.problem === 'wrong-pin' || opened.error.problem === 'too-many-attempts') state.value = { kind: 'pin', complaint: opened.error.detail }
-      else state.value = { kind: opened.error.problem === 'link-over' ? 'over' : 'unknown', words: opened.error.problem === 'not-found' ? 'There is no such link. Check that it was copied whole, or ask your coach for a new one.' : opened.error.detail }
+      if (opened.error.kind === 'unreachable')
+        state.value = {
+          kind: 'unknown',
+          words: 'No reception. The sheet needs it once, to get here; then it works without.',
+        }
+      else if (opened.error.problem === 'wrong-pin' || opened.error.problem === 'too-many-attempts')
+        state.value = { kind: 'pin', complaint: opened.error.detail }
+      else
+        state.value = {
+          kind: opened.error.problem === 'link-over' ? 'over' : 'unknown',
+          words:
+            opened.error.problem === 'not-found'
+              ? 'There is no such link. Check that it was copied whole, or ask your coach for a new one.'
+              : opened.error.detail,
+        }
       return
     }
     if (opened.value.needsPin) {
@@ -87,18 +103,32 @@ export const useSheetStore = defineStore('sheet', () => {
       view.value = fetched.value
       state.value = { kind: 'ready' }
       await keep()
-    }
-    else refused(fetched.error)
+    } else refused(fetched.error)
   }
 
-  function refused(error: { readonly kind: 'unreachable' } | { readonly kind: 'refused', readonly problem: string, readonly detail: string }): void {
+  function refused(
+    error:
+      | { readonly kind: 'unreachable' }
+      | { readonly kind: 'refused'; readonly problem: string; readonly detail: string },
+  ): void {
     if (error.kind === 'unreachable') {
       reception.value = 'none'
-      if (!view.value) state.value = { kind: 'unknown', words: 'No reception. The sheet needs it once, to get here; then it works without.' }
+      if (!view.value)
+        state.value = {
+          kind: 'unknown',
+          words: 'No reception. The sheet needs it once, to get here; then it works without.',
+        }
       return
     }
     reception.value = 'there'
-    if (error.problem === 'link-over' || error.problem === 'not-signed-in') state.value = { kind: 'over', words: error.problem === 'link-over' ? error.detail : 'This link was replaced by a new one. Ask your coach for it; what you logged before is with your coach.' }
+    if (error.problem === 'link-over' || error.problem === 'not-signed-in')
+      state.value = {
+        kind: 'over',
+        words:
+          error.problem === 'link-over'
+            ? error.detail
+            : 'This link was replaced by a new one. Ask your coach for it; what you logged before is with your coach.',
+      }
   }
 
   /** Says something about a session: at once on the phone, to the server as soon as it can be reached. */
@@ -125,7 +155,10 @@ export const useSheetStore = defineStore('sheet', () => {
   async function takeUp(): Promise<void> {
     const kept = (await keeping.waiting()).filter(({ id }) => !settled.has(id))
     const known = new Set(kept.map(({ id }) => id))
-    waiting.value = [...kept, ...waiting.value.filter(({ id }) => !known.has(id) && !settled.has(id))]
+    waiting.value = [
+      ...kept,
+      ...waiting.value.filter(({ id }) => !known.has(id) && !settled.has(id)),
+    ]
   }
 
   async function sendAll(): Promise<void> {
@@ -142,25 +175,44 @@ export const useSheetStore = defineStore('sheet', () => {
         reception.value = 'there'
         await settle(batch, sent.value.results)
       }
-    }
-    finally {
+    } finally {
       isSending.value = false
     }
   }
 
-  async function settle(batch: readonly SessionEntry[], results: readonly { readonly id: string, readonly outcome: string, readonly theirs: LogEntry | null }[]): Promise<void> {
+  async function settle(
+    batch: readonly SessionEntry[],
+    results: readonly {
+      readonly id: string
+      readonly outcome: string
+      readonly theirs: LogEntry | null
+    }[],
+  ): Promise<void> {
     const outcomes = new Map(results.map(result => [result.id, result]))
     const taken = batch.filter(({ id }) => outcomes.get(id)?.outcome === 'taken')
-    const lost = batch.flatMap((mine) => {
+    const lost = batch.flatMap(mine => {
       const result = outcomes.get(mine.id)
       return result?.outcome === 'conflict' ? [{ mine, theirs: result.theirs }] : []
     })
-    addEntries([...taken, ...lost.flatMap(({ mine, theirs }) => (theirs ? [{ ...theirs, session: mine.session }] : []))])
-    if (results.some(({ outcome }) => outcome === 'too_old')) notices.value = [...notices.value, 'That session is more than two weeks old. Your coach has what you logged and will look at it.']
-    if (results.some(({ outcome }) => outcome === 'unknown_session')) notices.value = [...notices.value, 'A session you logged was taken off your sheet meanwhile. Tell your coach; the numbers are still on this phone.']
+    addEntries([
+      ...taken,
+      ...lost.flatMap(({ mine, theirs }) => (theirs ? [{ ...theirs, session: mine.session }] : [])),
+    ])
+    if (results.some(({ outcome }) => outcome === 'too_old'))
+      notices.value = [
+        ...notices.value,
+        'That session is more than two weeks old. Your coach has what you logged and will look at it.',
+      ]
+    if (results.some(({ outcome }) => outcome === 'unknown_session'))
+      notices.value = [
+        ...notices.value,
+        'A session you logged was taken off your sheet meanwhile. Tell your coach; the numbers are still on this phone.',
+      ]
     if (lost.length > 0) await keeping.changeClashes(before => [...before, ...lost])
     clashes.value = await keeping.clashes()
-    const over = results.filter(({ outcome }) => SETTLED.has(outcome) || outcome === 'conflict').map(({ id }) => id)
+    const over = results
+      .filter(({ outcome }) => SETTLED.has(outcome) || outcome === 'conflict')
+      .map(({ id }) => id)
     over.forEach(id => settled.add(id))
     await keeping.removeWaiting(new Set(over))
     await keep()
@@ -171,17 +223,32 @@ export const useSheetStore = defineStore('sheet', () => {
   /** Puts what the server has taken where the rest of it is. */
   function addEntries(entries: readonly SessionEntry[]): void {
     if (!view.value || entries.length === 0) return
-    view.value = { ...view.value, sessions: view.value.sessions.map((held) => {
-      const own = entries.filter(({ session, id }) => session === held.session.id && !held.entries.some(entry => entry.id === id)).map(({ id, at, word }): LogEntry => ({ id, at, word }))
-      return own.length === 0 ? held : { ...held, entries: [...held.entries, ...own], isFinished: held.isFinished || own.some(({ word }) => word.kind === 'finish') }
-    }) }
+    view.value = {
+      ...view.value,
+      sessions: view.value.sessions.map(held => {
+        const own = entries
+          .filter(
+            ({ session, id }) =>
+              session === held.session.id && !held.entries.some(entry => entry.id === id),
+          )
+          .map(({ id, at, word }): LogEntry => ({ id, at, word }))
+        return own.length === 0
+          ? held
+          : {
+              ...held,
+              entries: [...held.entries, ...own],
+              isFinished: held.isFinished || own.some(({ word }) => word.kind === 'finish'),
+            }
+      }),
+    }
   }
 
   /** Settles a clash: one's own value goes over the other, or is given up. */
   async function settleClash({ mine, theirs }: Clash, whose: 'mine' | 'theirs'): Promise<void> {
     await keeping.changeClashes(before => before.filter(clash => clash.mine.id !== mine.id))
     clashes.value = await keeping.clashes()
-    if (whose === 'mine' && mine.word.kind === 'set') await say(mine.session, { ...mine.word, replaces: theirs?.id ?? null })
+    if (whose === 'mine' && mine.word.kind === 'set')
+      await say(mine.session, { ...mine.word, replaces: theirs?.id ?? null })
   }
 
   /** Everything said about a session, what waits to be sent last. */
@@ -192,11 +259,36 @@ export const useSheetStore = defineStore('sheet', () => {
 
   const levels = computed((): Levels => {
     const reports = view.value?.reports ?? []
-    const own = waiting.value.flatMap(({ at, word }) => (word.kind === 'pain'
-      ? word.joints.map(joint => ({ joint, side: joint === 'low_back' ? 'both' as const : word.side, atHour: Date.parse(at) / MS_PER_HOUR, session: word.score, hasAlarmSign: word.hasAlarmSign }))
-      : []))
-    return own.length === 0 ? view.value?.levels ?? {} : painBySide([...reports, ...own])
+    const own = waiting.value.flatMap(({ at, word }) =>
+      word.kind === 'pain'
+        ? word.joints.map(joint => ({
+            joint,
+            side: joint === 'low_back' ? ('both' as const) : word.side,
+            atHour: Date.parse(at) / MS_PER_HOUR,
+            session: word.score,
+            hasAlarmSign: word.hasAlarmSign,
+          }))
+        : [],
+    )
+    return own.length === 0 ? (view.value?.levels ?? {}) : painBySide([...reports, ...own])
   })
 
-  return { token, state, view, waiting, clashes, notices, reception, isSending, levels, open, enter, refresh, flush, say, settleClash, entriesOf }
+  return {
+    token,
+    state,
+    view,
+    waiting,
+    clashes,
+    notices,
+    reception,
+    isSending,
+    levels,
+    open,
+    enter,
+    refresh,
+    flush,
+    say,
+    settleClash,
+    entriesOf,
+  }
 })

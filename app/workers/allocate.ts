@@ -1,4 +1,11 @@
-import { type AllocationScope, type LinearSolver, propose, type Proposals, type Scenario, scenarios } from '#core/allocation'
+import {
+  type AllocationScope,
+  type LinearSolver,
+  propose,
+  type Proposals,
+  type Scenario,
+  scenarios,
+} from '#core/allocation'
 import type { PlanDocument } from '#core/block'
 import type { Group } from '#core/catalogue'
 import type { PlanContext } from '#core/method'
@@ -6,12 +13,15 @@ import { linearSolver } from '#shared/solver/highs'
 import wasmUrl from 'highs/runtime?url'
 
 /** What the page asks; a second question is answered by a second worker. */
-export type AllocateQuestion = { readonly plan: PlanDocument, readonly context: PlanContext } & ({ readonly kind: 'propose', readonly scope: AllocationScope, readonly chosen: readonly Group[] } | { readonly kind: 'scenarios' })
+export type AllocateQuestion = { readonly plan: PlanDocument; readonly context: PlanContext } & (
+  | { readonly kind: 'propose'; readonly scope: AllocationScope; readonly chosen: readonly Group[] }
+  | { readonly kind: 'scenarios' }
+)
 
 export type AllocateAnswer =
-  | { readonly kind: 'progress', readonly share: number }
-  | { readonly kind: 'proposals', readonly proposals: Proposals }
-  | { readonly kind: 'scenarios', readonly scenarios: readonly Scenario[] }
+  | { readonly kind: 'progress'; readonly share: number }
+  | { readonly kind: 'proposals'; readonly proposals: Proposals }
+  | { readonly kind: 'scenarios'; readonly scenarios: readonly Scenario[] }
 
 function answer(message: AllocateAnswer): void {
   postMessage(message)
@@ -21,8 +31,7 @@ function answer(message: AllocateAnswer): void {
 async function solverIfAny(): Promise<LinearSolver> {
   try {
     return await linearSolver(() => wasmUrl)
-  }
-  catch {
+  } catch {
     return () => ({ status: 'failed', bound: null, values: null })
   }
 }
@@ -32,6 +41,14 @@ addEventListener('message', async ({ data }: MessageEvent<AllocateQuestion>) => 
     answer({ kind: 'progress', share })
     return false
   }
-  if (data.kind === 'scenarios') answer({ kind: 'scenarios', scenarios: scenarios(data.plan, data.context, { onProgress }) })
-  else answer({ kind: 'proposals', proposals: propose({ plan: data.plan, context: data.context, scope: data.scope, chosen: data.chosen }, { solver: await solverIfAny(), onProgress }) })
+  if (data.kind === 'scenarios')
+    answer({ kind: 'scenarios', scenarios: scenarios(data.plan, data.context, { onProgress }) })
+  else
+    answer({
+      kind: 'proposals',
+      proposals: propose(
+        { plan: data.plan, context: data.context, scope: data.scope, chosen: data.chosen },
+        { solver: await solverIfAny(), onProgress },
+      ),
+    })
 })

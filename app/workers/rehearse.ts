@@ -1,13 +1,24 @@
 import type { PlanDocument } from '#core/block'
 import type { PlanContext } from '#core/method'
 import { expandedBlock } from '#core/progress'
-import { rehearsalGround, rehearsalSpread, type RehearsalSpread, rehearsedRun, type Run } from '#core/rehearsal'
+import {
+  rehearsalGround,
+  rehearsalSpread,
+  type RehearsalSpread,
+  rehearsedRun,
+  type Run,
+} from '#core/rehearsal'
 
-export interface RehearseQuestion { readonly plan: PlanDocument, readonly context: PlanContext, readonly runs: number, readonly seed: number }
+export interface RehearseQuestion {
+  readonly plan: PlanDocument
+  readonly context: PlanContext
+  readonly runs: number
+  readonly seed: number
+}
 
 export type RehearseAnswer =
-  | { readonly kind: 'progress', readonly share: number }
-  | { readonly kind: 'rehearsed', readonly spread: RehearsalSpread, readonly milliseconds: number }
+  | { readonly kind: 'progress'; readonly share: number }
+  | { readonly kind: 'rehearsed'; readonly spread: RehearsalSpread; readonly milliseconds: number }
 
 /** Runs between two words about how far it is. */
 const STEP = 25
@@ -16,13 +27,20 @@ function answer(message: RehearseAnswer): void {
   postMessage(message)
 }
 
-addEventListener('message', ({ data: { plan, context, runs, seed } }: MessageEvent<RehearseQuestion>) => {
-  const began = performance.now()
-  const ground = rehearsalGround(expandedBlock(plan, context), context)
-  const done: Run[] = []
-  for (let at = 0; at < runs; at++) {
-    done.push(rehearsedRun(ground, seed + at))
-    if (at % STEP === 0) answer({ kind: 'progress', share: at / runs })
-  }
-  answer({ kind: 'rehearsed', spread: rehearsalSpread(done, ground), milliseconds: performance.now() - began })
-})
+addEventListener(
+  'message',
+  ({ data: { plan, context, runs, seed } }: MessageEvent<RehearseQuestion>) => {
+    const began = performance.now()
+    const ground = rehearsalGround(expandedBlock(plan, context), context)
+    const done: Run[] = []
+    for (let at = 0; at < runs; at++) {
+      done.push(rehearsedRun(ground, seed + at))
+      if (at % STEP === 0) answer({ kind: 'progress', share: at / runs })
+    }
+    answer({
+      kind: 'rehearsed',
+      spread: rehearsalSpread(done, ground),
+      milliseconds: performance.now() - began,
+    })
+  },
+)

@@ -13,14 +13,19 @@ const NEARLY_NOTHING = 1e-9
 const DIGITS = 12
 
 /** Most or least that one set gives, over the numbers of sets a cell may have. */
-export function perSet({ worth, values }: Cell, of: (worth: CellWorth) => number, which: 'most' | 'least'): number {
+export function perSet(
+  { worth, values }: Cell,
+  of: (worth: CellWorth) => number,
+  which: 'most' | 'least',
+): number {
   const shares = values.filter(sets => sets > 0).map(sets => of(worth[sets] as CellWorth) / sets)
   return which === 'most' ? Math.max(...shares) : Math.min(...shares)
 }
 
 function added(terms: Terms): ReadonlyMap<string, number> {
   const row = new Map<string, number>()
-  for (const [name, value] of terms) if (Math.abs(value) > NEARLY_NOTHING) row.set(name, (row.get(name) ?? 0) + value)
+  for (const [name, value] of terms)
+    if (Math.abs(value) > NEARLY_NOTHING) row.set(name, (row.get(name) ?? 0) + value)
   return row
 }
 
@@ -37,7 +42,10 @@ export function linearModel() {
   function add(terms: Terms, sense: '<=' | '>=', bound: number): void {
     const row = added(terms)
     // A row without a variable says nothing that could be changed.
-    if (row.size > 0) rows.push(` c${rows.length}: ${[...row].map(written).join(' ')} ${sense} ${Number(bound.toPrecision(DIGITS))}`)
+    if (row.size > 0)
+      rows.push(
+        ` c${rows.length}: ${[...row].map(written).join(' ')} ${sense} ${Number(bound.toPrecision(DIGITS))}`,
+      )
   }
   function atLeast(terms: Terms, bound: number): void {
     add(terms, '>=', bound)
@@ -46,7 +54,14 @@ export function linearModel() {
     /** A variable that is 1 as soon as one of some others is; gives its name. */
     whenAny(name: string, others: readonly string[]): string {
       binaries.add(name)
-      for (const other of others) atLeast([[name, 1], [other, -1]], 0)
+      for (const other of others)
+        atLeast(
+          [
+            [name, 1],
+            [other, -1],
+          ],
+          0,
+        )
       return name
     },
     atLeast,
@@ -55,7 +70,20 @@ export function linearModel() {
     cost: (name: string, price: number) => void costs.set(name, price),
     atMost: (terms: Terms, bound: number) => add(terms, '<=', bound),
     /** The model in the CPLEX LP format. */
-    text: () => ['Minimize', ` v: ${[...costs].map(written).join(' ')}`, 'Subject To', ...rows, 'Bounds', ...[...wholes].map(name => ` 0 <= ${name} <= ${MOST_SETS}`), 'Generals', ` ${[...wholes].join(' ')}`, 'Binaries', ` ${[...binaries].join(' ')}`, 'End'].join('\n'),
+    text: () =>
+      [
+        'Minimize',
+        ` v: ${[...costs].map(written).join(' ')}`,
+        'Subject To',
+        ...rows,
+        'Bounds',
+        ...[...wholes].map(name => ` 0 <= ${name} <= ${MOST_SETS}`),
+        'Generals',
+        ` ${[...wholes].join(' ')}`,
+        'Binaries',
+        ` ${[...binaries].join(' ')}`,
+        'End',
+      ].join('\n'),
   }
 }
 

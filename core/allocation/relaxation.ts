@@ -14,9 +14,15 @@ import { PRICE } from './wants'
  */
 
 /** What a solver is asked: text in the CPLEX LP format; the sets of cell 3 are the variable `y3`. */
-export interface LinearQuestion { readonly text: string }
+export interface LinearQuestion {
+  readonly text: string
+}
 
-export interface LinearAnswer { readonly status: 'optimal' | 'stopped' | 'failed', /** No solution is better than this. */ readonly bound: number | null, readonly values: ReadonlyMap<string, number> | null }
+export interface LinearAnswer {
+  readonly status: 'optimal' | 'stopped' | 'failed'
+  /** No solution is better than this. */ readonly bound: number | null
+  readonly values: ReadonlyMap<string, number> | null
+}
 
 /** A solver of mixed-integer linear programs; the only thing the core asks of one. */
 export type LinearSolver = (question: LinearQuestion, seconds: number) => LinearAnswer
@@ -27,8 +33,20 @@ export function relaxedQuestion(problem: Problem): LinearQuestion {
   for (const cell of problem.cells) {
     model.whole(y(cell))
     model.binary(x(cell))
-    model.atLeast([[y(cell), 1], [x(cell), -(cell.values.find(sets => sets > 0) ?? 1)]], 0)
-    model.atMost([[y(cell), 1], [x(cell), -(cell.values.at(-1) ?? 0)]], 0)
+    model.atLeast(
+      [
+        [y(cell), 1],
+        [x(cell), -(cell.values.find(sets => sets > 0) ?? 1)],
+      ],
+      0,
+    )
+    model.atMost(
+      [
+        [y(cell), 1],
+        [x(cell), -(cell.values.at(-1) ?? 0)],
+      ],
+      0,
+    )
   }
   problem.groups.forEach((group, g) => {
     addWeek(problem, group, g, model)
@@ -47,8 +65,24 @@ function addMinutes(problem: Problem, model: LinearModel): void {
   plan.rotation.days.forEach((day, at) => {
     const own = cells.filter(({ place }) => places[place]?.day === at)
     if (day.minuteLimit === undefined || own.length === 0) return
-    const begun = places.flatMap((place, p) => (place.day === at && (toBegin[p] ?? 0) > 0 ? [[model.whenAny(`b${p}`, place.cells.map(x)), toBegin[p] ?? 0] as const] : []))
-    model.atMost([...own.flatMap(cell => [[y(cell), ofCell(cell).each], [x(cell), ofCell(cell).once]] as const), ...begun], Math.max(day.minuteLimit * 60 - fixedOnDay(at), 0))
+    const begun = places.flatMap((place, p) =>
+      place.day === at && (toBegin[p] ?? 0) > 0
+        ? [[model.whenAny(`b${p}`, place.cells.map(x)), toBegin[p] ?? 0] as const]
+        : [],
+    )
+    model.atMost(
+      [
+        ...own.flatMap(
+          cell =>
+            [
+              [y(cell), ofCell(cell).each],
+              [x(cell), ofCell(cell).once],
+            ] as const,
+        ),
+        ...begun,
+      ],
+      Math.max(day.minuteLimit * 60 - fixedOnDay(at), 0),
+    )
   })
 }
 
@@ -57,15 +91,33 @@ function addSessions({ places, cells, context, groups }: Problem, model: LinearM
   places.forEach((place, at) => {
     const own = cells.filter(cell => cell.place === at)
     if (own.length === 0) return
-    const standing = place.content.groupings.reduce((total, { slots }) => total + slots.length, 0) - own.filter(({ isNew }) => !isNew).length
-    model.atMost(own.map(cell => [x(cell), 1]), Math.max(0, MOST_EXERCISES - standing))
+    const standing =
+      place.content.groupings.reduce((total, { slots }) => total + slots.length, 0) -
+      own.filter(({ isNew }) => !isNew).length
+    model.atMost(
+      own.map(cell => [x(cell), 1]),
+      Math.max(0, MOST_EXERCISES - standing),
+    )
     groups.forEach((group, g) => {
       const limit = sessionMaxOf(context, group)
       if (limit === undefined) return
       const over = `r${g}_${at}`
-      model.atMost([...own.map(cell => [y(cell), perSet(cell, worth => worth.fractional[g] ?? 0, 'least')] as const), [over, -1]], Math.max(0, limit - (place.base.fractional[g] ?? 0)))
+      model.atMost(
+        [
+          ...own.map(
+            cell => [y(cell), perSet(cell, worth => worth.fractional[g] ?? 0, 'least')] as const,
+          ),
+          [over, -1],
+        ],
+        Math.max(0, limit - (place.base.fractional[g] ?? 0)),
+      )
       model.cost(over, PRICE.crowded)
     })
-    JOINTS.forEach((joint, j) => model.atMost(own.map(cell => [y(cell), perSet(cell, worth => worth.joints[j] ?? 0, 'least')]), Math.max(0, jointCeiling(joint, context).session - (place.base.joints[j] ?? 0))))
+    JOINTS.forEach((joint, j) =>
+      model.atMost(
+        own.map(cell => [y(cell), perSet(cell, worth => worth.joints[j] ?? 0, 'least')]),
+        Math.max(0, jointCeiling(joint, context).session - (place.base.joints[j] ?? 0)),
+      ),
+    )
   })
 }

@@ -3,7 +3,15 @@ import { bandOf, modeOf, ratioWishOf } from '../method'
 import { decayMatrix, RECOVERY, tauHours } from '../recovery'
 import { type LinearModel, perSet, type Terms, x, y } from './linearModel'
 import type { Cell, CellWorth, Problem } from './problem'
-import { exposuresWanted, isWanted, OVERHEAD_SHARE, PRICE, PRIORITY, RATIO_SLACK, wishOf } from './wants'
+import {
+  exposuresWanted,
+  isWanted,
+  OVERHEAD_SHARE,
+  PRICE,
+  PRIORITY,
+  RATIO_SLACK,
+  wishOf,
+} from './wants'
 
 type Amount = (worth: CellWorth) => number
 
@@ -15,10 +23,14 @@ function terms(cells: readonly Cell[], of: Amount, which: 'most' | 'least', scal
 
 /** Largest value of some terms over all sets the cells may have, each by itself. */
 function largest(cells: readonly Cell[], of: Amount): number {
-  return cells.reduce((sum, { worth, values }) => sum + Math.max(...values.map(sets => of(worth[sets] as CellWorth))), 0)
+  return cells.reduce(
+    (sum, { worth, values }) => sum + Math.max(...values.map(sets => of(worth[sets] as CellWorth))),
+    0,
+  )
 }
 
-const gives = ({ worth, values }: Cell, of: Amount) => values.some(sets => of(worth[sets] as CellWorth) > SLACK)
+const gives = ({ worth, values }: Cell, of: Amount) =>
+  values.some(sets => of(worth[sets] as CellWorth) > SLACK)
 
 /** Floor, target, ceiling and frequency of a group. */
 export function addWeek(problem: Problem, group: Group, g: number, model: LinearModel): void {
@@ -26,8 +38,12 @@ export function addWeek(problem: Problem, group: Group, g: number, model: Linear
   const scale = 7 / plan.rotation.days.length
   const band = bandOf(context, group)
   const price = PRIORITY[modeOf(context, group)]
-  const [counted, direct]: readonly Amount[] = [worth => worth.counted[g] ?? 0, worth => worth.direct[g] ?? 0]
-  const fixed = scale * places.reduce((total, { base }) => total + counted!(base), 0) + (beside[g] ?? 0)
+  const [counted, direct]: readonly Amount[] = [
+    worth => worth.counted[g] ?? 0,
+    worth => worth.direct[g] ?? 0,
+  ]
+  const fixed =
+    scale * places.reduce((total, { base }) => total + counted!(base), 0) + (beside[g] ?? 0)
   if (isWanted(problem, group)) {
     const most = terms(cells, counted!, 'most', scale)
     model.atLeast([...most, [`f${g}`, 1]], band.floor - fixed)
@@ -37,15 +53,26 @@ export function addWeek(problem: Problem, group: Group, g: number, model: Linear
     addFrequency(problem, group, g, fixed > SLACK, model)
   }
   // Outside build, indirect sets alone above a ceiling are the price of the compounds.
-  const isJudged = modeOf(context, group) === 'build' || places.some(({ base }) => direct!(base) > SLACK)
+  const isJudged =
+    modeOf(context, group) === 'build' || places.some(({ base }) => direct!(base) > SLACK)
   const over = Math.max(0, fixed + scale * largest(cells, counted!) - band.ceiling)
   const least: Terms = [...terms(cells, counted!, 'least', scale), [`o${g}`, -1]]
   if (isJudged) model.atMost(least, band.ceiling - fixed)
-  else model.atMost([...least, [model.whenAny(`j${g}`, cells.filter(cell => gives(cell, direct!)).map(x)), over]], band.ceiling - fixed + over)
+  else
+    model.atMost(
+      [...least, [model.whenAny(`j${g}`, cells.filter(cell => gives(cell, direct!)).map(x)), over]],
+      band.ceiling - fixed + over,
+    )
   model.cost(`o${g}`, PRICE.ceiling)
 }
 
-function addFrequency(problem: Problem, group: Group, g: number, isTrained: boolean, model: LinearModel): void {
+function addFrequency(
+  problem: Problem,
+  group: Group,
+  g: number,
+  isTrained: boolean,
+  model: LinearModel,
+): void {
   const { places, cells, context } = problem
   const days = [...new Set(places.map(({ day }) => day))]
   const fractional: Amount = worth => worth.fractional[g] ?? 0
@@ -53,13 +80,36 @@ function addFrequency(problem: Problem, group: Group, g: number, isTrained: bool
     const on = places.flatMap((place, at) => (place.day === day ? [at] : []))
     const fixed = on.reduce((total, at) => total + (places[at]?.base.fractional[g] ?? 0), 0)
     model.binary(`g${g}_${day}`)
-    model.atLeast([...terms(cells.filter(({ place }) => on.includes(place)), fractional, 'most'), [`g${g}_${day}`, -context.method.dose.minSetsPerExposure]], -fixed)
+    model.atLeast(
+      [
+        ...terms(
+          cells.filter(({ place }) => on.includes(place)),
+          fractional,
+          'most',
+        ),
+        [`g${g}_${day}`, -context.method.dose.minSetsPerExposure],
+      ],
+      -fixed,
+    )
   }
   const wanted = exposuresWanted(problem, group)
   const met: Terms = [...days.map(day => [`g${g}_${day}`, 1] as const), [`v${g}`, 1]]
   // A muscle that is not trained at all is missed by its floor, not by its days.
   if (isTrained) model.atLeast(met, wanted)
-  else model.atLeast([...met, [model.whenAny(`n${g}`, cells.filter(cell => gives(cell, worth => worth.counted[g] ?? 0)).map(x)), -wanted]], 0)
+  else
+    model.atLeast(
+      [
+        ...met,
+        [
+          model.whenAny(
+            `n${g}`,
+            cells.filter(cell => gives(cell, worth => worth.counted[g] ?? 0)).map(x),
+          ),
+          -wanted,
+        ],
+      ],
+      0,
+    )
   model.cost(`v${g}`, PRICE.frequency * PRIORITY[modeOf(context, group)])
 }
 
@@ -68,17 +118,28 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
   const { places, cells, context, plan } = problem
   const { required } = context.method.recovery
   const impulse: Amount = worth => worth.impulse[g] ?? 0
-  const decay = decayMatrix(places.map(({ hour }) => hour), plan.rotation.days.length * 24, tauHours(group, context))
+  const decay = decayMatrix(
+    places.map(({ hour }) => hour),
+    plan.rotation.days.length * 24,
+    tauHours(group, context),
+  )
   const share = 100 / RECOVERY[group].capacity
   places.forEach((place, s) => {
     const left = (t: number) => share * (decay[s * places.length + t] ?? 0)
     const fixed = places.reduce((sum, { base }, t) => sum + left(t) * impulse(base), 0)
-    const tired: Terms = cells.map(cell => [y(cell), left(cell.place) * perSet(cell, impulse, 'least')] as const)
-    const most = fixed + places.reduce((sum, { cells: own }, t) => sum + left(t) * largest(own, impulse), 0)
+    const tired: Terms = cells.map(
+      cell => [y(cell), left(cell.place) * perSet(cell, impulse, 'least')] as const,
+    )
+    const most =
+      fixed + places.reduce((sum, { cells: own }, t) => sum + left(t) * largest(own, impulse), 0)
     const own = place.cells.filter(cell => gives(cell, impulse))
     const asked = [
       { need: required.indirect, isAsked: impulse(place.base) > SLACK, by: own },
-      { need: required.other, isAsked: (place.base.direct[g] ?? 0) > SLACK, by: own.filter(cell => gives(cell, worth => worth.direct[g] ?? 0)) },
+      {
+        need: required.other,
+        isAsked: (place.base.direct[g] ?? 0) > SLACK,
+        by: own.filter(cell => gives(cell, worth => worth.direct[g] ?? 0)),
+      },
     ]
     asked.forEach(({ need, isAsked, by }, at) => {
       const short = need - 100
@@ -95,14 +156,22 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
       if (isAsked) model.atMost(row, -short - fixed)
       else model.atMost([...row, [model.whenAny(name, by.map(x)), whole]], whole - short - fixed)
       // The two needs of one session are one miss, the greater of them.
-      model.atLeast([[`q${g}_${s}`, 1], [`${name}r`, -1]], 0)
+      model.atLeast(
+        [
+          [`q${g}_${s}`, 1],
+          [`${name}r`, -1],
+        ],
+        0,
+      )
       model.cost(`q${g}_${s}`, PRICE.readiness)
     })
   })
 }
 
 /** Where the ratio's miss is looked at: steps of its logarithm beyond what is let pass. */
-const STEPS = [0, 0.025, 0.05, 0.075, 0.1, 0.125, 0.15, 0.175, 0.2, 0.25, 0.3, 0.35, 0.4, 0.5, 0.6, 0.7, 0.8, 1]
+const STEPS = [
+  0, 0.025, 0.05, 0.075, 0.1, 0.125, 0.15, 0.175, 0.2, 0.25, 0.3, 0.35, 0.4, 0.5, 0.6, 0.7, 0.8, 1,
+]
 
 /** Overhead work for the triceps, and flexors against extensors in steps. */
 export function addShares(problem: Problem, model: LinearModel): void {
@@ -118,10 +187,25 @@ export function addShares(problem: Problem, model: LinearModel): void {
   }
   const [flexors, extensors]: readonly Amount[] = [worth => worth.flexors, worth => worth.extensors]
   // With nothing on one side there is no ratio: where nothing fixed is, it counts from the first set.
-  const begun = ([['zf', flexors!], ['ze', extensors!]] as const).flatMap(([name, of]) => (fixed(of) > SLACK ? [] : [model.whenAny(name, cells.filter(cell => gives(cell, of)).map(x))]))
+  const begun = (
+    [
+      ['zf', flexors!],
+      ['ze', extensors!],
+    ] as const
+  ).flatMap(([name, of]) =>
+    fixed(of) > SLACK ? [] : [model.whenAny(name, cells.filter(cell => gives(cell, of)).map(x))],
+  )
   const wish = ratioWishOf(context)
-  addOneSide('u', worth => extensors!(worth), worth => wish * flexors!(worth))
-  addOneSide('d', worth => wish * flexors!(worth), worth => extensors!(worth))
+  addOneSide(
+    'u',
+    worth => extensors!(worth),
+    worth => wish * flexors!(worth),
+  )
+  addOneSide(
+    'd',
+    worth => wish * flexors!(worth),
+    worth => extensors!(worth),
+  )
 
   function addOneSide(name: string, more: Amount, less: Amount): void {
     STEPS.forEach((step, at) => {
@@ -131,8 +215,22 @@ export function addShares(problem: Problem, model: LinearModel): void {
       if (at === 0 || most <= SLACK) return
       const [here, before] = [`${name}${at}`, `${name}${at - 1}`]
       model.binary(here)
-      if (at > 1) model.atLeast([[before, 1], [here, -1]], 0)
-      model.atMost([...terms(cells, beyond, 'least'), [here, -most], ...begun.map(name => [name, most] as const)], most * begun.length - fixed(beyond))
+      if (at > 1)
+        model.atLeast(
+          [
+            [before, 1],
+            [here, -1],
+          ],
+          0,
+        )
+      model.atMost(
+        [
+          ...terms(cells, beyond, 'least'),
+          [here, -most],
+          ...begun.map(name => [name, most] as const),
+        ],
+        most * begun.length - fixed(beyond),
+      )
       model.cost(here, PRICE.ratio * (step - (STEPS[at - 1] ?? 0)))
     })
   }

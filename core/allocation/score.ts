@@ -4,7 +4,14 @@ import { allocationState } from './state'
 import { type Miss, wantsOf } from './wants'
 
 /** How a vector of sets does. Points of wants missed, effective sets per 7 days, seconds of the whole rotation, changes against the plan. */
-export interface Scored { readonly points: number, readonly misses: readonly Miss[], readonly stimulus: number, readonly seconds: number, readonly changes: number, readonly setChanges: number }
+export interface Scored {
+  readonly points: number
+  readonly misses: readonly Miss[]
+  readonly stimulus: number
+  readonly seconds: number
+  readonly changes: number
+  readonly setChanges: number
+}
 
 /** Scores a vector of sets again and again, exactly as the board would after the same edits. */
 export function scorer(problem: Problem, loosened: Loosened = {}) {
@@ -13,7 +20,7 @@ export function scorer(problem: Problem, loosened: Loosened = {}) {
   const { points, misses, stimulus } = wantsOf(problem, state.sums)
   const { sets, set, seconds, secondsOnDay } = state
 
-  function changes(): { readonly exercises: number, readonly sets: number } {
+  function changes(): { readonly exercises: number; readonly sets: number } {
     let [own, all] = [0, 0]
     for (const { at, now } of problem.cells) {
       const wanted = sets[at] ?? 0
@@ -24,9 +31,27 @@ export function scorer(problem: Problem, loosened: Loosened = {}) {
   }
   function scored(): Scored {
     const { exercises, sets: all } = changes()
-    return { points: points(), misses: misses(), stimulus: stimulus(), seconds: seconds(), changes: exercises, setChanges: all }
+    return {
+      points: points(),
+      misses: misses(),
+      stimulus: stimulus(),
+      seconds: seconds(),
+      changes: exercises,
+      setChanges: all,
+    }
   }
-  return { sets, set, fits, points, stimulus, changes, seconds, secondsOnDay, scored, tightLimits: tight }
+  return {
+    sets,
+    set,
+    fits,
+    points,
+    stimulus,
+    changes,
+    seconds,
+    secondsOnDay,
+    scored,
+    tightLimits: tight,
+  }
 }
 
 export type Scorer = ReturnType<typeof scorer>

@@ -20,7 +20,10 @@ export interface SearchOptions {
   readonly onProgress?: (share: number) => boolean
 }
 
-export interface Found extends Scored { readonly sets: readonly number[], /** What the search made small, by its kind. */ readonly cost: number }
+export interface Found extends Scored {
+  readonly sets: readonly number[]
+  /** What the search made small, by its kind. */ readonly cost: number
+}
 
 /** What a point of wants is worth: everything, but for fewest changes, where a last percent of readiness is not worth another exercise. */
 const WANTS: Readonly<Record<ProposalKind, number>> = { best: 20, fewest_changes: 4, shortest: 20 }
@@ -30,9 +33,12 @@ function cost(kind: ProposalKind, state: Scorer): number {
   const wants = WANTS[kind] * state.points()
   const { exercises, sets } = state.changes()
   switch (kind) {
-    case 'best': return wants - state.stimulus() + 2 * exercises + 0.25 * sets
-    case 'fewest_changes': return wants + 8 * exercises + 2 * sets - 0.02 * state.stimulus()
-    case 'shortest': return wants + state.seconds() / 60 - 0.02 * state.stimulus() + 0.05 * sets
+    case 'best':
+      return wants - state.stimulus() + 2 * exercises + 0.25 * sets
+    case 'fewest_changes':
+      return wants + 8 * exercises + 2 * sets - 0.02 * state.stimulus()
+    case 'shortest':
+      return wants + state.seconds() / 60 - 0.02 * state.stimulus() + 0.05 * sets
   }
 }
 
@@ -40,7 +46,8 @@ function cost(kind: ProposalKind, state: Scorer): number {
 function start(problem: Problem, state: Scorer, from: readonly number[] | undefined): void {
   for (const cell of problem.cells) state.set(cell.at, from?.[cell.at] ?? cell.now)
   for (const cell of [...problem.cells].reverse()) {
-    while (!state.fits(cell.at) && (state.sets[cell.at] ?? 0) > 0) state.set(cell.at, below(cell, state.sets[cell.at] ?? 0))
+    while (!state.fits(cell.at) && (state.sets[cell.at] ?? 0) > 0)
+      state.set(cell.at, below(cell, state.sets[cell.at] ?? 0))
   }
 }
 
@@ -53,8 +60,14 @@ function above({ values }: Cell, now: number): number {
 }
 
 /** One step: a set more or less, sets carried to another cell of the same muscle, or one exercise for another. */
-function step(problem: Problem, state: Scorer, byGroup: ReadonlyMap<string, readonly Cell[]>, random: () => number): readonly (readonly [at: number, before: number])[] {
-  const pick = <Item>(items: readonly Item[]): Item => items[Math.floor(random() * items.length)] as Item
+function step(
+  problem: Problem,
+  state: Scorer,
+  byGroup: ReadonlyMap<string, readonly Cell[]>,
+  random: () => number,
+): readonly (readonly [at: number, before: number])[] {
+  const pick = <Item>(items: readonly Item[]): Item =>
+    items[Math.floor(random() * items.length)] as Item
   const change = (cell: Cell, wanted: number): readonly [number, number] => {
     const before = state.sets[cell.at] ?? 0
     state.set(cell.at, wanted)
@@ -65,11 +78,18 @@ function step(problem: Problem, state: Scorer, byGroup: ReadonlyMap<string, read
   const dice = random()
   if (dice < 0.3) return [change(cell, random() < 0.5 ? above(cell, now) : below(cell, now))]
   if (dice < 0.4) return [change(cell, now > 0 ? 0 : pick(cell.values))]
-  const other = pick(byGroup.get(dice < 0.85 ? cell.main : pick([...byGroup.keys()])) ?? problem.cells)
+  const other = pick(
+    byGroup.get(dice < 0.85 ? cell.main : pick([...byGroup.keys()])) ?? problem.cells,
+  )
   if (other === cell) return [change(cell, above(cell, now))]
-  if (dice < 0.7) return now > 0 ? [change(cell, below(cell, now)), change(other, above(other, state.sets[other.at] ?? 0))] : [change(cell, above(cell, now))]
+  if (dice < 0.7)
+    return now > 0
+      ? [change(cell, below(cell, now)), change(other, above(other, state.sets[other.at] ?? 0))]
+      : [change(cell, above(cell, now))]
   const wanted = other.values.includes(now) ? now : above(other, 0)
-  return now > 0 && (state.sets[other.at] ?? 0) === 0 ? [change(cell, 0), change(other, wanted)] : [change(cell, below(cell, now))]
+  return now > 0 && (state.sets[other.at] ?? 0) === 0
+    ? [change(cell, 0), change(other, wanted)]
+    : [change(cell, below(cell, now))]
 }
 
 /** Enough to trade sets between muscles under their floors at first; the shortest begin near a plan that is already good. */
@@ -83,11 +103,15 @@ const PARTS = 200
  * Edge:   nothing to decide gives the plan itself; a fixed number of moves and given chance make it repeatable.
  * Source: docs/methods.md#proposals.
  */
-export function search(problem: Problem, { kind, random, moves, loosened, from, heat: hot = HOT[kind], onProgress }: SearchOptions): Found {
+export function search(
+  problem: Problem,
+  { kind, random, moves, loosened, from, heat: hot = HOT[kind], onProgress }: SearchOptions,
+): Found {
   const state = scorer(problem, loosened)
   start(problem, state, from)
   const byGroup = new Map<string, Cell[]>()
-  for (const cell of problem.cells) byGroup.set(cell.main, [...byGroup.get(cell.main) ?? [], cell])
+  for (const cell of problem.cells)
+    byGroup.set(cell.main, [...(byGroup.get(cell.main) ?? []), cell])
   let now = cost(kind, state)
   let [best, bestSets] = [now, Array.from(state.sets)]
   const all = problem.cells.length === 0 ? 0 : moves
@@ -100,8 +124,7 @@ export function search(problem: Problem, { kind, random, moves, loosened, from, 
     if (next <= now || random() < Math.exp((now - next) / heat)) {
       now = next
       if (now < best - 1e-9) [best, bestSets] = [now, Array.from(state.sets)]
-    }
-    else for (const [at, before] of [...undo].reverse()) state.set(at, before)
+    } else for (const [at, before] of [...undo].reverse()) state.set(at, before)
   }
   bestSets.forEach((sets, at) => state.set(at, sets))
   polish(problem, state, kind)
@@ -139,9 +162,13 @@ function settle(problem: Problem, state: Scorer): void {
     state.set(cell.at, cell.now)
     if (state.fits(cell.at) && price() < now - 1e-9) return true
     // What a change back leaves short is made up by the same muscle, or given up in the same session.
-    for (const other of problem.cells.filter(({ main, place }) => main === cell.main || place === cell.place)) {
+    for (const other of problem.cells.filter(
+      ({ main, place }) => main === cell.main || place === cell.place,
+    )) {
       const held = sets(other)
-      for (const wanted of other === cell ? [] : [below(other, held), above(other, held), other.now]) {
+      for (const wanted of other === cell
+        ? []
+        : [below(other, held), above(other, held), other.now]) {
         if (wanted === held) continue
         state.set(other.at, wanted)
         if (state.fits(cell.at) && state.fits(other.at) && price() < now - 1e-9) return true
@@ -169,11 +196,14 @@ export function costOf(problem: Problem, kind: ProposalKind, sets: readonly numb
 }
 
 /** A plain placement to be no worse than: from no open sets at all, again and again the one step that helps the wants most. */
-export function greedyStart(problem: Problem): { readonly sets: readonly number[], readonly points: number } {
+export function greedyStart(problem: Problem): {
+  readonly sets: readonly number[]
+  readonly points: number
+} {
   const state = scorer(problem)
   let now = state.points()
   for (;;) {
-    let best: { at: number, sets: number, points: number } | undefined
+    let best: { at: number; sets: number; points: number } | undefined
     for (const cell of problem.cells) {
       const before = state.sets[cell.at] ?? 0
       const next = above(cell, before)

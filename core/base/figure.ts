@@ -24,7 +24,10 @@ export function exactly(value: number): Figure {
 /** Nothing at all; the neutral element of `plus`. */
 export const ZERO: Figure = exactly(0)
 
-function mergedAssumptions(a: readonly Assumption[], b: readonly Assumption[]): readonly Assumption[] {
+function mergedAssumptions(
+  a: readonly Assumption[],
+  b: readonly Assumption[],
+): readonly Assumption[] {
   if (b.length === 0 || a === b) return a
   if (a.length === 0) return b
   return [...new Set([...a, ...b])].sort()
@@ -34,14 +37,24 @@ function mergedAssumptions(a: readonly Assumption[], b: readonly Assumption[]): 
 export function plus(a: Figure, b: Figure): Figure {
   if (a === ZERO) return b
   if (b === ZERO) return a
-  return { value: a.value + b.value, low: a.low + b.low, high: a.high + b.high, assumed: mergedAssumptions(a.assumed, b.assumed) }
+  return {
+    value: a.value + b.value,
+    low: a.low + b.low,
+    high: a.high + b.high,
+    assumed: mergedAssumptions(a.assumed, b.assumed),
+  }
 }
 
 /** A figure scaled by a factor of 0 or more; nothing of an open figure is nothing. */
 export function times(figure: Figure, factor: number): Figure {
   if (factor === 1) return figure
   if (factor === 0) return ZERO
-  return { ...figure, value: figure.value * factor, low: figure.low * factor, high: figure.high * factor }
+  return {
+    ...figure,
+    value: figure.value * factor,
+    low: figure.low * factor,
+    high: figure.high * factor,
+  }
 }
 
 /** The same figure with one more assumption. */

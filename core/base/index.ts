@@ -2,7 +2,16 @@ export { assert, InvariantError, unreachable } from './invariant'
 export { failure, success } from './result'
 export type { Result } from './result'
 export { blockId, clientId, coachId, exerciseId, groupingId, sessionId, slotId } from './id'
-export type { BlockId, ClientId, CoachId, ExerciseId, GroupingId, Id, SessionId, SlotId } from './id'
+export type {
+  BlockId,
+  ClientId,
+  CoachId,
+  ExerciseId,
+  GroupingId,
+  Id,
+  SessionId,
+  SlotId,
+} from './id'
 export { addDays, daysBetween, isoWeekday, isPlainDate, plainDate } from './plainDate'
 export type { PlainDate } from './plainDate'
 export { assuming, exactly, isRanged, plus, sumOf, times, ZERO } from './figure'

@@ -3,7 +3,7 @@ import { remembered } from './memo'
 
 test('the same two objects are computed once, others anew, and old seconds are forgotten in turn', () => {
   let computed = 0
-  const sum = remembered((a: { n: number }, b: { n: number }) => (computed += 1, a.n + b.n))
+  const sum = remembered((a: { n: number }, b: { n: number }) => ((computed += 1), a.n + b.n))
   const [one, two] = [{ n: 1 }, { n: 2 }]
   expect([sum(one, two), sum(one, two), sum(two, one)]).toEqual([3, 3, 3])
   expect(computed).toBe(2)

@@ -1,4 +1,7 @@
-interface Known<Second, Value> { readonly second: Second, readonly value: Value }
+interface Known<Second, Value> {
+  readonly second: Second
+  readonly value: Value
+}
 
 /** More different second objects than this are rarely in use for one first object at a time. */
 const MOST_KNOWN = 4
@@ -9,7 +12,9 @@ const MOST_KNOWN = 4
  * Plans are replaced, never changed, and an edit keeps the identity of what it does not touch. So what was computed
  * from an untouched day is still right, and after an edit only the touched day is computed anew.
  */
-export function remembered<First extends object, Second extends object, Value>(compute: (first: First, second: Second) => Value): (first: First, second: Second) => Value {
+export function remembered<First extends object, Second extends object, Value>(
+  compute: (first: First, second: Second) => Value,
+): (first: First, second: Second) => Value {
   const byFirst = new WeakMap<First, Known<Second, Value>[]>()
   return (first, second) => {
     const known = byFirst.get(first)

@@ -17,19 +17,32 @@ export interface ExerciseChoice {
  *
  * Edge: an exercise that serves the group only under another intent comes with that intent.
  */
-export function exerciseChoices(plan: PlanDocument, group: Group, context: PlanContext): readonly ExerciseChoice[] {
-  return possibleChoices(context)(group).map(choice => ({ ...choice, isInPlan: isPlanned(plan, choice.exercise.id) })).sort((a, b) => Number(b.isInPlan) - Number(a.isInPlan))
+export function exerciseChoices(
+  plan: PlanDocument,
+  group: Group,
+  context: PlanContext,
+): readonly ExerciseChoice[] {
+  return possibleChoices(context)(group)
+    .map(choice => ({ ...choice, isInPlan: isPlanned(plan, choice.exercise.id) }))
+    .sort((a, b) => Number(b.isInPlan) - Number(a.isInPlan))
 }
 
 /** The choice that comes first, without making the whole list. */
-export function firstChoice(plan: PlanDocument, group: Group, context: PlanContext): ExerciseChoice | undefined {
+export function firstChoice(
+  plan: PlanDocument,
+  group: Group,
+  context: PlanContext,
+): ExerciseChoice | undefined {
   const choices = possibleChoices(context)(group)
   const known = choices.find(({ exercise }) => isPlanned(plan, exercise.id))
   return known ? { ...known, isInPlan: true } : choices[0]
 }
 
 const NOTHING = {}
-const exercisesOf = remembered((day: RotationDay, _: object): ReadonlySet<string> => new Set<string>(daySlots(day).map(slot => slot.exercise)))
+const exercisesOf = remembered(
+  (day: RotationDay, _: object): ReadonlySet<string> =>
+    new Set<string>(daySlots(day).map(slot => slot.exercise)),
+)
 
 function isPlanned({ rotation }: PlanDocument, id: string): boolean {
   return rotation.days.some(day => exercisesOf(day, NOTHING).has(id))
@@ -49,8 +62,15 @@ const choicesByGroup = remembered((context: PlanContext, _: object) => {
 function choicesFor(group: Group, context: PlanContext): readonly ExerciseChoice[] {
   const choices = [...context.catalogue.values()].flatMap((exercise): ExerciseChoice[] => {
     const at = exercise.intents.findIndex(intent => directGroups(intent.credits).includes(group))
-    if (at < 0 || !isPossibleWith(exercise, context.client.equipment) || context.client.avoid?.includes(exercise.id)) return []
-    return [{ exercise, intent: at === 0 ? null : exercise.intents[at]?.id ?? null, isInPlan: false }]
+    if (
+      at < 0 ||
+      !isPossibleWith(exercise, context.client.equipment) ||
+      context.client.avoid?.includes(exercise.id)
+    )
+      return []
+    return [
+      { exercise, intent: at === 0 ? null : (exercise.intents[at]?.id ?? null), isInPlan: false },
+    ]
   })
   return choices.sort((a, b) => Number(a.intent !== null) - Number(b.intent !== null))
 }
@@ -59,5 +79,8 @@ function choicesFor(group: Group, context: PlanContext): readonly ExerciseChoice
 export function matchesChoice({ exercise, intent }: ExerciseChoice, typed: string): boolean {
   const purpose = exercise.intents.find(candidate => candidate.id === intent)?.name ?? ''
   const text = [exercise.name, ...exercise.aliases, purpose].join(' ').toLowerCase()
-  return typed.toLowerCase().split(/\s+/).every(word => text.includes(word))
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every(word => text.includes(word))
 }

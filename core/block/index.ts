@@ -1,4 +1,13 @@
-export { ALTERNATION_MODES, EVENT_EFFECTS, exceptionOf, MOST_PASSES, withException, withoutException, withoutExceptions, withPart } from './blockPlan'
+export {
+  ALTERNATION_MODES,
+  EVENT_EFFECTS,
+  exceptionOf,
+  MOST_PASSES,
+  withException,
+  withoutException,
+  withoutExceptions,
+  withPart,
+} from './blockPlan'
 export type { Alternation, BlockEvent, BlockException, BlockPlan, GroupRamp } from './blockPlan'
 export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA } from './planDocument'
 export type { OneOff, PlanDocument, Variant } from './planDocument'

@@ -4,8 +4,8 @@ import type { PlanDocument } from './planDocument'
 
 /** Two changes of one plan laid together, or the days (from 0) that both have changed differently. */
 export type MergeOutcome =
-  | { readonly kind: 'merged', readonly plan: PlanDocument }
-  | { readonly kind: 'both_changed', readonly days: readonly number[] }
+  | { readonly kind: 'merged'; readonly plan: PlanDocument }
+  | { readonly kind: 'both_changed'; readonly days: readonly number[] }
 
 /** Equal whatever the order of keys: a plan that has crossed the wire has its keys in another order. */
 const same = (a: unknown, b: unknown) => a === b || orderedText(a) === orderedText(b)
@@ -16,7 +16,11 @@ const same = (a: unknown, b: unknown) => a === b || orderedText(a) === orderedTe
  * Edge:  a changed length is one change of all days; days both changed alike are no conflict; title, dates and the like
  *        are taken from whoever changed them, and from mine where both did.
  */
-export function mergedPlans(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): MergeOutcome {
+export function mergedPlans(
+  base: PlanDocument,
+  mine: PlanDocument,
+  theirs: PlanDocument,
+): MergeOutcome {
   const lengths = new Set([base, mine, theirs].map(({ rotation }) => rotation.days.length))
   if (lengths.size > 1) return wholeRotation(base, mine, theirs)
   const clashes: number[] = []
@@ -27,19 +31,36 @@ export function mergedPlans(base: PlanDocument, mine: PlanDocument, theirs: Plan
     clashes.push(at)
     return own
   })
-  return clashes.length > 0 ? { kind: 'both_changed', days: clashes } : { kind: 'merged', plan: { ...rest(base, mine, theirs), rotation: { ...rotationRest(base, mine, theirs), days } } }
+  return clashes.length > 0
+    ? { kind: 'both_changed', days: clashes }
+    : {
+        kind: 'merged',
+        plan: {
+          ...rest(base, mine, theirs),
+          rotation: { ...rotationRest(base, mine, theirs), days },
+        },
+      }
 }
 
 function wholeRotation(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): MergeOutcome {
   const changed = [mine, theirs].filter(({ rotation }) => !same(rotation.days, base.rotation.days))
   const [only] = changed
-  if (only && changed.length === 1) return { kind: 'merged', plan: { ...rest(base, mine, theirs), rotation: { ...rotationRest(base, mine, theirs), days: only.rotation.days } } }
+  if (only && changed.length === 1)
+    return {
+      kind: 'merged',
+      plan: {
+        ...rest(base, mine, theirs),
+        rotation: { ...rotationRest(base, mine, theirs), days: only.rotation.days },
+      },
+    }
   return { kind: 'both_changed', days: base.rotation.days.map((_, at) => at) }
 }
 
 /** Every other field from whoever changed it. */
 function taken<Value extends object>(base: Value, mine: Value, theirs: Value): Value {
-  const keys = new Set([...Object.keys(base), ...Object.keys(mine), ...Object.keys(theirs)]) as Set<keyof Value>
+  const keys = new Set([...Object.keys(base), ...Object.keys(mine), ...Object.keys(theirs)]) as Set<
+    keyof Value
+  >
   const merged = { ...mine }
   for (const key of keys) if (same(mine[key], base[key]) && key in theirs) merged[key] = theirs[key]
   return merged
@@ -50,6 +71,10 @@ function rest(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): Pla
 }
 
 /** Anchor and the like, days apart. */
-function rotationRest(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): PlanDocument['rotation'] {
+function rotationRest(
+  base: PlanDocument,
+  mine: PlanDocument,
+  theirs: PlanDocument,
+): PlanDocument['rotation'] {
   return taken(base.rotation, mine.rotation, theirs.rotation)
 }

@@ -6,10 +6,19 @@ import type { SetScheme } from '../scheme'
 export function usualScheme(exercise: Exercise, count: number, method: Method): SetScheme {
   const [low, high] = exercise.repRange
   return {
-    runs: [{
-      count, role: 'working',
-      stages: [{ kind: 'work', reps: { kind: 'between', low, high }, effort: { kind: 'rir', rir: method.effort.defaultRir } }],
-      restAfter: { kind: 'seconds', seconds: exercise.restSeconds },
-    }],
+    runs: [
+      {
+        count,
+        role: 'working',
+        stages: [
+          {
+            kind: 'work',
+            reps: { kind: 'between', low, high },
+            effort: { kind: 'rir', rir: method.effort.defaultRir },
+          },
+        ],
+        restAfter: { kind: 'seconds', seconds: exercise.restSeconds },
+      },
+    ],
   }
 }

@@ -5,7 +5,8 @@ import type { OneOff, PlanDocument, Variant } from './planDocument'
 
 /* Sessions that differ on one date, and versions kept at hand. The plan itself never changes by them. */
 
-const isSame = (session: SessionId, on: PlainDate) => (oneOff: OneOff) => oneOff.session === session && oneOff.on === on
+const isSame = (session: SessionId, on: PlainDate) => (oneOff: OneOff) =>
+  oneOff.session === session && oneOff.on === on
 
 /** The plan with a session done otherwise on a date; what was said for that date before is replaced. */
 export function withOneOff(plan: PlanDocument, oneOff: OneOff): PlanDocument {
@@ -13,24 +14,38 @@ export function withOneOff(plan: PlanDocument, oneOff: OneOff): PlanDocument {
   return { ...plan, oneOffs: [...others, oneOff].sort((a, b) => a.on.localeCompare(b.on)) }
 }
 
-export function withoutOneOff({ oneOffs = [], ...plan }: PlanDocument, session: SessionId, on: PlainDate): PlanDocument {
+export function withoutOneOff(
+  { oneOffs = [], ...plan }: PlanDocument,
+  session: SessionId,
+  on: PlainDate,
+): PlanDocument {
   const left = oneOffs.filter(oneOff => !isSame(session, on)(oneOff))
   return left.length === 0 ? plan : { ...plan, oneOffs: left }
 }
 
 /** The plan with a version of a session kept under a name; one of that name is replaced. */
 export function withVariant(plan: PlanDocument, variant: Variant): PlanDocument {
-  const others = (plan.variants ?? []).filter(({ session, name }) => session !== variant.session || name !== variant.name)
+  const others = (plan.variants ?? []).filter(
+    ({ session, name }) => session !== variant.session || name !== variant.name,
+  )
   return { ...plan, variants: [...others, variant] }
 }
 
-export function withoutVariant({ variants = [], ...plan }: PlanDocument, session: SessionId, name: string): PlanDocument {
+export function withoutVariant(
+  { variants = [], ...plan }: PlanDocument,
+  session: SessionId,
+  name: string,
+): PlanDocument {
   const left = variants.filter(variant => variant.session !== session || variant.name !== name)
   return left.length === 0 ? plan : { ...plan, variants: left }
 }
 
 /** What a session of the rotation is on a date: what is said for that date, else the session itself. */
-export function sessionOn({ oneOffs = [] }: PlanDocument, session: Session, on: PlainDate): Session {
+export function sessionOn(
+  { oneOffs = [] }: PlanDocument,
+  session: Session,
+  on: PlainDate,
+): Session {
   return oneOffs.find(isSame(session.id, on))?.content ?? session
 }
 

@@ -4,7 +4,12 @@ import type { PlanDocument } from './planDocument'
 const WEEK = 7
 
 /** The dates of every day of every pass; what moves everything later takes whole weeks where the rotation keeps to weekdays. */
-export function passDates({ startsOn, passes, rotation, block = {} }: PlanDocument): readonly (readonly PlainDate[])[] {
+export function passDates({
+  startsOn,
+  passes,
+  rotation,
+  block = {},
+}: PlanDocument): readonly (readonly PlainDate[])[] {
   const pauses = (block.events ?? []).filter(({ effect }) => effect === 'shift')
   const isAnchored = rotation.anchor.kind === 'weekday'
   const clear = (date: PlainDate): PlainDate => {
@@ -12,11 +17,13 @@ export function passDates({ startsOn, passes, rotation, block = {} }: PlanDocume
     return pause ? clear(isAnchored ? addDays(date, WEEK) : addDays(pause.to, 1)) : date
   }
   let next = startsOn
-  return Array.from({ length: passes }, () => rotation.days.map(() => {
-    const own = clear(next)
-    next = addDays(own, 1)
-    return own
-  }))
+  return Array.from({ length: passes }, () =>
+    rotation.days.map(() => {
+      const own = clear(next)
+      next = addDays(own, 1)
+      return own
+    }),
+  )
 }
 
 /** The pass, from 0, that a date falls in or after; null before the first. */

@@ -21,11 +21,16 @@ export interface PlanDifference {
 /** Compares two versions of a plan, day by day and exercise by exercise. */
 export function planDifference(mine: PlanDocument, theirs: PlanDocument): PlanDifference {
   const length = Math.max(mine.rotation.days.length, theirs.rotation.days.length)
-  const sets = Array.from({ length }, (_, day) => day).flatMap((day) => {
+  const sets = Array.from({ length }, (_, day) => day).flatMap(day => {
     const ours = setsByExercise(mine, day)
     const others = setsByExercise(theirs, day)
     return [...new Set([...ours.keys(), ...others.keys()])]
-      .map(exercise => ({ day, exercise, mine: ours.get(exercise) ?? 0, theirs: others.get(exercise) ?? 0 }))
+      .map(exercise => ({
+        day,
+        exercise,
+        mine: ours.get(exercise) ?? 0,
+        theirs: others.get(exercise) ?? 0,
+      }))
       .filter(row => row.mine !== row.theirs)
   })
   return { sets, isMore: sets.length === 0 && JSON.stringify(mine) !== JSON.stringify(theirs) }

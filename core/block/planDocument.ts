@@ -21,7 +21,11 @@ export interface OneOff {
 }
 
 /** Another version of a session that is kept at hand, such as a short one. */
-export interface Variant { readonly session: SessionId, readonly name: string, readonly content: Session }
+export interface Variant {
+  readonly session: SessionId
+  readonly name: string
+  readonly content: Session
+}
 
 /** The plan of one training block, saved whole under a version number (docs/formats.md). */
 export interface PlanDocument {
@@ -34,7 +38,7 @@ export interface PlanDocument {
   /** How the passes differ; every pass is the rotation as it stands where left out. */
   readonly block?: BlockPlan
   /** Findings the coach has looked at and put aside, by finding key, each with her note. */
-  readonly dismissed?: readonly { readonly finding: string, readonly note: string }[]
+  readonly dismissed?: readonly { readonly finding: string; readonly note: string }[]
   readonly oneOffs?: readonly OneOff[]
   readonly variants?: readonly Variant[]
   /** What the coach takes from this block into the next, and what she took from the one before. */
@@ -43,7 +47,10 @@ export interface PlanDocument {
 }
 
 /** Where a slot stands, days from 0; undefined if the plan has no such slot. */
-export function findSlot(plan: PlanDocument, id: SlotId): { readonly day: number, readonly slot: Slot } | undefined {
+export function findSlot(
+  plan: PlanDocument,
+  id: SlotId,
+): { readonly day: number; readonly slot: Slot } | undefined {
   for (const [day, content] of plan.rotation.days.entries()) {
     const slot = daySlots(content).find(candidate => candidate.id === id)
     if (slot) return { day, slot }

@@ -3,7 +3,11 @@ import type { RotationDay } from '../rotation'
 import { PLAN_SCHEMA, type PlanDocument } from './planDocument'
 
 /** A weekday on which a client can train. 1 is Monday. */
-export interface AvailableDay { readonly weekday: number, readonly minutes: number, readonly start: string }
+export interface AvailableDay {
+  readonly weekday: number
+  readonly minutes: number
+  readonly start: string
+}
 
 const WEEK = 7
 const USUAL_PASSES = 6
@@ -16,7 +20,15 @@ const USUAL_PASSES = 6
 export function starterPlan(days: readonly AvailableDay[], monday: PlainDate): PlanDocument {
   const week = Array.from({ length: WEEK }, (_, at): RotationDay => {
     const available = days.find(({ weekday }) => weekday === at + 1)
-    return available ? { role: 'full', minuteLimit: available.minutes, sessions: [] } : { role: 'rest', sessions: [] }
+    return available
+      ? { role: 'full', minuteLimit: available.minutes, sessions: [] }
+      : { role: 'rest', sessions: [] }
   })
-  return { schema: PLAN_SCHEMA, title: 'First block', startsOn: monday, passes: USUAL_PASSES, rotation: { kind: 'places', anchor: { kind: 'weekday', startsOn: 1 }, days: week } }
+  return {
+    schema: PLAN_SCHEMA,
+    title: 'First block',
+    startsOn: monday,
+    passes: USUAL_PASSES,
+    rotation: { kind: 'places', anchor: { kind: 'weekday', startsOn: 1 }, days: week },
+  }
 }

@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
-import { BUILT_IN_CATALOGUE, directGroups, EXERCISES, headShare, isPossibleWith, requireExercise, requireIntent } from './catalogue'
+import {
+  BUILT_IN_CATALOGUE,
+  directGroups,
+  EXERCISES,
+  headShare,
+  isPossibleWith,
+  requireExercise,
+  requireIntent,
+} from './catalogue'
 import { CAUTIONS, type Exercise } from './exercise'
 import { type Group, GROUP_MUSCLES, GROUPS, MUSCLES } from './muscles'
 
@@ -15,14 +23,18 @@ describe('the built-in exercises are sound', () => {
       expect(directGroups(intent.credits).length).toBeGreaterThan(0)
       for (const [group, credit] of Object.entries(intent.credits) as [Group, number][]) {
         expect([0.25, 0.5, 0.75, 1]).toContain(credit)
-        const shares = GROUP_MUSCLES[group].map(muscle => headShare(intent.headShares, group, muscle))
+        const shares = GROUP_MUSCLES[group].map(muscle =>
+          headShare(intent.headShares, group, muscle),
+        )
         expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9)
       }
     }
     const own = new Set(exercise.intents.flatMap(intent => directGroups(intent.credits)))
     for (const id of exercise.substitutes) {
       const other = requireExercise(BUILT_IN_CATALOGUE, id)
-      expect(other.intents.flatMap(intent => directGroups(intent.credits)).some(group => own.has(group))).toBe(true)
+      expect(
+        other.intents.flatMap(intent => directGroups(intent.credits)).some(group => own.has(group)),
+      ).toBe(true)
     }
     expect(exercise.cautions.every(caution => caution in CAUTIONS)).toBe(true)
     expect(exercise.repRange[0]).toBeLessThanOrEqual(exercise.repRange[1])
@@ -34,12 +46,19 @@ test('every muscle belongs to exactly one group', () => {
 })
 
 test('a client with dumbbells and a bench can do what needs no more', () => {
-  const possible = (id: string) => isPossibleWith(requireExercise(BUILT_IN_CATALOGUE, id), ['dumbbell', 'bench'])
-  expect(['hammer_curl', 'push_up', 'dumbbell_row', 'cable_curl', 'pull_up'].map(possible)).toEqual([true, true, true, false, false])
+  const possible = (id: string) =>
+    isPossibleWith(requireExercise(BUILT_IN_CATALOGUE, id), ['dumbbell', 'bench'])
+  expect(['hammer_curl', 'push_up', 'dumbbell_row', 'cable_curl', 'pull_up'].map(possible)).toEqual(
+    [true, true, true, false, false],
+  )
   expect(isPossibleWith(requireExercise(BUILT_IN_CATALOGUE, 'cable_curl'), [])).toBe(true)
 })
 
 test('unknown exercises and purposes are bugs', () => {
-  expect(() => requireExercise(BUILT_IN_CATALOGUE, 'moon_curl')).toThrow('unknown exercise moon_curl')
-  expect(() => requireIntent(requireExercise(BUILT_IN_CATALOGUE, 'dip'), 'calves')).toThrow('dip has no intent calves')
+  expect(() => requireExercise(BUILT_IN_CATALOGUE, 'moon_curl')).toThrow(
+    'unknown exercise moon_curl',
+  )
+  expect(() => requireIntent(requireExercise(BUILT_IN_CATALOGUE, 'dip'), 'calves')).toThrow(
+    'dip has no intent calves',
+  )
 })

@@ -10,7 +10,12 @@ import { GROUP_MUSCLES, type Group, type Muscle } from './muscles'
 
 /** The exercises that come with the program, in the order of the library screen. */
 export const EXERCISES = [
-  ...ELBOW_FLEXION, ...ELBOW_EXTENSION, ...PRESSES, ...PULLS, ...WRIST_AND_GRIP, ...REST_OF_BODY,
+  ...ELBOW_FLEXION,
+  ...ELBOW_EXTENSION,
+  ...PRESSES,
+  ...PULLS,
+  ...WRIST_AND_GRIP,
+  ...REST_OF_BODY,
 ] as const satisfies readonly Exercise[]
 
 /** Id of a built-in exercise. */
@@ -20,7 +25,9 @@ export type CatalogueId = (typeof EXERCISES)[number]['id']
 export type Catalogue = ReadonlyMap<string, Exercise>
 
 /** The catalogue without anything a coach has added. */
-export const BUILT_IN_CATALOGUE: Catalogue = new Map<string, Exercise>(EXERCISES.map(exercise => [exercise.id, exercise]))
+export const BUILT_IN_CATALOGUE: Catalogue = new Map<string, Exercise>(
+  EXERCISES.map(exercise => [exercise.id, exercise]),
+)
 
 /** The exercise an id names. Errors: InvariantError for an unknown id; parse plans before computing with them. */
 export function requireExercise(catalogue: Catalogue, id: string): Exercise {
@@ -46,7 +53,10 @@ export function headShare(shares: HeadShares, group: Group, muscle: Muscle): num
 
 /** Whether the client has everything the exercise needs; an empty list of equipment means no limit. */
 export function isPossibleWith(exercise: Exercise, equipment: readonly Equipment[]): boolean {
-  return equipment.length === 0 || exercise.equipment.every(piece => piece === 'bodyweight' || equipment.includes(piece))
+  return (
+    equipment.length === 0 ||
+    exercise.equipment.every(piece => piece === 'bodyweight' || equipment.includes(piece))
+  )
 }
 
 /** The groups an exercise or intent is chosen for. */

@@ -1,36 +1,85 @@
 import type { Group, Muscle } from './muscles'
 
 export const PATTERNS = [
-  'curl', 'elbow_extension', 'dip', 'horizontal_press', 'incline_press', 'vertical_press', 'vertical_pull',
-  'horizontal_pull', 'raise', 'wrist', 'grip', 'fly', 'rear_raise', 'pullover', 'shrug', 'squat', 'lunge',
-  'knee_extension', 'knee_flexion', 'hinge', 'hip_extension', 'calf', 'trunk', 'carry',
+  'curl',
+  'elbow_extension',
+  'dip',
+  'horizontal_press',
+  'incline_press',
+  'vertical_press',
+  'vertical_pull',
+  'horizontal_pull',
+  'raise',
+  'wrist',
+  'grip',
+  'fly',
+  'rear_raise',
+  'pullover',
+  'shrug',
+  'squat',
+  'lunge',
+  'knee_extension',
+  'knee_flexion',
+  'hinge',
+  'hip_extension',
+  'calf',
+  'trunk',
+  'carry',
 ] as const
 export type Pattern = (typeof PATTERNS)[number]
 
 export const EQUIPMENT = [
-  'band', 'barbell', 'bench', 'bodyweight', 'cable', 'cambered_bar', 'dip_bars', 'dumbbell', 'incline_bench',
-  'machine', 'preacher_bench', 'pull_up_bar', 'rack', 'rail_guided_barbell', 'wrist_roller',
+  'band',
+  'barbell',
+  'bench',
+  'bodyweight',
+  'cable',
+  'cambered_bar',
+  'dip_bars',
+  'dumbbell',
+  'incline_bench',
+  'machine',
+  'preacher_bench',
+  'pull_up_bar',
+  'rack',
+  'rail_guided_barbell',
+  'wrist_roller',
 ] as const
 export type Equipment = (typeof EQUIPMENT)[number]
 
-export const JOINTS = ['elbow_flexor_side', 'elbow_extensor_side', 'wrist', 'shoulder', 'low_back'] as const
+export const JOINTS = [
+  'elbow_flexor_side',
+  'elbow_extensor_side',
+  'wrist',
+  'shoulder',
+  'low_back',
+] as const
 export type Joint = (typeof JOINTS)[number]
 
 /** What an exercise can hurt, with the sentence that is shown; keyed by id (docs/methods.md#cautions). */
 export const CAUTIONS = {
-  anchor_and_band_check: 'Check band or strap and anchor before the first set. Face away from the line of a snapping band.',
-  biceps_loaded_stretch: 'Loaded stretch of the biceps: start light, no bounce at the bottom, never drop into a straight elbow.',
-  dumbbell_hand_over: 'Heavy dumbbells: have them handed over or kick them up from the knee; near failure only with a clear floor.',
-  deep_elbow_bend: 'Deep elbow bend under load: warm up with a light pushdown; shorten the range if the back of the elbow complains.',
-  fail_needs_safety: 'Bar over the body: failure only with safety arms at the right height or a spotter.',
-  grip_gives_out_first: 'Grip may end the set before the target muscle: straps, or stop counting it as near failure.',
-  weight_over_face: 'Weight passes over the face: collars on, thumb round the bar, stop one rep early when alone.',
+  anchor_and_band_check:
+    'Check band or strap and anchor before the first set. Face away from the line of a snapping band.',
+  biceps_loaded_stretch:
+    'Loaded stretch of the biceps: start light, no bounce at the bottom, never drop into a straight elbow.',
+  dumbbell_hand_over:
+    'Heavy dumbbells: have them handed over or kick them up from the knee; near failure only with a clear floor.',
+  deep_elbow_bend:
+    'Deep elbow bend under load: warm up with a light pushdown; shorten the range if the back of the elbow complains.',
+  fail_needs_safety:
+    'Bar over the body: failure only with safety arms at the right height or a spotter.',
+  grip_gives_out_first:
+    'Grip may end the set before the target muscle: straps, or stop counting it as near failure.',
+  weight_over_face:
+    'Weight passes over the face: collars on, thumb round the bar, stop one rep early when alone.',
   knee_tolerance: 'Use the depth and stance the knee tolerates.',
   trunk_position: 'End the set when the trunk position is lost.',
-  body_swing: 'Swinging moves the load from the arm to the back: set ends when the trunk starts to help, unless the method allows it.',
+  body_swing:
+    'Swinging moves the load from the arm to the back: set ends when the trunk starts to help, unless the method allows it.',
   not_behind_neck: 'Pull to the front, not behind the neck.',
   overhead_range: 'Needs pain-free overhead range; leave 1-2 reps in reserve.',
-  shoulder_stretch: 'Deep shoulder stretch: limit the depth, avoid with pain at the front of the shoulder.',
+  shoulder_stretch:
+    'Deep shoulder stretch: limit the depth, avoid with pain at the front of the shoulder.',
   thumb_round_bar: 'Thumb round the bar; no thumbless grip.',
   elbow_height_limit: 'Elbows no higher than the shoulders.',
   wrist_angle: 'Keep the wrist straight; a cambered bar, rope or dumbbells are kinder.',

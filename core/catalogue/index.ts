@@ -1,8 +1,25 @@
 export { ARM_GROUPS, BUNDLES, GROUPS, GROUP_MUSCLES, LARGE_GROUPS, MUSCLES } from './muscles'
 export type { BundleId, Group, Muscle } from './muscles'
 export { CAUTIONS, EQUIPMENT, JOINTS, PATTERNS } from './exercise'
-export type { CautionId, Credits, Equipment, Exercise, HeadShares, Intent, Joint, Pattern } from './exercise'
-export { BUILT_IN_CATALOGUE, directGroups, EXERCISES, headShare, isPossibleWith, requireExercise, requireIntent } from './catalogue'
+export type {
+  CautionId,
+  Credits,
+  Equipment,
+  Exercise,
+  HeadShares,
+  Intent,
+  Joint,
+  Pattern,
+} from './exercise'
+export {
+  BUILT_IN_CATALOGUE,
+  directGroups,
+  EXERCISES,
+  headShare,
+  isPossibleWith,
+  requireExercise,
+  requireIntent,
+} from './catalogue'
 export type { Catalogue, CatalogueId } from './catalogue'
 export { likeness, rankedSubstitutes } from './substitutes'
 export type { Substitute, SubstituteLimits } from './substitutes'

@@ -20,14 +20,21 @@ export function creditKey(exercise: string, intent: string | null): string {
 }
 
 /** The changed credits that hold for a purpose; those of the one purpose win over those of all. */
-export function creditsFor(changes: CreditChanges, exercise: string, intent: string): Credits | undefined {
+export function creditsFor(
+  changes: CreditChanges,
+  exercise: string,
+  intent: string,
+): Credits | undefined {
   return changes[creditKey(exercise, intent)] ?? changes[exercise]
 }
 
 /** Every exercise a coach's plans may name, with the credits that hold for all her clients. */
 export function catalogueWith({ exercises, credits }: Library): Catalogue {
   if (exercises.length === 0 && Object.keys(credits).length === 0) return BUILT_IN_CATALOGUE
-  const all = new Map<string, Exercise>([...BUILT_IN_CATALOGUE, ...exercises.map((exercise): [string, Exercise] => [exercise.id, exercise])])
+  const all = new Map<string, Exercise>([
+    ...BUILT_IN_CATALOGUE,
+    ...exercises.map((exercise): [string, Exercise] => [exercise.id, exercise]),
+  ])
   for (const key of Object.keys(credits)) {
     const exercise = all.get(key.split(':')[0] ?? '')
     if (exercise) all.set(exercise.id, withCredits(exercise, credits))
@@ -36,7 +43,7 @@ export function catalogueWith({ exercises, credits }: Library): Catalogue {
 }
 
 function withCredits(exercise: Exercise, credits: CreditChanges): Exercise {
-  const [first, ...others] = exercise.intents.map((intent) => {
+  const [first, ...others] = exercise.intents.map(intent => {
     const changed = creditsFor(credits, exercise.id, intent.id)
     return changed ? { ...intent, credits: changed } : intent
   })
@@ -45,9 +52,13 @@ function withCredits(exercise: Exercise, credits: CreditChanges): Exercise {
 
 /** Shares that treat the heads of every credited group alike; shares that are known already stay. */
 export function evenShares(credits: Credits, known: HeadShares = {}): HeadShares {
-  return Object.fromEntries((Object.keys(credits) as Group[]).flatMap((group) => {
-    const heads: readonly Muscle[] = GROUP_MUSCLES[group]
-    if (heads.length === 1) return []
-    return [[group, known[group] ?? Object.fromEntries(heads.map(head => [head, 1 / heads.length]))]]
-  }))
+  return Object.fromEntries(
+    (Object.keys(credits) as Group[]).flatMap(group => {
+      const heads: readonly Muscle[] = GROUP_MUSCLES[group]
+      if (heads.length === 1) return []
+      return [
+        [group, known[group] ?? Object.fromEntries(heads.map(head => [head, 1 / heads.length]))],
+      ]
+    }),
+  )
 }

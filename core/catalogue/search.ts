@@ -19,17 +19,27 @@ const HEAD_SHARE = 1
 
 function hasWords({ name, aliases, intents }: Exercise, words: string): boolean {
   const text = [name, ...aliases, ...intents.map(intent => intent.name)].join(' ').toLowerCase()
-  return words.toLowerCase().split(/\s+/).every(word => text.includes(word))
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every(word => text.includes(word))
 }
 
 function servesHead({ headShares, credits }: Intent, head: Muscle): boolean {
-  return (Object.entries(headShares) as [Group, Readonly<Partial<Record<Muscle, number>>>][]).some(([group, shares]) => credits[group] === 1 && (shares[head] ?? 0) >= HEAD_SHARE / Object.keys(shares).length)
+  return (Object.entries(headShares) as [Group, Readonly<Partial<Record<Muscle, number>>>][]).some(
+    ([group, shares]) =>
+      credits[group] === 1 && (shares[head] ?? 0) >= HEAD_SHARE / Object.keys(shares).length,
+  )
 }
 
 /** Whether one purpose of an exercise answers everything that is asked. */
 function answers(intent: Intent, { group, head, length, easyOn }: ExerciseSearch): boolean {
-  return (group === undefined || intent.credits[group] === 1) && (head === undefined || servesHead(intent, head))
-    && (length === undefined || intent.lengthBias === length) && (easyOn === undefined || intent.jointStress[easyOn] <= LOW_STRESS)
+  return (
+    (group === undefined || intent.credits[group] === 1) &&
+    (head === undefined || servesHead(intent, head)) &&
+    (length === undefined || intent.lengthBias === length) &&
+    (easyOn === undefined || intent.jointStress[easyOn] <= LOW_STRESS)
+  )
 }
 
 /**
@@ -37,6 +47,14 @@ function answers(intent: Intent, { group, head, length, easyOn }: ExerciseSearch
  *
  * Edge: head, length and joint must hold for one and the same purpose; nothing asked gives everything.
  */
-export function searchExercises(exercises: Iterable<Exercise>, search: ExerciseSearch): readonly Exercise[] {
-  return [...exercises].filter(exercise => hasWords(exercise, search.words ?? '') && (!search.equipment || isPossibleWith(exercise, search.equipment)) && exercise.intents.some(intent => answers(intent, search)))
+export function searchExercises(
+  exercises: Iterable<Exercise>,
+  search: ExerciseSearch,
+): readonly Exercise[] {
+  return [...exercises].filter(
+    exercise =>
+      hasWords(exercise, search.words ?? '') &&
+      (!search.equipment || isPossibleWith(exercise, search.equipment)) &&
+      exercise.intents.some(intent => answers(intent, search)),
+  )
 }

@@ -5,7 +5,10 @@ import type { Finding } from './finding'
  *
  * Edge: a finding about a set of an exercise follows that exercise from day to day; others belong to their day.
  */
-export function findingKey({ check, place: { day, session, slot, group, joint } }: Finding): string {
+export function findingKey({
+  check,
+  place: { day, session, slot, group, joint },
+}: Finding): string {
   const where = slot ?? [day, session].filter(part => part !== undefined).join('.')
   return [check, where, group, joint].filter(part => part !== undefined && part !== '').join(' ')
 }

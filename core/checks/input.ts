@@ -1,8 +1,20 @@
 import { remembered } from '../base'
 import type { PlanDocument } from '../block'
 import { type Exercise, type Group, type Intent, type Joint, requireExercise } from '../catalogue'
-import { jointLoads, type JointHistory, type JointLoads, type JointWeek, rotationJoints } from '../joints'
-import { type CountedWork, countedWorkOfDay, rotationLedger, type RotationLedger, workOfSession } from '../ledger'
+import {
+  jointLoads,
+  type JointHistory,
+  type JointLoads,
+  type JointWeek,
+  rotationJoints,
+} from '../joints'
+import {
+  type CountedWork,
+  countedWorkOfDay,
+  rotationLedger,
+  type RotationLedger,
+  workOfSession,
+} from '../ledger'
 import { intentFor, type PlanContext } from '../method'
 import { isGripLimited, mainGroup, sessionTime, type SessionTime } from '../minutes'
 import { rotationRecovery, type RotationRecovery } from '../recovery'
@@ -57,7 +69,9 @@ export interface CheckInput {
 
 /** Exercises of a session in order; those of warm-up blocks are left out. */
 function placedSlots(session: Session, context: PlanContext): readonly PlacedSlot[] {
-  const all = session.groupings.filter(({ placement }) => placement !== 'warmup').flatMap(grouping => grouping.slots.map(slot => ({ grouping, slot })))
+  const all = session.groupings
+    .filter(({ placement }) => placement !== 'warmup')
+    .flatMap(grouping => grouping.slots.map(slot => ({ grouping, slot })))
   const total = all.reduce((sum, { slot }) => sum + workingSets(slot), 0)
   let before = 0
   return all.map(({ grouping, slot }) => {
@@ -66,10 +80,21 @@ function placedSlots(session: Session, context: PlanContext): readonly PlacedSlo
     const runs = slot.scheme.runs.filter(({ role }) => role !== 'warmup')
     const reps = runs.flatMap(run => nominalReps(workStages(run)[0]?.reps) ?? [])
     const placed: PlacedSlot = {
-      slot, grouping, exercise, intent: slot.credits ? { ...own, credits: slot.credits } : own, main: mainGroup(slot, exercise, context), runs, sets: workingSets(slot),
-      warmups: slot.scheme.runs.reduce((sum, run) => sum + (run.role === 'warmup' ? run.count : 0), 0),
-      isGripLimited: isGripLimited(slot, exercise, context), fewestReps: reps.length > 0 ? Math.min(...reps) : undefined,
-      lowestRir: Math.min(...runs.map(run => lowestRir(run) ?? context.method.effort.defaultRir)), startsAt: total === 0 ? 0 : before / total,
+      slot,
+      grouping,
+      exercise,
+      intent: slot.credits ? { ...own, credits: slot.credits } : own,
+      main: mainGroup(slot, exercise, context),
+      runs,
+      sets: workingSets(slot),
+      warmups: slot.scheme.runs.reduce(
+        (sum, run) => sum + (run.role === 'warmup' ? run.count : 0),
+        0,
+      ),
+      isGripLimited: isGripLimited(slot, exercise, context),
+      fewestReps: reps.length > 0 ? Math.min(...reps) : undefined,
+      lowestRir: Math.min(...runs.map(run => lowestRir(run) ?? context.method.effort.defaultRir)),
+      startsAt: total === 0 ? 0 : before / total,
     }
     before += placed.sets
     return placed
@@ -77,38 +102,79 @@ function placedSlots(session: Session, context: PlanContext): readonly PlacedSlo
 }
 
 /** Views of a day's sessions; the same objects for as long as the day stays the same and in its place. */
-function sessionViews(rotationDay: RotationDay, day: number, context: PlanContext): readonly SessionView[] {
+function sessionViews(
+  rotationDay: RotationDay,
+  day: number,
+  context: PlanContext,
+): readonly SessionView[] {
   const known = viewsOfDay(rotationDay, context)
-  const views = known.get(day) ?? rotationDay.sessions.map((content, session): SessionView => {
-    const slots = placedSlots(content, context)
-    const work = workOfSession(content, countedWorkOfDay(rotationDay, context))
-    return { day, session, rotationDay, content, slots, sets: slots.reduce((sum, { sets }) => sum + sets, 0), time: sessionTime(content, context), joints: jointLoads(work, context), work }
-  })
+  const views =
+    known.get(day) ??
+    rotationDay.sessions.map((content, session): SessionView => {
+      const slots = placedSlots(content, context)
+      const work = workOfSession(content, countedWorkOfDay(rotationDay, context))
+      return {
+        day,
+        session,
+        rotationDay,
+        content,
+        slots,
+        sets: slots.reduce((sum, { sets }) => sum + sets, 0),
+        time: sessionTime(content, context),
+        joints: jointLoads(work, context),
+        work,
+      }
+    })
   known.set(day, views)
   return views
 }
 
-const viewsOfDay = remembered((_day: RotationDay, _context: PlanContext) => new Map<number, readonly SessionView[]>())
+const viewsOfDay = remembered(
+  (_day: RotationDay, _context: PlanContext) => new Map<number, readonly SessionView[]>(),
+)
 
 function workingSets(slot: Slot): number {
-  return slot.scheme.runs.reduce((sum, run) => sum + (run.role === 'working' || run.role === 'ramp' ? run.count : 0), 0)
+  return slot.scheme.runs.reduce(
+    (sum, run) => sum + (run.role === 'working' || run.role === 'ramp' ? run.count : 0),
+    0,
+  )
 }
 
-export interface History { readonly jointHistory?: CheckInput['jointHistory'], readonly newExercises?: readonly string[] }
+export interface History {
+  readonly jointHistory?: CheckInput['jointHistory']
+  readonly newExercises?: readonly string[]
+}
 
 const NONE_NEW: readonly string[] = []
 
 /** Looks at a plan once for all rules; parts that are known already may be handed in. */
-export function checkInput(plan: PlanDocument, context: PlanContext, { jointHistory = {}, newExercises = NONE_NEW }: History = {}, ledger = rotationLedger(plan.rotation, context)): CheckInput {
-  const sessions = plan.rotation.days.flatMap((rotationDay, day) => sessionViews(rotationDay, day, context))
+export function checkInput(
+  plan: PlanDocument,
+  context: PlanContext,
+  { jointHistory = {}, newExercises = NONE_NEW }: History = {},
+  ledger = rotationLedger(plan.rotation, context),
+): CheckInput {
+  const sessions = plan.rotation.days.flatMap((rotationDay, day) =>
+    sessionViews(rotationDay, day, context),
+  )
   return {
-    plan, context, ledger, sessions, jointHistory, newExercises,
-    recovery: rotationRecovery(plan.rotation, context, ledger.work), joints: rotationJoints(plan.rotation, context, ledger.work),
+    plan,
+    context,
+    ledger,
+    sessions,
+    jointHistory,
+    newExercises,
+    recovery: rotationRecovery(plan.rotation, context, ledger.work),
+    joints: rotationJoints(plan.rotation, context, ledger.work),
   }
 }
 
 /** A threshold as strict as the method wants it; counts are rounded down. */
-export function strictly(context: PlanContext, threshold: number, kind: 'count' | 'amount' = 'amount'): number {
+export function strictly(
+  context: PlanContext,
+  threshold: number,
+  kind: 'count' | 'amount' = 'amount',
+): number {
   const factor = { low: 1.25, normal: 1, high: 0.8 }[context.method.checks.strictness]
   return kind === 'count' ? Math.floor(threshold * factor + 1e-9) : threshold * factor
 }

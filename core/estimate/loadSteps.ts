@@ -3,24 +3,39 @@ import type { WeightUnit } from '../scheme'
 
 /** Weights that can be loaded: every `step` from `base` on, or the client's own list. */
 export type LoadGrid =
-  | { readonly kind: 'steps', readonly base: number, readonly step: number, readonly fineUpTo?: { readonly limit: number, readonly step: number } }
-  | { readonly kind: 'list', readonly weights: readonly number[] }
+  | {
+      readonly kind: 'steps'
+      readonly base: number
+      readonly step: number
+      readonly fineUpTo?: { readonly limit: number; readonly step: number }
+    }
+  | { readonly kind: 'list'; readonly weights: readonly number[] }
   | { readonly kind: 'none' }
 
-interface Steps { readonly step: number, readonly base: number, readonly fineUpTo?: { readonly limit: number, readonly step: number } }
+interface Steps {
+  readonly step: number
+  readonly base: number
+  readonly fineUpTo?: { readonly limit: number; readonly step: number }
+}
 type ByUnit = Readonly<Record<WeightUnit, Steps>>
 
 /** Usual steps by what is loaded; a client's own list comes first. Source: docs/methods.md#load-steps. */
 const STEPS = {
   barbell: { kg: { step: 2.5, base: 20 }, lb: { step: 5, base: 45 } },
   cambered_bar: { kg: { step: 2.5, base: 10 }, lb: { step: 5, base: 25 } },
-  dumbbell: { kg: { step: 2, base: 0, fineUpTo: { limit: 10, step: 1 } }, lb: { step: 5, base: 0, fineUpTo: { limit: 25, step: 2.5 } } },
+  dumbbell: {
+    kg: { step: 2, base: 0, fineUpTo: { limit: 10, step: 1 } },
+    lb: { step: 5, base: 0, fineUpTo: { limit: 25, step: 2.5 } },
+  },
   stack: { kg: { step: 5, base: 0 }, lb: { step: 10, base: 0 } },
   plates: { kg: { step: 5, base: 0 }, lb: { step: 5, base: 0 } },
   added: { kg: { step: 2.5, base: 0 }, lb: { step: 5, base: 0 } },
 } as const satisfies Record<string, ByUnit>
 
-function kindOfGrid({ equipment, loadBasis }: Pick<Exercise, 'equipment' | 'loadBasis'>): keyof typeof STEPS | undefined {
+function kindOfGrid({
+  equipment,
+  loadBasis,
+}: Pick<Exercise, 'equipment' | 'loadBasis'>): keyof typeof STEPS | undefined {
   if (loadBasis === 'band' || loadBasis === 'angle') return undefined
   if (loadBasis === 'stack' || loadBasis === 'counterweight') return 'stack'
   if (loadBasis === 'added') return 'added'
@@ -32,12 +47,20 @@ function kindOfGrid({ equipment, loadBasis }: Pick<Exercise, 'equipment' | 'load
 }
 
 /** The weights an exercise can be loaded with; in pounds the pound steps, never a converted kilogram step. */
-export function loadGrid(exercise: Pick<Exercise, 'equipment' | 'loadBasis' | 'loadStepKg'>, unit: WeightUnit, own?: readonly number[]): LoadGrid {
+export function loadGrid(
+  exercise: Pick<Exercise, 'equipment' | 'loadBasis' | 'loadStepKg'>,
+  unit: WeightUnit,
+  own?: readonly number[],
+): LoadGrid {
   if (own && own.length > 0) return { kind: 'list', weights: [...own].sort((a, b) => a - b) }
   const kind = kindOfGrid(exercise)
   if (!kind) return { kind: 'none' }
   const usual: Steps = STEPS[kind][unit]
-  return { kind: 'steps', ...usual, step: unit === 'kg' && exercise.loadStepKg > 0 ? exercise.loadStepKg : usual.step }
+  return {
+    kind: 'steps',
+    ...usual,
+    step: unit === 'kg' && exercise.loadStepKg > 0 ? exercise.loadStepKg : usual.step,
+  }
 }
 
 const SLACK = 1e-9
@@ -54,13 +77,20 @@ function onSteps(load: number, step: number, base: number, direction: 'near' | '
  * Edge:   a tie goes down; below the lightest weight the lightest is given; without a grid the load stays as it is.
  * Source: docs/methods.md#load-steps; examples P9, P14, P19 and P23 in estimate.test.ts.
  */
-export function roundLoad(load: number, grid: LoadGrid, direction: 'near' | 'down' = 'near'): number {
+export function roundLoad(
+  load: number,
+  grid: LoadGrid,
+  direction: 'near' | 'down' = 'near',
+): number {
   switch (grid.kind) {
-    case 'none': return load
-    case 'list': return onList(load, grid.weights, direction)
+    case 'none':
+      return load
+    case 'list':
+      return onList(load, grid.weights, direction)
     case 'steps': {
       const { base, step, fineUpTo } = grid
-      if (fineUpTo && load <= fineUpTo.limit + SLACK) return onSteps(load, fineUpTo.step, base, direction)
+      if (fineUpTo && load <= fineUpTo.limit + SLACK)
+        return onSteps(load, fineUpTo.step, base, direction)
       return onSteps(load, step, fineUpTo ? fineUpTo.limit : base, direction)
     }
   }
@@ -79,13 +109,20 @@ export function nextWeight(load: number, grid: LoadGrid): number | undefined {
   if (grid.kind === 'none') return undefined
   if (grid.kind === 'list') return grid.weights.find(weight => weight > load + SLACK)
   const { fineUpTo, step } = grid
-  return roundLoad(load, grid, 'down') + (fineUpTo && load < fineUpTo.limit - SLACK ? fineUpTo.step : step)
+  return (
+    roundLoad(load, grid, 'down') +
+    (fineUpTo && load < fineUpTo.limit - SLACK ? fineUpTo.step : step)
+  )
 }
 
 /** The next lighter weight that can be loaded; the lightest stays as it is. */
 export function previousWeight(load: number, grid: LoadGrid): number {
   if (grid.kind === 'none') return load
-  if (grid.kind === 'list') return grid.weights.filter(weight => weight < load - SLACK).at(-1) ?? grid.weights[0] ?? load
+  if (grid.kind === 'list')
+    return grid.weights.filter(weight => weight < load - SLACK).at(-1) ?? grid.weights[0] ?? load
   // Just below: on the grid that is the weight before, off it the one it stands above.
-  return Math.min(load, roundLoad(load - Math.min(grid.step, grid.fineUpTo?.step ?? grid.step) / 100, grid, 'down'))
+  return Math.min(
+    load,
+    roundLoad(load - Math.min(grid.step, grid.fineUpTo?.step ?? grid.step) / 100, grid, 'down'),
+  )
 }

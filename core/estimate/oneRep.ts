@@ -7,7 +7,10 @@ const TURN = 10
 /** How far off an estimate usually is, in percent of it; grows with the reps. */
 export type Margin = 5 | 7.5 | 10
 
-export interface OneRepEstimate { readonly load: number, readonly marginPercent: Margin }
+export interface OneRepEstimate {
+  readonly load: number
+  readonly marginPercent: Margin
+}
 
 /** Load × (1 + reps / 30); one rep is itself. For 2 to 20 reps to failure. */
 export function epley(load: number, reps: number): number {
@@ -16,7 +19,7 @@ export function epley(load: number, reps: number): number {
 
 /** Load × 36 / (37 − reps). For 1 to 10 reps to failure. */
 export function brzycki(load: number, reps: number): number {
-  return load * 36 / (37 - reps)
+  return (load * 36) / (37 - reps)
 }
 
 /**
@@ -26,7 +29,11 @@ export function brzycki(load: number, reps: number): number {
  * Edge:   undefined above 20 reps to failure and from RIR 5: such sets say too little.
  * Source: docs/methods.md#one-rep-maximum; examples P5 to P7 in estimate.test.ts.
  */
-export function estimatedOneRep(load: number, reps: number, rir: number): OneRepEstimate | undefined {
+export function estimatedOneRep(
+  load: number,
+  reps: number,
+  rir: number,
+): OneRepEstimate | undefined {
   const toFailure = Math.floor(reps) + rir
   if (toFailure < 1 || toFailure > MOST_REPS || rir >= FIRST_UNUSED_RIR) return undefined
   return {
@@ -55,11 +62,24 @@ export function shareOfOneRep(reps: number, rir: number): number {
 
 /** Part of the body that is lifted, by exercise; others give no load unless the coach says a part. */
 const BODY_PARTS: Readonly<Record<string, number>> = {
-  pull_up: 1, chin_up: 1, neutral_chin_up: 1, assisted_chin_up: 1, dip: 1, machine_dip: 1, push_up: 0.65, narrow_push_up: 0.65, bench_dip: 0.6, inverted_row: 0.6,
+  pull_up: 1,
+  chin_up: 1,
+  neutral_chin_up: 1,
+  assisted_chin_up: 1,
+  dip: 1,
+  machine_dip: 1,
+  push_up: 0.65,
+  narrow_push_up: 0.65,
+  bench_dip: 0.6,
+  inverted_row: 0.6,
 }
 
 /** Load of a body-weight exercise in the unit given; undefined where the part lifted is not known. A counterweight is a negative `added`. */
-export function bodyLoad(exerciseId: string, bodyWeight: number, added: number): number | undefined {
+export function bodyLoad(
+  exerciseId: string,
+  bodyWeight: number,
+  added: number,
+): number | undefined {
   const part = BODY_PARTS[exerciseId]
   return part === undefined ? undefined : bodyWeight * part + added
 }

@@ -1,7 +1,10 @@
 import type { WeightUnit } from '../scheme'
 
 /** A weight as it was typed; it is converted for sums only and never written back in another unit. */
-export interface Weight { readonly amount: number, readonly unit: WeightUnit }
+export interface Weight {
+  readonly amount: number
+  readonly unit: WeightUnit
+}
 
 /** Kilograms in a pound, by definition. */
 const KG_PER_LB = 0.45359237

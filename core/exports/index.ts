@@ -1,4 +1,12 @@
 export { logRows } from './logRows'
 export type { LogLineOut } from './logRows'
-export { effortRows, jointRows, planRows, readinessRows, sessionLines, sessionState, volumeRows } from './planRows'
+export {
+  effortRows,
+  jointRows,
+  planRows,
+  readinessRows,
+  sessionLines,
+  sessionState,
+  volumeRows,
+} from './planRows'
 export type { Row } from './planRows'

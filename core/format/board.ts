@@ -3,14 +3,24 @@ import type { RailCell, RailPiece, RailView } from '../ledger'
 import type { RotationDay } from '../rotation'
 import { plannedSets } from '../scheme'
 import { formatFigure, formatOneDecimal, formatSets } from './figures'
-import { creditWords, dayName, GROUP_NAMES, MUSCLE_NAMES, POSITION_NAMES, BUNDLE_NAMES } from './names'
+import {
+  creditWords,
+  dayName,
+  GROUP_NAMES,
+  MUSCLE_NAMES,
+  POSITION_NAMES,
+  BUNDLE_NAMES,
+} from './names'
 
 /** Name of a line of the board. */
 export function railName({ rail }: RailView): string {
   switch (rail.kind) {
-    case 'group': return GROUP_NAMES[rail.group]
-    case 'bundle': return BUNDLE_NAMES[rail.bundle]
-    case 'head': return MUSCLE_NAMES[rail.muscle]
+    case 'group':
+      return GROUP_NAMES[rail.group]
+    case 'bundle':
+      return BUNDLE_NAMES[rail.bundle]
+    case 'head':
+      return MUSCLE_NAMES[rail.muscle]
   }
 }
 
@@ -31,30 +41,49 @@ export function cellLabel(view: RailView, day: RotationDay, at: number): string 
 function exerciseName(piece: RailPiece, catalogue: Catalogue): string {
   const exercise = catalogue.get(piece.slot.exercise)
   const purpose = exercise?.intents.find(intent => intent.id === piece.slot.intent)
-  return purpose ? `${exercise?.name} (${purpose.name})` : exercise?.name ?? piece.slot.exercise
+  return purpose ? `${exercise?.name} (${purpose.name})` : (exercise?.name ?? piece.slot.exercise)
 }
 
 /** One exercise of a cell in words. */
-export interface PieceWords { readonly sets: string, readonly name: string, readonly credit: string }
+export interface PieceWords {
+  readonly sets: string
+  readonly name: string
+  readonly credit: string
+}
 
 /** What stands in a cell, piece by piece, and what it comes to. */
-export function cellWords(cell: RailCell, catalogue: Catalogue): { readonly pieces: readonly PieceWords[], readonly total: string } {
+export function cellWords(
+  cell: RailCell,
+  catalogue: Catalogue,
+): { readonly pieces: readonly PieceWords[]; readonly total: string } {
   return {
-    pieces: cell.pieces.map(piece => ({ sets: formatSets(plannedSets(piece.slot.scheme)), name: exerciseName(piece, catalogue), credit: creditWords(piece.credit) })),
+    pieces: cell.pieces.map(piece => ({
+      sets: formatSets(plannedSets(piece.slot.scheme)),
+      name: exerciseName(piece, catalogue),
+      credit: creditWords(piece.credit),
+    })),
     total: formatFigure(cell.tally.counted),
   }
 }
 
 /** The figure over a cluster: direct, and what indirect work adds. */
-export function clusterCount(cell: RailCell): { readonly direct: string, readonly indirect: string } {
+export function clusterCount(cell: RailCell): {
+  readonly direct: string
+  readonly indirect: string
+} {
   const { direct, indirect } = cell.tally
-  return { direct: direct.value > 0 ? formatFigure(direct) : '', indirect: indirect.value > 0 ? formatFigure(indirect) : '' }
+  return {
+    direct: direct.value > 0 ? formatFigure(direct) : '',
+    indirect: indirect.value > 0 ? formatFigure(indirect) : '',
+  }
 }
 
 /** `0.5 over ceiling`, `1.4 under floor`, or nothing inside the band. */
 export function outsideWords(outside: number): string {
   if (Math.abs(outside) < 0.05) return ''
-  return outside < 0 ? `${formatOneDecimal(-outside)} under floor` : `${formatOneDecimal(outside)} over ceiling`
+  return outside < 0
+    ? `${formatOneDecimal(-outside)} under floor`
+    : `${formatOneDecimal(outside)} over ceiling`
 }
 
 /** A line's week in one sentence: figure, direct and indirect, frequency, place in the band. */
@@ -63,6 +92,9 @@ export function weekSentence(view: RailView): string {
   const figures = `${railName(view)}: ${formatOneDecimal(week.counted.value)} sets per 7 days, ${formatOneDecimal(week.direct.value)} direct, on ${formatOneDecimal(frequencyPer7Days)} days in 7`
   if (!band) return `${figures}.`
   const { floor, target, ceiling } = band.limits
-  const whose = view.rail.kind === 'bundle' ? `${GROUP_NAMES[band.group]} ${formatOneDecimal(band.value)}, ` : ''
+  const whose =
+    view.rail.kind === 'bundle'
+      ? `${GROUP_NAMES[band.group]} ${formatOneDecimal(band.value)}, `
+      : ''
   return `${figures}; ${whose}${POSITION_NAMES[band.position]} (floor ${floor}, target ${target}, ceiling ${ceiling}).`
 }

@@ -2,7 +2,20 @@ import { isoWeekday, type PlainDate } from '../base'
 
 /** Short names of the weekdays, Monday first. */
 export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
+const MONTHS = [
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sep',
+  'Oct',
+  'Nov',
+  'Dec',
+] as const
 
 /** `Fri 3 Apr`, or `Fri 3` where there is little room. */
 export function formatDay(date: PlainDate, room: 'wide' | 'narrow' = 'wide'): string {

@@ -22,7 +22,10 @@ export function formatSetCount(value: number): string {
 }
 
 /** What a figure says besides its nominal value: ` (2–4)`, `at least` or nothing. */
-export function formatFigure(figure: Figure, format: (value: number) => string = formatSets): string {
+export function formatFigure(
+  figure: Figure,
+  format: (value: number) => string = formatSets,
+): string {
   if (figure.high === Infinity) return `at least ${format(figure.low)}`
   const ends = figure.low === figure.high ? '' : ` (${format(figure.low)}–${format(figure.high)})`
   const about = figure.assumed.length > 0 ? `≈${NBSP}` : ''
@@ -30,13 +33,22 @@ export function formatFigure(figure: Figure, format: (value: number) => string =
 }
 
 /** Whole part, direct, and what is left, so that the parts on screen always add up to the total on screen. */
-export function splitOnScreen(direct: number, counted: number): { readonly direct: string, readonly indirect: string, readonly counted: string } {
+export function splitOnScreen(
+  direct: number,
+  counted: number,
+): { readonly direct: string; readonly indirect: string; readonly counted: string } {
   const total = roundHalfUp(counted * 10)
   const own = roundHalfUp(direct * 10)
-  return { counted: formatOneDecimal(total / 10), direct: formatOneDecimal(own / 10), indirect: formatOneDecimal((total - own) / 10) }
+  return {
+    counted: formatOneDecimal(total / 10),
+    direct: formatOneDecimal(own / 10),
+    indirect: formatOneDecimal((total - own) / 10),
+  }
 }
 
 /** `3` or `3 to 4`: seconds where the unit stands elsewhere. */
 export function formatSpanWords(span: Span): string {
-  return typeof span === 'number' ? formatSets(span) : `${formatSets(span.low)} to ${formatSets(span.high)}`
+  return typeof span === 'number'
+    ? formatSets(span)
+    : `${formatSets(span.low)} to ${formatSets(span.high)}`
 }

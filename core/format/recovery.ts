@@ -8,14 +8,25 @@ export function arrivalWords({ readiness, hoursSince }: Arrival): string {
 }
 
 /** Readiness in a sentence for the coach. */
-export function threadWords({ group, readiness, hoursSince, hoursToReady, state, required }: Arrival): string {
+export function threadWords({
+  group,
+  readiness,
+  hoursSince,
+  hoursToReady,
+  state,
+  required,
+}: Arrival): string {
   const name = GROUP_NAMES[group]
   const percent = `${Math.floor(readiness)}${NBSP}%`
   const wanted = readiness < required ? `, ${required}${NBSP}% wanted here` : ''
   switch (state) {
-    case 'ready': return `${name}: ready, ${percent} ${Math.round(hoursSince)} h after the last work${wanted}.`
-    case 'nearly': return `${name}: nearly ready, ${percent}${wanted}. Fine for accessory or indirect work.`
-    case 'part': return `${name}: part recovered, ${percent}${wanted}. Expect fewer reps; ready in ${Math.round(hoursToReady)} h.`
-    case 'not': return `${name}: not recovered, ${percent}${wanted}. Move, cut, or swap.`
+    case 'ready':
+      return `${name}: ready, ${percent} ${Math.round(hoursSince)} h after the last work${wanted}.`
+    case 'nearly':
+      return `${name}: nearly ready, ${percent}${wanted}. Fine for accessory or indirect work.`
+    case 'part':
+      return `${name}: part recovered, ${percent}${wanted}. Expect fewer reps; ready in ${Math.round(hoursToReady)} h.`
+    case 'not':
+      return `${name}: not recovered, ${percent}${wanted}. Move, cut, or swap.`
   }
 }

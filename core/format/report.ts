@@ -10,14 +10,23 @@ export function shareInWords(share: number): string {
 }
 
 /** What a change of strength over the block is to a client; a word of caution where the data do not say. */
-export function strengthInWords(verdict: 'insufficient' | 'progress' | 'decline' | 'plateau' | 'unclear' | 'mixed', slopePerWeek: number, weeks: number): string {
+export function strengthInWords(
+  verdict: 'insufficient' | 'progress' | 'decline' | 'plateau' | 'unclear' | 'mixed',
+  slopePerWeek: number,
+  weeks: number,
+): string {
   const change = formatOneDecimal(Math.abs(Math.expm1(slopePerWeek * weeks)) * 100)
   switch (verdict) {
-    case 'progress': return `stronger, by about ${change}${NBSP}% in ${Math.round(weeks)} weeks`
-    case 'decline': return `down by about ${change}${NBSP}% in ${Math.round(weeks)} weeks`
-    case 'plateau': return `as strong as ${Math.round(weeks)} weeks ago`
-    case 'insufficient': return 'too few sessions to say yet'
+    case 'progress':
+      return `stronger, by about ${change}${NBSP}% in ${Math.round(weeks)} weeks`
+    case 'decline':
+      return `down by about ${change}${NBSP}% in ${Math.round(weeks)} weeks`
+    case 'plateau':
+      return `as strong as ${Math.round(weeks)} weeks ago`
+    case 'insufficient':
+      return 'too few sessions to say yet'
     case 'unclear':
-    case 'mixed': return 'up and down; too early to say'
+    case 'mixed':
+      return 'up and down; too early to say'
   }
 }

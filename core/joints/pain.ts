@@ -20,8 +20,11 @@ function levelAlone(report: PainReport, before: readonly PainReport[]): PainLeve
   const pain = worst(report)
   const last = before.at(-1)
   const threeBack = before.at(-2)
-  const isStop = report.hasAlarmSign === true || pain >= 7 || (pain >= 5 && last !== undefined && worst(last) >= 5)
-    || (pain >= 5 && threeBack !== undefined && pain - worst(threeBack) >= 3)
+  const isStop =
+    report.hasAlarmSign === true ||
+    pain >= 7 ||
+    (pain >= 5 && last !== undefined && worst(last) >= 5) ||
+    (pain >= 5 && threeBack !== undefined && pain - worst(threeBack) >= 3)
   if (isStop) return 'stop'
   if (pain >= 5) return 'swap'
   if (pain >= 3 || (report.nextMorning ?? 0) - report.session >= 2) return 'hold'
@@ -35,7 +38,13 @@ function higher(a: PainLevel, b: PainLevel): PainLevel {
 /** Whether the last two reports were calm enough, and far enough apart, to come down. */
 function isCalm(reports: readonly PainReport[], most: number): boolean {
   const [before, last] = reports.slice(-2)
-  return before !== undefined && last !== undefined && worst(before) <= most && worst(last) <= most && last.atHour - before.atHour >= HOURS.betweenCalm
+  return (
+    before !== undefined &&
+    last !== undefined &&
+    worst(before) <= most &&
+    worst(last) <= most &&
+    last.atHour - before.atHour >= HOURS.betweenCalm
+  )
 }
 
 /**
@@ -52,7 +61,8 @@ export function painLevel(reports: readonly PainReport[]): PainLevel {
     const alone = levelAlone(report, reports.slice(0, at))
     if (level === 'stop') return
     if (level === 'swap' && alone !== 'stop' && isCalm(seen, 3)) level = 'hold'
-    else if (level === 'hold' && alone !== 'stop' && alone !== 'swap' && isCalm(seen, 2)) level = alone
+    else if (level === 'hold' && alone !== 'stop' && alone !== 'swap' && isCalm(seen, 2))
+      level = alone
     else level = level === 'hold' || level === 'swap' ? higher(level, alone) : alone
     if (level !== 'hold') heldSince = undefined
     else {

@@ -2,31 +2,69 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { painByJoint, type PlacedPainReport } from '.'
 
-const report = (atHour: number, session: number, more: Partial<PlacedPainReport> = {}): PlacedPainReport => ({ joint: 'wrist', side: 'left', atHour, session, ...more })
+const report = (
+  atHour: number,
+  session: number,
+  more: Partial<PlacedPainReport> = {},
+): PlacedPainReport => ({ joint: 'wrist', side: 'left', atHour, session, ...more })
 
 test.each([
   { name: 'no reports', reports: [], levels: {} },
   { name: 'a calm joint says nothing', reports: [report(0, 0)], levels: {} },
-  { name: 'each joint by itself', reports: [report(0, 4), report(1, 8, { joint: 'shoulder' })], levels: { wrist: 'hold', shoulder: 'stop' } },
-  { name: 'the worse side counts', reports: [report(0, 1), report(1, 5, { side: 'right' })], levels: { wrist: 'swap' } },
-  { name: 'five twice in a row on two sides is no stop', reports: [report(0, 5), report(1, 5, { side: 'right' })], levels: { wrist: 'swap' } },
-  { name: 'both sides count for each', reports: [report(0, 5), report(1, 5, { side: 'both' })], levels: { wrist: 'stop' } },
-  { name: 'the order of entry does not matter', reports: [report(60, 0), report(0, 4), report(110, 1)], levels: { wrist: 'note' } },
+  {
+    name: 'each joint by itself',
+    reports: [report(0, 4), report(1, 8, { joint: 'shoulder' })],
+    levels: { wrist: 'hold', shoulder: 'stop' },
+  },
+  {
+    name: 'the worse side counts',
+    reports: [report(0, 1), report(1, 5, { side: 'right' })],
+    levels: { wrist: 'swap' },
+  },
+  {
+    name: 'five twice in a row on two sides is no stop',
+    reports: [report(0, 5), report(1, 5, { side: 'right' })],
+    levels: { wrist: 'swap' },
+  },
+  {
+    name: 'both sides count for each',
+    reports: [report(0, 5), report(1, 5, { side: 'both' })],
+    levels: { wrist: 'stop' },
+  },
+  {
+    name: 'the order of entry does not matter',
+    reports: [report(60, 0), report(0, 4), report(110, 1)],
+    levels: { wrist: 'note' },
+  },
 ])('$name', ({ reports, levels }) => expect(painByJoint(reports)).toEqual(levels))
 
 test('a clearance answers what came before it, and nothing after', () => {
   const stopped = [report(0, 8)]
   expect(painByJoint(stopped, [{ joint: 'wrist', atHour: 24 }])).toEqual({})
   expect(painByJoint(stopped, [{ joint: 'shoulder', atHour: 24 }])).toEqual({ wrist: 'stop' })
-  expect(painByJoint([...stopped, report(48, 5)], [{ joint: 'wrist', atHour: 24 }])).toEqual({ wrist: 'swap' })
+  expect(painByJoint([...stopped, report(48, 5)], [{ joint: 'wrist', atHour: 24 }])).toEqual({
+    wrist: 'swap',
+  })
 })
 
 test('a worse report never brings a joint down', () => {
   const order = ['none', 'note', 'hold', 'swap', 'stop']
-  const reports = fc.array(fc.record({ atHour: fc.integer({ min: 0, max: 900 }), session: fc.integer({ min: 0, max: 10 }) }).map(({ atHour, session }) => report(atHour, session)), { minLength: 1, maxLength: 6 })
-  fc.assert(fc.property(reports, (all) => {
-    const last = all.reduce((a, b) => (b.atHour >= a.atHour ? b : a))
-    const worse = all.map(one => (one === last ? { ...one, session: 10 } : one))
-    expect(order.indexOf(painByJoint(worse).wrist ?? 'none')).toBeGreaterThanOrEqual(order.indexOf(painByJoint(all).wrist ?? 'none'))
-  }))
+  const reports = fc.array(
+    fc
+      .record({
+        atHour: fc.integer({ min: 0, max: 900 }),
+        session: fc.integer({ min: 0, max: 10 }),
+      })
+      .map(({ atHour, session }) => report(atHour, session)),
+    { minLength: 1, maxLength: 6 },
+  )
+  fc.assert(
+    fc.property(reports, all => {
+      const last = all.reduce((a, b) => (b.atHour >= a.atHour ? b : a))
+      const worse = all.map(one => (one === last ? { ...one, session: 10 } : one))
+      expect(order.indexOf(painByJoint(worse).wrist ?? 'none')).toBeGreaterThanOrEqual(
+        order.indexOf(painByJoint(all).wrist ?? 'none'),
+      )
+    }),
+  )
 })

@@ -3,10 +3,16 @@ import { PAIN_LEVELS, type PainLevel } from '../method'
 import { painLevel, type PainReport } from './pain'
 
 /** A report with the place it is about. */
-export interface PlacedPainReport extends PainReport { readonly joint: Joint, readonly side: 'left' | 'right' | 'both' }
+export interface PlacedPainReport extends PainReport {
+  readonly joint: Joint
+  readonly side: 'left' | 'right' | 'both'
+}
 
 /** A record that a licensed professional has cleared a joint; it answers every report before it. */
-export interface JointClearance { readonly joint: Joint, readonly atHour: number }
+export interface JointClearance {
+  readonly joint: Joint
+  readonly atHour: number
+}
 
 const SIDES = ['left', 'right'] as const
 
@@ -19,18 +25,35 @@ export type SideLevels = Readonly<Record<(typeof SIDES)[number], PainLevel>>
  * Shape: joints with a level above `none` on some side only; reports in any order.
  * Edge:  a report about both sides counts for each; reports up to a clearance are answered by it.
  */
-export function painBySide(reports: readonly PlacedPainReport[], clearances: readonly JointClearance[] = []): Readonly<Partial<Record<Joint, SideLevels>>> {
+export function painBySide(
+  reports: readonly PlacedPainReport[],
+  clearances: readonly JointClearance[] = [],
+): Readonly<Partial<Record<Joint, SideLevels>>> {
   const sorted = [...reports].sort((a, b) => a.atHour - b.atHour)
-  return Object.fromEntries(JOINTS.flatMap((joint) => {
-    const cleared = Math.max(-Infinity, ...clearances.filter(clearance => clearance.joint === joint).map(({ atHour }) => atHour))
-    const own = sorted.filter(report => report.joint === joint && report.atHour > cleared)
-    const on = (side: (typeof SIDES)[number]) => painLevel(own.filter(report => report.side === side || report.side === 'both'))
-    const levels: SideLevels = { left: on('left'), right: on('right') }
-    return levels.left === 'none' && levels.right === 'none' ? [] : [[joint, levels]]
-  }))
+  return Object.fromEntries(
+    JOINTS.flatMap(joint => {
+      const cleared = Math.max(
+        -Infinity,
+        ...clearances.filter(clearance => clearance.joint === joint).map(({ atHour }) => atHour),
+      )
+      const own = sorted.filter(report => report.joint === joint && report.atHour > cleared)
+      const on = (side: (typeof SIDES)[number]) =>
+        painLevel(own.filter(report => report.side === side || report.side === 'both'))
+      const levels: SideLevels = { left: on('left'), right: on('right') }
+      return levels.left === 'none' && levels.right === 'none' ? [] : [[joint, levels]]
+    }),
+  )
 }
 
 /** What each joint's reports ask for, the worse side taken; see `painBySide`. */
-export function painByJoint(reports: readonly PlacedPainReport[], clearances: readonly JointClearance[] = []): Readonly<Partial<Record<Joint, PainLevel>>> {
-  return Object.fromEntries(Object.entries(painBySide(reports, clearances)).map(([joint, levels]) => [joint, PAIN_LEVELS[Math.max(...SIDES.map(side => PAIN_LEVELS.indexOf(levels[side])))] ?? 'none']))
+export function painByJoint(
+  reports: readonly PlacedPainReport[],
+  clearances: readonly JointClearance[] = [],
+): Readonly<Partial<Record<Joint, PainLevel>>> {
+  return Object.fromEntries(
+    Object.entries(painBySide(reports, clearances)).map(([joint, levels]) => [
+      joint,
+      PAIN_LEVELS[Math.max(...SIDES.map(side => PAIN_LEVELS.indexOf(levels[side])))] ?? 'none',
+    ]),
+  )
 }

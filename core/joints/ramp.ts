@@ -1,10 +1,19 @@
 /** A finished week of a joint. */
-export interface JointHistory { readonly load: number, readonly isDeload: boolean, /** Done of planned sets, 0 to 1. */ readonly adherence: number }
+export interface JointHistory {
+  readonly load: number
+  readonly isDeload: boolean
+  /** Done of planned sets, 0 to 1. */ readonly adherence: number
+}
 
 export type RampVerdict =
   | { readonly kind: 'no_history' }
-  | { readonly kind: 'steady', readonly ramp: number }
-  | { readonly kind: 'rising' | 'steep' | 'too_steep', readonly ramp: number, readonly baseline: number, /** Points to take away to rise by a fifth only. */ readonly surplus: number }
+  | { readonly kind: 'steady'; readonly ramp: number }
+  | {
+      readonly kind: 'rising' | 'steep' | 'too_steep'
+      readonly ramp: number
+      readonly baseline: number
+      /** Points to take away to rise by a fifth only. */ readonly surplus: number
+    }
 
 const WEEKS = 4
 const LEAST_WEEKS = 2
@@ -16,7 +25,9 @@ const LEAST_RISE = 6
 
 /** Mean of the last four weeks that say something; undefined with fewer than two. */
 export function jointBaseline(history: readonly JointHistory[]): number | undefined {
-  const usable = history.slice(-WEEKS).filter(({ isDeload, adherence }) => !isDeload && adherence >= LEAST_ADHERENCE)
+  const usable = history
+    .slice(-WEEKS)
+    .filter(({ isDeload, adherence }) => !isDeload && adherence >= LEAST_ADHERENCE)
   if (usable.length < LEAST_WEEKS) return undefined
   return usable.reduce((sum, { load }) => sum + load, 0) / usable.length
 }

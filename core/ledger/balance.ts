@@ -28,15 +28,28 @@ const QUIET: readonly [number, number] = [0.85, 1.4]
  * Source:  docs/methods.md#ratio; a curl is one flexor set although it serves two flexor groups.
  */
 export function armBalance(work: readonly CountedWork[], context: PlanContext): ArmBalance {
-  const flexors = tallyOnce(work, ['biceps', 'elbow_flexors_other'], COUNTING_SCHOOLS.fractional).counted.value
+  const flexors = tallyOnce(work, ['biceps', 'elbow_flexors_other'], COUNTING_SCHOOLS.fractional)
+    .counted.value
   const extensors = tallyOnce(work, ['triceps'], COUNTING_SCHOOLS.fractional).counted.value
   const wish = ratioWishOf(context)
   const ratio = flexors > 0 ? extensors / flexors : null
   const flexorExcess = ratio ? wish / ratio - 1 : null
-  return { flexors, extensors, ratio, wish, flexorExcess, verdict: verdictOf(flexors, extensors, ratio, flexorExcess) }
+  return {
+    flexors,
+    extensors,
+    ratio,
+    wish,
+    flexorExcess,
+    verdict: verdictOf(flexors, extensors, ratio, flexorExcess),
+  }
 }
 
-function verdictOf(flexors: number, extensors: number, ratio: number | null, excess: number | null): ArmBalance['verdict'] {
+function verdictOf(
+  flexors: number,
+  extensors: number,
+  ratio: number | null,
+  excess: number | null,
+): ArmBalance['verdict'] {
   if (flexors === 0 && extensors === 0) return 'empty'
   if (ratio === null || excess === null || ratio < QUIET[0] || ratio > QUIET[1]) return 'outside'
   return Math.abs(excess) <= LEVEL ? 'level' : 'leaning'

@@ -16,13 +16,37 @@ export interface BlockLedger {
  *
  * Units: sets under the method's school; in the school that weighs sets before the session curve.
  */
-export function blockLedger(plan: PlanDocument, context: PlanContext, weekStart = 1, ledger = rotationLedger(plan.rotation, context)): BlockLedger {
-  const scaled = <Key extends string>(keys: readonly Key[], tallies: Readonly<Record<Key, Tally>>) =>
-    Object.fromEntries(keys.map(key => [key, tallyTimes(tallies[key], plan.passes)])) as Record<Key, Tally>
+export function blockLedger(
+  plan: PlanDocument,
+  context: PlanContext,
+  weekStart = 1,
+  ledger = rotationLedger(plan.rotation, context),
+): BlockLedger {
+  const scaled = <Key extends string>(
+    keys: readonly Key[],
+    tallies: Readonly<Record<Key, Tally>>,
+  ) =>
+    Object.fromEntries(keys.map(key => [key, tallyTimes(tallies[key], plan.passes)])) as Record<
+      Key,
+      Tally
+    >
   return {
-    total: { groups: scaled<Group>(GROUPS, ledger.total.groups), muscles: scaled<Muscle>(MUSCLES, ledger.total.muscles) },
-    weeks: Object.fromEntries(GROUPS.map(group => [group, calendarWeeks({
-      dailySets: dailySets(ledger.days, group), startsOn: plan.startsOn, lengthDays: plan.passes * plan.rotation.days.length,
-    }, weekStart)])) as unknown as Record<Group, readonly CalendarWeek[]>,
+    total: {
+      groups: scaled<Group>(GROUPS, ledger.total.groups),
+      muscles: scaled<Muscle>(MUSCLES, ledger.total.muscles),
+    },
+    weeks: Object.fromEntries(
+      GROUPS.map(group => [
+        group,
+        calendarWeeks(
+          {
+            dailySets: dailySets(ledger.days, group),
+            startsOn: plan.startsOn,
+            lengthDays: plan.passes * plan.rotation.days.length,
+          },
+          weekStart,
+        ),
+      ]),
+    ) as unknown as Record<Group, readonly CalendarWeek[]>,
   }
 }

@@ -14,7 +14,10 @@ export function setsInHand(pieces: readonly RailPiece[]): number {
 }
 
 /** How many sets of which slot make up `count`, taken from the last exercise first. */
-export function movesOf(pieces: readonly RailPiece[], count: number): readonly { readonly slot: SlotId, readonly count: number }[] {
+export function movesOf(
+  pieces: readonly RailPiece[],
+  count: number,
+): readonly { readonly slot: SlotId; readonly count: number }[] {
   let left = count
   const moves = []
   for (const { slot } of [...pieces].reverse()) {

@@ -14,7 +14,11 @@ export interface CreditEffect {
   readonly isMixed: boolean
 }
 
-interface Affected { readonly rotation: Rotation, readonly before: PlanContext, readonly after: PlanContext }
+interface Affected {
+  readonly rotation: Rotation
+  readonly before: PlanContext
+  readonly after: PlanContext
+}
 
 /** Smaller changes are not seen on any screen. */
 const SEEN_FROM = 0.05
@@ -26,13 +30,31 @@ const SEEN_FROM = 0.05
  * Edge:  plans that do not use what changes are not counted.
  */
 export function creditEffects(clients: readonly Affected[]): readonly CreditEffect[] {
-  const ledgers = clients.map(({ rotation, before, after }) => ({ before: rotationLedger(rotation, before), after: rotationLedger(rotation, after) }))
+  const ledgers = clients.map(({ rotation, before, after }) => ({
+    before: rotationLedger(rotation, before),
+    after: rotationLedger(rotation, after),
+  }))
   const effects = GROUPS.flatMap((group): CreditEffect[] => {
-    const changes = ledgers.map(({ before, after }) => after.groups[group].week.counted.value - before.groups[group].week.counted.value).filter(change => Math.abs(change) >= SEEN_FROM)
+    const changes = ledgers
+      .map(
+        ({ before, after }) =>
+          after.groups[group].week.counted.value - before.groups[group].week.counted.value,
+      )
+      .filter(change => Math.abs(change) >= SEEN_FROM)
     const sorted = [...changes].sort((a, b) => Math.abs(a) - Math.abs(b))
     const [least] = sorted
     const most = sorted.at(-1)
-    return least === undefined || most === undefined ? [] : [{ group, clients: changes.length, least, most, isMixed: changes.some(change => change > 0) && changes.some(change => change < 0) }]
+    return least === undefined || most === undefined
+      ? []
+      : [
+          {
+            group,
+            clients: changes.length,
+            least,
+            most,
+            isMixed: changes.some(change => change > 0) && changes.some(change => change < 0),
+          },
+        ]
   })
   return effects.sort((a, b) => Math.abs(b.most) - Math.abs(a.most))
 }

@@ -46,19 +46,26 @@ function blockDays({ dailySets: pass, lengthDays, resets = [] }: DatedBlock): re
  */
 export function calendarWeeks(block: DatedBlock, weekStart = 1): readonly CalendarWeek[] {
   const intoWeek = (isoWeekday(block.startsOn) - weekStart + WEEK) % WEEK
-  const weeks: { sets: number, days: number }[] = []
+  const weeks: { sets: number; days: number }[] = []
   blockDays(block).forEach((sets, day) => {
     const at = Math.floor((intoWeek + day) / WEEK)
-    const week = weeks[at] ??= { sets: 0, days: 0 }
+    const week = (weeks[at] ??= { sets: 0, days: 0 })
     week.sets += sets
     week.days += 1
   })
-  return weeks.map(({ sets, days }, at) => ({ startsOn: addDays(block.startsOn, at * WEEK - intoWeek), days, sets, isPartial: days < WEEK }))
+  return weeks.map(({ sets, days }, at) => ({
+    startsOn: addDays(block.startsOn, at * WEEK - intoWeek),
+    days,
+    sets,
+    isPartial: days < WEEK,
+  }))
 }
 
 /** Sums of all 7 days in a row that lie wholly inside the block; none for a block shorter than a week. */
 export function rollingWindows(block: DatedBlock): readonly number[] {
   const days = blockDays(block)
   const windows = Math.max(0, days.length - WEEK + 1)
-  return Array.from({ length: windows }, (_, start) => days.slice(start, start + WEEK).reduce((sum, sets) => sum + sets, 0))
+  return Array.from({ length: windows }, (_, start) =>
+    days.slice(start, start + WEEK).reduce((sum, sets) => sum + sets, 0),
+  )
 }

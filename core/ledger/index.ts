@@ -1,6 +1,19 @@
 export { countedWorkOfDay, workOfSession } from './countedWork'
 export type { CountedWork, WeightedPart } from './countedWork'
-export { groupTarget, headTarget, highestCredit, NO_SETS, onceTarget, SESSION_CAPS, spanLedger, sumOfLedgers, tallyFor, tallyOnce, tallyPlus, tallyTimes } from './tally'
+export {
+  groupTarget,
+  headTarget,
+  highestCredit,
+  NO_SETS,
+  onceTarget,
+  SESSION_CAPS,
+  spanLedger,
+  sumOfLedgers,
+  tallyFor,
+  tallyOnce,
+  tallyPlus,
+  tallyTimes,
+} from './tally'
 export type { SpanLedger, Tally, Target } from './tally'
 export { derivation } from './derivation'
 export type { Derivation, DerivedLine, DerivedRule } from './derivation'

@@ -1,17 +1,34 @@
 import { type Figure, plus, type SlotId } from '../base'
 import { type BundleId, BUNDLES, type Group, GROUP_MUSCLES, type Muscle } from '../catalogue'
-import { type Band, type BandPosition, COUNTING_SCHOOLS, type PlanContext, worthOfCredit } from '../method'
+import {
+  type Band,
+  type BandPosition,
+  COUNTING_SCHOOLS,
+  type PlanContext,
+  worthOfCredit,
+} from '../method'
 import type { Slot } from '../session'
 import type { CountedWork } from './countedWork'
 import type { GroupWeek, RotationLedger } from './rotationLedger'
 import { per7Days, spreadOf } from './spread'
-import { groupTarget, headTarget, highestCredit, NO_SETS, onceTarget, type Tally, tallyFor, tallyPlus, tallyTimes, type Target } from './tally'
+import {
+  groupTarget,
+  headTarget,
+  highestCredit,
+  NO_SETS,
+  onceTarget,
+  type Tally,
+  tallyFor,
+  tallyPlus,
+  tallyTimes,
+  type Target,
+} from './tally'
 
 /** What one line of the board counts: a group, several groups folded into one, or a head. */
 export type Rail =
-  | { readonly kind: 'group', readonly group: Group }
-  | { readonly kind: 'bundle', readonly bundle: BundleId }
-  | { readonly kind: 'head', readonly group: Group, readonly muscle: Muscle }
+  | { readonly kind: 'group'; readonly group: Group }
+  | { readonly kind: 'bundle'; readonly bundle: BundleId }
+  | { readonly kind: 'head'; readonly group: Group; readonly muscle: Muscle }
 
 /** What one exercise puts on a rail on one day. */
 export interface RailPiece {
@@ -37,7 +54,13 @@ export interface RailView {
   readonly week: Tally
   readonly frequencyPer7Days: number
   /** The band that the line is held against; heads have none. */
-  readonly band: { readonly group: Group, readonly limits: Band, readonly value: number, readonly position: BandPosition, readonly outside: number } | null
+  readonly band: {
+    readonly group: Group
+    readonly limits: Band
+    readonly value: number
+    readonly position: BandPosition
+    readonly outside: number
+  } | null
 }
 
 /** A set stands on the line of a head that gets at least this part of an even share. */
@@ -57,15 +80,27 @@ export function railGroups(rail: Rail): readonly Group[] {
  */
 export function railView(ledger: RotationLedger, rail: Rail, context: PlanContext): RailView {
   const cells = ledger.work.map(work => railCell(work, rail, context))
-  const week = tallyTimes(cells.reduce((sum, cell) => tallyPlus(sum, cell.tally), NO_SETS), per7Days(1, cells.length))
-  return { rail, cells, week, frequencyPer7Days: frequency(ledger, rail, context), band: bandOfRail(ledger, rail) }
+  const week = tallyTimes(
+    cells.reduce((sum, cell) => tallyPlus(sum, cell.tally), NO_SETS),
+    per7Days(1, cells.length),
+  )
+  return {
+    rail,
+    cells,
+    week,
+    frequencyPer7Days: frequency(ledger, rail, context),
+    band: bandOfRail(ledger, rail),
+  }
 }
 
 function targetOf(rail: Rail): Target {
   switch (rail.kind) {
-    case 'group': return groupTarget(rail.group)
-    case 'head': return headTarget(rail.group, rail.muscle)
-    case 'bundle': return onceTarget(railGroups(rail))
+    case 'group':
+      return groupTarget(rail.group)
+    case 'head':
+      return headTarget(rail.group, rail.muscle)
+    case 'bundle':
+      return onceTarget(railGroups(rail))
   }
 }
 
@@ -78,11 +113,22 @@ function railCell(work: readonly CountedWork[], rail: Rail, context: PlanContext
     if (worthOfCredit(school, credit) === 0) continue
     const before = pieces.get(piece.slot.id)
     const added = isOnHead(rail, target.share(piece.headShares)) ? Math.ceil(piece.sets.value) : 0
-    pieces.set(piece.slot.id, before
-      ? { ...before, credit: Math.max(before.credit, credit), sets: plus(before.sets, piece.sets), pegs: before.pegs + added }
-      : { slot: piece.slot, credit, sets: piece.sets, pegs: added })
+    pieces.set(
+      piece.slot.id,
+      before
+        ? {
+            ...before,
+            credit: Math.max(before.credit, credit),
+            sets: plus(before.sets, piece.sets),
+            pegs: before.pegs + added,
+          }
+        : { slot: piece.slot, credit, sets: piece.sets, pegs: added },
+    )
   }
-  return { tally: tallyFor(work, target, school), pieces: [...pieces.values()].sort((a, b) => Number(b.credit === 1) - Number(a.credit === 1)) }
+  return {
+    tally: tallyFor(work, target, school),
+    pieces: [...pieces.values()].sort((a, b) => Number(b.credit === 1) - Number(a.credit === 1)),
+  }
 }
 
 function isOnHead(rail: Rail, share: number): boolean {
@@ -92,8 +138,14 @@ function isOnHead(rail: Rail, share: number): boolean {
 function frequency(ledger: RotationLedger, rail: Rail, context: PlanContext): number {
   if (rail.kind !== 'bundle') return ledger.groups[rail.group].spread.frequencyPer7Days
   const groups = railGroups(rail)
-  const daily = ledger.work.map(work => work.reduce((sum, piece) =>
-    sum + piece.sets.value * worthOfCredit(COUNTING_SCHOOLS.fractional, highestCredit(piece, groups)), 0))
+  const daily = ledger.work.map(work =>
+    work.reduce(
+      (sum, piece) =>
+        sum +
+        piece.sets.value * worthOfCredit(COUNTING_SCHOOLS.fractional, highestCredit(piece, groups)),
+      0,
+    ),
+  )
   return spreadOf(daily, context.method.dose.minSetsPerExposure).frequencyPer7Days
 }
 
@@ -102,8 +154,17 @@ function bandOfRail(ledger: RotationLedger, rail: Rail): RailView['band'] {
   if (rail.kind === 'head') return null
   const [first, ...others] = railGroups(rail).map(group => ledger.groups[group])
   if (!first) return null
-  const lead = others.reduce((furthest, member) => (distance(member) > distance(furthest) ? member : furthest), first)
-  return { group: lead.group, limits: lead.band, value: lead.week.counted.value, position: lead.position, outside: lead.outside }
+  const lead = others.reduce(
+    (furthest, member) => (distance(member) > distance(furthest) ? member : furthest),
+    first,
+  )
+  return {
+    group: lead.group,
+    limits: lead.band,
+    value: lead.week.counted.value,
+    position: lead.position,
+    outside: lead.outside,
+  }
 }
 
 function distance({ week, band }: GroupWeek): number {

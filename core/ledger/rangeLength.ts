@@ -5,7 +5,8 @@ import { classedStages, type RangeOfMotion, type SetRun } from '../scheme'
 export type RangeLength = 'full' | 'lengthened' | 'shortened' | 'middle'
 
 /** Exercises whose handle goes down in the working phase: there the lower half is the short one. */
-const WORKS_DOWNWARD = /^(pushdown_|cross_cable_extension|band_pushdown|pulldown_|straight_arm_pulldown|machine_dip|cable_crunch)/
+const WORKS_DOWNWARD =
+  /^(pushdown_|cross_cable_extension|band_pushdown|pulldown_|straight_arm_pulldown|machine_dip|cable_crunch)/
 const SLACK = 1e-9
 
 /** Where a stage works, for the exercise it is done with; a landmark is taken as full. */
@@ -20,9 +21,20 @@ export function rangeLength(range: RangeOfMotion | undefined, exercise: Exercise
 }
 
 /** Where a set is hardest: the part of the range that its lead stages share if there is one, else the intent's bias. */
-export function lengthBiasOf(run: SetRun, exercise: Exercise, intent: Intent): Intent['lengthBias'] {
-  const lengths = new Set(classedStages(run).flatMap(({ stage, class: own }) =>
-    (stage.kind === 'work' && (own === 'lead' || own === 'join') ? [rangeLength(stage.range, exercise)] : [])))
+export function lengthBiasOf(
+  run: SetRun,
+  exercise: Exercise,
+  intent: Intent,
+): Intent['lengthBias'] {
+  const lengths = new Set(
+    classedStages(run).flatMap(({ stage, class: own }) =>
+      stage.kind === 'work' && (own === 'lead' || own === 'join')
+        ? [rangeLength(stage.range, exercise)]
+        : [],
+    ),
+  )
   const [length] = lengths
-  return lengths.size === 1 && (length === 'lengthened' || length === 'shortened') ? length : intent.lengthBias
+  return lengths.size === 1 && (length === 'lengthened' || length === 'shortened')
+    ? length
+    : intent.lengthBias
 }

@@ -1,6 +1,20 @@
 import { type Figure, plus, ZERO } from '../base'
 import { type Group, GROUPS, type Muscle, MUSCLES } from '../catalogue'
-import { type Band, bandOf, type BandPosition, COUNTING_SCHOOLS, type CurveAge, effectiveSets, groupPosition, type Mode, modeOf, type PlanContext, setsOutsideBand, type SideLoad, trainingAge } from '../method'
+import {
+  type Band,
+  bandOf,
+  type BandPosition,
+  COUNTING_SCHOOLS,
+  type CurveAge,
+  effectiveSets,
+  groupPosition,
+  type Mode,
+  modeOf,
+  type PlanContext,
+  setsOutsideBand,
+  type SideLoad,
+  trainingAge,
+} from '../method'
 import type { Rotation } from '../rotation'
 import { type CountedWork, countedWorkOfDay } from './countedWork'
 import { per7Days, type Spread, spreadOf } from './spread'
@@ -45,45 +59,115 @@ export function rotationLedger(rotation: Rotation, context: PlanContext): Rotati
   const { school } = context.method
   const days = work.map(pieces => spanLedger(pieces, school))
   const total = sumOfLedgers(days)
-  const fractional = school.id === 'fractional' ? days : work.map(pieces => spanLedger(pieces, COUNTING_SCHOOLS.fractional))
+  const fractional =
+    school.id === 'fractional'
+      ? days
+      : work.map(pieces => spanLedger(pieces, COUNTING_SCHOOLS.fractional))
   const scale = per7Days(1, rotation.days.length)
   const sideLoads = [...(rotation.sideLoads ?? []), ...(context.client.sideLoads ?? [])]
   return {
-    work, days, total,
-    groups: Object.fromEntries(GROUPS.map(group => [group, groupWeek(group, { own: days, fractional, total, sideLoads, scale }, context)])) as Record<Group, GroupWeek>,
-    muscles: Object.fromEntries(MUSCLES.map(muscle => [muscle, tallyTimes(total.muscles[muscle], scale)])) as Record<Muscle, Tally>,
+    work,
+    days,
+    total,
+    groups: Object.fromEntries(
+      GROUPS.map(group => [
+        group,
+        groupWeek(group, { own: days, fractional, total, sideLoads, scale }, context),
+      ]),
+    ) as Record<Group, GroupWeek>,
+    muscles: Object.fromEntries(
+      MUSCLES.map(muscle => [muscle, tallyTimes(total.muscles[muscle], scale)]),
+    ) as Record<Muscle, Tally>,
   }
 }
 
 /** Indirect sets per 7 days from what is done besides the plan; an amount nobody knows leaves the sum open at the top. */
 function sideSets(group: Group, loads: readonly SideLoad[]): Figure {
-  return loads.filter(({ groups }) => groups.includes(group)).reduce<Figure>((sum, { times: { low, high }, setsEach, isEstimate }) => plus(sum, setsEach === null
-    ? { value: 0, low: 0, high: Infinity, assumed: ['side_load'] }
-    : { value: (low + high) / 2 * setsEach, low: low * setsEach, high: high * setsEach, assumed: isEstimate ? ['side_load'] : [] }), ZERO)
+  return loads
+    .filter(({ groups }) => groups.includes(group))
+    .reduce<Figure>(
+      (sum, { times: { low, high }, setsEach, isEstimate }) =>
+        plus(
+          sum,
+          setsEach === null
+            ? { value: 0, low: 0, high: Infinity, assumed: ['side_load'] }
+            : {
+                value: ((low + high) / 2) * setsEach,
+                low: low * setsEach,
+                high: high * setsEach,
+                assumed: isEstimate ? ['side_load'] : [],
+              },
+        ),
+      ZERO,
+    )
 }
 
 function withSideSets(week: Tally, added: Figure): Tally {
-  return added === ZERO ? week : { direct: week.direct, indirect: plus(week.indirect, added), counted: plus(week.counted, added) }
+  return added === ZERO
+    ? week
+    : {
+        direct: week.direct,
+        indirect: plus(week.indirect, added),
+        counted: plus(week.counted, added),
+      }
 }
 
-function effectiveWeek(group: Group, days: readonly SpanLedger[], scale: number, context: PlanContext): number | null {
+function effectiveWeek(
+  group: Group,
+  days: readonly SpanLedger[],
+  scale: number,
+  context: PlanContext,
+): number | null {
   if (!context.method.school.sessionCurve) return null
   const age: CurveAge = trainingAge(context.client.trainingAgeMonths) === 'new' ? 'new' : 'trained'
-  return scale * days.reduce((sum, { groups }) => sum + effectiveSets(groups[group].counted.value, age), 0)
+  return (
+    scale *
+    days.reduce((sum, { groups }) => sum + effectiveSets(groups[group].counted.value, age), 0)
+  )
 }
 
-interface Days { readonly own: readonly SpanLedger[], readonly fractional: readonly SpanLedger[], readonly total: SpanLedger, readonly sideLoads: readonly SideLoad[], readonly scale: number }
+interface Days {
+  readonly own: readonly SpanLedger[]
+  readonly fractional: readonly SpanLedger[]
+  readonly total: SpanLedger
+  readonly sideLoads: readonly SideLoad[]
+  readonly scale: number
+}
 
-function groupWeek(group: Group, { own, fractional, total, sideLoads, scale }: Days, context: PlanContext): GroupWeek {
+function groupWeek(
+  group: Group,
+  { own, fractional, total, sideLoads, scale }: Days,
+  context: PlanContext,
+): GroupWeek {
   const counts = context.method.school.credit !== 'direct'
-  const week = withSideSets(tallyTimes(total.groups[group], scale), counts ? sideSets(group, sideLoads) : ZERO)
+  const week = withSideSets(
+    tallyTimes(total.groups[group], scale),
+    counts ? sideSets(group, sideLoads) : ZERO,
+  )
   const effective = effectiveWeek(group, own, scale, context)
   const mode = modeOf(context, group)
   const band = bandOf(context, group)
-  const position = groupPosition({ direct: week.direct.value, counted: week.counted.value, ...(effective !== null && { effective }) }, band, mode)
+  const position = groupPosition(
+    {
+      direct: week.direct.value,
+      counted: week.counted.value,
+      ...(effective !== null && { effective }),
+    },
+    band,
+    mode,
+  )
   const isOut = position === 'below' || position === 'above'
   return {
-    group, week, effectivePer7Days: effective, mode, band, position, outside: isOut ? setsOutsideBand(week.counted.value, band, effective ?? undefined) : 0,
-    spread: spreadOf(fractional.map(({ groups }) => groups[group].counted.value), context.method.dose.minSetsPerExposure),
+    group,
+    week,
+    effectivePer7Days: effective,
+    mode,
+    band,
+    position,
+    outside: isOut ? setsOutsideBand(week.counted.value, band, effective ?? undefined) : 0,
+    spread: spreadOf(
+      fractional.map(({ groups }) => groups[group].counted.value),
+      context.method.dose.minSetsPerExposure,
+    ),
   }
 }

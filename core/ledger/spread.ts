@@ -14,7 +14,7 @@ const SLACK = 1e-9
 
 /** Scales a sum over a rotation to 7 days. */
 export function per7Days(rotationSum: number, lengthDays: number): number {
-  return rotationSum * WEEK / lengthDays
+  return (rotationSum * WEEK) / lengthDays
 }
 
 /**
@@ -25,18 +25,28 @@ export function per7Days(rotationSum: number, lengthDays: number): number {
  */
 export function spreadOf(dailySets: readonly number[], minSetsPerExposure: number): Spread {
   const length = dailySets.length
-  const exposures = dailySets.flatMap((sets, day) => (sets >= minSetsPerExposure - SLACK ? [day] : []))
+  const exposures = dailySets.flatMap((sets, day) =>
+    sets >= minSetsPerExposure - SLACK ? [day] : [],
+  )
   const frequencyPer7Days = per7Days(exposures.length, length)
   if (exposures.length === 0) return { exposures, frequencyPer7Days, gaps: null, evenness: null }
   const gaps = exposures.map((day, at) => {
     const next = exposures[at + 1] ?? (exposures[0] ?? 0) + length
     return next - day
   })
-  return { exposures, frequencyPer7Days, gaps, evenness: length / exposures.length / Math.max(...gaps) }
+  return {
+    exposures,
+    frequencyPer7Days,
+    gaps,
+    evenness: length / exposures.length / Math.max(...gaps),
+  }
 }
 
 /** Smallest and largest sum of any 7 days in a row, over a rotation that repeats. */
-export function rollingWeek(dailySets: readonly number[]): { readonly min: number, readonly max: number } {
+export function rollingWeek(dailySets: readonly number[]): {
+  readonly min: number
+  readonly max: number
+} {
   const length = dailySets.length
   let [min, max] = [Infinity, -Infinity]
   for (let start = 0; start < length; start++) {

@@ -1,5 +1,13 @@
 import { type Assumption, type Figure, plus, remembered, times, ZERO } from '../base'
-import { type Credits, type Group, GROUP_MUSCLES, GROUPS, type HeadShares, headShare, type Muscle } from '../catalogue'
+import {
+  type Credits,
+  type Group,
+  GROUP_MUSCLES,
+  GROUPS,
+  type HeadShares,
+  headShare,
+  type Muscle,
+} from '../catalogue'
 import { type CountingSchool, worthOfCredit } from '../method'
 import type { CountedWork } from './countedWork'
 
@@ -23,21 +31,38 @@ export const NO_SETS: Tally = { direct: ZERO, indirect: ZERO, counted: ZERO }
 export function tallyPlus(a: Tally, b: Tally): Tally {
   if (a === NO_SETS) return b
   if (b === NO_SETS) return a
-  return { direct: plus(a.direct, b.direct), indirect: plus(a.indirect, b.indirect), counted: plus(a.counted, b.counted) }
+  return {
+    direct: plus(a.direct, b.direct),
+    indirect: plus(a.indirect, b.indirect),
+    counted: plus(a.counted, b.counted),
+  }
 }
 
 /** A tally scaled by a factor of 0 or more. */
 export function tallyTimes(tally: Tally, factor: number): Tally {
   if (tally === NO_SETS || factor === 1) return tally
-  return { direct: times(tally.direct, factor), indirect: times(tally.indirect, factor), counted: times(tally.counted, factor) }
+  return {
+    direct: times(tally.direct, factor),
+    indirect: times(tally.indirect, factor),
+    counted: times(tally.counted, factor),
+  }
 }
 
 /** Most that long sets may add beyond one per set, and primers at all, per group and session. Source: docs/methods.md#long-sets. */
 export const SESSION_CAPS = { bonus: 3, primer: 0.5 } as const
 
 /** A figure being added up; one is made per total, not per step. */
-interface Sum { value: number, low: number, high: number, assumed: readonly Assumption[], isTouched: boolean }
-interface Account { readonly direct: Sum, readonly indirect: Sum }
+interface Sum {
+  value: number
+  low: number
+  high: number
+  assumed: readonly Assumption[]
+  isTouched: boolean
+}
+interface Account {
+  readonly direct: Sum
+  readonly indirect: Sum
+}
 
 function emptySum(): Sum {
   return { value: 0, low: 0, high: 0, assumed: ZERO.assumed, isTouched: false }
@@ -49,7 +74,8 @@ function addTo(sum: Sum, figure: Figure, factor: number): void {
   sum.value += figure.value * factor
   sum.low += figure.low * factor
   sum.high += figure.high * factor
-  if (figure.assumed.some(assumption => !sum.assumed.includes(assumption))) sum.assumed = [...new Set([...sum.assumed, ...figure.assumed])].sort()
+  if (figure.assumed.some(assumption => !sum.assumed.includes(assumption)))
+    sum.assumed = [...new Set([...sum.assumed, ...figure.assumed])].sort()
 }
 
 function figureOf({ value, low, high, assumed, isTouched }: Sum): Figure {
@@ -69,11 +95,20 @@ export interface Target {
 }
 
 /** A group, counted whole. */
-export const groupTarget = (group: Group): Target => ({ credit: credits => credits[group] ?? 0, share: () => 1 })
+export const groupTarget = (group: Group): Target => ({
+  credit: credits => credits[group] ?? 0,
+  share: () => 1,
+})
 /** A head of a group: its share of the group's sets. */
-export const headTarget = (group: Group, muscle: Muscle): Target => ({ credit: credits => credits[group] ?? 0, share: shares => headShare(shares, group, muscle) })
+export const headTarget = (group: Group, muscle: Muscle): Target => ({
+  credit: credits => credits[group] ?? 0,
+  share: shares => headShare(shares, group, muscle),
+})
 /** Several groups taken as one: each set counts once, at its highest credit. */
-export const onceTarget = (groups: readonly Group[]): Target => ({ credit: credits => highestOf(credits, groups), share: () => 1 })
+export const onceTarget = (groups: readonly Group[]): Target => ({
+  credit: credits => highestOf(credits, groups),
+  share: () => 1,
+})
 
 function highestOf(credits: Credits, groups: readonly Group[]): number {
   let highest = 0
@@ -97,33 +132,67 @@ export interface Addition {
  *
  * Edge: the work of one session must be given together, since long sets and primers are capped per session.
  */
-export function additionsOf(work: readonly CountedWork[], target: Target, school: CountingSchool): readonly Addition[] {
+export function additionsOf(
+  work: readonly CountedWork[],
+  target: Target,
+  school: CountingSchool,
+): readonly Addition[] {
   if (school.value === 'weighted') return weightedAdditions(work, target, school)
   const additions: Addition[] = []
   for (const piece of work) {
     const credit = target.credit(piece.credits)
     const worth = credit === 0 ? 0 : worthOfCredit(school, credit) * target.share(piece.headShares)
-    if (worth > 0) additions.push({ work: piece, figure: school.value === 'parts' ? piece.valued : piece.sets, credit, worth, part: 'sets', cap: 1 })
+    if (worth > 0)
+      additions.push({
+        work: piece,
+        figure: school.value === 'parts' ? piece.valued : piece.sets,
+        credit,
+        worth,
+        part: 'sets',
+        cap: 1,
+      })
   }
   return additions
 }
 
-function weightedAdditions(work: readonly CountedWork[], target: Target, school: CountingSchool): readonly Addition[] {
-  return bySession(work).flatMap((session) => {
-    const raw = session.flatMap(piece => piece.weighted.flatMap((part) => {
-      const credit = target.credit(part.credits)
-      const worth = credit === 0 ? 0 : worthOfCredit(school, credit)
-      if (worth === 0) return []
-      const share = target.share(part.headShares)
-      return (['base', 'bonus', 'primer'] as const).filter(key => part[key] > 0).map(key =>
-        ({ work: piece, figure: piece.times, credit, uncapped: worth * part[key], worth: worth * part[key] * share, part: key === 'base' ? 'sets' as const : key }))
-    }))
+function weightedAdditions(
+  work: readonly CountedWork[],
+  target: Target,
+  school: CountingSchool,
+): readonly Addition[] {
+  return bySession(work).flatMap(session => {
+    const raw = session.flatMap(piece =>
+      piece.weighted.flatMap(part => {
+        const credit = target.credit(part.credits)
+        const worth = credit === 0 ? 0 : worthOfCredit(school, credit)
+        if (worth === 0) return []
+        const share = target.share(part.headShares)
+        return (['base', 'bonus', 'primer'] as const)
+          .filter(key => part[key] > 0)
+          .map(key => ({
+            work: piece,
+            figure: piece.times,
+            credit,
+            uncapped: worth * part[key],
+            worth: worth * part[key] * share,
+            part: key === 'base' ? ('sets' as const) : key,
+          }))
+      }),
+    )
     const capOf = (part: 'bonus' | 'primer') => {
-      const sum = raw.reduce((total, addition) => total + (addition.part === part ? addition.uncapped * addition.figure.value : 0), 0)
+      const sum = raw.reduce(
+        (total, addition) =>
+          total + (addition.part === part ? addition.uncapped * addition.figure.value : 0),
+        0,
+      )
       return sum > SESSION_CAPS[part] ? SESSION_CAPS[part] / sum : 1
     }
     const caps = { sets: 1, bonus: capOf('bonus'), primer: capOf('primer') }
-    return raw.map(({ uncapped: _, ...addition }) => ({ ...addition, worth: addition.worth * caps[addition.part], cap: caps[addition.part] }))
+    return raw.map(({ uncapped: _, ...addition }) => ({
+      ...addition,
+      worth: addition.worth * caps[addition.part],
+      cap: caps[addition.part],
+    }))
   })
 }
 
@@ -138,15 +207,24 @@ function bySession(work: readonly CountedWork[]): readonly (readonly CountedWork
 }
 
 /** Direct, indirect and counted sets of one target. */
-export function tallyFor(work: readonly CountedWork[], target: Target, school: CountingSchool): Tally {
+export function tallyFor(
+  work: readonly CountedWork[],
+  target: Target,
+  school: CountingSchool,
+): Tally {
   const account: Account = { direct: emptySum(), indirect: emptySum() }
-  for (const { figure, credit, worth } of additionsOf(work, target, school)) addTo(account[credit === 1 ? 'direct' : 'indirect'], figure, worth)
+  for (const { figure, credit, worth } of additionsOf(work, target, school))
+    addTo(account[credit === 1 ? 'direct' : 'indirect'], figure, worth)
   return tallyOfAccount(account)
 }
 
 const ALL_TARGETS = GROUPS.map(group => ({
-  group, target: groupTarget(group),
-  heads: (GROUP_MUSCLES[group] as readonly Muscle[]).map(muscle => ({ muscle, target: headTarget(group, muscle) })),
+  group,
+  target: groupTarget(group),
+  heads: (GROUP_MUSCLES[group] as readonly Muscle[]).map(muscle => ({
+    muscle,
+    target: headTarget(group, muscle),
+  })),
 }))
 
 /**
@@ -155,16 +233,19 @@ const ALL_TARGETS = GROUPS.map(group => ({
  * Units: sets under the school, unrounded; heads of a group add up to the group.
  * Edge:  no work gives zeros for all.
  */
-export const spanLedger: (work: readonly CountedWork[], school: CountingSchool) => SpanLedger = remembered((work: readonly CountedWork[], school: CountingSchool) => {
-  const groups = {} as Record<Group, Tally>
-  const muscles = {} as Record<Muscle, Tally>
-  for (const { group, target, heads } of ALL_TARGETS) {
-    const tally = tallyFor(work, target, school)
-    groups[group] = tally
-    for (const head of heads) muscles[head.muscle] = tally === NO_SETS || heads.length === 1 ? tally : tallyFor(work, head.target, school)
-  }
-  return { groups, muscles }
-})
+export const spanLedger: (work: readonly CountedWork[], school: CountingSchool) => SpanLedger =
+  remembered((work: readonly CountedWork[], school: CountingSchool) => {
+    const groups = {} as Record<Group, Tally>
+    const muscles = {} as Record<Muscle, Tally>
+    for (const { group, target, heads } of ALL_TARGETS) {
+      const tally = tallyFor(work, target, school)
+      groups[group] = tally
+      for (const head of heads)
+        muscles[head.muscle] =
+          tally === NO_SETS || heads.length === 1 ? tally : tallyFor(work, head.target, school)
+    }
+    return { groups, muscles }
+  })
 
 /** Sum of ledgers over several spans. */
 export function sumOfLedgers(ledgers: readonly SpanLedger[]): SpanLedger {
@@ -172,7 +253,11 @@ export function sumOfLedgers(ledgers: readonly SpanLedger[]): SpanLedger {
   const muscles = {} as Record<Muscle, Tally>
   for (const { group, heads } of ALL_TARGETS) {
     groups[group] = ledgers.reduce((sum, ledger) => tallyPlus(sum, ledger.groups[group]), NO_SETS)
-    for (const { muscle } of heads) muscles[muscle] = ledgers.reduce((sum, ledger) => tallyPlus(sum, ledger.muscles[muscle]), NO_SETS)
+    for (const { muscle } of heads)
+      muscles[muscle] = ledgers.reduce(
+        (sum, ledger) => tallyPlus(sum, ledger.muscles[muscle]),
+        NO_SETS,
+      )
   }
   return { groups, muscles }
 }
@@ -183,6 +268,10 @@ export function highestCredit(work: CountedWork, groups: readonly Group[]): numb
 }
 
 /** Sets for several groups taken as one: each set counts once, at its highest credit. */
-export function tallyOnce(work: readonly CountedWork[], groups: readonly Group[], school: CountingSchool): Tally {
+export function tallyOnce(
+  work: readonly CountedWork[],
+  groups: readonly Group[],
+  school: CountingSchool,
+): Tally {
   return tallyFor(work, onceTarget(groups), school)
 }

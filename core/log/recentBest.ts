@@ -8,9 +8,19 @@ const LATEST = 3
  *
  * Units: as given; of two the lower is taken, to plan with.
  */
-export function recentBest(estimates: readonly { readonly exercise: string, readonly on: PlainDate, readonly value: number }[]): readonly { readonly exercise: string, readonly value: number }[] {
+export function recentBest(
+  estimates: readonly {
+    readonly exercise: string
+    readonly on: PlainDate
+    readonly value: number
+  }[],
+): readonly { readonly exercise: string; readonly value: number }[] {
   return [...groupedBy(estimates, ({ exercise }) => exercise)].map(([exercise, own]) => {
-    const latest = [...own].sort((a, b) => b.on.localeCompare(a.on)).slice(0, LATEST).map(({ value }) => value).sort((a, b) => a - b)
+    const latest = [...own]
+      .sort((a, b) => b.on.localeCompare(a.on))
+      .slice(0, LATEST)
+      .map(({ value }) => value)
+      .sort((a, b) => a - b)
     return { exercise, value: latest[Math.floor((latest.length - 1) / 2)] ?? 0 }
   })
 }

@@ -7,7 +7,8 @@ function inOrder(values: ArrayLike<number>): Float64Array {
   for (let at = 1; at < sorted.length; at++) {
     const value = sorted[at] ?? 0
     let place = at
-    for (; place > 0 && (sorted[place - 1] ?? 0) > value; place--) sorted[place] = sorted[place - 1] ?? 0
+    for (; place > 0 && (sorted[place - 1] ?? 0) > value; place--)
+      sorted[place] = sorted[place - 1] ?? 0
     sorted[place] = value
   }
   return sorted
@@ -27,6 +28,11 @@ export function median(values: ArrayLike<number>): number {
 export function normalShare(z: number): number {
   const x = Math.abs(z) / Math.SQRT2
   const t = 1 / (1 + 0.3275911 * x)
-  const upper = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x) / 2
+  const upper =
+    (t *
+      (0.254829592 +
+        t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+      Math.exp(-x * x)) /
+    2
   return z >= 0 ? 1 - upper : upper
 }

@@ -20,22 +20,40 @@ export interface Trend {
 
 /** Least data, and what a verdict takes. Units: points, weeks, share per week. Source: docs/methods.md#trend. */
 export const TREND = {
-  leastPoints: 5, leastWeeks: 2, mostPoints: 12, windowDays: 56, rise: 0.0025, fall: -0.003, sure: 0.8, flat: 0.0025, flatError: 0.005, theilSen: 1.05, priorWeight: 4, spreadOfMedian: 1.4826,
+  leastPoints: 5,
+  leastWeeks: 2,
+  mostPoints: 12,
+  windowDays: 56,
+  rise: 0.0025,
+  fall: -0.003,
+  sure: 0.8,
+  flat: 0.0025,
+  flatError: 0.005,
+  theilSen: 1.05,
+  priorWeight: 4,
+  spreadOfMedian: 1.4826,
 } as const
 /** How far a single estimate usually scatters, by reps to failure. */
-const SCATTER = [[10, 0.03], [15, 0.04], [Infinity, 0.05]] as const
+const SCATTER = [
+  [10, 0.03],
+  [15, 0.04],
+  [Infinity, 0.05],
+] as const
 
 function priorScatter(points: readonly TrendPoint[]): number {
   const reps = median(points.map(({ repsToFailure }) => repsToFailure))
   return SCATTER.find(([most]) => reps <= most)?.[1] ?? 0.05
 }
 
-interface Line { readonly slope: number, readonly base: number }
+interface Line {
+  readonly slope: number
+  readonly base: number
+}
 
 /** Median of pairwise slopes, then of what is left; in the order of weeks. Called for every exercise of every rehearsed rotation, so written without lists of its own. */
 function lineThrough(weeks: Float64Array, ys: Float64Array): Line {
   const count = weeks.length
-  const slopes = new Float64Array(count * (count - 1) / 2)
+  const slopes = new Float64Array((count * (count - 1)) / 2)
   let found = 0
   for (let at = 0; at < count; at++) {
     for (let later = at + 1; later < count; later++) {
@@ -64,12 +82,16 @@ function without(ys: Float64Array, weeks: Float64Array, slope: number): Float64A
 }
 
 /** A line through points that a few wild ones do not bend: the median of pairwise slopes, then of what is left. */
-export function robustLine(points: readonly { readonly week: number, readonly y: number }[]): Line {
+export function robustLine(points: readonly { readonly week: number; readonly y: number }[]): Line {
   const ordered = [...points].sort((a, b) => a.week - b.week)
-  return lineThrough(Float64Array.from(ordered, ({ week }) => week), Float64Array.from(ordered, ({ y }) => y))
+  return lineThrough(
+    Float64Array.from(ordered, ({ week }) => week),
+    Float64Array.from(ordered, ({ y }) => y),
+  )
 }
 
-const isInOrder = (points: readonly TrendPoint[]) => points.every(({ week }, at) => at === 0 || (points[at - 1]?.week ?? 0) <= week)
+const isInOrder = (points: readonly TrendPoint[]) =>
+  points.every(({ week }, at) => at === 0 || (points[at - 1]?.week ?? 0) <= week)
 
 /**
  * Robust trend of an exercise's RIR-adjusted estimate.
@@ -80,10 +102,20 @@ const isInOrder = (points: readonly TrendPoint[]) => points.every(({ week }, at)
  * Source: docs/methods.md#trend (median of pairwise slopes, scatter shrunk to a prior); examples A-1 to A-6.
  */
 export function exerciseTrend(all: readonly TrendPoint[]): Trend {
-  const points = (isInOrder(all) ? all : [...all].sort((a, b) => a.week - b.week)).slice(-TREND.mostPoints)
+  const points = (isInOrder(all) ? all : [...all].sort((a, b) => a.week - b.week)).slice(
+    -TREND.mostPoints,
+  )
   const count = points.length
   const spanWeeks = count > 0 ? (points.at(-1)?.week ?? 0) - (points[0]?.week ?? 0) : 0
-  if (count < TREND.leastPoints || spanWeeks < TREND.leastWeeks) return { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count, spanWeeks }
+  if (count < TREND.leastPoints || spanWeeks < TREND.leastWeeks)
+    return {
+      verdict: 'insufficient',
+      slope: 0,
+      error: Infinity,
+      probability: 0.5,
+      count,
+      spanWeeks,
+    }
   const [weeks, ys] = [new Float64Array(count), new Float64Array(count)]
   for (let at = 0; at < count; at++) {
     weeks[at] = points[at]?.week ?? 0
@@ -94,13 +126,19 @@ export function exerciseTrend(all: readonly TrendPoint[]): Trend {
   const middle = median(residuals)
   for (let at = 0; at < count; at++) residuals[at] = Math.abs((residuals[at] ?? 0) - middle)
   const scatter = TREND.spreadOfMedian * median(residuals)
-  const sigma = Math.sqrt((TREND.priorWeight * priorScatter(points) ** 2 + (count - 2) * scatter ** 2) / (count + TREND.priorWeight - 2))
-  const error = TREND.theilSen * sigma / Math.sqrt(squaredSpread(weeks))
+  const sigma = Math.sqrt(
+    (TREND.priorWeight * priorScatter(points) ** 2 + (count - 2) * scatter ** 2) /
+      (count + TREND.priorWeight - 2),
+  )
+  const error = (TREND.theilSen * sigma) / Math.sqrt(squaredSpread(weeks))
   const { verdict, probability } = judged(slope, error)
   return { verdict, slope, error, probability, count, spanWeeks }
 }
 
-function judged(slope: number, error: number): Pick<Trend, 'verdict' | 'slope' | 'error' | 'probability'> {
+function judged(
+  slope: number,
+  error: number,
+): Pick<Trend, 'verdict' | 'slope' | 'error' | 'probability'> {
   const probability = normalShare(slope / error)
   return { verdict: verdictOf(slope, error, probability), slope, error, probability }
 }
@@ -120,7 +158,9 @@ const BETWEEN = 0.003
  * Edge:   a member that rises and one that falls are `mixed`; no member with enough data is `insufficient`.
  * Source: docs/methods.md#trend; examples A-7 and A-8.
  */
-export function pooledTrend(members: readonly Trend[]): Omit<Trend, 'verdict'> & { readonly verdict: Verdict | 'mixed' } {
+export function pooledTrend(
+  members: readonly Trend[],
+): Omit<Trend, 'verdict'> & { readonly verdict: Verdict | 'mixed' } {
   let [total, weighted, count, spanWeeks, unused] = [0, 0, 0, 0, 0]
   let [rises, falls] = [false, false]
   for (const trend of members) {
@@ -136,7 +176,22 @@ export function pooledTrend(members: readonly Trend[]): Omit<Trend, 'verdict'> &
     rises ||= trend.verdict === 'progress'
     falls ||= trend.verdict === 'decline'
   }
-  if (total === 0) return { verdict: 'insufficient', slope: 0, error: Infinity, probability: 0.5, count: unused, spanWeeks }
+  if (total === 0)
+    return {
+      verdict: 'insufficient',
+      slope: 0,
+      error: Infinity,
+      probability: 0.5,
+      count: unused,
+      spanWeeks,
+    }
   const { verdict, slope, error, probability } = judged(weighted / total, 1 / Math.sqrt(total))
-  return { verdict: rises && falls ? 'mixed' : verdict, slope, error, probability, count, spanWeeks }
+  return {
+    verdict: rises && falls ? 'mixed' : verdict,
+    slope,
+    error,
+    probability,
+    count,
+    spanWeeks,
+  }
 }

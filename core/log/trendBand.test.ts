@@ -1,7 +1,11 @@
 import { expect, test } from '@jest/globals'
 import { exerciseTrend, trendBand, type TrendPoint } from '.'
 
-const rising: readonly TrendPoint[] = [40, 40.5, 41.2, 41, 42, 42.6].map((value, week) => ({ week, value, repsToFailure: 10 }))
+const rising: readonly TrendPoint[] = [40, 40.5, 41.2, 41, 42, 42.6].map((value, week) => ({
+  week,
+  value,
+  repsToFailure: 10,
+}))
 
 test('the band holds its line, is narrowest in the middle, and ends where the points do', () => {
   const band = trendBand(rising, exerciseTrend(rising))

@@ -6,7 +6,12 @@ import type { TrendPoint } from './trendPoint'
 const INTERVAL = 1.28
 
 /** A trend at one time, with the range that holds it four times in five. */
-export interface BandPoint { readonly week: number, readonly low: number, readonly middle: number, readonly high: number }
+export interface BandPoint {
+  readonly week: number
+  readonly low: number
+  readonly middle: number
+  readonly high: number
+}
 
 /**
  * A trend as a line with its uncertainty, at the first and last point and a few times between.
@@ -14,7 +19,11 @@ export interface BandPoint { readonly week: number, readonly low: number, readon
  * Units: the points' own.
  * Edge:  empty where there is not enough data for a trend.
  */
-export function trendBand(all: readonly TrendPoint[], { verdict, slope, error }: Trend, steps = 8): readonly BandPoint[] {
+export function trendBand(
+  all: readonly TrendPoint[],
+  { verdict, slope, error }: Trend,
+  steps = 8,
+): readonly BandPoint[] {
   if (verdict === 'insufficient' || all.length === 0) return []
   const weeks = all.map(({ week }) => week)
   const [first, last] = [Math.min(...weeks), Math.max(...weeks)]
@@ -22,7 +31,7 @@ export function trendBand(all: readonly TrendPoint[], { verdict, slope, error }:
   const variance = weeks.reduce((sum, week) => sum + (week - mean) ** 2, 0) / weeks.length
   const { base } = robustLine(all.map(({ week, value }) => ({ week, y: Math.log(value) })))
   return Array.from({ length: steps + 1 }, (_, at): BandPoint => {
-    const week = first + (last - first) * at / steps
+    const week = first + ((last - first) * at) / steps
     const y = base + slope * week
     const half = INTERVAL * error * Math.sqrt((week - mean) ** 2 + variance)
     return { week, low: Math.exp(y - half), middle: Math.exp(y), high: Math.exp(y + half) }

@@ -23,7 +23,17 @@ const ASSUMED_RIR = 2
  * Source: docs/methods.md#one-rep-maximum.
  */
 export function trendValue(sets: readonly LoggedSet[]): Omit<TrendPoint, 'week'> | undefined {
-  const usable = sets.filter(({ role, stage, loadKg, reps, rir, isRirOpen }) => role === 'working' && stage === 1 && !isRirOpen && loadKg !== null && loadKg > 0 && reps !== null && reps > 0 && (rir ?? ASSUMED_RIR) <= MOST_RIR)
+  const usable = sets.filter(
+    ({ role, stage, loadKg, reps, rir, isRirOpen }) =>
+      role === 'working' &&
+      stage === 1 &&
+      !isRirOpen &&
+      loadKg !== null &&
+      loadKg > 0 &&
+      reps !== null &&
+      reps > 0 &&
+      (rir ?? ASSUMED_RIR) <= MOST_RIR,
+  )
   const heaviest = Math.max(...usable.map(({ loadKg }) => loadKg ?? 0))
   const first = usable.find(({ loadKg }) => loadKg === heaviest)
   if (!first || first.loadKg === null || first.reps === null) return undefined

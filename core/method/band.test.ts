@@ -1,28 +1,90 @@
 import { describe, expect, test } from '@jest/globals'
 import { type Group, GROUPS } from '../catalogue'
-import { type Band, BAND_ROWS, bandFor, bandPosition, directSetsWanted, groupPosition, type Mode, setsOutsideBand, type TrainingAge, trainingAge } from './band'
+import {
+  type Band,
+  BAND_ROWS,
+  bandFor,
+  bandPosition,
+  directSetsWanted,
+  groupPosition,
+  type Mode,
+  setsOutsideBand,
+  type TrainingAge,
+  trainingAge,
+} from './band'
 import { COUNTING_SCHOOLS, type CountingSchoolId } from './school'
 
-function band(group: Group, age: TrainingAge, mode: Mode, school: CountingSchoolId = 'fractional', scale = 1): string {
-  const { floor, target, ceiling } = bandFor(group, { age, mode, school: COUNTING_SCHOOLS[school], scale })
+function band(
+  group: Group,
+  age: TrainingAge,
+  mode: Mode,
+  school: CountingSchoolId = 'fractional',
+  scale = 1,
+): string {
+  const { floor, target, ceiling } = bandFor(group, {
+    age,
+    mode,
+    school: COUNTING_SCHOOLS[school],
+    scale,
+  })
   return [floor, target, ceiling].join('/')
 }
 
 describe('bands (domain B1 to B3, domain-2 M1 to M4)', () => {
-  const rows: readonly { name: string, actual: string, expected: string }[] = [
-    { name: 'B1 biceps, direct only', actual: band('biceps', 'adv', 'build', 'direct_only'), expected: '7/11/16' },
-    { name: 'B1 biceps, whole', actual: band('biceps', 'adv', 'build', 'whole'), expected: '17/25/36' },
-    { name: 'B2 triceps, direct only', actual: band('triceps', 'mid', 'build', 'direct_only'), expected: '6/10/13' },
-    { name: 'B2 triceps, whole', actual: band('triceps', 'mid', 'build', 'whole'), expected: '14/22/31' },
+  const rows: readonly { name: string; actual: string; expected: string }[] = [
+    {
+      name: 'B1 biceps, direct only',
+      actual: band('biceps', 'adv', 'build', 'direct_only'),
+      expected: '7/11/16',
+    },
+    {
+      name: 'B1 biceps, whole',
+      actual: band('biceps', 'adv', 'build', 'whole'),
+      expected: '17/25/36',
+    },
+    {
+      name: 'B2 triceps, direct only',
+      actual: band('triceps', 'mid', 'build', 'direct_only'),
+      expected: '6/10/13',
+    },
+    {
+      name: 'B2 triceps, whole',
+      actual: band('triceps', 'mid', 'build', 'whole'),
+      expected: '14/22/31',
+    },
     { name: 'B3 triceps, keep', actual: band('triceps', 'mid', 'keep'), expected: '7/10/13' },
     { name: 'B3 triceps, maintain', actual: band('triceps', 'mid', 'maintain'), expected: '3/5/8' },
     { name: 'M1 scale 1', actual: band('biceps', 'adv', 'build'), expected: '12/18/26' },
-    { name: 'M2 few hard sets', actual: band('biceps', 'adv', 'build', 'direct_only', 0.6), expected: '4/7/10' },
-    { name: 'M3 own arm day', actual: band('biceps', 'adv', 'build', 'fractional', 1.15), expected: '14/21/30' },
-    { name: 'M4 compounds, then arms', actual: band('biceps', 'adv', 'build', 'whole', 0.8), expected: '14/20/29' },
-    { name: 'a build floor of 0 stays 0', actual: band('forearms', 'new', 'keep'), expected: '0/2/2' },
-    { name: 'maintain keeps a floor of at least 1', actual: band('traps', 'mid', 'maintain'), expected: '1/2/3' },
-    { name: 'upper back, adv, maintain', actual: band('upper_back', 'adv', 'maintain'), expected: '3/5/8' },
+    {
+      name: 'M2 few hard sets',
+      actual: band('biceps', 'adv', 'build', 'direct_only', 0.6),
+      expected: '4/7/10',
+    },
+    {
+      name: 'M3 own arm day',
+      actual: band('biceps', 'adv', 'build', 'fractional', 1.15),
+      expected: '14/21/30',
+    },
+    {
+      name: 'M4 compounds, then arms',
+      actual: band('biceps', 'adv', 'build', 'whole', 0.8),
+      expected: '14/20/29',
+    },
+    {
+      name: 'a build floor of 0 stays 0',
+      actual: band('forearms', 'new', 'keep'),
+      expected: '0/2/2',
+    },
+    {
+      name: 'maintain keeps a floor of at least 1',
+      actual: band('traps', 'mid', 'maintain'),
+      expected: '1/2/3',
+    },
+    {
+      name: 'upper back, adv, maintain',
+      actual: band('upper_back', 'adv', 'maintain'),
+      expected: '3/5/8',
+    },
   ]
   test.each(rows)('$name', ({ actual, expected }) => expect(actual).toBe(expected))
 
@@ -31,7 +93,12 @@ describe('bands (domain B1 to B3, domain-2 M1 to M4)', () => {
       expect(BAND_ROWS[group]).toBeDefined()
       for (const age of ['new', 'mid', 'adv'] as const) {
         for (const mode of ['build', 'keep', 'maintain'] as const) {
-          const { floor, target, ceiling } = bandFor(group, { age, mode, school: COUNTING_SCHOOLS.fractional, scale: 1 })
+          const { floor, target, ceiling } = bandFor(group, {
+            age,
+            mode,
+            school: COUNTING_SCHOOLS.fractional,
+            scale: 1,
+          })
           expect(floor).toBeLessThanOrEqual(target)
           expect(target).toBeLessThanOrEqual(ceiling)
         }
@@ -44,18 +111,37 @@ const advBiceps: Band = { floor: 12, target: 18, ceiling: 26 }
 
 describe('position in the band (domain B4, B6, B10)', () => {
   test.each([
-    [11.9, 'below'], [12, 'low'], [16.25, 'on_target'], [19.8, 'on_target'], [26, 'high'], [26.1, 'above'], [14.219, 'low'],
-  ] as const)('%d sets are %s', (sets, expected) => expect(bandPosition(sets, advBiceps)).toBe(expected))
+    [11.9, 'below'],
+    [12, 'low'],
+    [16.25, 'on_target'],
+    [19.8, 'on_target'],
+    [26, 'high'],
+    [26.1, 'above'],
+    [14.219, 'low'],
+  ] as const)('%d sets are %s', (sets, expected) =>
+    expect(bandPosition(sets, advBiceps)).toBe(expected),
+  )
 
   test('B10 indirect sets alone over a keep ceiling are not reported', () => {
-    const keep = bandFor('forearms', { age: 'mid', mode: 'keep', school: COUNTING_SCHOOLS.fractional, scale: 1 })
+    const keep = bandFor('forearms', {
+      age: 'mid',
+      mode: 'keep',
+      school: COUNTING_SCHOOLS.fractional,
+      scale: 1,
+    })
     expect(groupPosition({ direct: 0, counted: 5.5 }, keep, 'keep')).toBe('high')
     expect(groupPosition({ direct: 1, counted: 5.5 }, keep, 'keep')).toBe('above')
     expect(groupPosition({ direct: 0, counted: 30 }, advBiceps, 'build')).toBe('above')
   })
 
-  test.each([[11, -1], [12, 0], [26, 0], [26.6, 0.6]])('%d sets are %d outside', (sets, expected) =>
-    expect(setsOutsideBand(sets, advBiceps)).toBeCloseTo(expected, 9))
+  test.each([
+    [11, -1],
+    [12, 0],
+    [26, 0],
+    [26.6, 0.6],
+  ])('%d sets are %d outside', (sets, expected) =>
+    expect(setsOutsideBand(sets, advBiceps)).toBeCloseTo(expected, 9),
+  )
 })
 
 test('B11 direct share of an advanced biceps build', () => {
@@ -63,6 +149,12 @@ test('B11 direct share of an advanced biceps build', () => {
   expect(directSetsWanted('chest', 'build', advBiceps)).toBe(0)
 })
 
-test.each([[0, 'new'], [11, 'new'], [12, 'mid'], [36, 'mid'], [37, 'adv']] as const)('%d months are %s', (months, age) => {
+test.each([
+  [0, 'new'],
+  [11, 'new'],
+  [12, 'mid'],
+  [36, 'mid'],
+  [37, 'adv'],
+] as const)('%d months are %s', (months, age) => {
   expect(trainingAge(months)).toBe(age)
 })

@@ -23,49 +23,64 @@ export function trainingAge(months: number): TrainingAge {
 }
 
 type Cells = readonly [floor: number, target: number, ceiling: number]
-interface BandRow { readonly build: Readonly<Record<TrainingAge, Cells>>, readonly directFactor: number, readonly wholeFactor: number }
+interface BandRow {
+  readonly build: Readonly<Record<TrainingAge, Cells>>
+  readonly directFactor: number
+  readonly wholeFactor: number
+}
 
-function row(fresh: Cells, mid: Cells, adv: Cells, directFactor: number, wholeFactor: number): BandRow {
+function row(
+  fresh: Cells,
+  mid: Cells,
+  adv: Cells,
+  directFactor: number,
+  wholeFactor: number,
+): BandRow {
   return { build: { new: fresh, mid, adv }, directFactor, wholeFactor }
 }
 
 /** Bands in `build` mode and the factors to the other schools, by group. Source and confidence: docs/methods.md#bands. */
 export const BAND_ROWS: Readonly<Record<Group, BandRow>> = {
-  biceps: row([6, 9, 13], [9, 14, 20], [12, 18, 26], 0.60, 1.40),
-  elbow_flexors_other: row([4, 7, 12], [6, 11, 17], [8, 14, 22], 0.25, 2.00),
-  triceps: row([6, 10, 14], [10, 16, 22], [13, 20, 28], 0.60, 1.40),
-  forearms: row([0, 3, 8], [2, 5, 11], [3, 7, 14], 0.30, 0.50),
+  biceps: row([6, 9, 13], [9, 14, 20], [12, 18, 26], 0.6, 1.4),
+  elbow_flexors_other: row([4, 7, 12], [6, 11, 17], [8, 14, 22], 0.25, 2.0),
+  triceps: row([6, 10, 14], [10, 16, 22], [13, 20, 28], 0.6, 1.4),
+  forearms: row([0, 3, 8], [2, 5, 11], [3, 7, 14], 0.3, 0.5),
   chest: row([6, 9, 12], [9, 13, 18], [11, 16, 22], 0.95, 1.05),
-  delts_front: row([3, 6, 10], [4, 8, 14], [5, 9, 16], 0.35, 1.60),
-  delts_side: row([5, 8, 12], [8, 13, 20], [10, 16, 24], 0.80, 1.20),
-  delts_rear: row([4, 7, 12], [6, 10, 17], [8, 13, 21], 0.60, 1.40),
-  lats: row([6, 9, 13], [8, 13, 18], [10, 15, 22], 0.65, 1.20),
-  upper_back: row([6, 9, 13], [8, 13, 19], [10, 15, 23], 0.65, 1.30),
-  traps: row([1, 3, 8], [2, 5, 12], [3, 7, 14], 0.40, 1.40),
-  lower_back: row([2, 4, 7], [3, 5, 9], [3, 6, 10], 0.40, 1.50),
-  abs: row([3, 6, 10], [4, 8, 14], [5, 10, 16], 0.90, 1.00),
-  glutes: row([5, 8, 12], [7, 11, 16], [8, 13, 20], 0.50, 1.40),
+  delts_front: row([3, 6, 10], [4, 8, 14], [5, 9, 16], 0.35, 1.6),
+  delts_side: row([5, 8, 12], [8, 13, 20], [10, 16, 24], 0.8, 1.2),
+  delts_rear: row([4, 7, 12], [6, 10, 17], [8, 13, 21], 0.6, 1.4),
+  lats: row([6, 9, 13], [8, 13, 18], [10, 15, 22], 0.65, 1.2),
+  upper_back: row([6, 9, 13], [8, 13, 19], [10, 15, 23], 0.65, 1.3),
+  traps: row([1, 3, 8], [2, 5, 12], [3, 7, 14], 0.4, 1.4),
+  lower_back: row([2, 4, 7], [3, 5, 9], [3, 6, 10], 0.4, 1.5),
+  abs: row([3, 6, 10], [4, 8, 14], [5, 10, 16], 0.9, 1.0),
+  glutes: row([5, 8, 12], [7, 11, 16], [8, 13, 20], 0.5, 1.4),
   quads: row([6, 9, 12], [8, 12, 17], [10, 14, 20], 0.95, 1.05),
-  hamstrings: row([5, 8, 11], [6, 10, 15], [8, 12, 17], 0.75, 1.20),
-  calves: row([5, 8, 12], [7, 11, 16], [9, 13, 20], 1.00, 1.00),
+  hamstrings: row([5, 8, 11], [6, 10, 15], [8, 12, 17], 0.75, 1.2),
+  calves: row([5, 8, 12], [7, 11, 16], [9, 13, 20], 1.0, 1.0),
 }
 
 /** How keep and maintain follow from the build target; maintain keeps a floor of at least 1. */
-const DERIVED = { keep: [0.45, 0.60, 0.80], maintain: [0.20, 0.33, 0.50] } as const
+const DERIVED = { keep: [0.45, 0.6, 0.8], maintain: [0.2, 0.33, 0.5] } as const
 
 function cellsOf(group: Group, age: TrainingAge, mode: Mode): Cells {
   const build = BAND_ROWS[group].build[age]
   if (mode === 'build') return build
-  const [floor, target, ceiling] = DERIVED[mode].map(factor => roundHalfUp(factor * build[1])) as unknown as Cells
+  const [floor, target, ceiling] = DERIVED[mode].map(factor =>
+    roundHalfUp(factor * build[1]),
+  ) as unknown as Cells
   if (build[0] === 0) return [0, target, ceiling]
   return [mode === 'maintain' ? Math.max(1, floor) : floor, target, ceiling]
 }
 
 function schoolFactor(group: Group, school: CountingSchool): number {
   switch (school.credit) {
-    case 'as_is': return 1
-    case 'direct': return BAND_ROWS[group].directFactor
-    case 'whole': return BAND_ROWS[group].wholeFactor
+    case 'as_is':
+      return 1
+    case 'direct':
+      return BAND_ROWS[group].directFactor
+    case 'whole':
+      return BAND_ROWS[group].wholeFactor
   }
 }
 
@@ -76,22 +91,38 @@ function schoolFactor(group: Group, school: CountingSchool): number {
  * Source:  docs/methods.md#bands; the scale of the method comes after the conversion to the school.
  * Example: bands B1 to B3 in band.test.ts.
  */
-export function bandFor(group: Group, options: {
-  readonly age: TrainingAge, readonly mode: Mode, readonly school: CountingSchool, readonly scale: number
-}): Band {
+export function bandFor(
+  group: Group,
+  options: {
+    readonly age: TrainingAge
+    readonly mode: Mode
+    readonly school: CountingSchool
+    readonly scale: number
+  },
+): Band {
   const cells = cellsOf(group, options.age, options.mode)
   const factor = schoolFactor(group, options.school)
   const converted = factor === 1 ? cells : cells.map(cell => roundHalfUp(cell * factor))
-  const [floor, target, ceiling] = (options.scale === 1 ? converted : converted.map(cell => roundHalfUp(cell * options.scale))) as unknown as Cells
+  const [floor, target, ceiling] = (options.scale === 1
+    ? converted
+    : converted.map(cell => roundHalfUp(cell * options.scale))) as unknown as Cells
   if (!options.school.sessionCurve) return { floor, target, ceiling }
-  return curveBand({ floor: converted[0] ?? 0, target: converted[1] ?? 0, ceiling: converted[2] ?? 0 }, options.age, options.scale)
+  return curveBand(
+    { floor: converted[0] ?? 0, target: converted[1] ?? 0, ceiling: converted[2] ?? 0 },
+    options.age,
+    options.scale,
+  )
 }
 
 /** Floor and target in effective sets, as of a band trained on two days; the ceiling is about cost and stays in sets. */
 function curveBand(band: Band, age: TrainingAge, scale: number): Band {
   const curve: CurveAge = age === 'new' ? 'new' : 'trained'
   const onTwoDays = (sets: number) => 2 * effectiveSets(sets / 2, curve) * scale
-  return { floor: onTwoDays(band.floor), target: onTwoDays(band.target), ceiling: band.ceiling * scale }
+  return {
+    floor: onTwoDays(band.floor),
+    target: onTwoDays(band.target),
+    ceiling: band.ceiling * scale,
+  }
 }
 
 export const BAND_POSITIONS = ['below', 'low', 'on_target', 'high', 'above'] as const
@@ -119,7 +150,11 @@ export function bandPosition(sets: number, band: Band, effective = sets): BandPo
  *
  * Edge: indirect sets alone above such a ceiling are `high`, never `above`: they are the price of the compounds.
  */
-export function groupPosition(week: { readonly direct: number, readonly counted: number, readonly effective?: number }, band: Band, mode: Mode): BandPosition {
+export function groupPosition(
+  week: { readonly direct: number; readonly counted: number; readonly effective?: number },
+  band: Band,
+  mode: Mode,
+): BandPosition {
   const position = bandPosition(week.counted, band, week.effective)
   return position === 'above' && mode !== 'build' && week.direct <= SLACK ? 'high' : position
 }
@@ -132,7 +167,7 @@ export function setsOutsideBand(sets: number, band: Band, effective = sets): num
 
 /** Share of the target that should come from direct sets, by mode; groups not named need none. Source: docs/methods.md#direct-share. */
 const DIRECT_SHARE: Readonly<Record<Mode, Readonly<Partial<Record<Group, number>>>>> = {
-  build: { biceps: 0.40, triceps: 0.40, elbow_flexors_other: 0.10, delts_side: 0.60, calves: 0.60 },
+  build: { biceps: 0.4, triceps: 0.4, elbow_flexors_other: 0.1, delts_side: 0.6, calves: 0.6 },
   keep: { biceps: 0.25, triceps: 0.25 },
   maintain: {},
 }

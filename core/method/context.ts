@@ -1,5 +1,14 @@
 import { type PlainDate, remembered } from '../base'
-import type { Catalogue, Credits, Equipment, Exercise, Group, Intent, Joint, Muscle } from '../catalogue'
+import type {
+  Catalogue,
+  Credits,
+  Equipment,
+  Exercise,
+  Group,
+  Intent,
+  Joint,
+  Muscle,
+} from '../catalogue'
 import { ARM_GROUPS, BUILT_IN_CATALOGUE, creditsFor, requireIntent } from '../catalogue'
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
 import type { Method } from './method'
@@ -44,7 +53,9 @@ export interface ClientFacts {
   /** Counted sets per 7 days that a head should have at least. */
   readonly headFloors?: Readonly<Partial<Record<Muscle, number>>>
   /** Ceilings of a joint in points, replacing those that follow from training age and setting. */
-  readonly jointCeilings?: Readonly<Partial<Record<Joint, { readonly week: number, readonly session: number }>>>
+  readonly jointCeilings?: Readonly<
+    Partial<Record<Joint, { readonly week: number; readonly session: number }>>
+  >
   /** Exercises that are not to be planned, and those that are to stay in the plan. */
   readonly avoid?: readonly string[]
   readonly keep?: readonly string[]
@@ -73,15 +84,22 @@ export interface PlanContext {
 }
 
 /** The context of a client who follows the default method with the built-in catalogue. */
-export function defaultContext(client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>): PlanContext {
+export function defaultContext(
+  client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>,
+): PlanContext {
   return {
-    catalogue: BUILT_IN_CATALOGUE, method: STEADY_MIDDLE,
+    catalogue: BUILT_IN_CATALOGUE,
+    method: STEADY_MIDDLE,
     client: { modes: {}, bands: {}, equipment: [], credits: {}, ...client },
   }
 }
 
 /** The context of a client who follows a method, with the coach's own library where there is one. */
-export function contextWith(method: Method, client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>, catalogue: Catalogue = BUILT_IN_CATALOGUE): PlanContext {
+export function contextWith(
+  method: Method,
+  client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>,
+  catalogue: Catalogue = BUILT_IN_CATALOGUE,
+): PlanContext {
   return { ...defaultContext(client), method, catalogue }
 }
 
@@ -94,25 +112,53 @@ export function modeOf(context: PlanContext, group: Group): Mode {
 export function bandOf(context: PlanContext, group: Group): Band {
   const { client, method } = context
   const known = bandsOf(client, method)
-  const band = known.get(group) ?? client.bands[group] ?? hindered(
-    bandFor(group, { age: trainingAge(client.trainingAgeMonths), mode: modeOf(context, group), school: method.school, scale: method.dose.bandScale }), client.slowedBy)
+  const band =
+    known.get(group) ??
+    client.bands[group] ??
+    hindered(
+      bandFor(group, {
+        age: trainingAge(client.trainingAgeMonths),
+        mode: modeOf(context, group),
+        school: method.school,
+        scale: method.dose.bandScale,
+      }),
+      client.slowedBy,
+    )
   known.set(group, band)
   return band
 }
 
-const LOWERED_BY: Readonly<Record<Hindrance, number>> = { energy_deficit: 0.9, age_50: 1, age_60: 0.85, short_sleep: 0.9 }
+const LOWERED_BY: Readonly<Record<Hindrance, number>> = {
+  energy_deficit: 0.9,
+  age_50: 1,
+  age_60: 0.85,
+  short_sleep: 0.9,
+}
 const LEAST_FACTOR = 0.7
 
 /** Target and ceiling as far down as what hinders the client asks for; the floor stays. */
 function hindered(band: Band, by: readonly Hindrance[] = []): Band {
-  const factor = Math.max(LEAST_FACTOR, by.reduce((product, hindrance) => product * LOWERED_BY[hindrance], 1))
-  return factor === 1 ? band : { floor: band.floor, target: Math.max(band.floor, band.target * factor), ceiling: Math.max(band.floor, band.ceiling * factor) }
+  const factor = Math.max(
+    LEAST_FACTOR,
+    by.reduce((product, hindrance) => product * LOWERED_BY[hindrance], 1),
+  )
+  return factor === 1
+    ? band
+    : {
+        floor: band.floor,
+        target: Math.max(band.floor, band.target * factor),
+        ceiling: Math.max(band.floor, band.ceiling * factor),
+      }
 }
 
 const bandsOf = remembered((_client: ClientFacts, _method: Method) => new Map<Group, Band>())
 
 /** The purpose an exercise is planned with, after what the client's own credits change. */
-export function intentFor(context: PlanContext, exercise: Exercise, intentId: string | null): Intent {
+export function intentFor(
+  context: PlanContext,
+  exercise: Exercise,
+  intentId: string | null,
+): Intent {
   const intent = requireIntent(exercise, intentId)
   const own = creditsFor(context.client.credits, exercise.id, intent.id)
   return own ? { ...intent, credits: own } : intent
@@ -124,7 +170,10 @@ const LEAST_FREQUENCY: Readonly<Record<Mode, number>> = { build: 1.5, keep: 1, m
 export function leastFrequency(context: PlanContext, group: Group): number {
   const mode = modeOf(context, group)
   const isArm = (ARM_GROUPS as readonly Group[]).includes(group)
-  return context.client.frequencyMin?.[group] ?? (isArm && mode === 'build' ? context.method.dose.frequencyMin : LEAST_FREQUENCY[mode])
+  return (
+    context.client.frequencyMin?.[group] ??
+    (isArm && mode === 'build' ? context.method.dose.frequencyMin : LEAST_FREQUENCY[mode])
+  )
 }
 
 /** Wanted extensor sets per flexor set. */
@@ -134,5 +183,8 @@ export function ratioWishOf({ client, method }: PlanContext): number {
 
 /** Counted sets a group may have in one session by the client's own figure or, for arms, the method's; undefined where neither says. */
 export function sessionMaxOf({ client, method }: PlanContext, group: Group): number | undefined {
-  return client.sessionMax?.[group] ?? ((ARM_GROUPS as readonly Group[]).includes(group) ? method.dose.maxSetsPerExposure : undefined)
+  return (
+    client.sessionMax?.[group] ??
+    ((ARM_GROUPS as readonly Group[]).includes(group) ? method.dose.maxSetsPerExposure : undefined)
+  )
 }

@@ -2,12 +2,50 @@ export { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, worthOfCredit } from './school'
 export type { CountingSchool, CountingSchoolId } from './school'
 export { LOAD_PROGRESSIONS, LONG_SET_KINDS } from './method'
 export type { LoadProgression, LongSetKind, Method } from './method'
-export { COMPOUNDS_THEN_ARMS, DENSE_AND_SHORT, FEW_HARD_SETS, jointSparing, methodById, METHODS, OWN_ARM_DAY, STEADY_MIDDLE } from './presets'
+export {
+  COMPOUNDS_THEN_ARMS,
+  DENSE_AND_SHORT,
+  FEW_HARD_SETS,
+  jointSparing,
+  methodById,
+  METHODS,
+  OWN_ARM_DAY,
+  STEADY_MIDDLE,
+} from './presets'
 export type { SideLoad } from './sideLoad'
-export { BAND_POSITIONS, DEFAULT_MODES, bandFor, bandPosition, directSetsWanted, groupPosition, MODES, setsOutsideBand, TRAINING_AGES, trainingAge } from './band'
+export {
+  BAND_POSITIONS,
+  DEFAULT_MODES,
+  bandFor,
+  bandPosition,
+  directSetsWanted,
+  groupPosition,
+  MODES,
+  setsOutsideBand,
+  TRAINING_AGES,
+  trainingAge,
+} from './band'
 export type { Band, BandPosition, Mode, TrainingAge } from './band'
-export { bandOf, contextWith, defaultContext, HINDRANCES, PAIN_LEVELS, intentFor, leastFrequency, modeOf, ratioWishOf, sessionMaxOf } from './context'
-export type { ClientFacts, Hindrance, JointSetting, PaceRecord, PainLevel, PlanContext } from './context'
+export {
+  bandOf,
+  contextWith,
+  defaultContext,
+  HINDRANCES,
+  PAIN_LEVELS,
+  intentFor,
+  leastFrequency,
+  modeOf,
+  ratioWishOf,
+  sessionMaxOf,
+} from './context'
+export type {
+  ClientFacts,
+  Hindrance,
+  JointSetting,
+  PaceRecord,
+  PainLevel,
+  PlanContext,
+} from './context'
 export { effectiveSets, valueOfNextSet } from './sessionCurve'
 export type { CurveAge } from './sessionCurve'
 export { METHOD_SETTINGS, settingOf, withSetting } from './settings'

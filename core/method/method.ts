@@ -2,14 +2,28 @@ import type { Span } from '../scheme'
 import type { CountingSchool } from './school'
 
 /** Kinds of long sets a method may allow, read off a set's stages, never stored in it. */
-export const LONG_SET_KINDS = ['drop', 'rest_pause', 'total_of_n', 'sevens', 'stretch_hold'] as const
+export const LONG_SET_KINDS = [
+  'drop',
+  'rest_pause',
+  'total_of_n',
+  'sevens',
+  'stretch_hold',
+] as const
 export type LongSetKind = (typeof LONG_SET_KINDS)[number]
 
-export const LOAD_PROGRESSIONS = ['double_progression', 'top_set_back_off', 'fixed_load_add_reps', 'load_from_rir'] as const
+export const LOAD_PROGRESSIONS = [
+  'double_progression',
+  'top_set_back_off',
+  'fixed_load_add_reps',
+  'load_from_rir',
+] as const
 export type LoadProgression = (typeof LOAD_PROGRESSIONS)[number]
 
 /** A setting that moves from the first to the last working week of a block. */
-interface FromTo { readonly from: number, readonly to: number }
+interface FromTo {
+  readonly from: number
+  readonly to: number
+}
 type Ends = readonly [low: number, high: number]
 
 /**
@@ -46,8 +60,19 @@ export interface Method {
     readonly extendedKinds: readonly LongSetKind[]
     readonly restricted: boolean
   }
-  readonly rest: { readonly compoundHeavy: number, readonly compound: number, readonly isolation: number, readonly compoundMin: number, readonly isolationMin: number }
-  readonly pairing: { readonly mode: 'straight' | 'alternating' | 'superset', readonly circuits: boolean, readonly inside: number, readonly after: number }
+  readonly rest: {
+    readonly compoundHeavy: number
+    readonly compound: number
+    readonly isolation: number
+    readonly compoundMin: number
+    readonly isolationMin: number
+  }
+  readonly pairing: {
+    readonly mode: 'straight' | 'alternating' | 'superset'
+    readonly circuits: boolean
+    readonly inside: number
+    readonly after: number
+  }
   readonly order: {
     readonly first: 'heavy' | 'primer'
     readonly armPlacement: 'ownDay' | 'finisher' | 'both'
@@ -58,7 +83,7 @@ export interface Method {
   readonly form: { readonly momentum: 'strict' | 'lastReps' | 'allowed' }
   /** Seconds: lower, wait at the long end, lift, wait at the short end. */
   readonly tempo: readonly [lower: Span, longPause: Span, lift: Span, shortPause: Span]
-  readonly reps: { readonly compound: Ends, readonly isolation: Ends, readonly forearms: Ends }
+  readonly reps: { readonly compound: Ends; readonly isolation: Ends; readonly forearms: Ends }
   readonly progress: {
     readonly compoundRule: LoadProgression
     readonly isolationRule: LoadProgression
@@ -72,11 +97,11 @@ export interface Method {
   readonly deload: { readonly mode: 'planned' | 'triggered' | 'both' | 'none' }
   /** Readiness in percent that an exposure asks for, by what it is for. */
   readonly recovery: {
-    readonly required: { readonly lead: number, readonly other: number, readonly indirect: number }
+    readonly required: { readonly lead: number; readonly other: number; readonly indirect: number }
     readonly onShortfall: 'move' | 'swap_days' | 'cut_set'
   }
   readonly armCycle: { readonly days: Ends | 'weekly' }
-  readonly time: { readonly generalWarmup: number, readonly compression: readonly number[] }
+  readonly time: { readonly generalWarmup: number; readonly compression: readonly number[] }
   readonly checks: { readonly strictness: 'low' | 'normal' | 'high' }
   readonly joints: { readonly setting: 'normal' | 'sensitive' }
   /** Wanted extensor sets per flexor set. */

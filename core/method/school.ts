@@ -20,7 +20,13 @@ export interface CountingSchool {
 export const COUNTING_SCHOOL_IDS = ['direct_only', 'fractional', 'whole', 'stimulus'] as const
 export type CountingSchoolId = (typeof COUNTING_SCHOOL_IDS)[number]
 
-const COMMON = { wholeFrom: 0.5, wholeIndirect: 1, hardMaxRir: 5, value: 'plain', sessionCurve: false } as const
+const COMMON = {
+  wholeFrom: 0.5,
+  wholeIndirect: 1,
+  hardMaxRir: 5,
+  value: 'plain',
+  sessionCurve: false,
+} as const
 
 /** The schools that come with the program; `fractional` is the default. */
 export const COUNTING_SCHOOLS = {
@@ -34,8 +40,11 @@ export const COUNTING_SCHOOLS = {
 export function worthOfCredit(school: CountingSchool, credit: number): number {
   if (credit === 1) return 1
   switch (school.credit) {
-    case 'direct': return 0
-    case 'as_is': return credit
-    case 'whole': return credit > 0 && credit >= school.wholeFrom ? school.wholeIndirect : 0
+    case 'direct':
+      return 0
+    case 'as_is':
+      return credit
+    case 'whole':
+      return credit > 0 && credit >= school.wholeFrom ? school.wholeIndirect : 0
   }
 }

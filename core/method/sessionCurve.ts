@@ -2,7 +2,10 @@ export type CurveAge = 'new' | 'trained'
 
 /** Falling worth of more sets of one group on one day: widths in sets and slopes, in order. Source: docs/methods.md#session-curve. */
 const SLOPES = [1, 0.75, 0.4, 0.1] as const
-const WIDTHS: Readonly<Record<CurveAge, readonly number[]>> = { trained: [4, 4, 3, 4], new: [3, 3, 2, 3] }
+const WIDTHS: Readonly<Record<CurveAge, readonly number[]>> = {
+  trained: [4, 4, 3, 4],
+  new: [3, 3, 2, 3],
+}
 
 /**
  * Effective sets of one group on one day.

@@ -5,7 +5,7 @@ export interface SideLoad {
   readonly what: string
   readonly groups: readonly Group[]
   /** How often in 7 days. */
-  readonly times: { readonly low: number, readonly high: number }
+  readonly times: { readonly low: number; readonly high: number }
   /** What one of them is worth in indirect sets; null is known to load the groups, amount unknown. */
   readonly setsEach: number | null
   /** The amount is a guess, and is shown as one. */

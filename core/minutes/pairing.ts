@@ -7,8 +7,13 @@ import { mainGroup } from './restUsed'
 export type PairRelation = 'opposite' | 'unrelated' | 'same_group'
 
 const OPPOSITE: readonly (readonly [readonly Group[], readonly Group[]])[] = [
-  [['biceps', 'elbow_flexors_other'], ['triceps']], [['chest', 'delts_front'], ['lats', 'upper_back', 'delts_rear']],
-  [['quads'], ['hamstrings']], [['abs'], ['lower_back']],
+  [['biceps', 'elbow_flexors_other'], ['triceps']],
+  [
+    ['chest', 'delts_front'],
+    ['lats', 'upper_back', 'delts_rear'],
+  ],
+  [['quads'], ['hamstrings']],
+  [['abs'], ['lower_back']],
 ]
 const FLEXORS: readonly Group[] = ['biceps', 'elbow_flexors_other']
 
@@ -20,11 +25,18 @@ export function isGripLimited(slot: Slot, exercise: Exercise, context: PlanConte
 
 /** How two slots stand to each other, by the groups they are chosen for. */
 export function pairRelation(a: Slot, b: Slot, context: PlanContext): PairRelation {
-  const [first, second] = [a, b].map(slot => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context))
+  const [first, second] = [a, b].map(slot =>
+    mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context),
+  )
   if (!first || !second) return 'unrelated'
-  if (first === 'forearms' && second === 'forearms') return areForearmSides(a, b) ? 'opposite' : 'same_group'
+  if (first === 'forearms' && second === 'forearms')
+    return areForearmSides(a, b) ? 'opposite' : 'same_group'
   if (first === second || (FLEXORS.includes(first) && FLEXORS.includes(second))) return 'same_group'
-  const faces = OPPOSITE.some(([one, other]) => (one.includes(first) && other.includes(second)) || (one.includes(second) && other.includes(first)))
+  const faces = OPPOSITE.some(
+    ([one, other]) =>
+      (one.includes(first) && other.includes(second)) ||
+      (one.includes(second) && other.includes(first)),
+  )
   return faces ? 'opposite' : 'unrelated'
 }
 
@@ -38,7 +50,12 @@ function areForearmSides(a: Slot, b: Slot): boolean {
  *
  * Source: docs/methods.md#pairing.
  */
-export function pairedReps(relation: PairRelation, kind: GroupingKind, afterSeconds: number, stations: number): number {
+export function pairedReps(
+  relation: PairRelation,
+  kind: GroupingKind,
+  afterSeconds: number,
+  stations: number,
+): number {
   if (kind === 'circuit' && stations >= 3) return 0.93
   if (relation === 'same_group') return 0.8
   if (relation === 'unrelated') return 0.97

@@ -10,7 +10,10 @@ const SHORT_REST = 60
 const HEAVY_REPS = 8
 
 /** Seconds of a rest and whether the plan gives them. */
-export interface UsedRest { readonly seconds: number, readonly isGiven: boolean }
+export interface UsedRest {
+  readonly seconds: number
+  readonly isGiven: boolean
+}
 
 /** The group an exercise is chosen for first: the slot's own, else the first direct one. */
 export function mainGroup(slot: Slot, exercise: Exercise, context: PlanContext): Group | undefined {
@@ -18,17 +21,27 @@ export function mainGroup(slot: Slot, exercise: Exercise, context: PlanContext):
 }
 
 /** The kind of rest that fits an exercise, for the method's usual and least seconds. */
-export function restClass(run: SetRun, exercise: Exercise): 'compoundHeavy' | 'compound' | 'isolation' {
+export function restClass(
+  run: SetRun,
+  exercise: Exercise,
+): 'compoundHeavy' | 'compound' | 'isolation' {
   if (exercise.kind === 'isolation') return 'isolation'
-  const reps = nominalReps(workStages(run)[0]?.reps) ?? (exercise.repRange[0] + exercise.repRange[1]) / 2
+  const reps =
+    nominalReps(workStages(run)[0]?.reps) ?? (exercise.repRange[0] + exercise.repRange[1]) / 2
   return reps <= HEAVY_REPS ? 'compoundHeavy' : 'compound'
 }
 
 /** Rest after a set: the slot's, else what is usual for one-arm work, small muscles, or the method's class. */
-export function restAfterSet(run: SetRun, slot: Slot, exercise: Exercise, context: PlanContext): UsedRest {
+export function restAfterSet(
+  run: SetRun,
+  slot: Slot,
+  exercise: Exercise,
+  context: PlanContext,
+): UsedRest {
   const given = givenRest(run.restAfter)
   if (given) return given
-  if (sideOrderOf(run, exercise, false) === 'rest_between') return { seconds: exercise.restSeconds, isGiven: false }
+  if (sideOrderOf(run, exercise, false) === 'rest_between')
+    return { seconds: exercise.restSeconds, isGiven: false }
   const main = mainGroup(slot, exercise, context)
   if (main && SHORT_REST_GROUPS.includes(main)) return { seconds: SHORT_REST, isGiven: false }
   return { seconds: context.method.rest[restClass(run, exercise)], isGiven: false }

@@ -30,7 +30,10 @@ export interface SessionTime {
 }
 
 function sumOf(spans: readonly TimeSpan[], ...kinds: readonly SpanKind[]): number {
-  return spans.reduce((sum, { kind, seconds }) => sum + (kinds.length === 0 || kinds.includes(kind) ? seconds : 0), 0)
+  return spans.reduce(
+    (sum, { kind, seconds }) => sum + (kinds.length === 0 || kinds.includes(kind) ? seconds : 0),
+    0,
+  )
 }
 
 function groupingTimes(spans: readonly TimeSpan[]): readonly GroupingTime[] {
@@ -42,14 +45,27 @@ function groupingTimes(spans: readonly TimeSpan[]): readonly GroupingTime[] {
     else byGrouping.set(span.grouping, [span])
   }
   return [...byGrouping].map(([grouping, own]) => ({
-    grouping, seconds: sumOf(own), setup: sumOf(own, 'setup'), warmup: sumOf(own, 'warmup'), work: sumOf(own, 'set'), rest: sumOf(own, 'rest', 'inside', 'transition'),
+    grouping,
+    seconds: sumOf(own),
+    setup: sumOf(own, 'setup'),
+    warmup: sumOf(own, 'warmup'),
+    work: sumOf(own, 'set'),
+    rest: sumOf(own, 'rest', 'inside', 'transition'),
   }))
 }
 
 function isOpen(session: Session): boolean {
-  return session.preparation?.some(({ onlyIf }) => onlyIf !== undefined) === true
-    || session.groupings.some(({ onlyIf, turn, slots }) => onlyIf !== undefined || turn !== undefined
-      || slots.some(({ scheme }) => scheme.runs.some(run => run.countRange !== undefined || run.onlyIf !== undefined)))
+  return (
+    session.preparation?.some(({ onlyIf }) => onlyIf !== undefined) === true ||
+    session.groupings.some(
+      ({ onlyIf, turn, slots }) =>
+        onlyIf !== undefined ||
+        turn !== undefined ||
+        slots.some(({ scheme }) =>
+          scheme.runs.some(run => run.countRange !== undefined || run.onlyIf !== undefined),
+        ),
+    )
+  )
 }
 
 /**
@@ -71,17 +87,44 @@ const plannedTime = remembered((session: Session, context: PlanContext): Session
   const [low, high] = isOpen(session) ? [within('low'), within('high')] : [seconds, seconds]
   const assumed = spans.reduce((sum, span) => sum + span.assumed, 0)
   return {
-    seconds, low, high: Math.max(high, seconds), generalWarmup: sumOf(spans, 'preparation'),
-    transitions: spans.reduce((sum, { kind, grouping, seconds: own }) => sum + (kind === 'transition' && !grouping ? own : 0), 0),
-    groupings: groupingTimes(spans), assumedShare: seconds === 0 ? 0 : assumed / seconds, spans,
+    seconds,
+    low,
+    high: Math.max(high, seconds),
+    generalWarmup: sumOf(spans, 'preparation'),
+    transitions: spans.reduce(
+      (sum, { kind, grouping, seconds: own }) =>
+        sum + (kind === 'transition' && !grouping ? own : 0),
+      0,
+    ),
+    groupings: groupingTimes(spans),
+    assumedShare: seconds === 0 ? 0 : assumed / seconds,
+    spans,
   }
 })
 
 function scaled<Times extends object>(times: Times, pace: number): Times {
-  return Object.fromEntries(Object.entries(times).map(([key, value]) => [key, typeof value === 'number' ? value * pace : value])) as Times
+  return Object.fromEntries(
+    Object.entries(times).map(([key, value]) => [
+      key,
+      typeof value === 'number' ? value * pace : value,
+    ]),
+  ) as Times
 }
 
-function atPace({ assumedShare, groupings, spans, ...seconds }: SessionTime, pace: number): SessionTime {
-  const stretched = spans.map(span => ({ ...span, start: span.start * pace, seconds: span.seconds * pace, assumed: span.assumed * pace }))
-  return { ...scaled(seconds, pace), assumedShare, groupings: groupings.map(times => scaled(times, pace)), spans: stretched }
+function atPace(
+  { assumedShare, groupings, spans, ...seconds }: SessionTime,
+  pace: number,
+): SessionTime {
+  const stretched = spans.map(span => ({
+    ...span,
+    start: span.start * pace,
+    seconds: span.seconds * pace,
+    assumed: span.assumed * pace,
+  }))
+  return {
+    ...scaled(seconds, pace),
+    assumedShare,
+    groupings: groupings.map(times => scaled(times, pace)),
+    spans: stretched,
+  }
 }

@@ -30,25 +30,52 @@ export interface TimeSpan {
 /** Parameters of a session's time; rules of thumb. Source: docs/methods.md#minutes. */
 const TRANSITION = 45
 const WARM_UP_REST = 45
-const USUAL_PAIR = { superset: { inside: 15, after: 75 }, alternating: { inside: 60, after: 60 }, circuit: { inside: 15, after: 75 } } as const
+const USUAL_PAIR = {
+  superset: { inside: 15, after: 75 },
+  alternating: { inside: 60, after: 60 },
+  circuit: { inside: 15, after: 75 },
+} as const
 
 type Paired = Grouping & { readonly kind: keyof typeof USUAL_PAIR }
-interface PlannedSet { readonly run: SetRun, readonly runAt: number, readonly set: number }
-interface Part { readonly slot: Slot, readonly exercise: Exercise, readonly warmups: readonly SetRun[], readonly sets: readonly PlannedSet[] }
+interface PlannedSet {
+  readonly run: SetRun
+  readonly runAt: number
+  readonly set: number
+}
+interface Part {
+  readonly slot: Slot
+  readonly exercise: Exercise
+  readonly warmups: readonly SetRun[]
+  readonly sets: readonly PlannedSet[]
+}
 
 /** Spans in a row, each beginning where the one before ends. */
-interface Track { readonly spans: TimeSpan[], end: number }
+interface Track {
+  readonly spans: TimeSpan[]
+  end: number
+}
 
 function add(track: Track, kind: SpanKind, seconds: number, more: Partial<TimeSpan> = {}): void {
   track.spans.push({ kind, start: track.end, seconds, assumed: 0, ...more })
   track.end += seconds
 }
 
-function addRest(track: Track, kind: 'rest' | 'inside', { seconds, isGiven }: UsedRest, grouping: Grouping): void {
+function addRest(
+  track: Track,
+  kind: 'rest' | 'inside',
+  { seconds, isGiven }: UsedRest,
+  grouping: Grouping,
+): void {
   add(track, kind, seconds, { grouping: grouping.id, assumed: isGiven ? 0 : seconds })
 }
 
-function addSet(track: Track, { slot, exercise }: Part, { run, runAt, set }: PlannedSet, grouping: Grouping, context: PlanContext): void {
+function addSet(
+  track: Track,
+  { slot, exercise }: Part,
+  { run, runAt, set }: PlannedSet,
+  grouping: Grouping,
+  context: PlanContext,
+): void {
   const { seconds, assumed } = setSeconds(run, exercise, context, isPaired(grouping))
   add(track, 'set', seconds, { grouping: grouping.id, slot: slot.id, run: runAt, set, assumed })
 }
@@ -56,7 +83,7 @@ function addSet(track: Track, { slot, exercise }: Part, { run, runAt, set }: Pla
 function countIn(run: SetRun, which: Case, mayFallAway: boolean): number {
   if (which === 'nominal' || (which === 'high' && !run.countRange)) return run.count
   if (which === 'high') return run.countRange?.high ?? run.count
-  return mayFallAway || run.onlyIf !== undefined ? 0 : run.countRange?.low ?? run.count
+  return mayFallAway || run.onlyIf !== undefined ? 0 : (run.countRange?.low ?? run.count)
 }
 
 function partOf(slot: Slot, grouping: Grouping, which: Case, context: PlanContext): Part {
@@ -73,10 +100,21 @@ function partOf(slot: Slot, grouping: Grouping, which: Case, context: PlanContex
   return { slot, exercise: requireExercise(context.catalogue, slot.exercise), warmups, sets }
 }
 
-function addStart(track: Track, { slot, exercise, warmups }: Part, grouping: Grouping, context: PlanContext): void {
+function addStart(
+  track: Track,
+  { slot, exercise, warmups }: Part,
+  grouping: Grouping,
+  context: PlanContext,
+): void {
   add(track, 'setup', exercise.setupSeconds, { grouping: grouping.id, slot: slot.id })
   for (const run of warmups) {
-    add(track, 'warmup', setSeconds(run, exercise, context).seconds + ((run.restAfter && restSeconds(run.restAfter)) ?? WARM_UP_REST), { grouping: grouping.id, slot: slot.id })
+    add(
+      track,
+      'warmup',
+      setSeconds(run, exercise, context).seconds +
+        ((run.restAfter && restSeconds(run.restAfter)) ?? WARM_UP_REST),
+      { grouping: grouping.id, slot: slot.id },
+    )
   }
 }
 
@@ -87,17 +125,32 @@ function addStraight(track: Track, part: Part, grouping: Grouping, context: Plan
     const sides = sideOrderOf(planned.run, part.exercise, false) === 'rest_between' ? 2 : 1
     for (let side = 1; side <= sides; side++) {
       addSet(track, part, planned, grouping, context)
-      if (!isLast || side < sides) addRest(track, 'rest', restAfterSet(planned.run, part.slot, part.exercise, context), grouping)
+      if (!isLast || side < sides)
+        addRest(
+          track,
+          'rest',
+          restAfterSet(planned.run, part.slot, part.exercise, context),
+          grouping,
+        )
     }
   })
 }
 
 /** The rests of a grouping that is done together: between its partners and after a round. */
-export function pairRests(grouping: Grouping, context: PlanContext): { readonly inside: UsedRest, readonly after: UsedRest } {
+export function pairRests(
+  grouping: Grouping,
+  context: PlanContext,
+): { readonly inside: UsedRest; readonly after: UsedRest } {
   const { pairing } = context.method
   const kind = grouping.kind === 'straight' ? 'superset' : grouping.kind
-  const usual = pairing.mode === kind || (kind === 'circuit' && pairing.mode === 'superset') ? pairing : USUAL_PAIR[kind]
-  const inside = givenRest(grouping.restBetweenPartners) ?? { seconds: usual.inside, isGiven: false }
+  const usual =
+    pairing.mode === kind || (kind === 'circuit' && pairing.mode === 'superset')
+      ? pairing
+      : USUAL_PAIR[kind]
+  const inside = givenRest(grouping.restBetweenPartners) ?? {
+    seconds: usual.inside,
+    isGiven: false,
+  }
   return {
     inside: { ...inside, seconds: Math.max(inside.seconds, grouping.changeOverSeconds ?? 0) },
     after: givenRest(grouping.restAfterRound) ?? { seconds: usual.after, isGiven: false },
@@ -105,7 +158,12 @@ export function pairRests(grouping: Grouping, context: PlanContext): { readonly 
 }
 
 /** Rounds of all partners, then what single partners have left over. */
-function addPaired(track: Track, grouping: Paired, parts: readonly Part[], context: PlanContext): void {
+function addPaired(
+  track: Track,
+  grouping: Paired,
+  parts: readonly Part[],
+  context: PlanContext,
+): void {
   const rounds = Math.min(...parts.map(({ sets }) => sets.length))
   const { inside, after } = pairRests(grouping, context)
   for (let round = 0; round < rounds; round++) {
@@ -119,7 +177,13 @@ function addPaired(track: Track, grouping: Paired, parts: readonly Part[], conte
   let isFirst = rounds === 0
   for (const part of parts) {
     for (const planned of part.sets.slice(rounds)) {
-      if (!isFirst) addRest(track, 'rest', restAfterSet(planned.run, part.slot, part.exercise, context), grouping)
+      if (!isFirst)
+        addRest(
+          track,
+          'rest',
+          restAfterSet(planned.run, part.slot, part.exercise, context),
+          grouping,
+        )
       isFirst = false
       addSet(track, part, planned, grouping, context)
     }
@@ -131,7 +195,9 @@ function isPaired(grouping: Grouping): grouping is Paired {
 }
 
 function addGrouping(track: Track, grouping: Grouping, which: Case, context: PlanContext): void {
-  const parts = grouping.slots.map(slot => partOf(slot, grouping, which, context)).filter(({ sets, warmups }) => sets.length + warmups.length > 0)
+  const parts = grouping.slots
+    .map(slot => partOf(slot, grouping, which, context))
+    .filter(({ sets, warmups }) => sets.length + warmups.length > 0)
   if (isPaired(grouping) && parts.length > 1) {
     for (const part of parts) addStart(track, part, grouping, context)
     return addPaired(track, grouping, parts, context)
@@ -144,24 +210,39 @@ function addGrouping(track: Track, grouping: Grouping, which: Case, context: Pla
 }
 
 /** Between two groupings: the way over, or a longer rest that the plan asks for. */
-function transitionAfter(grouping: Grouping, next: Grouping, session: Session, context: PlanContext): number {
+function transitionAfter(
+  grouping: Grouping,
+  next: Grouping,
+  session: Session,
+  context: PlanContext,
+): number {
   const own = givenRest(grouping.restAfterGrouping)?.seconds ?? 0
   const between = givenRest(session.restBetweenMuscles)?.seconds ?? 0
   if (between <= Math.max(TRANSITION, own)) return Math.max(TRANSITION, own)
-  const mains = [grouping, next].map(({ slots: [slot] }) => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context))
+  const mains = [grouping, next].map(({ slots: [slot] }) =>
+    mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context),
+  )
   return mains[0] !== mains[1] ? between : Math.max(TRANSITION, own)
 }
 
 function hasSets(grouping: Grouping, which: Case, context: PlanContext): boolean {
-  return grouping.slots.some((slot) => {
+  return grouping.slots.some(slot => {
     const { sets, warmups } = partOf(slot, grouping, which, context)
     return sets.length + warmups.length > 0
   })
 }
 
-function addPreparation(track: Track, { preparation }: Session, which: Case, isAnything: boolean, { method }: PlanContext): void {
-  if (!preparation && isAnything) add(track, 'preparation', method.time.generalWarmup, { assumed: method.time.generalWarmup })
-  for (const { minutes, onlyIf } of preparation ?? []) if (onlyIf === undefined || which !== 'low') add(track, 'preparation', minutes * 60)
+function addPreparation(
+  track: Track,
+  { preparation }: Session,
+  which: Case,
+  isAnything: boolean,
+  { method }: PlanContext,
+): void {
+  if (!preparation && isAnything)
+    add(track, 'preparation', method.time.generalWarmup, { assumed: method.time.generalWarmup })
+  for (const { minutes, onlyIf } of preparation ?? [])
+    if (onlyIf === undefined || which !== 'low') add(track, 'preparation', minutes * 60)
 }
 
 /**
@@ -171,7 +252,11 @@ function addPreparation(track: Track, { preparation }: Session, which: Case, isA
  * Edge:   no exercises give no spans but the preparation the plan names; no set-up time gives a span of 0 s.
  * Source: docs/methods.md#minutes.
  */
-export function sessionSpans(session: Session, context: PlanContext, which: Case = 'nominal'): readonly TimeSpan[] {
+export function sessionSpans(
+  session: Session,
+  context: PlanContext,
+  which: Case = 'nominal',
+): readonly TimeSpan[] {
   const kept = session.groupings.filter(grouping => hasSets(grouping, which, context))
   const track: Track = { spans: [], end: 0 }
   addPreparation(track, session, which, kept.length > 0, context)
@@ -194,11 +279,17 @@ const groupingSeconds = remembered((grouping: Grouping, context: PlanContext): n
 
 /** Seconds of a session as `sessionTime` gives them, without working out again the groupings that are known already. */
 export function sessionSeconds(session: Session, context: PlanContext): number {
-  const kept = session.groupings.filter(grouping => groupingSeconds(grouping, context) > 0 || hasSets(grouping, 'nominal', context))
+  const kept = session.groupings.filter(
+    grouping => groupingSeconds(grouping, context) > 0 || hasSets(grouping, 'nominal', context),
+  )
   const start: Track = { spans: [], end: 0 }
   addPreparation(start, session, 'nominal', kept.length > 0, context)
   return kept.reduce((sum, grouping, at) => {
     const before = kept[at - 1]
-    return sum + groupingSeconds(grouping, context) + (before ? transitionAfter(before, grouping, session, context) : 0)
+    return (
+      sum +
+      groupingSeconds(grouping, context) +
+      (before ? transitionAfter(before, grouping, session, context) : 0)
+    )
   }, start.end)
 }

@@ -1,7 +1,12 @@
 import { type LoadGrid, roundLoad } from '../estimate'
 
 /** A warm-up set to propose. */
-export interface WarmUpSet { readonly share: number, readonly load: number, readonly reps: number, readonly restSeconds: number }
+export interface WarmUpSet {
+  readonly share: number
+  readonly load: number
+  readonly reps: number
+  readonly restSeconds: number
+}
 
 export interface WarmUpQuestion {
   readonly workingLoad: number
@@ -17,11 +22,21 @@ export interface WarmUpQuestion {
 const HEAVY = 0.8
 const MEDIUM = 0.65
 const MOST = 4
-const SHARES: Readonly<Record<number, readonly number[]>> = { 0: [], 1: [0.6], 2: [0.5, 0.75], 3: [0.45, 0.65, 0.85], 4: [0.4, 0.55, 0.7, 0.85] }
+const SHARES: Readonly<Record<number, readonly number[]>> = {
+  0: [],
+  1: [0.6],
+  2: [0.5, 0.75],
+  3: [0.45, 0.65, 0.85],
+  4: [0.4, 0.55, 0.7, 0.85],
+}
 const LONGER_REST_FROM = 0.75
 
 /** How many warm-up sets an exercise wants. */
-export function warmUpCount({ shareOfOneRep, isPrepared, hasPain }: Pick<WarmUpQuestion, 'shareOfOneRep' | 'isPrepared' | 'hasPain'>): number {
+export function warmUpCount({
+  shareOfOneRep,
+  isPrepared,
+  hasPain,
+}: Pick<WarmUpQuestion, 'shareOfOneRep' | 'isPrepared' | 'hasPain'>): number {
   const usual = shareOfOneRep >= HEAVY ? 3 : shareOfOneRep >= MEDIUM ? 2 : 1
   const prepared = isPrepared ? Math.max(shareOfOneRep >= HEAVY ? 1 : 0, usual - 1) : usual
   return Math.min(MOST, prepared + (hasPain ? 1 : 0))
@@ -41,7 +56,10 @@ function repsAt(share: number): number {
  */
 export function proposedWarmUp(question: WarmUpQuestion): readonly WarmUpSet[] {
   const sets = (SHARES[warmUpCount(question)] ?? []).map(share => ({
-    share, load: roundLoad(question.workingLoad * share, question.grid, 'down'), reps: repsAt(share), restSeconds: share >= LONGER_REST_FROM ? 60 : 45,
+    share,
+    load: roundLoad(question.workingLoad * share, question.grid, 'down'),
+    reps: repsAt(share),
+    restSeconds: share >= LONGER_REST_FROM ? 60 : 45,
   }))
   return sets.filter(({ load }, at) => load !== sets[at - 1]?.load)
 }

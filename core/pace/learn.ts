@@ -25,14 +25,23 @@ const HOURS_PER_DAY = 24
 const SECOND_SESSION_HOURS = 6
 const DAYS_PER_WEEK = 7
 
-interface Held { readonly session: TrainedSession, readonly hour: number, readonly impulses: ReadonlyMap<Group, number>, readonly first: ReadonlyMap<Group, string> }
+interface Held {
+  readonly session: TrainedSession
+  readonly hour: number
+  readonly impulses: ReadonlyMap<Group, number>
+  readonly first: ReadonlyMap<Group, string>
+}
 
 /** ln of each day's estimate over the exercise's robust line; exercises with fewer than four estimates say nothing. */
 function deviations(values: readonly DatedValue[], from: PlainDate): ReadonlyMap<string, number> {
   const found = new Map<string, number>()
   for (const [exercise, own] of groupedBy(values, value => value.exercise)) {
     if (own.length < LEAST_FOR_LINE) continue
-    const points = own.map(({ on, value }) => ({ on, week: daysBetween(from, on) / DAYS_PER_WEEK, y: Math.log(value) }))
+    const points = own.map(({ on, value }) => ({
+      on,
+      week: daysBetween(from, on) / DAYS_PER_WEEK,
+      y: Math.log(value),
+    }))
     const { slope, base } = robustLine(points)
     for (const { on, week, y } of points) found.set(`${exercise} ${on}`, y - base - slope * week)
   }
@@ -43,20 +52,38 @@ function deviations(values: readonly DatedValue[], from: PlainDate): ReadonlyMap
 function firstDirect(content: Session, context: PlanContext): ReadonlyMap<Group, string> {
   const first = new Map<Group, string>()
   for (const slot of sessionSlots(content)) {
-    for (const group of directGroups(slot.credits ?? intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits)) if (!first.has(group)) first.set(group, slot.exercise)
+    for (const group of directGroups(
+      slot.credits ??
+        intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
+    ))
+      if (!first.has(group)) first.set(group, slot.exercise)
   }
   return first
 }
 
-function exposuresFor(group: Group, held: readonly Held[], deviation: ReadonlyMap<string, number>): readonly PaceExposure[] {
+function exposuresFor(
+  group: Group,
+  held: readonly Held[],
+  deviation: ReadonlyMap<string, number>,
+): readonly PaceExposure[] {
   return held.flatMap(({ session, hour, first }, at): PaceExposure[] => {
     const exercise = session.isPainful ? undefined : first.get(group)
     const off = exercise === undefined ? undefined : deviation.get(`${exercise} ${session.on}`)
     const doses = held.slice(0, at).flatMap(({ hour: earlier, impulses }) => {
       const impulse = impulses.get(group) ?? 0
-      return impulse > 0 && hour - earlier <= DOSE_DAYS * HOURS_PER_DAY ? [{ impulse, hours: hour - earlier }] : []
+      return impulse > 0 && hour - earlier <= DOSE_DAYS * HOURS_PER_DAY
+        ? [{ impulse, hours: hour - earlier }]
+        : []
     })
-    return off === undefined || doses.length === 0 ? [] : [{ doses, deviation: off, ...(session.isRecovered !== null && { recovered: session.isRecovered }) }]
+    return off === undefined || doses.length === 0
+      ? []
+      : [
+          {
+            doses,
+            deviation: off,
+            ...(session.isRecovered !== null && { recovered: session.isRecovered }),
+          },
+        ]
   })
 }
 
@@ -68,17 +95,34 @@ function exposuresFor(group: Group, held: readonly Held[], deviation: ReadonlyMa
  * Edge:   fewer than eight exposures, or gaps all alike: not enough data, and the usual hours stay.
  * Source: docs/methods.md#learned-recovery.
  */
-export function learnedPaces(sessions: readonly TrainedSession[], values: readonly DatedValue[], context: PlanContext): ReadonlyMap<Group, OwnPace> {
+export function learnedPaces(
+  sessions: readonly TrainedSession[],
+  values: readonly DatedValue[],
+  context: PlanContext,
+): ReadonlyMap<Group, OwnPace> {
   const [earliest] = [...sessions].sort((a, b) => a.on.localeCompare(b.on) || a.place - b.place)
   if (!earliest) return new Map()
-  const held = sessions.map((session): Held => ({
-    session, hour: daysBetween(earliest.on, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS, impulses: impulsesOf(countedWorkOfDay({ role: 'open', sessions: [session.content] }, context), context), first: firstDirect(session.content, context),
-  })).sort((a, b) => a.hour - b.hour)
+  const held = sessions
+    .map((session): Held => ({
+      session,
+      hour:
+        daysBetween(earliest.on, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS,
+      impulses: impulsesOf(
+        countedWorkOfDay({ role: 'open', sessions: [session.content] }, context),
+        context,
+      ),
+      first: firstDirect(session.content, context),
+    }))
+    .sort((a, b) => a.hour - b.hour)
   const deviation = deviations(values, earliest.on)
   const { recoveryPace: _, ...client } = context.client
   const usual = { ...context, client }
-  return new Map(GROUPS.flatMap((group): (readonly [Group, OwnPace])[] => {
-    const exposures = exposuresFor(group, held, deviation)
-    return exposures.length === 0 ? [] : [[group, ownPace(exposures, group, tauHours(group, usual))]]
-  }))
+  return new Map(
+    GROUPS.flatMap((group): (readonly [Group, OwnPace])[] => {
+      const exposures = exposuresFor(group, held, deviation)
+      return exposures.length === 0
+        ? []
+        : [[group, ownPace(exposures, group, tauHours(group, usual))]]
+    }),
+  )
 }

@@ -22,11 +22,25 @@ export interface DatedSession {
 const ARMS = ['biceps', 'elbow_flexors_other', 'triceps'] as const
 
 /** What is kept of a planned session when it is sent. */
-export function datedSession({ pass, day, place, on, name, content }: BlockSession, context: PlanContext): DatedSession {
+export function datedSession(
+  { pass, day, place, on, name, content }: BlockSession,
+  context: PlanContext,
+): DatedSession {
   const slots = sessionSlots(content)
   const armSets = slots.reduce((sum, { exercise, intent, scheme, credits }) => {
-    const direct = directGroups(credits ?? intentFor(context, requireExercise(context.catalogue, exercise), intent).credits)
+    const direct = directGroups(
+      credits ?? intentFor(context, requireExercise(context.catalogue, exercise), intent).credits,
+    )
     return sum + (ARMS.some(group => direct.includes(group)) ? plannedSets(scheme) : 0)
   }, 0)
-  return { pass, day, place, on, name, armSets, setsPlanned: slots.reduce((sum, { scheme }) => sum + plannedSets(scheme), 0), session: content }
+  return {
+    pass,
+    day,
+    place,
+    on,
+    name,
+    armSets,
+    setsPlanned: slots.reduce((sum, { scheme }) => sum + plannedSets(scheme), 0),
+    session: content,
+  }
 }

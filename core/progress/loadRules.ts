@@ -1,10 +1,20 @@
 import { roundHalfUp } from '../base'
-import { estimatedOneRep, expectedReps, type LoadGrid, loadForReps, nextWeight, roundLoad } from '../estimate'
+import {
+  estimatedOneRep,
+  expectedReps,
+  type LoadGrid,
+  loadForReps,
+  nextWeight,
+  roundLoad,
+} from '../estimate'
 import { median } from '../log'
 import type { LoadProgression } from '../method'
 
 /** A set as it was done: reps, and those in reserve at its end. */
-export interface DoneSet { readonly reps: number, readonly rir: number }
+export interface DoneSet {
+  readonly reps: number
+  readonly rir: number
+}
 
 /** What an exercise is to be done with, and where it stands in its rule. */
 export interface LoadPlan {
@@ -15,7 +25,7 @@ export interface LoadPlan {
   readonly high: number
   /** Exposures in a row at this load that fell short. */
   readonly short: number
-  readonly backOff?: { readonly load: number, readonly reps: number }
+  readonly backOff?: { readonly load: number; readonly reps: number }
 }
 
 export interface LoadQuestion {
@@ -41,7 +51,8 @@ const RIR_SLACK = 0.5
 const SLACK = 1e-9
 const FIXED_TRIES = 3
 
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length)
+const mean = (values: readonly number[]) =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length)
 
 /** A lighter load that can be loaded, at least one step down. */
 function lighter(load: number, grid: LoadGrid): number {
@@ -68,48 +79,111 @@ function oneMore(done: readonly DoneSet[], high: number): readonly number[] {
 }
 
 /** The next weight where its reps would still be in the range; a higher range for now where they would not. */
-function stepUp({ range: [low, high], rir, grid, plan, done }: LoadQuestion, mayWait: boolean): LoadPlan {
+function stepUp(
+  { range: [low, high], rir, grid, plan, done }: LoadQuestion,
+  mayWait: boolean,
+): LoadPlan {
   const next = nextWeight(plan.load, grid)
-  const raised: LoadPlan = { ...plan, high: plan.high + RAISE, targets: done.map(({ reps }) => reps + 1), short: 0 }
+  const raised: LoadPlan = {
+    ...plan,
+    high: plan.high + RAISE,
+    targets: done.map(({ reps }) => reps + 1),
+    short: 0,
+  }
   if (next === undefined) return raised
   const oneRep = oneRepOf(plan.load, done)
   const reps = oneRep === undefined ? low : Math.floor(expectedReps(oneRep, next) - rir + SLACK)
-  if (reps >= low) return { load: next, targets: done.map(() => Math.min(reps, high)), high, short: 0 }
+  if (reps >= low)
+    return { load: next, targets: done.map(() => Math.min(reps, high)), high, short: 0 }
   if (mayWait && plan.high < high + MOST_RAISED) return raised
   return { load: next, targets: done.map(() => Math.max(1, low - 2)), high, short: 0 }
 }
 
 function doubleProgression(question: LoadQuestion): LoadPlan {
-  const { range: [low, high], rir, grid, plan, done } = question
-  if (done.every(({ reps }) => reps >= plan.high) && mean(done.map(set => set.rir)) >= rir - RIR_SLACK) return stepUp(question, true)
+  const {
+    range: [low, high],
+    rir,
+    grid,
+    plan,
+    done,
+  } = question
+  if (
+    done.every(({ reps }) => reps >= plan.high) &&
+    mean(done.map(set => set.rir)) >= rir - RIR_SLACK
+  )
+    return stepUp(question, true)
   const isShort = done.filter(({ reps }) => reps < low).length * 2 >= done.length
-  if (isShort && plan.short > 0) return { load: lighter(plan.load, grid), targets: done.map(() => roundHalfUp((low + high) / 2)), high, short: 0 }
+  if (isShort && plan.short > 0)
+    return {
+      load: lighter(plan.load, grid),
+      targets: done.map(() => roundHalfUp((low + high) / 2)),
+      high,
+      short: 0,
+    }
   return { ...plan, targets: oneMore(done, plan.high), short: isShort ? plan.short + 1 : 0 }
 }
 
 function topSetBackOff(question: LoadQuestion): LoadPlan {
-  const { range: [low, high], rir, grid, plan, done, backOffShare = BACK_OFF } = question
+  const {
+    range: [low, high],
+    rir,
+    grid,
+    plan,
+    done,
+    backOffShare = BACK_OFF,
+  } = question
   const [top] = done
   if (!top) return plan
-  const load = top.reps >= high && top.rir >= rir - RIR_SLACK ? nextWeight(plan.load, grid) ?? plan.load : top.reps < low ? lighter(plan.load, grid) : plan.load
+  const load =
+    top.reps >= high && top.rir >= rir - RIR_SLACK
+      ? (nextWeight(plan.load, grid) ?? plan.load)
+      : top.reps < low
+        ? lighter(plan.load, grid)
+        : plan.load
   const oneRep = oneRepOf(plan.load, done)
   const backOff = roundLoad(plan.load * (1 - backOffShare), grid, 'down')
   return {
-    load, high, short: 0, targets: [Math.min(high, top.reps + (load === plan.load ? 1 : 0))],
-    backOff: { load: backOff, reps: Math.max(1, Math.floor((oneRep === undefined ? high : expectedReps(oneRep, backOff)) - rir - 1 + SLACK)) },
+    load,
+    high,
+    short: 0,
+    targets: [Math.min(high, top.reps + (load === plan.load ? 1 : 0))],
+    backOff: {
+      load: backOff,
+      reps: Math.max(
+        1,
+        Math.floor((oneRep === undefined ? high : expectedReps(oneRep, backOff)) - rir - 1 + SLACK),
+      ),
+    },
   }
 }
 
 function fixedLoadAddReps(question: LoadQuestion): LoadPlan {
-  const { range: [, high], grid, plan, done } = question
+  const {
+    range: [, high],
+    grid,
+    plan,
+    done,
+  } = question
   if (done.every(({ reps }) => reps >= high)) return stepUp(question, false)
   const isMissed = done.some(({ reps }, at) => reps < (plan.targets[at] ?? 0))
-  if (!isMissed) return { ...plan, targets: done.map(({ reps }) => Math.min(high, reps + 1)), short: 0 }
+  if (!isMissed)
+    return { ...plan, targets: done.map(({ reps }) => Math.min(high, reps + 1)), short: 0 }
   if (plan.short + 1 >= FIXED_TRIES) return { ...plan, load: lighter(plan.load, grid), short: 0 }
-  return { ...plan, targets: plan.short === 0 ? oneMore(done, high) : plan.targets, short: plan.short + 1 }
+  return {
+    ...plan,
+    targets: plan.short === 0 ? oneMore(done, high) : plan.targets,
+    short: plan.short + 1,
+  }
 }
 
-function loadFromRir({ range: [low, high], rir, grid, plan, estimates = [], done }: LoadQuestion): LoadPlan {
+function loadFromRir({
+  range: [low, high],
+  rir,
+  grid,
+  plan,
+  estimates = [],
+  done,
+}: LoadQuestion): LoadPlan {
   const oneRep = median(estimates.length > 0 ? estimates : [oneRepOf(plan.load, done) ?? 0])
   const middle = (low + high) / 2
   const targets = done.map(() => roundHalfUp(middle))
@@ -117,7 +191,12 @@ function loadFromRir({ range: [low, high], rir, grid, plan, estimates = [], done
   // A single step is always allowed, however large its share.
   const most = Math.max(plan.load * (1 + BAND), nextWeight(plan.load, grid) ?? plan.load)
   const least = Math.min(plan.load * (1 - BAND), lighter(plan.load, grid))
-  return { load: roundLoad(Math.min(most, Math.max(least, loadForReps(oneRep, middle, rir))), grid), targets, high, short: 0 }
+  return {
+    load: roundLoad(Math.min(most, Math.max(least, loadForReps(oneRep, middle, rir))), grid),
+    targets,
+    high,
+    short: 0,
+  }
 }
 
 /**
@@ -130,10 +209,14 @@ function loadFromRir({ range: [low, high], rir, grid, plan, estimates = [], done
 export function nextLoadPlan(question: LoadQuestion): LoadPlan {
   if (question.done.length === 0) return question.plan
   switch (question.rule) {
-    case 'double_progression': return doubleProgression(question)
-    case 'top_set_back_off': return topSetBackOff(question)
-    case 'fixed_load_add_reps': return fixedLoadAddReps(question)
-    case 'load_from_rir': return loadFromRir(question)
+    case 'double_progression':
+      return doubleProgression(question)
+    case 'top_set_back_off':
+      return topSetBackOff(question)
+    case 'fixed_load_add_reps':
+      return fixedLoadAddReps(question)
+    case 'load_from_rir':
+      return loadFromRir(question)
   }
 }
 

@@ -17,14 +17,33 @@ const STEP_EVERY = 2
  * Edge:   one rotation is the start; no rise is larger than the cap, but a single set always is allowed; a fall is not capped.
  * Source: docs/methods.md#block; examples P1 and P2.
  */
-export function setRamp({ kind, start, end, rotations, cap = USUAL_CAP }: { readonly kind: RampKind, readonly start: number, readonly end: number, readonly rotations: number, readonly cap?: number }): readonly number[] {
+export function setRamp({
+  kind,
+  start,
+  end,
+  rotations,
+  cap = USUAL_CAP,
+}: {
+  readonly kind: RampKind
+  readonly start: number
+  readonly end: number
+  readonly rotations: number
+  readonly cap?: number
+}): readonly number[] {
   const sets: number[] = []
   for (let week = 1; week <= rotations; week++) {
-    const wanted = kind === 'none' || rotations === 1 ? start
-      : kind === 'linear' ? roundHalfUp(start + (end - start) * (week - 1) / (rotations - 1))
-        : steps(start, end, week)
+    const wanted =
+      kind === 'none' || rotations === 1
+        ? start
+        : kind === 'linear'
+          ? roundHalfUp(start + ((end - start) * (week - 1)) / (rotations - 1))
+          : steps(start, end, week)
     const before = sets.at(-1)
-    sets.push(before === undefined ? wanted : Math.min(wanted, before + Math.max(1, roundHalfUp(cap * before))))
+    sets.push(
+      before === undefined
+        ? wanted
+        : Math.min(wanted, before + Math.max(1, roundHalfUp(cap * before))),
+    )
   }
   return sets
 }
@@ -43,8 +62,17 @@ export const LEAST_RIR = { compound: 1, isolation: 0 } as const
  * Units:  whole reps in reserve, never under the least of the kind.
  * Source: docs/methods.md#block; example P3.
  */
-export function effortRamp({ from, to }: { readonly from: number, readonly to: number }, rotations: number, least: number = LEAST_RIR.isolation): readonly number[] {
-  return Array.from({ length: rotations }, (_, at) => Math.max(least, roundHalfUp(rotations === 1 ? from : from + (to - from) * at / (rotations - 1))))
+export function effortRamp(
+  { from, to }: { readonly from: number; readonly to: number },
+  rotations: number,
+  least: number = LEAST_RIR.isolation,
+): readonly number[] {
+  return Array.from({ length: rotations }, (_, at) =>
+    Math.max(
+      least,
+      roundHalfUp(rotations === 1 ? from : from + ((to - from) * at) / (rotations - 1)),
+    ),
+  )
 }
 
 /**
@@ -53,7 +81,11 @@ export function effortRamp({ from, to }: { readonly from: number, readonly to: n
  * Shape:  `sets` as given, none more than one above; `left` is what no place could take.
  * Source: docs/methods.md#block; example P4.
  */
-export function spreadSets(sets: readonly number[], wanted: number, mayTake: (at: number) => boolean = () => true): { readonly sets: readonly number[], readonly left: number } {
+export function spreadSets(
+  sets: readonly number[],
+  wanted: number,
+  mayTake: (at: number) => boolean = () => true,
+): { readonly sets: readonly number[]; readonly left: number } {
   const spread = [...sets]
   let left = wanted - sets.reduce((sum, own) => sum + own, 0)
   for (let at = 0; at < spread.length && left > 0; at++) {

@@ -1,14 +1,31 @@
 import type { Group } from '../catalogue'
 import type { PlanContext } from '../method'
 
-interface GroupRecovery { readonly tauHours: number, readonly capacity: number }
+interface GroupRecovery {
+  readonly tauHours: number
+  readonly capacity: number
+}
 const of = (tauHours: number, capacity: number): GroupRecovery => ({ tauHours, capacity })
 
 /** Hours to decay to 37 %, and the fatigue that would leave nothing. Rules of thumb. Source: docs/methods.md#recovery. */
 export const RECOVERY: Readonly<Record<Group, GroupRecovery>> = {
-  biceps: of(30, 12), elbow_flexors_other: of(28, 12), triceps: of(28, 12), forearms: of(22, 14), chest: of(34, 12),
-  delts_front: of(28, 12), delts_side: of(22, 14), delts_rear: of(22, 14), lats: of(32, 12), upper_back: of(28, 12), traps: of(26, 12),
-  lower_back: of(42, 8), abs: of(22, 14), glutes: of(36, 12), quads: of(38, 12), hamstrings: of(38, 12), calves: of(22, 14),
+  biceps: of(30, 12),
+  elbow_flexors_other: of(28, 12),
+  triceps: of(28, 12),
+  forearms: of(22, 14),
+  chest: of(34, 12),
+  delts_front: of(28, 12),
+  delts_side: of(22, 14),
+  delts_rear: of(22, 14),
+  lats: of(32, 12),
+  upper_back: of(28, 12),
+  traps: of(26, 12),
+  lower_back: of(42, 8),
+  abs: of(22, 14),
+  glutes: of(36, 12),
+  quads: of(38, 12),
+  hamstrings: of(38, 12),
+  calves: of(22, 14),
 }
 
 const SLOWER = 1.1
@@ -30,17 +47,31 @@ export function readinessPercent(group: Group, fatigue: number): number {
 }
 
 /** Hours until a group is ready from some fatigue on; 0 if it is. */
-export function hoursToReady(group: Group, fatigue: number, context: PlanContext, thresholdPercent = READY_PERCENT): number {
+export function hoursToReady(
+  group: Group,
+  fatigue: number,
+  context: PlanContext,
+  thresholdPercent = READY_PERCENT,
+): number {
   const allowed = RECOVERY[group].capacity * (1 - thresholdPercent / 100)
   return fatigue <= allowed ? 0 : tauHours(group, context) * Math.log(fatigue / allowed)
 }
 
 /** A dose of fatigue at an hour. */
-export interface Dose { readonly hour: number, readonly impulse: number }
+export interface Dose {
+  readonly hour: number
+  readonly impulse: number
+}
 
 /** Fatigue that earlier doses leave at an hour, each by itself; doses at or after the hour leave nothing. */
-export function leftovers(doses: readonly Dose[], atHour: number, tau: number): readonly { readonly dose: Dose, readonly left: number }[] {
-  return doses.filter(dose => dose.hour < atHour).map(dose => ({ dose, left: dose.impulse * Math.exp(-(atHour - dose.hour) / tau) }))
+export function leftovers(
+  doses: readonly Dose[],
+  atHour: number,
+  tau: number,
+): readonly { readonly dose: Dose; readonly left: number }[] {
+  return doses
+    .filter(dose => dose.hour < atHour)
+    .map(dose => ({ dose, left: dose.impulse * Math.exp(-(atHour - dose.hour) / tau) }))
 }
 
 /**
@@ -48,10 +79,17 @@ export function leftovers(doses: readonly Dose[], atHour: number, tau: number): 
  *
  * Shape: one number per dose, which must stand in the order of their hours.
  */
-export function cyclicBefore(doses: readonly Dose[], periodHours: number, tau: number): readonly number[] {
+export function cyclicBefore(
+  doses: readonly Dose[],
+  periodHours: number,
+  tau: number,
+): readonly number[] {
   const [first] = doses
   if (!first) return []
-  let fatigue = cyclicLeftovers(doses, first.hour, periodHours, tau).reduce((sum, { left }) => sum + left, 0)
+  let fatigue = cyclicLeftovers(doses, first.hour, periodHours, tau).reduce(
+    (sum, { left }) => sum + left,
+    0,
+  )
   let hour = first.hour
   return doses.map((dose, at) => {
     if (at > 0) fatigue *= Math.exp(-(dose.hour - hour) / tau)
@@ -67,11 +105,16 @@ export function cyclicBefore(doses: readonly Dose[], periodHours: number, tau: n
  *
  * Units: hours; a dose at the very hour acted one whole rotation ago.
  */
-export function cyclicLeftovers(doses: readonly Dose[], atHour: number, periodHours: number, tau: number): readonly { readonly dose: Dose, readonly left: number }[] {
+export function cyclicLeftovers(
+  doses: readonly Dose[],
+  atHour: number,
+  periodHours: number,
+  tau: number,
+): readonly { readonly dose: Dose; readonly left: number }[] {
   const repeated = 1 - Math.exp(-periodHours / tau)
-  return doses.map((dose) => {
-    const since = ((atHour - dose.hour) % periodHours + periodHours) % periodHours || periodHours
-    return { dose, left: dose.impulse * Math.exp(-since / tau) / repeated }
+  return doses.map(dose => {
+    const since = (((atHour - dose.hour) % periodHours) + periodHours) % periodHours || periodHours
+    return { dose, left: (dose.impulse * Math.exp(-since / tau)) / repeated }
   })
 }
 
@@ -79,9 +122,11 @@ export function cyclicLeftovers(doses: readonly Dose[], atHour: number, periodHo
 export function decayMatrix(hours: readonly number[], period: number, tau: number): Float64Array {
   const repeated = 1 - Math.exp(-period / tau)
   const matrix = new Float64Array(hours.length ** 2)
-  hours.forEach((at, s) => hours.forEach((from, t) => {
-    const since = ((at - from) % period + period) % period || period
-    matrix[s * hours.length + t] = Math.exp(-since / tau) / repeated
-  }))
+  hours.forEach((at, s) =>
+    hours.forEach((from, t) => {
+      const since = (((at - from) % period) + period) % period || period
+      matrix[s * hours.length + t] = Math.exp(-since / tau) / repeated
+    }),
+  )
   return matrix
 }

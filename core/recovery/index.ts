@@ -1,9 +1,32 @@
 export { dayImpulses, extensionFactor, impulsesOf, proximityFactor, setImpulse } from './impulse'
 export type { ImpulseOptions } from './impulse'
-export { cyclicBefore, cyclicLeftovers, decayMatrix, hoursToReady, leftovers, READY_PERCENT, readinessPercent, RECOVERY, tauHours } from './decay'
+export {
+  cyclicBefore,
+  cyclicLeftovers,
+  decayMatrix,
+  hoursToReady,
+  leftovers,
+  READY_PERCENT,
+  readinessPercent,
+  RECOVERY,
+  tauHours,
+} from './decay'
 export type { Dose } from './decay'
-export { fatigueSources, readinessState, rotationRecovery, sessionLoads, threadState } from './rotationRecovery'
-export type { Arrival, ExposureRole, ReadinessState, RotationRecovery, SessionLoad, ThreadState } from './rotationRecovery'
+export {
+  fatigueSources,
+  readinessState,
+  rotationRecovery,
+  sessionLoads,
+  threadState,
+} from './rotationRecovery'
+export type {
+  Arrival,
+  ExposureRole,
+  ReadinessState,
+  RotationRecovery,
+  SessionLoad,
+  ThreadState,
+} from './rotationRecovery'
 export { loadLeftAfter, repsLeftAfterGrip } from './carryOver'
 export { ownPace, PERFORMANCE_LOSS } from './ownPace'
 export type { OwnPace, PaceExposure } from './ownPace'

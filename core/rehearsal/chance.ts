@@ -11,5 +11,9 @@ export interface Chance {
 /** Chance by a seed (Box and Muller 1958 for the normal numbers). */
 export function chance(seed: number): Chance {
   const uniform = seededRandom(seed)
-  return { uniform, normal: (mean, spread) => mean + spread * Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()) }
+  return {
+    uniform,
+    normal: (mean, spread) =>
+      mean + spread * Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()),
+  }
 }

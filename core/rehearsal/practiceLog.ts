@@ -8,16 +8,39 @@ import type { RehearsalGround } from './ground'
 import { rehearsedRun, type RehearsedOutcome, type RehearsedSet } from './run'
 
 /** A session of a simulated client, as a log keeps it. */
-export interface PracticeSession { readonly session: BlockSession, readonly isMissed: boolean, readonly sets: readonly LoggedSet[], readonly isRecovered: boolean | null, readonly minutes: number | null }
+export interface PracticeSession {
+  readonly session: BlockSession
+  readonly isMissed: boolean
+  readonly sets: readonly LoggedSet[]
+  readonly isRecovered: boolean | null
+  readonly minutes: number | null
+}
 
 /** What is taken for an exercise nobody has an estimate of. Units: kilograms. */
 const USUAL_STRENGTH = { compound: 60, isolation: 25 } as const
 
-function loggedSet({ slot: { slot }, set, load, reps, rir }: RehearsedSet, strengths: ReadonlyMap<string, number>, context: PlanContext): LoggedSet {
+function loggedSet(
+  { slot: { slot }, set, load, reps, rir }: RehearsedSet,
+  strengths: ReadonlyMap<string, number>,
+  context: PlanContext,
+): LoggedSet {
   const exercise = requireExercise(context.catalogue, slot.exercise)
   const grid = loadGrid(exercise, 'kg')
   const oneRep = strengths.get(slot.exercise) ?? USUAL_STRENGTH[exercise.kind]
-  return { slot: slot.id, exercise: slot.exercise, intent: slot.intent, set, stage: 1, side: null, role: 'working', loadKg: grid.kind === 'none' ? null : roundLoad(load * oneRep, grid), reps: exercise.repUnit === 'reps' ? reps : null, seconds: exercise.repUnit === 'reps' ? null : reps * 3, rir, isRirOpen: false }
+  return {
+    slot: slot.id,
+    exercise: slot.exercise,
+    intent: slot.intent,
+    set,
+    stage: 1,
+    side: null,
+    role: 'working',
+    loadKg: grid.kind === 'none' ? null : roundLoad(load * oneRep, grid),
+    reps: exercise.repUnit === 'reps' ? reps : null,
+    seconds: exercise.repUnit === 'reps' ? null : reps * 3,
+    rir,
+    isRirOpen: false,
+  }
 }
 
 /**
@@ -26,10 +49,19 @@ function loggedSet({ slot: { slot }, set, load, reps, rir }: RehearsedSet, stren
  * Units: kilograms and reps as they are written down; loads that can be loaded.
  * Edge:  the same seed writes the same log; an exercise without an estimate is taken at a usual strength.
  */
-export function practiceLog(ground: RehearsalGround, seed: number, strengths: ReadonlyMap<string, number>, context: PlanContext): readonly PracticeSession[] {
+export function practiceLog(
+  ground: RehearsalGround,
+  seed: number,
+  strengths: ReadonlyMap<string, number>,
+  context: PlanContext,
+): readonly PracticeSession[] {
   const outcomes: RehearsedOutcome[] = []
   rehearsedRun(ground, seed, outcome => outcomes.push(outcome))
   return outcomes.map(({ session: { session }, isMissed, sets, isRecovered }): PracticeSession => ({
-    session, isMissed, isRecovered, sets: sets.map(set => loggedSet(set, strengths, context)), minutes: isMissed ? null : Math.round(sessionSeconds(session.content, context) / 60),
+    session,
+    isMissed,
+    isRecovered,
+    sets: sets.map(set => loggedSet(set, strengths, context)),
+    minutes: isMissed ? null : Math.round(sessionSeconds(session.content, context) / 60),
   }))
 }

@@ -4,22 +4,37 @@ import type { RehearsalGround } from './ground'
 import type { Run } from './run'
 
 /** Where a tenth, half and nine tenths of the runs lie. */
-export interface Spread { readonly low: number, readonly middle: number, readonly high: number }
+export interface Spread {
+  readonly low: number
+  readonly middle: number
+  readonly high: number
+}
 
 export interface RehearsalSpread {
   readonly runs: number
   /** Of the muscles the block trains directly, in the order of groups. */
-  readonly groups: readonly { readonly group: Group, readonly planned: readonly number[], readonly counted: readonly Spread[], readonly readiness: readonly Spread[], readonly strength: Spread }[]
-  readonly joints: readonly { readonly joint: Joint, readonly load: readonly Spread[] }[]
+  readonly groups: readonly {
+    readonly group: Group
+    readonly planned: readonly number[]
+    readonly counted: readonly Spread[]
+    readonly readiness: readonly Spread[]
+    readonly strength: Spread
+  }[]
+  readonly joints: readonly { readonly joint: Joint; readonly load: readonly Spread[] }[]
   /** Shares of all decisions about muscles, after rotations with nothing missed and with something missed. */
-  readonly rows: readonly { readonly row: DecisionRow, readonly whole: number, readonly missed: number }[]
+  readonly rows: readonly {
+    readonly row: DecisionRow
+    readonly whole: number
+    readonly missed: number
+  }[]
   readonly missedShare: number
   readonly painPasses: number
 }
 
 function spread(values: readonly number[]): Spread {
   const sorted = Float64Array.from(values).sort()
-  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0
+  const at = (share: number) =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0
   return { low: at(0.1), middle: at(0.5), high: at(0.9) }
 }
 
@@ -31,7 +46,8 @@ function spread(values: readonly number[]): Spread {
  */
 export function rehearsalSpread(runs: readonly Run[], ground: RehearsalGround): RehearsalSpread {
   const passes = runs.length > 0 ? ground.passes.map((_, at) => at) : []
-  const over = (of: (run: Run, pass: number) => number) => passes.map(pass => spread(runs.map(run => of(run, pass))))
+  const over = (of: (run: Run, pass: number) => number) =>
+    passes.map(pass => spread(runs.map(run => of(run, pass))))
   const counts = { whole: new Map<DecisionRow, number>(), missed: new Map<DecisionRow, number>() }
   let [sessions, missed, pains] = [0, 0, 0]
   for (const run of runs) {
@@ -43,14 +59,30 @@ export function rehearsalSpread(runs: readonly Run[], ground: RehearsalGround): 
       for (const row of pass.rows) counted.set(row, (counted.get(row) ?? 0) + 1)
     }
   }
-  const total = (of: ReadonlyMap<DecisionRow, number>) => Math.max(1, [...of.values()].reduce((sum, one) => sum + one, 0))
+  const total = (of: ReadonlyMap<DecisionRow, number>) =>
+    Math.max(
+      1,
+      [...of.values()].reduce((sum, one) => sum + one, 0),
+    )
   return {
-    runs: runs.length, missedShare: missed / Math.max(1, sessions), painPasses: pains / Math.max(1, runs.length),
+    runs: runs.length,
+    missedShare: missed / Math.max(1, sessions),
+    painPasses: pains / Math.max(1, runs.length),
     groups: ground.trained.map(group => ({
-      group: GROUPS[group] as Group, planned: ground.passes.map(pass => (pass.counted[group] ?? 0) / pass.weeks), counted: over((run, pass) => run.passes[pass]?.counted[group] ?? 0), readiness: over((run, pass) => run.passes[pass]?.readiness[group] ?? 0),
+      group: GROUPS[group] as Group,
+      planned: ground.passes.map(pass => (pass.counted[group] ?? 0) / pass.weeks),
+      counted: over((run, pass) => run.passes[pass]?.counted[group] ?? 0),
+      readiness: over((run, pass) => run.passes[pass]?.readiness[group] ?? 0),
       strength: spread(runs.map(run => Math.exp(run.strength[group] ?? 0) - 1)),
     })),
-    joints: JOINTS.map((joint, at) => ({ joint, load: over((run, pass) => run.passes[pass]?.joints[at] ?? 0) })),
-    rows: DECISION_ROWS.map(row => ({ row, whole: (counts.whole.get(row) ?? 0) / total(counts.whole), missed: (counts.missed.get(row) ?? 0) / total(counts.missed) })).filter(({ whole, missed: some }) => whole + some > 0),
+    joints: JOINTS.map((joint, at) => ({
+      joint,
+      load: over((run, pass) => run.passes[pass]?.joints[at] ?? 0),
+    })),
+    rows: DECISION_ROWS.map(row => ({
+      row,
+      whole: (counts.whole.get(row) ?? 0) / total(counts.whole),
+      missed: (counts.missed.get(row) ?? 0) / total(counts.missed),
+    })).filter(({ whole, missed: some }) => whole + some > 0),
   }
 }

@@ -25,9 +25,14 @@ export interface ReplanQuestion {
   readonly isClosed: (date: PlainDate) => boolean
 }
 
-export interface Move extends Place { readonly on: PlainDate }
+export interface Move extends Place {
+  readonly on: PlainDate
+}
 /** A session with sets it takes over. */
-export interface Refilled extends Place { readonly content: Session, readonly sets: readonly { readonly group: Group, readonly sets: number }[] }
+export interface Refilled extends Place {
+  readonly content: Session
+  readonly sets: readonly { readonly group: Group; readonly sets: number }[]
+}
 
 /** What a construction does to the sessions ahead. */
 export interface Construction {
@@ -42,18 +47,29 @@ export interface Replan extends Construction {
   /** Share of what the missed session was worth that is still done, 0 to 1. */
   readonly kept: number
   /** Direct sets of the missed session by muscle. */
-  readonly sets: readonly { readonly group: Group, readonly kept: number, readonly of: number }[]
-  readonly lowest: { readonly group: Group, readonly on: PlainDate, readonly name: string, readonly readiness: number } | null
-  readonly longest: { readonly on: PlainDate, readonly name: string, readonly minutes: number, readonly limit: number | null } | null
+  readonly sets: readonly { readonly group: Group; readonly kept: number; readonly of: number }[]
+  readonly lowest: {
+    readonly group: Group
+    readonly on: PlainDate
+    readonly name: string
+    readonly readiness: number
+  } | null
+  readonly longest: {
+    readonly on: PlainDate
+    readonly name: string
+    readonly minutes: number
+    readonly limit: number | null
+  } | null
   /** The joint that rises most against its weeks before; null without a history. */
-  readonly ramp: { readonly joint: Joint, readonly ramp: number } | null
+  readonly ramp: { readonly joint: Joint; readonly ramp: number } | null
   readonly daysChanged: number
   readonly endsOn: PlainDate
   readonly newStops: number
   readonly newCautions: number
 }
 
-export const isAt = (a: Place) => (b: Place) => a.pass === b.pass && a.day === b.day && a.place === b.place
+export const isAt = (a: Place) => (b: Place) =>
+  a.pass === b.pass && a.day === b.day && a.place === b.place
 
 /** Days looked at after the missed one. */
 export const HORIZON_DAYS = 7

@@ -4,7 +4,10 @@ import { nominalReps, type SetRun, workStages } from '../scheme'
 import type { SessionOutcome } from './passReview'
 
 /** What came of a session of the plan; undefined where nothing is known. */
-export function outcomeOf({ day, place }: Pick<BlockSession, 'day' | 'place'>, outcomes: readonly SessionOutcome[]): SessionOutcome | undefined {
+export function outcomeOf(
+  { day, place }: Pick<BlockSession, 'day' | 'place'>,
+  outcomes: readonly SessionOutcome[],
+): SessionOutcome | undefined {
   return outcomes.find(outcome => outcome.day === day && outcome.place === place)
 }
 

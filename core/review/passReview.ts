@@ -31,9 +31,9 @@ export interface ReviewQuestion {
   readonly context: PlanContext
   /** Outcomes by pass: of the reviewed one, and of the one before where there was one. */
   readonly outcomes: ReadonlyMap<number, readonly SessionOutcome[]>
-  readonly trends: readonly { readonly exercise: string, readonly trend: Trend }[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
   /** When each exercise was done last; left out, nobody was away. */
-  readonly lastDone?: readonly { readonly exercise: string, readonly on: PlainDate }[]
+  readonly lastDone?: readonly { readonly exercise: string; readonly on: PlainDate }[]
 }
 
 /** A muscle over the rotation. Units: counted sets per 7 days; `due` is what was planned for the sessions that are behind. */
@@ -44,9 +44,9 @@ export interface MuscleRow {
   readonly done: number
   readonly band: Band
   /** Days in the rotation that train it. */
-  readonly times: { readonly due: number, readonly done: number }
+  readonly times: { readonly due: number; readonly done: number }
   /** Readiness at its least ready direct exposure, as due and as done; percent, null without one. */
-  readonly readiness: { readonly due: number | null, readonly done: number | null }
+  readonly readiness: { readonly due: number | null; readonly done: number | null }
 }
 
 /** An exercise over the rotation. Reps are of first parts of working sets; loads in kilograms. */
@@ -75,7 +75,7 @@ export interface PassReview {
   readonly recovered: number
   readonly notRecovered: number
   /** Of the sessions whose minutes are known: what they took, and what they were reckoned at. */
-  readonly minutes: { readonly done: number, readonly planned: number, readonly sessions: number }
+  readonly minutes: { readonly done: number; readonly planned: number; readonly sessions: number }
   readonly missed: readonly BlockSession[]
   /** Sessions said to be recovered in which half of the sets fell short. */
   readonly contradictory: readonly string[]
@@ -85,31 +85,62 @@ export interface PassReview {
 const isBehind = ({ state }: SessionOutcome) => state !== 'ahead'
 
 /** The rotation with other sessions in its days. */
-function withSessions({ rotation, sessions }: BlockPass, of: (session: BlockSession) => BlockSession['content'] | undefined): Rotation {
-  return { ...rotation, days: rotation.days.map((day, d) => ({ ...day, sessions: sessions.filter(session => session.day === d && !session.isSkipped).flatMap(session => of(session) ?? []) })) }
+function withSessions(
+  { rotation, sessions }: BlockPass,
+  of: (session: BlockSession) => BlockSession['content'] | undefined,
+): Rotation {
+  return {
+    ...rotation,
+    days: rotation.days.map((day, d) => ({
+      ...day,
+      sessions: sessions
+        .filter(session => session.day === d && !session.isSkipped)
+        .flatMap(session => of(session) ?? []),
+    })),
+  }
 }
 
 /** The ledger of what was done in a pass. */
-export function doneLedger(pass: BlockPass, outcomes: readonly SessionOutcome[], context: PlanContext): RotationLedger {
+export function doneLedger(
+  pass: BlockPass,
+  outcomes: readonly SessionOutcome[],
+  context: PlanContext,
+): RotationLedger {
   return rotationLedger(doneRotation(pass, outcomes), context)
 }
 
 function doneRotation(pass: BlockPass, outcomes: readonly SessionOutcome[]): Rotation {
-  return withSessions(pass, (session) => {
+  return withSessions(pass, session => {
     const outcome = outcomeOf(session, outcomes)
-    return outcome && outcome.sets.length > 0 ? doneSession(session.content, outcome.sets) : undefined
+    return outcome && outcome.sets.length > 0
+      ? doneSession(session.content, outcome.sets)
+      : undefined
   })
 }
 
-const directOf = (slot: Slot, context: PlanContext) => directGroups(slot.credits ?? intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits)
+const directOf = (slot: Slot, context: PlanContext) =>
+  directGroups(
+    slot.credits ??
+      intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
+  )
 
 function directSets({ sessions }: BlockPass, group: Group, context: PlanContext): number {
-  return sessions.filter(({ isSkipped }) => !isSkipped).flatMap(({ content }) => sessionSlots(content)).reduce((sum, slot) => sum + (directOf(slot, context).includes(group) ? plannedSets(slot.scheme) : 0), 0)
+  return sessions
+    .filter(({ isSkipped }) => !isSkipped)
+    .flatMap(({ content }) => sessionSlots(content))
+    .reduce(
+      (sum, slot) => sum + (directOf(slot, context).includes(group) ? plannedSets(slot.scheme) : 0),
+      0,
+    )
 }
 
-function exerciseRows(pass: BlockPass, outcomes: readonly SessionOutcome[]): readonly ExerciseRow[] {
-  const rows = new Map<string, { due: number, slots: Slot[], sets: LoggedSet[] }>()
-  const rowFor = (exercise: string) => rows.get(exercise) ?? rows.set(exercise, { due: 0, slots: [], sets: [] }).get(exercise)!
+function exerciseRows(
+  pass: BlockPass,
+  outcomes: readonly SessionOutcome[],
+): readonly ExerciseRow[] {
+  const rows = new Map<string, { due: number; slots: Slot[]; sets: LoggedSet[] }>()
+  const rowFor = (exercise: string) =>
+    rows.get(exercise) ?? rows.set(exercise, { due: 0, slots: [], sets: [] }).get(exercise)!
   for (const session of pass.sessions) {
     const outcome = outcomeOf(session, outcomes)
     if (session.isSkipped || !outcome || !isBehind(outcome)) continue
@@ -123,18 +154,28 @@ function exerciseRows(pass: BlockPass, outcomes: readonly SessionOutcome[]): rea
   const middle = (values: readonly number[]) => (values.length > 0 ? median(values) : null)
   return [...rows].map(([exercise, { due, slots, sets }]): ExerciseRow => {
     const runs = slots.flatMap(({ scheme }) => scheme.runs.filter(({ role }) => role === 'working'))
-    const known = <Value>(values: readonly (Value | null | undefined)[]) => values.flatMap(value => (value === null || value === undefined ? [] : [value]))
+    const known = <Value>(values: readonly (Value | null | undefined)[]) =>
+      values.flatMap(value => (value === null || value === undefined ? [] : [value]))
     const loads = known(sets.map(({ loadKg }) => loadKg))
     return {
-      exercise: exercise as ExerciseId, setsDue: due, setsDone: sets.length, topKg: loads.length > 0 ? Math.max(...loads) : null, plannedKg: plannedKg(runs), repsPlanned: middle(known(runs.map(run => nominalReps(workStages(run)[0]?.reps)))), repsDone: middle(known(sets.map(({ reps }) => reps))),
-      rirPlanned: middle(known(runs.map(leadRir))), rirDone: middle(known(sets.map(({ rir }) => rir))),
+      exercise: exercise as ExerciseId,
+      setsDue: due,
+      setsDone: sets.length,
+      topKg: loads.length > 0 ? Math.max(...loads) : null,
+      plannedKg: plannedKg(runs),
+      repsPlanned: middle(known(runs.map(run => nominalReps(workStages(run)[0]?.reps)))),
+      repsDone: middle(known(sets.map(({ reps }) => reps))),
+      rirPlanned: middle(known(runs.map(leadRir))),
+      rirDone: middle(known(sets.map(({ rir }) => rir))),
     }
   })
 }
 
 /** The heaviest weight the plan names for working sets. */
 function plannedKg(runs: readonly SetRun[]): number | null {
-  const weights = runs.flatMap(run => workStages(run).slice(0, 1)).flatMap(({ load }) => (load?.kind === 'weight' ? [kilogramsOf(load)] : []))
+  const weights = runs
+    .flatMap(run => workStages(run).slice(0, 1))
+    .flatMap(({ load }) => (load?.kind === 'weight' ? [kilogramsOf(load)] : []))
   return weights.length > 0 ? Math.max(...weights) : null
 }
 
@@ -145,51 +186,128 @@ function leastReady(recovery: RotationRecovery, group: Group): number | null {
 }
 
 function timesIn({ days }: Rotation, group: Group, context: PlanContext): number {
-  return days.filter(({ sessions }) => sessions.some(session => sessionSlots(session).some(slot => directOf(slot, context).includes(group)))).length
+  return days.filter(({ sessions }) =>
+    sessions.some(session =>
+      sessionSlots(session).some(slot => directOf(slot, context).includes(group)),
+    ),
+  ).length
 }
 
-function minutesOf(reviewed: BlockPass, outcomes: readonly SessionOutcome[], context: PlanContext): PassReview['minutes'] {
-  const known = reviewed.sessions.flatMap((session) => {
+function minutesOf(
+  reviewed: BlockPass,
+  outcomes: readonly SessionOutcome[],
+  context: PlanContext,
+): PassReview['minutes'] {
+  const known = reviewed.sessions.flatMap(session => {
     const minutes = outcomeOf(session, outcomes)?.minutes
-    return minutes ? [{ done: minutes, planned: sessionSeconds(session.content, context) / 60 }] : []
+    return minutes
+      ? [{ done: minutes, planned: sessionSeconds(session.content, context) / 60 }]
+      : []
   })
-  return { done: known.reduce((sum, { done }) => sum + done, 0), planned: known.reduce((sum, { planned }) => sum + planned, 0), sessions: known.length }
+  return {
+    done: known.reduce((sum, { done }) => sum + done, 0),
+    planned: known.reduce((sum, { planned }) => sum + planned, 0),
+    sessions: known.length,
+  }
 }
 
 function soreJoint(slots: readonly Slot[], context: PlanContext): GroupEvidence['sore'] {
-  const touched = JOINTS.filter(joint => slots.some(slot => intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).jointStress[joint] > 0))
-  const [worst] = touched.map(joint => ({ joint, level: context.client.pain?.[joint] ?? 'none' as const })).sort((a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level))
+  const touched = JOINTS.filter(joint =>
+    slots.some(
+      slot =>
+        intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent)
+          .jointStress[joint] > 0,
+    ),
+  )
+  const [worst] = touched
+    .map(joint => ({ joint, level: context.client.pain?.[joint] ?? ('none' as const) }))
+    .sort((a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level))
   return worst && worst.level !== 'none' ? worst : null
 }
 
-interface Known { readonly question: ReviewQuestion, readonly reviewed: BlockPass, readonly next: BlockPass, readonly outcomes: readonly SessionOutcome[], readonly done: RotationLedger, readonly before: RotationLedger | null, readonly due: number, readonly setsDone: number }
+interface Known {
+  readonly question: ReviewQuestion
+  readonly reviewed: BlockPass
+  readonly next: BlockPass
+  readonly outcomes: readonly SessionOutcome[]
+  readonly done: RotationLedger
+  readonly before: RotationLedger | null
+  readonly due: number
+  readonly setsDone: number
+}
 
 function evidenceFor(group: Group, known: Known): GroupEvidence {
   const { question, reviewed, next, outcomes, done, before, due, setsDone } = known
   const { context, trends } = question
-  const trained = reviewed.sessions.filter(({ content }) => sessionSlots(content).some(slot => directOf(slot, context).includes(group)))
+  const trained = reviewed.sessions.filter(({ content }) =>
+    sessionSlots(content).some(slot => directOf(slot, context).includes(group)),
+  )
   const answers = trained.flatMap(session => outcomeOf(session, outcomes)?.isRecovered ?? [])
-  const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(({ role }) => role !== 'indirect')
-  const pooled = pooledTrend(trends.filter(({ exercise }) => {
-    const known = context.catalogue.get(exercise)
-    return known !== undefined && directGroups(known.intents[0].credits).includes(group)
-  }).map(({ trend }) => trend))
+  const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
+    ({ role }) => role !== 'indirect',
+  )
+  const pooled = pooledTrend(
+    trends
+      .filter(({ exercise }) => {
+        const known = context.catalogue.get(exercise)
+        return known !== undefined && directGroups(known.intents[0].credits).includes(group)
+      })
+      .map(({ trend }) => trend),
+  )
   const nextLedger = rotationLedger(next.rotation, context)
   const band = bandOf(context, group)
-  const isBelow = (ledger: RotationLedger) => ledger.groups[group].week.counted.value < band.floor - DECIDE.floorSlack
+  const isBelow = (ledger: RotationLedger) =>
+    ledger.groups[group].week.counted.value < band.floor - DECIDE.floorSlack
   const direct = directSets(next, group, context)
   return {
-    group, mode: modeOf(context, group), direct, counted: nextLedger.groups[group].week.counted.value, band, verdict: pooled.verdict, probability: pooled.probability, slope: pooled.slope,
-    sore: soreJoint(next.sessions.flatMap(({ content }) => sessionSlots(content)).filter(slot => directOf(slot, context).includes(group)), context),
-    adherence: due === 0 ? 1 : setsDone / due, done: setsDone, planned: due, recovered: answers.filter(Boolean).length, notRecovered: answers.filter(answer => !answer).length,
-    readiness: arrivals.length > 0 ? arrivals.reduce((sum, { readiness }) => sum + readiness, 0) / arrivals.length : 100, exposures: arrivals.length, lowExposures: arrivals.filter(({ readiness }) => readiness < DECIDE.readiness).length,
-    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0, ramp: next.isDeload || reviewed.isDeload ? 0 : Math.max(0, direct - directSets(reviewed, group, context)), daysAway: daysAwayFor(group, known),
+    group,
+    mode: modeOf(context, group),
+    direct,
+    counted: nextLedger.groups[group].week.counted.value,
+    band,
+    verdict: pooled.verdict,
+    probability: pooled.probability,
+    slope: pooled.slope,
+    sore: soreJoint(
+      next.sessions
+        .flatMap(({ content }) => sessionSlots(content))
+        .filter(slot => directOf(slot, context).includes(group)),
+      context,
+    ),
+    adherence: due === 0 ? 1 : setsDone / due,
+    done: setsDone,
+    planned: due,
+    recovered: answers.filter(Boolean).length,
+    notRecovered: answers.filter(answer => !answer).length,
+    readiness:
+      arrivals.length > 0
+        ? arrivals.reduce((sum, { readiness }) => sum + readiness, 0) / arrivals.length
+        : 100,
+    exposures: arrivals.length,
+    lowExposures: arrivals.filter(({ readiness }) => readiness < DECIDE.readiness).length,
+    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0,
+    ramp:
+      next.isDeload || reviewed.isDeload
+        ? 0
+        : Math.max(0, direct - directSets(reviewed, group, context)),
+    daysAway: daysAwayFor(group, known),
   }
 }
 
 /** Days from the last time a muscle was trained directly to the next rotation; longer rotations than two weeks are no absence. */
-function daysAwayFor(group: Group, { question: { context, lastDone = [] }, next }: Known): number | null {
-  const last = lastDone.filter(({ exercise, on }) => on < next.from && directGroups(context.catalogue.get(exercise)?.intents[0].credits ?? {}).includes(group)).map(({ on }) => on).sort().at(-1)
+function daysAwayFor(
+  group: Group,
+  { question: { context, lastDone = [] }, next }: Known,
+): number | null {
+  const last = lastDone
+    .filter(
+      ({ exercise, on }) =>
+        on < next.from &&
+        directGroups(context.catalogue.get(exercise)?.intents[0].credits ?? {}).includes(group),
+    )
+    .map(({ on }) => on)
+    .sort()
+    .at(-1)
   const days = last === undefined ? null : daysBetween(last, next.from)
   return days !== null && days <= next.rotation.days.length ? 0 : days
 }
@@ -200,11 +318,16 @@ const LEAST_FALLING = 2
 const MISSED_REPS = 2
 
 /** Sessions whose middle set fell two reps or more short of the low end. */
-function shortSessions(reviewed: BlockPass, outcomes: readonly SessionOutcome[]): readonly BlockSession[] {
-  return reviewed.sessions.filter((session) => {
+function shortSessions(
+  reviewed: BlockPass,
+  outcomes: readonly SessionOutcome[],
+): readonly BlockSession[] {
+  return reviewed.sessions.filter(session => {
     const sets = outcomeOf(session, outcomes)?.sets.filter(isWorkingSet) ?? []
     const missed = sets.flatMap(({ slot, reps }) => {
-      const run = sessionSlots(session.content).find(({ id }) => id === slot)?.scheme.runs.find(({ role }) => role === 'working')
+      const run = sessionSlots(session.content)
+        .find(({ id }) => id === slot)
+        ?.scheme.runs.find(({ role }) => role === 'working')
       const low = run && lowEnd(run)
       return low === undefined || reps === null ? [] : [Math.max(0, low - reps)]
     })
@@ -212,13 +335,24 @@ function shortSessions(reviewed: BlockPass, outcomes: readonly SessionOutcome[])
   })
 }
 
-function deloadSigns(evidence: readonly GroupEvidence[], { question: { context }, outcomes, reviewed }: Known): readonly DeloadSign[] {
+function deloadSigns(
+  evidence: readonly GroupEvidence[],
+  { question: { context }, outcomes, reviewed }: Known,
+): readonly DeloadSign[] {
   const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
-  const sore = JOINTS.filter((joint: Joint) => ['hold', 'swap', 'stop'].includes(context.client.pain?.[joint] ?? 'none'))
+  const sore = JOINTS.filter((joint: Joint) =>
+    ['hold', 'swap', 'stop'].includes(context.client.pain?.[joint] ?? 'none'),
+  )
   return [
-    ...(evidence.filter(({ verdict }) => verdict === 'decline').length >= LEAST_FALLING ? ['falling' as const] : []),
-    ...(answers.length >= LEAST_ANSWERS_FOR_DELOAD && answers.filter(answer => !answer).length / answers.length >= DECIDE.notRecoveredShare ? ['not_recovered' as const] : []),
-    ...(sore.length >= LEAST_SORE ? ['sore_joints' as const] : []), ...(shortSessions(reviewed, outcomes).length >= 2 ? ['missed_reps' as const] : []),
+    ...(evidence.filter(({ verdict }) => verdict === 'decline').length >= LEAST_FALLING
+      ? ['falling' as const]
+      : []),
+    ...(answers.length >= LEAST_ANSWERS_FOR_DELOAD &&
+    answers.filter(answer => !answer).length / answers.length >= DECIDE.notRecoveredShare
+      ? ['not_recovered' as const]
+      : []),
+    ...(sore.length >= LEAST_SORE ? ['sore_joints' as const] : []),
+    ...(shortSessions(reviewed, outcomes).length >= 2 ? ['missed_reps' as const] : []),
   ]
 }
 
@@ -239,25 +373,59 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
   const asDone = doneRotation(reviewed, outcomes)
   const done = rotationLedger(asDone, context)
   const formerOutcomes = question.outcomes.get(pass - 1) ?? []
-  const before = former && formerOutcomes.some(({ sets }) => sets.length > 0) ? doneLedger(former, formerOutcomes, context) : null
-  const asDue = withSessions(reviewed, (session) => {
+  const before =
+    former && formerOutcomes.some(({ sets }) => sets.length > 0)
+      ? doneLedger(former, formerOutcomes, context)
+      : null
+  const asDue = withSessions(reviewed, session => {
     const outcome = outcomeOf(session, outcomes)
     return outcome && isBehind(outcome) ? session.content : undefined
   })
   const dueLedger = rotationLedger(asDue, context)
   const planned = rotationLedger(reviewed.rotation, context)
-  const [readyDue, readyDone] = [rotationRecovery(asDue, context), rotationRecovery(asDone, context)]
+  const [readyDue, readyDone] = [
+    rotationRecovery(asDue, context),
+    rotationRecovery(asDone, context),
+  ]
   const exercises = exerciseRows(reviewed, outcomes)
-  const [due, setsDone] = [exercises.reduce((sum, row) => sum + row.setsDue, 0), exercises.reduce((sum, row) => sum + row.setsDone, 0)]
+  const [due, setsDone] = [
+    exercises.reduce((sum, row) => sum + row.setsDue, 0),
+    exercises.reduce((sum, row) => sum + row.setsDone, 0),
+  ]
   const next = expanded.passes[pass + 1]
   const known = next && { question, reviewed, next, outcomes, done, before, due, setsDone }
-  const evidence = known ? GROUPS.filter(group => directSets(next, group, context) > 0).map(group => evidenceFor(group, known)) : []
+  const evidence = known
+    ? GROUPS.filter(group => directSets(next, group, context) > 0).map(group =>
+        evidenceFor(group, known),
+      )
+    : []
   const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
   return {
-    pass, from: reviewed.from, to: reviewed.to, isDeload: reviewed.isDeload, exercises, setsDue: due, setsDone, recovered: answers.filter(Boolean).length, notRecovered: answers.filter(answer => !answer).length,
-    muscles: GROUPS.map((group): MuscleRow => ({ group, planned: planned.groups[group].week.counted.value, due: dueLedger.groups[group].week.counted.value, done: done.groups[group].week.counted.value, band: bandOf(context, group), times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) }, readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) } })).filter(row => row.planned > 0 || row.done > 0),
-    missed: reviewed.sessions.filter(session => ['missed', 'decided'].includes(outcomeOf(session, outcomes)?.state ?? '')),
-    minutes: minutesOf(reviewed, outcomes, context), contradictory: shortSessions(reviewed, outcomes).filter(session => outcomeOf(session, outcomes)?.isRecovered === true).map(({ name }) => name),
+    pass,
+    from: reviewed.from,
+    to: reviewed.to,
+    isDeload: reviewed.isDeload,
+    exercises,
+    setsDue: due,
+    setsDone,
+    recovered: answers.filter(Boolean).length,
+    notRecovered: answers.filter(answer => !answer).length,
+    muscles: GROUPS.map((group): MuscleRow => ({
+      group,
+      planned: planned.groups[group].week.counted.value,
+      due: dueLedger.groups[group].week.counted.value,
+      done: done.groups[group].week.counted.value,
+      band: bandOf(context, group),
+      times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) },
+      readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) },
+    })).filter(row => row.planned > 0 || row.done > 0),
+    missed: reviewed.sessions.filter(session =>
+      ['missed', 'decided'].includes(outcomeOf(session, outcomes)?.state ?? ''),
+    ),
+    minutes: minutesOf(reviewed, outcomes, context),
+    contradictory: shortSessions(reviewed, outcomes)
+      .filter(session => outcomeOf(session, outcomes)?.isRecovered === true)
+      .map(({ name }) => name),
     adjustments: known && due > 0 ? proposed(evidence, known) : [],
   }
 }
@@ -266,7 +434,10 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
 function proposed(evidence: readonly GroupEvidence[], known: Known): readonly Adjustment[] {
   const { question, reviewed, next } = known
   const groups = adjustments(evidence, next.isDeload ? [] : deloadSigns(evidence, known))
-  const own = ownChanges(question, reviewed, next, groups).filter(({ row }) => !next.isDeload || row === 'E3')
-  const isUrgent = ({ row, confidence }: Adjustment) => row === 'A3' || (row === 'E3' && confidence === 'strong')
+  const own = ownChanges(question, reviewed, next, groups).filter(
+    ({ row }) => !next.isDeload || row === 'E3',
+  )
+  const isUrgent = ({ row, confidence }: Adjustment) =>
+    row === 'A3' || (row === 'E3' && confidence === 'strong')
   return [...groups, ...own].sort((a, b) => Number(isUrgent(b)) - Number(isUrgent(a)))
 }

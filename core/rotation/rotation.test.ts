@@ -16,7 +16,11 @@ test('only whole weeks stay on their weekdays', () => {
 })
 
 test('calendar days', () => {
-  expect([addDays(start, -27), daysBetween(start, plainDate('2026-03-30')), isoWeekday(plainDate('2026-03-29'))]).toEqual(['2026-02-28', 3, 7])
+  expect([
+    addDays(start, -27),
+    daysBetween(start, plainDate('2026-03-30')),
+    isoWeekday(plainDate('2026-03-29')),
+  ]).toEqual(['2026-02-28', 3, 7])
 })
 
 test('a day lists its exercises in order', () => {

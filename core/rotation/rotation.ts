@@ -3,7 +3,19 @@ import type { SideLoad } from '../method'
 import { plannedSets } from '../scheme'
 import { type Session, sessionSlots, type Slot } from '../session'
 
-export const DAY_ROLES = ['push', 'pull', 'upper', 'lower', 'arms', 'legs', 'full', 'conditioning', 'rest', 'open', 'other'] as const
+export const DAY_ROLES = [
+  'push',
+  'pull',
+  'upper',
+  'lower',
+  'arms',
+  'legs',
+  'full',
+  'conditioning',
+  'rest',
+  'open',
+  'other',
+] as const
 export type DayRole = (typeof DAY_ROLES)[number]
 
 /** Days a rotation may have. */
@@ -32,7 +44,8 @@ export interface Rotation {
   /** The client's own rule besides the places: never more days than this between two sessions. */
   readonly maxGapDays?: number
   readonly sideLoads?: readonly SideLoad[]
-  readonly anchor: { readonly kind: 'floating' } | { readonly kind: 'weekday', readonly startsOn: number }
+  readonly anchor:
+    { readonly kind: 'floating' } | { readonly kind: 'weekday'; readonly startsOn: number }
   readonly days: readonly RotationDay[]
 }
 
@@ -52,7 +65,11 @@ export function canStayOnWeekdays(lengthDays: number): boolean {
 }
 
 /** Which pass and which day of a rotation of `lengthDays` fall on a date, both from 0; null before the first pass. */
-export function placeOn(lengthDays: number, start: PlainDate, date: PlainDate): { readonly pass: number, readonly day: number } | null {
+export function placeOn(
+  lengthDays: number,
+  start: PlainDate,
+  date: PlainDate,
+): { readonly pass: number; readonly day: number } | null {
   const since = daysBetween(start, date)
   return since < 0 ? null : { pass: Math.floor(since / lengthDays), day: since % lengthDays }
 }

@@ -1,2 +1,16 @@
-export { isMinorBy, NOT_MEDICAL_ADVICE, REFERRAL, SCREENING_ANSWERS, SCREENING_IDS, SCREENING_QUESTIONS, screeningState } from './screening'
-export type { Clearance, Screening, ScreeningAnswer, ScreeningAnswers, ScreeningId } from './screening'
+export {
+  isMinorBy,
+  NOT_MEDICAL_ADVICE,
+  REFERRAL,
+  SCREENING_ANSWERS,
+  SCREENING_IDS,
+  SCREENING_QUESTIONS,
+  screeningState,
+} from './screening'
+export type {
+  Clearance,
+  Screening,
+  ScreeningAnswer,
+  ScreeningAnswers,
+  ScreeningId,
+} from './screening'

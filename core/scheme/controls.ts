@@ -2,15 +2,45 @@ import { orderedText, type SetRun, type SetScheme } from './setScheme'
 import type { Stage, WorkStage } from './stage'
 
 /** What a coach sets for all working sets at once, besides their number. */
-export type SchemeControls = Pick<WorkStage, 'reps' | 'load' | 'effort' | 'tempo' | 'form' | 'lockOut' | 'grip' | 'gripWidth' | 'attachment' | 'position' | 'thumbless'> & Pick<SetRun, 'restAfter' | 'sideOrder' | 'startSide' | 'side'>
+export type SchemeControls = Pick<
+  WorkStage,
+  | 'reps'
+  | 'load'
+  | 'effort'
+  | 'tempo'
+  | 'form'
+  | 'lockOut'
+  | 'grip'
+  | 'gripWidth'
+  | 'attachment'
+  | 'position'
+  | 'thumbless'
+> &
+  Pick<SetRun, 'restAfter' | 'sideOrder' | 'startSide' | 'side'>
 export type SchemeControl = keyof SchemeControls
 
 const OF_RUN: readonly SchemeControl[] = ['restAfter', 'sideOrder', 'startSide', 'side']
 
 /** What all working sets have in common; a key is left out where nothing is given, and `varies` names those that differ from set to set. */
-export interface SharedControls { readonly shared: SchemeControls, readonly varies: ReadonlySet<SchemeControl> }
+export interface SharedControls {
+  readonly shared: SchemeControls
+  readonly varies: ReadonlySet<SchemeControl>
+}
 
-const KEYS: readonly SchemeControl[] = ['reps', 'load', 'effort', 'tempo', 'form', 'lockOut', 'grip', 'gripWidth', 'attachment', 'position', 'thumbless', ...OF_RUN]
+const KEYS: readonly SchemeControl[] = [
+  'reps',
+  'load',
+  'effort',
+  'tempo',
+  'form',
+  'lockOut',
+  'grip',
+  'gripWidth',
+  'attachment',
+  'position',
+  'thumbless',
+  ...OF_RUN,
+]
 
 function leadOf({ stages }: SetRun): WorkStage | undefined {
   return stages.find((stage): stage is WorkStage => stage.kind === 'work')
@@ -34,14 +64,20 @@ export function sharedControls({ runs }: SetScheme): SharedControls {
 }
 
 function withKey<Target extends object>(target: Target, key: string, value: unknown): Target {
-  return Object.fromEntries(Object.entries({ ...target, [key]: value }).filter(([name, held]) => name !== key || (held !== null && held !== undefined))) as Target
+  return Object.fromEntries(
+    Object.entries({ ...target, [key]: value }).filter(
+      ([name, held]) => name !== key || (held !== null && held !== undefined),
+    ),
+  ) as Target
 }
 
 function controlled(run: SetRun, key: SchemeControl, value: unknown): SetRun {
   if (run.role === 'warmup') return run
   if (OF_RUN.includes(key)) return withKey(run, key, value)
   const lead = leadOf(run)
-  const stages = run.stages.map((stage): Stage => (stage === lead ? withKey(lead, key, value) : stage))
+  const stages = run.stages.map((stage): Stage =>
+    stage === lead ? withKey(lead, key, value) : stage,
+  )
   return { ...run, stages: stages as unknown as SetRun['stages'] }
 }
 
@@ -50,6 +86,10 @@ function controlled(run: SetRun, key: SchemeControl, value: unknown): SetRun {
  *
  * Edge: later stages of a set, such as drops, stay as they are.
  */
-export function withControl<Key extends SchemeControl>(scheme: SetScheme, key: Key, value: SchemeControls[Key] | null): SetScheme {
+export function withControl<Key extends SchemeControl>(
+  scheme: SetScheme,
+  key: Key,
+  value: SchemeControls[Key] | null,
+): SetScheme {
   return { ...scheme, runs: scheme.runs.map(run => controlled(run, key, value)) }
 }

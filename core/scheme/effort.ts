@@ -20,6 +20,8 @@ export function leadRir(run: SetRun): number | undefined {
 
 /** The lowest RIR that any stage of the set states; undefined where none does. */
 export function lowestRir(run: SetRun): number | undefined {
-  const stated = run.stages.flatMap(stage => (stage.kind === 'work' ? statedRir(stage) ?? [] : []))
+  const stated = run.stages.flatMap(stage =>
+    stage.kind === 'work' ? (statedRir(stage) ?? []) : [],
+  )
   return stated.length > 0 ? Math.min(...stated) : undefined
 }

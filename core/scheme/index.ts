@@ -1,13 +1,68 @@
-export { FORMS, GRIP_WIDTHS, GRIPS, HOLD_POSITIONS, LOAD_BASES, LOCK_OUTS, TEMPO_WORDS, WEIGHT_UNITS } from './stage'
-export type { Effort, Form, Grip, GripWidth, HoldStage, Load, LoadBasis, LockOut, RangeOfMotion, Reps, Rest, RestStage, Span, Stage, Tempo, WeightUnit, WorkStage } from './stage'
+export {
+  FORMS,
+  GRIP_WIDTHS,
+  GRIPS,
+  HOLD_POSITIONS,
+  LOAD_BASES,
+  LOCK_OUTS,
+  TEMPO_WORDS,
+  WEIGHT_UNITS,
+} from './stage'
+export type {
+  Effort,
+  Form,
+  Grip,
+  GripWidth,
+  HoldStage,
+  Load,
+  LoadBasis,
+  LockOut,
+  RangeOfMotion,
+  Reps,
+  Rest,
+  RestStage,
+  Span,
+  Stage,
+  Tempo,
+  WeightUnit,
+  WorkStage,
+} from './stage'
 export { TECHNIQUES } from './techniques'
 export type { Technique } from './techniques'
-export { allSets, LOAD_RULES, MAX_SETS_PER_EXERCISE, normalScheme, orderedText, plannedSets, SET_PROTOCOLS, SET_ROLES, SIDE_ORDERS, splitSets, withRunsAdded, withSetsAdded } from './setScheme'
-export type { LoadRule, RepAim, SetProtocol, SetRole, SetRun, SetScheme, SideOrder } from './setScheme'
+export {
+  allSets,
+  LOAD_RULES,
+  MAX_SETS_PER_EXERCISE,
+  normalScheme,
+  orderedText,
+  plannedSets,
+  SET_PROTOCOLS,
+  SET_ROLES,
+  SIDE_ORDERS,
+  splitSets,
+  withRunsAdded,
+  withSetsAdded,
+} from './setScheme'
+export type {
+  LoadRule,
+  RepAim,
+  SetProtocol,
+  SetRole,
+  SetRun,
+  SetScheme,
+  SideOrder,
+} from './setScheme'
 export { nominalReps, plainValue, workStages } from './plainValue'
 export type { PlainValue } from './plainValue'
 export { leadRir, lowestRir } from './effort'
-export { classedStages, isExtended, isLighter, restSeconds, STAGE_CLASSES, statedRir } from './stageClass'
+export {
+  classedStages,
+  isExtended,
+  isLighter,
+  restSeconds,
+  STAGE_CLASSES,
+  statedRir,
+} from './stageClass'
 export type { ClassedStage, StageClass } from './stageClass'
 export { sharedControls, withControl } from './controls'
 export type { SchemeControl, SchemeControls, SharedControls } from './controls'

@@ -22,13 +22,21 @@ export function workStages(run: SetRun): readonly WorkStage[] {
 export function nominalReps(reps: Reps | undefined): number | undefined {
   if (!reps) return undefined
   switch (reps.kind) {
-    case 'exactly': return Math.floor(reps.count)
-    case 'between': return Math.floor((reps.low + reps.high) / 2)
-    case 'first_to_last': return Math.floor((reps.first + reps.last) / 2)
-    case 'up_to': return Math.floor(reps.high)
-    case 'to_failure': return reps.high === undefined ? reps.low : Math.floor(((reps.low ?? reps.high) + reps.high) / 2)
+    case 'exactly':
+      return Math.floor(reps.count)
+    case 'between':
+      return Math.floor((reps.low + reps.high) / 2)
+    case 'first_to_last':
+      return Math.floor((reps.first + reps.last) / 2)
+    case 'up_to':
+      return Math.floor(reps.high)
+    case 'to_failure':
+      return reps.high === undefined
+        ? reps.low
+        : Math.floor(((reps.low ?? reps.high) + reps.high) / 2)
     case 'same_as':
-    case 'until_total': return undefined
+    case 'until_total':
+      return undefined
   }
 }
 
@@ -59,5 +67,8 @@ function restrictedValue(work: readonly WorkStage[]): PlainValue {
 function runningTotalValue(running: WorkStage, leadReps: number | undefined): PlainValue {
   assert(running.reps?.kind === 'until_total', 'a running total has a total')
   if (!leadReps) return { sets: 1, assumed: true }
-  return { sets: Math.min(MAX_PLAIN_VALUE, Math.max(1, Math.floor(running.reps.total / leadReps))), assumed: false }
+  return {
+    sets: Math.min(MAX_PLAIN_VALUE, Math.max(1, Math.floor(running.reps.total / leadReps))),
+    assumed: false,
+  }
 }

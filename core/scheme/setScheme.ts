@@ -10,7 +10,12 @@ export type SetProtocol = (typeof SET_PROTOCOLS)[number]
  * How two arms share one set where they do not work together: one after the other at once, with a rest between them,
  * rep by rep, or set by set without pause.
  */
-export const SIDE_ORDERS = ['switch', 'rest_between', 'alternating_reps', 'alternating_sets'] as const
+export const SIDE_ORDERS = [
+  'switch',
+  'rest_between',
+  'alternating_reps',
+  'alternating_sets',
+] as const
 export type SideOrder = (typeof SIDE_ORDERS)[number]
 
 /** Equal sets in a row. A technique on one set, or on the last two, is a run of its own; the others stay as they are. */
@@ -18,7 +23,7 @@ export interface SetRun {
   /** Whole number of sets that the plan counts with. */
   readonly count: number
   /** The choice left to the client, where there is one; `high: null` is open. */
-  readonly countRange?: { readonly low: number, readonly high: number | null }
+  readonly countRange?: { readonly low: number; readonly high: number | null }
   readonly role: SetRole
   readonly protocol?: SetProtocol
   /** Only this side; both sides when left out. */
@@ -37,14 +42,17 @@ export const LOAD_RULES = ['hold', 'must_not_fall', 'may_fall', 'hold_or_rise', 
 export type LoadRule = (typeof LOAD_RULES)[number]
 
 /** On some weekdays a wide rep window is meant at one of its ends. 1 is Monday. */
-export interface RepAim { readonly weekday: number, readonly end: 'low' | 'high' }
+export interface RepAim {
+  readonly weekday: number
+  readonly end: 'low' | 'high'
+}
 
 /** How one exercise is done: runs of sets in order. */
 export interface SetScheme {
   readonly runs: readonly SetRun[]
   readonly loadRule?: LoadRule
   /** Change of load from each set to the next. */
-  readonly loadStep?: { readonly amount: number, readonly unit: WeightUnit }
+  readonly loadStep?: { readonly amount: number; readonly unit: WeightUnit }
   readonly aims?: readonly RepAim[]
 }
 
@@ -65,7 +73,11 @@ function withCount(run: SetRun, count: number): SetRun {
   if (!run.countRange) return { ...run, count }
   const shift = count - run.count
   const { low, high } = run.countRange
-  return { ...run, count, countRange: { low: Math.max(0, low + shift), high: high === null ? null : high + shift } }
+  return {
+    ...run,
+    count,
+    countRange: { low: Math.max(0, low + shift), high: high === null ? null : high + shift },
+  }
 }
 
 /**
@@ -84,8 +96,14 @@ function elasticRun(runs: readonly SetRun[], counts: readonly number[]): number 
 
 /** The scheme with `added` more sets, all of them like the longest run; without a set to repeat it stays as it is. */
 export function withSetsAdded(scheme: SetScheme, added: number): SetScheme {
-  const grown = elasticRun(scheme.runs, scheme.runs.map(run => run.count))
-  return { ...scheme, runs: scheme.runs.map((run, at) => (at === grown ? withCount(run, run.count + added) : run)) }
+  const grown = elasticRun(
+    scheme.runs,
+    scheme.runs.map(run => run.count),
+  )
+  return {
+    ...scheme,
+    runs: scheme.runs.map((run, at) => (at === grown ? withCount(run, run.count + added) : run)),
+  }
 }
 
 /**
@@ -93,7 +111,10 @@ export function withSetsAdded(scheme: SetScheme, added: number): SetScheme {
  *
  * Shape: `taken` are runs with the sets taken out, `kept` is what stays; together they are the scheme.
  */
-export function splitSets(scheme: SetScheme, wanted: number): { readonly kept: SetScheme, readonly taken: readonly SetRun[] } {
+export function splitSets(
+  scheme: SetScheme,
+  wanted: number,
+): { readonly kept: SetScheme; readonly taken: readonly SetRun[] } {
   const counts = scheme.runs.map(run => run.count)
   for (let left = wanted; left > 0; left--) {
     const shrunk = elasticRun(scheme.runs, counts)
@@ -101,15 +122,19 @@ export function splitSets(scheme: SetScheme, wanted: number): { readonly kept: S
     counts[shrunk] = (counts[shrunk] ?? 0) - 1
   }
   const kept = scheme.runs.flatMap((run, at) => (counts[at] ? [withCount(run, counts[at])] : []))
-  const taken = scheme.runs.flatMap((run, at) => (counts[at] === run.count ? [] : [withCount(run, run.count - (counts[at] ?? 0))]))
+  const taken = scheme.runs.flatMap((run, at) =>
+    counts[at] === run.count ? [] : [withCount(run, run.count - (counts[at] ?? 0))],
+  )
   return { kept: { ...scheme, runs: kept }, taken }
 }
 
 /** JSON with keys in order, so that equal values have equal text. */
 export function orderedText(value: unknown): string {
-  return JSON.stringify(value, (_, held: unknown) => (typeof held === 'object' && held !== null && !Array.isArray(held)
-    ? Object.fromEntries(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)))
-    : held))
+  return JSON.stringify(value, (_, held: unknown) =>
+    typeof held === 'object' && held !== null && !Array.isArray(held)
+      ? Object.fromEntries(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : held,
+  )
 }
 
 function isSameRun(a: SetRun, b: SetRun): boolean {
@@ -123,7 +148,11 @@ export function withRunsAdded(scheme: SetScheme, added: readonly SetRun[]): SetS
     ...scheme,
     runs: added.reduce<readonly SetRun[]>((runs, run) => {
       const like = runs.findIndex(candidate => isSameRun(candidate, run))
-      return like < 0 ? [...runs, run] : runs.map((candidate, at) => (at === like ? withCount(candidate, candidate.count + run.count) : candidate))
+      return like < 0
+        ? [...runs, run]
+        : runs.map((candidate, at) =>
+            at === like ? withCount(candidate, candidate.count + run.count) : candidate,
+          )
     }, scheme.runs),
   }
 }
@@ -132,7 +161,11 @@ export function withRunsAdded(scheme: SetScheme, added: readonly SetRun[]): SetS
 function normalStage(stage: Stage): Stage {
   if (stage.kind !== 'work') return stage
   const { optional, tempo, ...rest } = stage
-  return { ...rest, ...(optional && { optional }), ...(tempo && Object.keys(tempo).length > 0 && { tempo }) }
+  return {
+    ...rest,
+    ...(optional && { optional }),
+    ...(tempo && Object.keys(tempo).length > 0 && { tempo }),
+  }
 }
 
 /**
@@ -143,9 +176,13 @@ function normalStage(stage: Stage): Stage {
 export function normalScheme(scheme: SetScheme): SetScheme {
   const { aims, ...rest } = scheme
   const runs = scheme.runs.reduce<readonly SetRun[]>((joined, raw) => {
-    const run: SetRun = { ...raw, stages: raw.stages.map(normalStage) as unknown as SetRun['stages'] }
+    const run: SetRun = {
+      ...raw,
+      stages: raw.stages.map(normalStage) as unknown as SetRun['stages'],
+    }
     const before = joined.at(-1)
-    if (!before || before.countRange || run.countRange || !isSameRun(before, run)) return [...joined, run]
+    if (!before || before.countRange || run.countRange || !isSameRun(before, run))
+      return [...joined, run]
     return [...joined.slice(0, -1), { ...before, count: before.count + run.count }]
   }, [])
   return { ...rest, runs, ...(aims && aims.length > 0 && { aims }) }

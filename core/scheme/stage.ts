@@ -22,50 +22,64 @@ export const WEIGHT_UNITS = ['kg', 'lb'] as const
 export type WeightUnit = (typeof WEIGHT_UNITS)[number]
 
 /** A number of seconds, or the ends of a range of them. */
-export type Span = number | { readonly low: number, readonly high: number }
+export type Span = number | { readonly low: number; readonly high: number }
 
 /** How many repetitions (seconds, for exercises that are counted in seconds). */
 export type Reps =
   /** `intended` is what an attempt was meant to be: 2.5 of 3. */
-  | { readonly kind: 'exactly', readonly count: number, readonly intended?: number }
-  | { readonly kind: 'between', readonly low: number, readonly high: number }
+  | { readonly kind: 'exactly'; readonly count: number; readonly intended?: number }
+  | { readonly kind: 'between'; readonly low: number; readonly high: number }
   /** No more than this; fewer are fine. */
-  | { readonly kind: 'up_to', readonly high: number }
+  | { readonly kind: 'up_to'; readonly high: number }
   /** Until no further rep is possible; `low` and `high` say where failure should fall. */
-  | { readonly kind: 'to_failure', readonly low?: number, readonly high?: number }
+  | { readonly kind: 'to_failure'; readonly low?: number; readonly high?: number }
   /** As many as an earlier stage of the set, counted from 0. */
-  | { readonly kind: 'same_as', readonly stage: number }
+  | { readonly kind: 'same_as'; readonly stage: number }
   /** Short bouts with the rest before this stage between them, until the set holds `total` reps. */
-  | { readonly kind: 'until_total', readonly total: number }
+  | { readonly kind: 'until_total'; readonly total: number }
   /** Known in the first and the last set of the run, open between them. */
-  | { readonly kind: 'first_to_last', readonly first: number, readonly last: number }
+  | { readonly kind: 'first_to_last'; readonly first: number; readonly last: number }
 
 /** What is lifted. On a stage after the first one, no load means the load of the stage before. */
 export type Load =
-  | { readonly kind: 'weight', readonly amount: number, readonly unit: WeightUnit, readonly basis: LoadBasis }
-  | { readonly kind: 'stack_position', readonly position: number }
-  | { readonly kind: 'percent_of_e1rm', readonly percent: number }
-  | { readonly kind: 'percent_of_usual', readonly percent: number }
-  | { readonly kind: 'drop_percent', readonly percent: number, readonly from: 'first' | 'previous' }
-  | { readonly kind: 'drop_weight', readonly amount: number, readonly unit: WeightUnit, readonly from: 'first' | 'previous' }
+  | {
+      readonly kind: 'weight'
+      readonly amount: number
+      readonly unit: WeightUnit
+      readonly basis: LoadBasis
+    }
+  | { readonly kind: 'stack_position'; readonly position: number }
+  | { readonly kind: 'percent_of_e1rm'; readonly percent: number }
+  | { readonly kind: 'percent_of_usual'; readonly percent: number }
+  | { readonly kind: 'drop_percent'; readonly percent: number; readonly from: 'first' | 'previous' }
+  | {
+      readonly kind: 'drop_weight'
+      readonly amount: number
+      readonly unit: WeightUnit
+      readonly from: 'first' | 'previous'
+    }
   /** Lighter than the stage before, by how much is left to the client. */
   | { readonly kind: 'drop_open' }
   /** Heavier or lighter than the set before. */
-  | { readonly kind: 'than_before', readonly direction: 'heavier' | 'lighter' }
+  | { readonly kind: 'than_before'; readonly direction: 'heavier' | 'lighter' }
   | { readonly kind: 'bodyweight' }
-  | { readonly kind: 'band', readonly name: string }
-  | { readonly kind: 'in_words', readonly text: string, readonly atMost?: { readonly amount: number, readonly unit: WeightUnit } }
+  | { readonly kind: 'band'; readonly name: string }
+  | {
+      readonly kind: 'in_words'
+      readonly text: string
+      readonly atMost?: { readonly amount: number; readonly unit: WeightUnit }
+    }
 
 /** How near to failure a stage ends. */
 export type Effort =
-  | { readonly kind: 'rir', readonly rir: number }
+  | { readonly kind: 'rir'; readonly rir: number }
   | { readonly kind: 'failure' }
-  | { readonly kind: 'in_words', readonly text: string }
+  | { readonly kind: 'in_words'; readonly text: string }
 
 /** What of the movement is done: 0 is where the handle or the body is lowest, 1 where it is highest. */
 export type RangeOfMotion =
-  | { readonly kind: 'part', readonly from: number, readonly to: number }
-  | { readonly kind: 'landmark', readonly text: string }
+  | { readonly kind: 'part'; readonly from: number; readonly to: number }
+  | { readonly kind: 'landmark'; readonly text: string }
   /** Full while it lasts; the last reps may be cut short. */
   | { readonly kind: 'may_shorten' }
 
@@ -86,11 +100,11 @@ export interface Tempo {
 
 /** A pause at any of the five levels: in a set, between partners, after a set or round, between exercises, between muscles. */
 export type Rest =
-  | { readonly kind: 'seconds', readonly seconds: number }
-  | { readonly kind: 'between', readonly low: number, readonly high: number }
+  | { readonly kind: 'seconds'; readonly seconds: number }
+  | { readonly kind: 'between'; readonly low: number; readonly high: number }
   | { readonly kind: 'none' }
-  | { readonly kind: 'in_words', readonly text: string }
-  | { readonly kind: 'stretch', readonly seconds: number }
+  | { readonly kind: 'in_words'; readonly text: string }
+  | { readonly kind: 'stretch'; readonly seconds: number }
 
 export interface WorkStage {
   readonly kind: 'work'
@@ -114,7 +128,7 @@ export interface WorkStage {
   /** Handle or rope, where it differs from the exercise's own. */
   readonly attachment?: string
   /** Another movement or station; the slot's own when left out. */
-  readonly exercise?: { readonly id: string, readonly intent: string | null }
+  readonly exercise?: { readonly id: string; readonly intent: string | null }
   readonly optional?: boolean
   readonly onlyIf?: string
 }

@@ -12,7 +12,10 @@ function run(text: string): SetRun {
   if (!first) throw new Error(text)
   return first
 }
-const classes = (text: string) => classedStages(run(text)).map(({ class: own }) => own).join(' ')
+const classes = (text: string) =>
+  classedStages(run(text))
+    .map(({ class: own }) => own)
+    .join(' ')
 
 describe('what each stage of a set is', () => {
   test.each([
@@ -40,24 +43,58 @@ describe('what each stage of a set is', () => {
 
 describe('what follows from it', () => {
   test.each([
-    ['9 rir 0 | drop 30% 6', true], ['9 rir 3 | drop 30% 6', false], ['9 rir 1 | hold 30s long', true], ['7 | 7 | 7 rir 0', false], ['9 rir 0', false],
-  ])('%s goes on after coming near failure: %s', (text, expected) => expect(isExtended(run(text))).toBe(expected))
+    ['9 rir 0 | drop 30% 6', true],
+    ['9 rir 3 | drop 30% 6', false],
+    ['9 rir 1 | hold 30s long', true],
+    ['7 | 7 | 7 rir 0', false],
+    ['9 rir 0', false],
+  ])('%s goes on after coming near failure: %s', (text, expected) =>
+    expect(isExtended(run(text))).toBe(expected),
+  )
   test.each([
-    ['7 | 7 | 7 rir 1', 1], ['9 rir 2 | drop 30% to failure', 2], ['to failure', 0], ['9', undefined], ['9 effort "easy"', undefined],
+    ['7 | 7 | 7 rir 1', 1],
+    ['9 rir 2 | drop 30% to failure', 2],
+    ['to failure', 0],
+    ['9', undefined],
+    ['9 effort "easy"', undefined],
   ])('%s ends its lead at RIR %s', (text, expected) => expect(leadRir(run(text))).toBe(expected))
-  test('the lowest RIR is that of any stage', () => expect([lowestRir(run('9 rir 2 | drop 30% to failure')), lowestRir(run('9'))]).toEqual([0, undefined]))
-  test('rests in numbers', () => expect([{ kind: 'seconds', seconds: 30 }, { kind: 'between', low: 20, high: 40 }, { kind: 'none' }, { kind: 'stretch', seconds: 15 }, { kind: 'in_words', text: 'a bit' }].map(rest => restSeconds(rest as never))).toEqual([30, 30, 0, 15, undefined]))
-  test('pounds and kilograms are not compared', () => expect(isLighter({ kind: 'weight', amount: 20, unit: 'kg', basis: 'total' }, { kind: 'weight', amount: 45, unit: 'lb', basis: 'total' })).toBe(false))
+  test('the lowest RIR is that of any stage', () =>
+    expect([lowestRir(run('9 rir 2 | drop 30% to failure')), lowestRir(run('9'))]).toEqual([
+      0,
+      undefined,
+    ]))
+  test('rests in numbers', () =>
+    expect(
+      [
+        { kind: 'seconds', seconds: 30 },
+        { kind: 'between', low: 20, high: 40 },
+        { kind: 'none' },
+        { kind: 'stretch', seconds: 15 },
+        { kind: 'in_words', text: 'a bit' },
+      ].map(rest => restSeconds(rest as never)),
+    ).toEqual([30, 30, 0, 15, undefined]))
+  test('pounds and kilograms are not compared', () =>
+    expect(
+      isLighter(
+        { kind: 'weight', amount: 20, unit: 'kg', basis: 'total' },
+        { kind: 'weight', amount: 45, unit: 'lb', basis: 'total' },
+      ),
+    ).toBe(false))
 })
 
 test('every set with work has one lead, it comes first among the work, and spelling it normally changes no class', () => {
-  fc.assert(fc.property(schemeArbitrary, (scheme) => {
-    for (const each of scheme.runs) {
-      const classed = classedStages(each)
-      const works = classed.filter(({ stage }) => stage.kind === 'work').map(({ class: own }) => own)
-      expect(works.filter(own => own === 'lead')).toHaveLength(works.length > 0 ? 1 : 0)
-      if (works.length > 0) expect(works[0]).toBe('lead')
-    }
-    expect(normalScheme(normalScheme(scheme))).toEqual(normalScheme(scheme))
-  }), { numRuns: 200 })
+  fc.assert(
+    fc.property(schemeArbitrary, scheme => {
+      for (const each of scheme.runs) {
+        const classed = classedStages(each)
+        const works = classed
+          .filter(({ stage }) => stage.kind === 'work')
+          .map(({ class: own }) => own)
+        expect(works.filter(own => own === 'lead')).toHaveLength(works.length > 0 ? 1 : 0)
+        if (works.length > 0) expect(works[0]).toBe('lead')
+      }
+      expect(normalScheme(normalScheme(scheme))).toEqual(normalScheme(scheme))
+    }),
+    { numRuns: 200 },
+  )
 })

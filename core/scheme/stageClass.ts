@@ -7,7 +7,17 @@ import type { Load, Reps, Rest, Stage, WorkStage } from './stage'
  * is what its stages make it. Source: docs/methods.md#long-sets.
  */
 
-export const STAGE_CLASSES = ['lead', 'hold', 'tail_slow', 'tail_partial', 'drop', 'grip', 'join', 'pause', 'apart'] as const
+export const STAGE_CLASSES = [
+  'lead',
+  'hold',
+  'tail_slow',
+  'tail_partial',
+  'drop',
+  'grip',
+  'join',
+  'pause',
+  'apart',
+] as const
 export type StageClass = (typeof STAGE_CLASSES)[number]
 
 /** One stage of a set with what it is; rests are left out. */
@@ -35,10 +45,14 @@ export function statedRir(stage: WorkStage): number | undefined {
 export function restSeconds(rest: Rest): number | undefined {
   switch (rest.kind) {
     case 'seconds':
-    case 'stretch': return rest.seconds
-    case 'between': return (rest.low + rest.high) / 2
-    case 'none': return 0
-    case 'in_words': return undefined
+    case 'stretch':
+      return rest.seconds
+    case 'between':
+      return (rest.low + rest.high) / 2
+    case 'none':
+      return 0
+    case 'in_words':
+      return undefined
   }
 }
 
@@ -47,21 +61,36 @@ export function isLighter(load: Load | undefined, before: Load | undefined): boo
   switch (load?.kind) {
     case 'drop_percent':
     case 'drop_weight':
-    case 'drop_open': return true
-    case 'than_before': return load.direction === 'lighter'
-    case 'bodyweight': return before?.kind === 'weight' && before.basis === 'added'
-    case 'weight': return before?.kind === 'weight' && before.unit === load.unit && load.amount < before.amount
-    default: return false
+    case 'drop_open':
+      return true
+    case 'than_before':
+      return load.direction === 'lighter'
+    case 'bodyweight':
+      return before?.kind === 'weight' && before.basis === 'added'
+    case 'weight':
+      return before?.kind === 'weight' && before.unit === load.unit && load.amount < before.amount
+    default:
+      return false
   }
 }
 
 function isSameLoad(load: Load | undefined, before: Load | undefined): boolean {
-  return load === undefined || (load.kind === 'weight' && before?.kind === 'weight' && load.amount === before.amount && load.unit === before.unit)
+  return (
+    load === undefined ||
+    (load.kind === 'weight' &&
+      before?.kind === 'weight' &&
+      load.amount === before.amount &&
+      load.unit === before.unit)
+  )
 }
 
 function isOtherMovement(stage: WorkStage, before: WorkStage): boolean {
-  return (stage.grip !== undefined && stage.grip !== before.grip) || (stage.exercise !== undefined && stage.exercise.id !== before.exercise?.id)
-    || (stage.gripWidth !== undefined && stage.gripWidth !== before.gripWidth) || (stage.attachment !== undefined && stage.attachment !== before.attachment)
+  return (
+    (stage.grip !== undefined && stage.grip !== before.grip) ||
+    (stage.exercise !== undefined && stage.exercise.id !== before.exercise?.id) ||
+    (stage.gripWidth !== undefined && stage.gripWidth !== before.gripWidth) ||
+    (stage.attachment !== undefined && stage.attachment !== before.attachment)
+  )
 }
 
 /** Reps that are short bouts with rests between them, whatever they follow. */
@@ -74,13 +103,25 @@ function classOf(stage: WorkStage, before: WorkStage, gap: number): StageClass {
   const isAtItsEnd = rir !== undefined && rir <= END_RIR
   if (gap > SAME_SET_SECONDS) return 'apart'
   if (gap <= AT_ONCE_SECONDS) {
-    if (isAtItsEnd && SLOW_FORMS.includes(stage.form) && isSameLoad(stage.load, before.load)) return 'tail_slow'
-    if (isAtItsEnd && stage.range && stage.range.kind !== 'may_shorten' && isSameLoad(stage.load, before.load)) return 'tail_partial'
+    if (isAtItsEnd && SLOW_FORMS.includes(stage.form) && isSameLoad(stage.load, before.load))
+      return 'tail_slow'
+    if (
+      isAtItsEnd &&
+      stage.range &&
+      stage.range.kind !== 'may_shorten' &&
+      isSameLoad(stage.load, before.load)
+    )
+      return 'tail_partial'
     if (isOtherMovement(stage, before)) return 'grip'
     if (isLighter(stage.load, before.load)) return 'drop'
   }
   const isOpenBefore = rir === undefined || rir > END_RIR
-  return isOpenBefore && isSameLoad(stage.load, before.load) && !isRunningTotal(stage.reps) && !isOtherMovement(stage, before) ? 'join' : 'pause'
+  return isOpenBefore &&
+    isSameLoad(stage.load, before.load) &&
+    !isRunningTotal(stage.reps) &&
+    !isOtherMovement(stage, before)
+    ? 'join'
+    : 'pause'
 }
 
 /**
@@ -107,7 +148,12 @@ const classified = remembered((run: SetRun, _: object): readonly ClassedStage[] 
     }
     const own = before ? classOf(stage, before, gap) : 'lead'
     classed.push({ stage, at, class: own })
-    if (own !== 'tail_slow' && own !== 'tail_partial') before = { ...(before?.load && { load: before.load }), ...(before?.grip && { grip: before.grip }), ...stage }
+    if (own !== 'tail_slow' && own !== 'tail_partial')
+      before = {
+        ...(before?.load && { load: before.load }),
+        ...(before?.grip && { grip: before.grip }),
+        ...stage,
+      }
     gap = 0
   })
   return classed

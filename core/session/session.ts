@@ -37,7 +37,7 @@ export interface Grouping {
   /** May be exchanged for another finisher on the day. */
   readonly replaceable?: true
   /** Done only every n-th session: turn 1 of 2 is the first, the third, the fifth. */
-  readonly turn?: { readonly at: number, readonly of: number }
+  readonly turn?: { readonly at: number; readonly of: number }
   readonly restBetweenPartners?: Rest
   readonly restAfterRound?: Rest
   readonly restAfterGrouping?: Rest
@@ -45,7 +45,11 @@ export interface Grouping {
 }
 
 /** Minutes before the first exercise; they never count as sets. */
-export interface Preparation { readonly minutes: number, readonly what: string, readonly onlyIf?: string }
+export interface Preparation {
+  readonly minutes: number
+  readonly what: string
+  readonly onlyIf?: string
+}
 
 /** What a client does in one visit, in order. */
 export interface Session {

@@ -1,5 +1,19 @@
 export { BODY_SIDES } from './sheet'
-export type { BodySide, LastTime, LoadScale, PartLoad, SheetExercise, SheetGroup, SheetMovement, SheetPart, SheetSession, SheetSet, SheetSwap, SheetTurn, SheetWay } from './sheet'
+export type {
+  BodySide,
+  LastTime,
+  LoadScale,
+  PartLoad,
+  SheetExercise,
+  SheetGroup,
+  SheetMovement,
+  SheetPart,
+  SheetSession,
+  SheetSet,
+  SheetSwap,
+  SheetTurn,
+  SheetWay,
+} from './sheet'
 export { placeKey } from './entry'
 export type { DonePart, LogEntry, LogWord, SetPlace, SetWord } from './entry'
 export { movementOf, nextTurn, sessionStanding, turnsOf, wayOf } from './standing'
@@ -8,5 +22,12 @@ export { prefillOf, steppedLoad } from './prefill'
 export type { Prefill } from './prefill'
 export { LOG_LIMITS, numberSentence, parsedNumber } from './numbers'
 export type { LogField, NumberProblem } from './numbers'
-export { ALARM_SIGNS, EMERGENCY_WORDS, PAIN_PLACES, PAIN_WORDS, painLimit, worseLevel } from './pain'
+export {
+  ALARM_SIGNS,
+  EMERGENCY_WORDS,
+  PAIN_PLACES,
+  PAIN_WORDS,
+  painLimit,
+  worseLevel,
+} from './pain'
 export type { Levels, PainLimit, PainPlace } from './pain'

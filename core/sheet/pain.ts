@@ -6,19 +6,32 @@ import type { BodySide, SheetMovement } from './sheet'
 export const PAIN_PLACES = [
   { id: 'elbow_front', words: 'Elbow, front or inner side', joints: ['elbow_flexor_side'] },
   { id: 'elbow_back', words: 'Elbow, back', joints: ['elbow_extensor_side'] },
-  { id: 'elbow', words: 'Elbow, not sure where', joints: ['elbow_flexor_side', 'elbow_extensor_side'] },
+  {
+    id: 'elbow',
+    words: 'Elbow, not sure where',
+    joints: ['elbow_flexor_side', 'elbow_extensor_side'],
+  },
   { id: 'wrist', words: 'Wrist', joints: ['wrist'] },
   { id: 'shoulder', words: 'Shoulder', joints: ['shoulder'] },
   { id: 'low_back', words: 'Low back', joints: ['low_back'] },
-] as const satisfies readonly { readonly id: string, readonly words: string, readonly joints: readonly Joint[] }[]
+] as const satisfies readonly {
+  readonly id: string
+  readonly words: string
+  readonly joints: readonly Joint[]
+}[]
 export type PainPlace = (typeof PAIN_PLACES)[number]['id']
 
 /** Each of these stops work on the joint whatever the number. */
 export const ALARM_SIGNS = [
-  'A sudden pop or tearing feeling', 'Visible swelling, bruising or a changed shape', 'Numbness, tingling or weakness in arm or hand',
-  'Pain at rest or at night', 'The joint locks or gives way', 'I cannot straighten or bend it fully',
+  'A sudden pop or tearing feeling',
+  'Visible swelling, bruising or a changed shape',
+  'Numbness, tingling or weakness in arm or hand',
+  'Pain at rest or at night',
+  'The joint locks or gives way',
+  'I cannot straighten or bend it fully',
 ] as const
-export const EMERGENCY_WORDS = 'Chest pain, breathlessness out of proportion, fainting or a sudden severe headache: end the session and call your local emergency number.'
+export const EMERGENCY_WORDS =
+  'Chest pain, breathlessness out of proportion, fainting or a sudden severe headache: end the session and call your local emergency number.'
 
 /** What a level says to the client; nothing where there is nothing to say. Never a diagnosis. */
 export const PAIN_WORDS: Readonly<Record<PainLevel, string>> = {
@@ -64,14 +77,28 @@ function levelOn(sides: Readonly<Record<BodySide, PainLevel>>, side: BodySide | 
  * Edge:   undefined where no joint it touches is at `hold` or worse.
  * Source: docs/methods.md#pain.
  */
-export function painLimit({ stress }: Pick<SheetMovement, 'stress'>, levels: Levels, side: BodySide | null = null): PainLimit | undefined {
+export function painLimit(
+  { stress }: Pick<SheetMovement, 'stress'>,
+  levels: Levels,
+  side: BodySide | null = null,
+): PainLimit | undefined {
   const touched = (Object.entries(stress) as [Joint, number][]).flatMap(([joint, value]) => {
     const sides = levels[joint]
     const level = sides && levelOn(sides, side)
-    return value > 0 && (level === 'hold' || level === 'swap' || level === 'stop') ? [{ joint, value, level }] : []
+    return value > 0 && (level === 'hold' || level === 'swap' || level === 'stop')
+      ? [{ joint, value, level }]
+      : []
   })
-  const [worst] = touched.sort((a, b) => ORDER.indexOf(b.level) - ORDER.indexOf(a.level) || b.value - a.value)
+  const [worst] = touched.sort(
+    (a, b) => ORDER.indexOf(b.level) - ORDER.indexOf(a.level) || b.value - a.value,
+  )
   if (!worst) return undefined
   const { joint, level, value } = worst
-  return { level, joint, isStopped: level === 'stop', wantsSwap: level === 'swap' && value >= SWAP_FROM_STRESS, leastRir: LEAST_RIR[level] }
+  return {
+    level,
+    joint,
+    isStopped: level === 'stop',
+    wantsSwap: level === 'swap' && value >= SWAP_FROM_STRESS,
+    leastRir: LEAST_RIR[level],
+  }
 }

@@ -14,12 +14,12 @@ export type BodySide = (typeof BODY_SIDES)[number]
 
 /** What a part is loaded with: a weight of its own, a share of an earlier part's, or nothing that can be written as a number. */
 export type PartLoad =
-  | { readonly kind: 'weight', readonly amount: number }
+  | { readonly kind: 'weight'; readonly amount: number }
   /** Left to the client; an earlier set of the session is taken up. */
   | { readonly kind: 'open' }
   | { readonly kind: 'none' }
-  | { readonly kind: 'share', readonly of: 'first' | 'previous', readonly share: number }
-  | { readonly kind: 'less', readonly of: 'first' | 'previous', readonly amount: number }
+  | { readonly kind: 'share'; readonly of: 'first' | 'previous'; readonly share: number }
+  | { readonly kind: 'less'; readonly of: 'first' | 'previous'; readonly amount: number }
 
 /** One work or hold stage of a set, for one side where sides are logged by themselves. */
 export interface SheetPart {
@@ -51,9 +51,20 @@ export interface SheetSet {
 }
 
 /** How the numbers of an exercise are to be read and stepped. */
-export interface LoadScale { readonly unit: WeightUnit, readonly grid: LoadGrid, /** ` in each hand`; empty where nothing need be said. */ readonly words: string }
+export interface LoadScale {
+  readonly unit: WeightUnit
+  readonly grid: LoadGrid
+  /** ` in each hand`; empty where nothing need be said. */ readonly words: string
+}
 
-export interface LastTime { readonly on: PlainDate, readonly sets: readonly { readonly amount: number | null, readonly count: number | null, readonly rir: number | null }[] }
+export interface LastTime {
+  readonly on: PlainDate
+  readonly sets: readonly {
+    readonly amount: number | null
+    readonly count: number | null
+    readonly rir: number | null
+  }[]
+}
 
 /** A movement as the sheet tells it. */
 export interface SheetMovement {
@@ -70,7 +81,10 @@ export interface SheetMovement {
 }
 
 /** Something that can stand in, with what changes. */
-export interface SheetSwap extends SheetMovement { readonly changes: readonly string[], readonly start: number | null }
+export interface SheetSwap extends SheetMovement {
+  readonly changes: readonly string[]
+  readonly start: number | null
+}
 
 export interface SheetExercise extends SheetMovement {
   readonly slot: SlotId
@@ -83,9 +97,22 @@ export interface SheetExercise extends SheetMovement {
 }
 
 /** A set in the order of the session. Units: seconds; `start` from the session's beginning as planned. */
-export interface SheetTurn { readonly slot: SlotId, /** Place in the slot's sets, from 0. */ readonly set: number, readonly start: number, readonly seconds: number, /** Until the next turn. */ readonly rest: number }
+export interface SheetTurn {
+  readonly slot: SlotId
+  /** Place in the slot's sets, from 0. */ readonly set: number
+  readonly start: number
+  readonly seconds: number
+  /** Until the next turn. */ readonly rest: number
+}
 
-export interface SheetGroup { readonly slots: readonly SlotId[], readonly kind: GroupingKind, readonly placement: Placement, readonly words: string, readonly start: number, readonly seconds: number }
+export interface SheetGroup {
+  readonly slots: readonly SlotId[]
+  readonly kind: GroupingKind
+  readonly placement: Placement
+  readonly words: string
+  readonly start: number
+  readonly seconds: number
+}
 
 /** One way through the session: as planned, or within fewer minutes. */
 export interface SheetWay {

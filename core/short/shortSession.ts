@@ -24,7 +24,12 @@ export interface ShortQuestion {
 }
 
 /** A step that was taken, and what it saves. Units: seconds. */
-export interface ShortChange { readonly key: string, readonly step: ShortStep, readonly slots: readonly Slot[], readonly saved: number }
+export interface ShortChange {
+  readonly key: string
+  readonly step: ShortStep
+  readonly slots: readonly Slot[]
+  readonly saved: number
+}
 
 export interface ShortSession {
   readonly session: Session
@@ -35,38 +40,79 @@ export interface ShortSession {
   /** Share of the session's worth that is kept, 0 to 1; credits and priorities count. */
   readonly kept: number
   /** Counted sets (credits) of each group that the session has, before and after. */
-  readonly groups: readonly { readonly group: Group, readonly before: number, readonly after: number }[]
+  readonly groups: readonly {
+    readonly group: Group
+    readonly before: number
+    readonly after: number
+  }[]
   /** Sets of each exercise, before and after, where they differ. */
-  readonly slots: readonly { readonly slot: Slot, readonly before: number, readonly after: number }[]
+  readonly slots: readonly {
+    readonly slot: Slot
+    readonly before: number
+    readonly after: number
+  }[]
 }
 
 type Generator = (session: Session, context: PlanContext) => readonly Shortening[]
 /** The method's order names steps by these numbers; 7 comes last always, 8 is an offer and no step. */
 const BY_NUMBER: Readonly<Record<number, Generator>> = {
-  1: steps.shorterWarmUp, 2: steps.fewerWarmUpSets, 3: steps.pairedNeighbours, 4: steps.shorterRests, 5: steps.droppedLast, 6: steps.oneSetLess,
+  1: steps.shorterWarmUp,
+  2: steps.fewerWarmUpSets,
+  3: steps.pairedNeighbours,
+  4: steps.shorterRests,
+  5: steps.droppedLast,
+  6: steps.oneSetLess,
 }
 const MOST_DROPS = 2
 const REST_OF_IT: readonly Generator[] = [steps.oneSetLess, steps.leadsOnly]
 
 function order(way: ShortWay, { method }: PlanContext): readonly Generator[] {
   const usual = method.time.compression.flatMap(number => BY_NUMBER[number] ?? [])
-  if (way === 'later_exercises') return [steps.shorterWarmUp, steps.fewerWarmUpSets, steps.laterExercises, ...usual, ...REST_OF_IT]
-  if (way === 'fewer_exercises') return [steps.shorterWarmUp, steps.fewerWarmUpSets, steps.fewerExercises, ...usual, ...REST_OF_IT]
+  if (way === 'later_exercises')
+    return [
+      steps.shorterWarmUp,
+      steps.fewerWarmUpSets,
+      steps.laterExercises,
+      ...usual,
+      ...REST_OF_IT,
+    ]
+  if (way === 'fewer_exercises')
+    return [
+      steps.shorterWarmUp,
+      steps.fewerWarmUpSets,
+      steps.fewerExercises,
+      ...usual,
+      ...REST_OF_IT,
+    ]
   return [...usual, ...REST_OF_IT]
 }
 
-interface State { readonly session: Session, readonly seconds: number, readonly changes: readonly ShortChange[], readonly removed: ReadonlyMap<Group, number> }
+interface State {
+  readonly session: Session
+  readonly seconds: number
+  readonly changes: readonly ShortChange[]
+  readonly removed: ReadonlyMap<Group, number>
+}
 
 /** Larger is better: the most time saved, or for sets the least worth lost for each second. */
-function merit(candidate: Shortening, saved: number, { removed }: State, { context, weeks, lengthDays }: ShortQuestion): number {
+function merit(
+  candidate: Shortening,
+  saved: number,
+  { removed }: State,
+  { context, weeks, lengthDays }: ShortQuestion,
+): number {
   const [slot] = candidate.slots
-  return candidate.step === 'sets' && slot ? -setWorthInWeek(slot, context, weeks, lengthDays, removed) / saved : saved
+  return candidate.step === 'sets' && slot
+    ? -setWorthInWeek(slot, context, weeks, lengthDays, removed) / saved
+    : saved
 }
 
 const SLACK = 1e-9
 
 /** Seconds saved by one set less of a grouping as it stands; the same for as long as the grouping does. */
-const savedInGrouping = remembered((_touched: Grouping, _context: PlanContext) => new Map<string, number>())
+const savedInGrouping = remembered(
+  (_touched: Grouping, _context: PlanContext) => new Map<string, number>(),
+)
 
 function savedBy({ key, apply, touched }: Shortening, state: State, context: PlanContext): number {
   const whole = () => state.seconds - sessionSeconds(apply(), context)
@@ -77,8 +123,12 @@ function savedBy({ key, apply, touched }: Shortening, state: State, context: Pla
   return saved
 }
 
-function bestOf(candidates: readonly Shortening[], state: State, question: ShortQuestion): { readonly candidate: Shortening, readonly saved: number } | undefined {
-  let best: { candidate: Shortening, saved: number, merit: number } | undefined
+function bestOf(
+  candidates: readonly Shortening[],
+  state: State,
+  question: ShortQuestion,
+): { readonly candidate: Shortening; readonly saved: number } | undefined {
+  let best: { candidate: Shortening; saved: number; merit: number } | undefined
   for (const candidate of candidates) {
     if (question.refused?.has(candidate.key)) continue
     const saved = savedBy(candidate, state, question.context)
@@ -92,16 +142,30 @@ function bestOf(candidates: readonly Shortening[], state: State, question: Short
   return best
 }
 
-function taken(state: State, { candidate, saved }: { readonly candidate: Shortening, readonly saved: number }, { context, lengthDays }: ShortQuestion): State {
+function taken(
+  state: State,
+  { candidate, saved }: { readonly candidate: Shortening; readonly saved: number },
+  { context, lengthDays }: ShortQuestion,
+): State {
   const { key, step, slots, apply } = candidate
   const removed = new Map(state.removed)
   const [slot] = slots
-  if (step === 'sets' && slot) for (const [group, credit] of slotCredits(slot, context)) removed.set(group, (removed.get(group) ?? 0) + credit * 7 / lengthDays)
-  return { session: apply(), seconds: state.seconds - saved, removed, changes: [...state.changes, { key, step, slots, saved }] }
+  if (step === 'sets' && slot)
+    for (const [group, credit] of slotCredits(slot, context))
+      removed.set(group, (removed.get(group) ?? 0) + (credit * 7) / lengthDays)
+  return {
+    session: apply(),
+    seconds: state.seconds - saved,
+    removed,
+    changes: [...state.changes, { key, step, slots, saved }],
+  }
 }
 
 function isDone(generator: Generator, { changes }: State): boolean {
-  return generator === steps.droppedLast && changes.filter(({ step }) => step === 'drop').length >= MOST_DROPS
+  return (
+    generator === steps.droppedLast &&
+    changes.filter(({ step }) => step === 'drop').length >= MOST_DROPS
+  )
 }
 
 /**
@@ -123,26 +187,49 @@ export function shortSession(question: ShortQuestion): ShortSession {
       state = taken(state, best, question)
     }
   }
-  return { session: state.session, seconds: state.seconds, before, fits: !isOver(), changes: state.changes, ...report(session, state.session, context) }
+  return {
+    session: state.session,
+    seconds: state.seconds,
+    before,
+    fits: !isOver(),
+    changes: state.changes,
+    ...report(session, state.session, context),
+  }
 }
 
 function creditSums(session: Session, context: PlanContext): ReadonlyMap<Group, number> {
   const sums = new Map<Group, number>()
   for (const { placement, slots } of session.groupings) {
     if (placement === 'warmup') continue
-    for (const slot of slots) for (const [group, credit] of slotCredits(slot, context)) sums.set(group, (sums.get(group) ?? 0) + credit * plannedSets(slot.scheme))
+    for (const slot of slots)
+      for (const [group, credit] of slotCredits(slot, context))
+        sums.set(group, (sums.get(group) ?? 0) + credit * plannedSets(slot.scheme))
   }
   return sums
 }
 
 /** What two versions of a session give, beside each other. */
-function report(before: Session, after: Session, context: PlanContext): Pick<ShortSession, 'kept' | 'groups' | 'slots'> {
+function report(
+  before: Session,
+  after: Session,
+  context: PlanContext,
+): Pick<ShortSession, 'kept' | 'groups' | 'slots'> {
   const [was, is] = [creditSums(before, context), creditSums(after, context)]
   const worth = sessionWorth(before, context)
-  const left = new Map<SlotId, number>(sessionSlots(after).map(slot => [slot.id, plannedSets(slot.scheme)]))
+  const left = new Map<SlotId, number>(
+    sessionSlots(after).map(slot => [slot.id, plannedSets(slot.scheme)]),
+  )
   return {
     kept: worth === 0 ? 1 : sessionWorth(after, context) / worth,
-    groups: GROUPS.filter(group => was.has(group)).map(group => ({ group, before: was.get(group) ?? 0, after: is.get(group) ?? 0 })).sort((a, b) => Number(modeOf(context, b.group) === 'build') - Number(modeOf(context, a.group) === 'build')),
-    slots: sessionSlots(before).map(slot => ({ slot, before: plannedSets(slot.scheme), after: left.get(slot.id) ?? 0 })).filter(row => row.before !== row.after),
+    groups: GROUPS.filter(group => was.has(group))
+      .map(group => ({ group, before: was.get(group) ?? 0, after: is.get(group) ?? 0 }))
+      .sort(
+        (a, b) =>
+          Number(modeOf(context, b.group) === 'build') -
+          Number(modeOf(context, a.group) === 'build'),
+      ),
+    slots: sessionSlots(before)
+      .map(slot => ({ slot, before: plannedSets(slot.scheme), after: left.get(slot.id) ?? 0 }))
+      .filter(row => row.before !== row.after),
   }
 }

@@ -45,11 +45,16 @@ export function requireSeconds(cursor: Cursor): number {
 /** `90s`, `60-90s`, `none`, `"a few breaths"`, `stretch 15s`: a rest after a word that says which one. */
 export function formatRestValue(rest: Rest): string {
   switch (rest.kind) {
-    case 'seconds': return `${rest.seconds}s`
-    case 'between': return `${rest.low}-${rest.high}s`
-    case 'none': return 'none'
-    case 'in_words': return quoted(rest.text)
-    case 'stretch': return `stretch ${rest.seconds}s`
+    case 'seconds':
+      return `${rest.seconds}s`
+    case 'between':
+      return `${rest.low}-${rest.high}s`
+    case 'none':
+      return 'none'
+    case 'in_words':
+      return quoted(rest.text)
+    case 'stretch':
+      return `stretch ${rest.seconds}s`
   }
 }
 
@@ -59,8 +64,12 @@ export function requireRestValue(cursor: Cursor): Rest {
   if (cursor.takeWords('stretch')) return { kind: 'stretch', seconds: requireSeconds(cursor) }
   const text = cursor.takeText()
   if (text !== undefined) return { kind: 'in_words', text }
-  const span = takeSpan(cursor) ?? cursor.fail('a rest such as 90s, 60-90s, none, stretch 15s or "a few breaths"')
-  return typeof span === 'number' ? { kind: 'seconds', seconds: span } : { kind: 'between', ...span }
+  const span =
+    takeSpan(cursor) ??
+    cursor.fail('a rest such as 90s, 60-90s, none, stretch 15s or "a few breaths"')
+  return typeof span === 'number'
+    ? { kind: 'seconds', seconds: span }
+    : { kind: 'between', ...span }
 }
 
 /** A rest that stands by itself: `rest 90s`, `no rest`, `stretch 15s`. */
@@ -86,7 +95,10 @@ export function formatExerciseRef(id: string, intent: string | null): string {
 }
 
 /** Takes an exercise with its intent. */
-export function requireExerciseRef(cursor: Cursor): { readonly id: string, readonly intent: string | null } {
+export function requireExerciseRef(cursor: Cursor): {
+  readonly id: string
+  readonly intent: string | null
+} {
   const takePart = () => cursor.takeText() ?? cursor.takeShape(/^([a-z][a-z0-9_]*)$/)?.[0]
   const id = takePart() ?? cursor.fail('an exercise such as cable_curl')
   if (!cursor.takeMark(':')) return { id, intent: null }

@@ -10,7 +10,12 @@ const ONE = shape('#')
 type Weight = Extract<Load, { kind: 'weight' }>
 
 const BASIS_WORDS: Readonly<Record<LoadBasis, readonly [before: string, after: string]>> = {
-  total: ['', ''], per_side: ['', ' per side'], per_hand: ['', ' per hand'], added: ['+', ''], assisted: ['-', ''], stack: ['', ' stack'],
+  total: ['', ''],
+  per_side: ['', ' per side'],
+  per_hand: ['', ' per hand'],
+  added: ['+', ''],
+  assisted: ['-', ''],
+  stack: ['', ' stack'],
 }
 
 /** Weights of one unit and basis in a row, `40/45/50kg per hand`; a single one is a row of one. */
@@ -24,17 +29,28 @@ export function formatWeights(weights: readonly Weight[]): string {
 /** `20kg per hand`, `drop 30% of first`, `80% e1rm`, `stack 8`, `bodyweight`, `band "red"`, `load "light" max 20kg`. */
 export function formatLoad(load: Load): string {
   switch (load.kind) {
-    case 'weight': return formatWeights([load])
-    case 'stack_position': return `stack ${load.position}`
-    case 'percent_of_e1rm': return `${load.percent}% e1rm`
-    case 'percent_of_usual': return `${load.percent}% usual`
-    case 'drop_percent': return `drop ${load.percent}%${ofFirst(load.from)}`
-    case 'drop_weight': return `drop ${load.amount}${load.unit}${ofFirst(load.from)}`
-    case 'drop_open': return 'drop'
-    case 'than_before': return load.direction
-    case 'bodyweight': return 'bodyweight'
-    case 'band': return `band ${quoted(load.name)}`
-    case 'in_words': return `load ${quoted(load.text)}${load.atMost ? ` max ${load.atMost.amount}${load.atMost.unit}` : ''}`
+    case 'weight':
+      return formatWeights([load])
+    case 'stack_position':
+      return `stack ${load.position}`
+    case 'percent_of_e1rm':
+      return `${load.percent}% e1rm`
+    case 'percent_of_usual':
+      return `${load.percent}% usual`
+    case 'drop_percent':
+      return `drop ${load.percent}%${ofFirst(load.from)}`
+    case 'drop_weight':
+      return `drop ${load.amount}${load.unit}${ofFirst(load.from)}`
+    case 'drop_open':
+      return 'drop'
+    case 'than_before':
+      return load.direction
+    case 'bodyweight':
+      return 'bodyweight'
+    case 'band':
+      return `band ${quoted(load.name)}`
+    case 'in_words':
+      return `load ${quoted(load.text)}${load.atMost ? ` max ${load.atMost.amount}${load.atMost.unit}` : ''}`
   }
 }
 
@@ -60,7 +76,9 @@ export function takeWeightRow(cursor: Cursor): readonly Load[] | undefined {
   const token = cursor.peek()
   if (token?.kind !== 'word' || !WEIGHT_ROW.test(token.value)) return undefined
   const found = /^([+-]?)(.*)(kg|lb)$/.exec(token.value)
-  const amounts = (found?.[2] ?? '').split('/').map(part => (ONE.test(part) ? Number(part) : Number.NaN))
+  const amounts = (found?.[2] ?? '')
+    .split('/')
+    .map(part => (ONE.test(part) ? Number(part) : Number.NaN))
   if (amounts.some(Number.isNaN)) cursor.fail('weights such as 40/45/50kg')
   cursor.next()
   const basis = basisAfter(cursor, found?.[1])
@@ -71,7 +89,13 @@ function takeDrop(cursor: Cursor): Load {
   const percent = cursor.takeShape(PERCENT)
   if (percent) return { kind: 'drop_percent', percent: Number(percent[0]), from: dropBase(cursor) }
   const weight = cursor.takeShape(shape('#(kg|lb)'))
-  if (weight) return { kind: 'drop_weight', amount: Number(weight[0]), unit: weight[1] as WeightUnit, from: dropBase(cursor) }
+  if (weight)
+    return {
+      kind: 'drop_weight',
+      amount: Number(weight[0]),
+      unit: weight[1] as WeightUnit,
+      from: dropBase(cursor),
+    }
   return { kind: 'drop_open' }
 }
 
@@ -99,7 +123,13 @@ export function takeLoad(cursor: Cursor): Load | undefined {
     return { kind: 'stack_position', position: Number(position) }
   }
   const weight = cursor.takeShape(WEIGHT)
-  if (weight) return { kind: 'weight', amount: Number(weight[1]), unit: weight[2] as WeightUnit, basis: basisAfter(cursor, weight[0]) }
+  if (weight)
+    return {
+      kind: 'weight',
+      amount: Number(weight[1]),
+      unit: weight[2] as WeightUnit,
+      basis: basisAfter(cursor, weight[0]),
+    }
   const percent = cursor.takeShape(PERCENT)
   if (!percent) return undefined
   if (cursor.takeWords('usual')) return { kind: 'percent_of_usual', percent: Number(percent[0]) }

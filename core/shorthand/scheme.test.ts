@@ -5,10 +5,16 @@ import { schemeArbitrary } from '../testing/schemes'
 import { formatScheme, parseScheme } from './scheme'
 
 test('every scheme is printed so that reading gives it back', () => {
-  fc.assert(fc.property(schemeArbitrary, (scheme) => {
-    const text = formatScheme(scheme)
-    expect({ text, result: parseScheme(text) }).toEqual({ text, result: { ok: true, value: normalScheme(scheme) } })
-  }), { numRuns: 400 })
+  fc.assert(
+    fc.property(schemeArbitrary, scheme => {
+      const text = formatScheme(scheme)
+      expect({ text, result: parseScheme(text) }).toEqual({
+        text,
+        result: { ok: true, value: normalScheme(scheme) },
+      })
+    }),
+    { numRuns: 400 },
+  )
 })
 
 describe('what may be typed in another way is printed in one', () => {
@@ -36,13 +42,19 @@ describe('what cannot be read is named with its place and what was expected', ()
     { text: '4 x 9 | drop 30% of last', at: 17, expected: 'reps such as 9, 7-9 or to failure' },
     { text: '4 x 9, then', at: 11, expected: 'reps such as 9, 7-9 or to failure' },
     { text: '4 x 9; lift it', at: 7, expected: 'load held' },
-    { text: '4 x 9, tempo 3-0-1', at: 13, expected: 'four numbers such as 3-0-1-0, with x for one that is open' },
+    {
+      text: '4 x 9, tempo 3-0-1',
+      at: 13,
+      expected: 'four numbers such as 3-0-1-0, with x for one that is open',
+    },
     { text: '3 x 9 with rope', at: 11, expected: 'a text in double quotes' },
     { text: '3 x 9 with "rope', at: 10, expected: 'a closing quote' },
   ])('$text', ({ text, at, expected }) => {
     const result = parseScheme(text)
     expect(result).toMatchObject({ ok: false, error: { kind: 'unexpected', at } })
-    expect(!result.ok && result.error.kind === 'unexpected' && result.error.expected).toContain(expected)
+    expect(!result.ok && result.error.kind === 'unexpected' && result.error.expected).toContain(
+      expected,
+    )
   })
   test.each([
     ['5 x 11/9/7/7', { kind: 'row_length', sets: 5, values: 4 }],

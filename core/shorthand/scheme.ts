@@ -1,20 +1,54 @@
 import type { Result } from '../base'
-import { type LoadRule, normalScheme, orderedText, type SetProtocol, type SetRole, type SetRun, type SetScheme, type SideOrder, type Stage, type WeightUnit, type WorkStage } from '../scheme'
+import {
+  type LoadRule,
+  normalScheme,
+  orderedText,
+  type SetProtocol,
+  type SetRole,
+  type SetRun,
+  type SetScheme,
+  type SideOrder,
+  type Stage,
+  type WeightUnit,
+  type WorkStage,
+} from '../scheme'
 import { formatRest, quoted, requireText, shape, takeRest } from './atoms'
 import { attempt, type Cursor } from './cursor'
 import { formatWeights } from './loads'
 import { type ShorthandProblem, stop } from './problem'
 import { fitsRow, formatReps } from './reps'
-import { COMMA_FEATURES, formatFeatures, formatStage, requireStage, type Rows, takeFeature, takeRow } from './stages'
+import {
+  COMMA_FEATURES,
+  formatFeatures,
+  formatStage,
+  requireStage,
+  type Rows,
+  takeFeature,
+  takeRow,
+} from './stages'
 
-const ROLES: readonly (readonly [SetRole, string])[] = [['warmup', 'warm-up'], ['primer', 'primer'], ['ramp', 'ramp']]
-const PROTOCOLS: readonly (readonly [SetProtocol, string])[] = [['restricted_flow', 'restricted'], ['eccentric_only', 'eccentric']]
+const ROLES: readonly (readonly [SetRole, string])[] = [
+  ['warmup', 'warm-up'],
+  ['primer', 'primer'],
+  ['ramp', 'ramp'],
+]
+const PROTOCOLS: readonly (readonly [SetProtocol, string])[] = [
+  ['restricted_flow', 'restricted'],
+  ['eccentric_only', 'eccentric'],
+]
 const SIDES = ['left', 'right'] as const
 const SIDE_ORDERS: readonly (readonly [SideOrder, string])[] = [
-  ['switch', 'left then right'], ['rest_between', 'rest between sides'], ['alternating_reps', 'alternating reps'], ['alternating_sets', 'alternating sets'],
+  ['switch', 'left then right'],
+  ['rest_between', 'rest between sides'],
+  ['alternating_reps', 'alternating reps'],
+  ['alternating_sets', 'alternating sets'],
 ]
 const LOAD_RULES: readonly (readonly [LoadRule, string])[] = [
-  ['hold', 'load held'], ['must_not_fall', 'load must not fall'], ['may_fall', 'load may fall'], ['hold_or_rise', 'load held or rising'], ['by_feel', 'load by feel'],
+  ['hold', 'load held'],
+  ['must_not_fall', 'load must not fall'],
+  ['may_fall', 'load may fall'],
+  ['hold_or_rise', 'load held or rising'],
+  ['by_feel', 'load by feel'],
 ]
 const WEEKDAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const
 
@@ -31,7 +65,9 @@ export function formatScheme(scheme: SetScheme): string {
   const rules = [
     loadRule && LOAD_RULES.find(([rule]) => rule === loadRule)?.[1],
     loadStep && `load ${loadStep.amount < 0 ? '' : '+'}${loadStep.amount}${loadStep.unit} a set`,
-    aims && aims.length > 0 && aims.map(({ end, weekday }) => `${end} end ${WEEKDAYS[weekday - 1]}`).join(', '),
+    aims &&
+      aims.length > 0 &&
+      aims.map(({ end, weekday }) => `${end} end ${WEEKDAYS[weekday - 1]}`).join(', '),
   ].filter(Boolean)
   return [partsOf(runs).map(formatPart).join(', then '), ...rules].join('; ')
 }
@@ -51,7 +87,10 @@ function partsOf(runs: readonly SetRun[]): readonly Part[] {
     let end = at + 1
     while (end < runs.length && fitsOneRow([...runs.slice(at, end), runs[end] as SetRun])) end += 1
     const next = runs[end]
-    const hasLast = next !== undefined && continues(first, next) && fitsOneRow([...runs.slice(at, end), withoutTail(next, first.stages.length)])
+    const hasLast =
+      next !== undefined &&
+      continues(first, next) &&
+      fitsOneRow([...runs.slice(at, end), withoutTail(next, first.stages.length)])
     parts.push({ runs: [first, ...runs.slice(at + 1, end)], last: hasLast ? next : undefined })
     at = hasLast ? end + 1 : end
   }
@@ -59,7 +98,12 @@ function partsOf(runs: readonly SetRun[]): readonly Part[] {
 }
 
 function continues(run: SetRun, next: SetRun): boolean {
-  return next.stages.length > run.stages.length && !run.countRange && !next.countRange && next.stages[run.stages.length]?.kind !== undefined
+  return (
+    next.stages.length > run.stages.length &&
+    !run.countRange &&
+    !next.countRange &&
+    next.stages[run.stages.length]?.kind !== undefined
+  )
 }
 
 function withoutTail(run: SetRun, length: number): SetRun {
@@ -89,20 +133,29 @@ function fitsOneRow(runs: readonly SetRun[]): boolean {
   if (runs.some(run => run.countRange || shared(run) !== shared(first))) return false
   const works = leads(runs)
   if (works.length === 0) return false
-  const weights = works.map(({ load }) => (load?.kind === 'weight' ? text([load.unit, load.basis]) : undefined))
-  return (allSame(works.map(({ reps }) => reps)) || works.every(({ reps }) => fitsRow(reps)))
-    && (allSame(works.map(({ effort }) => effort)) || works.every(({ effort }) => effort?.kind === 'rir'))
-    && (allSame(works.map(({ load }) => load)) || (weights[0] !== undefined && allSame(weights)))
+  const weights = works.map(({ load }) =>
+    load?.kind === 'weight' ? text([load.unit, load.basis]) : undefined,
+  )
+  return (
+    (allSame(works.map(({ reps }) => reps)) || works.every(({ reps }) => fitsRow(reps))) &&
+    (allSame(works.map(({ effort }) => effort)) ||
+      works.every(({ effort }) => effort?.kind === 'rir')) &&
+    (allSame(works.map(({ load }) => load)) || (weights[0] !== undefined && allSame(weights)))
+  )
 }
 
 function formatCount(run: SetRun, sets: number): string {
   const { countRange } = run
   if (!countRange) return String(sets)
-  return countRange.high === null ? `${countRange.low}+ (${run.count})` : `${countRange.low}-${countRange.high} (${run.count})`
+  return countRange.high === null
+    ? `${countRange.low}+ (${run.count})`
+    : `${countRange.low}-${countRange.high} (${run.count})`
 }
 
 function perSet(runs: readonly SetRun[]): readonly WorkStage[] {
-  return runs.flatMap(run => Array.from({ length: run.count }, () => run.stages[0])).flatMap(lead => (lead.kind === 'work' ? [lead] : []))
+  return runs
+    .flatMap(run => Array.from({ length: run.count }, () => run.stages[0]))
+    .flatMap(lead => (lead.kind === 'work' ? [lead] : []))
 }
 
 function formatPart({ runs, last }: Part): string {
@@ -110,19 +163,33 @@ function formatPart({ runs, last }: Part): string {
   const all: readonly SetRun[] = last ? [...runs, withoutTail(last, first.stages.length)] : runs
   const sets = all.reduce((sum, run) => sum + run.count, 0)
   const head = [
-    ROLES.find(([role]) => role === first.role)?.[1], PROTOCOLS.find(([protocol]) => protocol === first.protocol)?.[1], first.side,
-    formatCount(first, sets), 'x',
-  ].filter(Boolean).join(' ')
+    ROLES.find(([role]) => role === first.role)?.[1],
+    PROTOCOLS.find(([protocol]) => protocol === first.protocol)?.[1],
+    first.side,
+    formatCount(first, sets),
+    'x',
+  ]
+    .filter(Boolean)
+    .join(' ')
   const { lead, behind } = formatLead(first, all)
   const stages = [lead, ...first.stages.slice(1).map(formatStage)].join(' | ')
   return [
-    `${head} ${stages}`, ...behind, ...formatRunOptions(first),
-    ...(last ? [`last${last.count === 1 ? '' : ` ${last.count}`}: ${last.stages.slice(first.stages.length).map(formatStage).join(' | ')}`] : []),
+    `${head} ${stages}`,
+    ...behind,
+    ...formatRunOptions(first),
+    ...(last
+      ? [
+          `last${last.count === 1 ? '' : ` ${last.count}`}: ${last.stages.slice(first.stages.length).map(formatStage).join(' | ')}`,
+        ]
+      : []),
   ].join(', ')
 }
 
 /** The first stage with its rows; in a set of one stage load, pace and RIR stand behind commas. */
-function formatLead(first: SetRun, runs: readonly SetRun[]): { readonly lead: string, readonly behind: readonly string[] } {
+function formatLead(
+  first: SetRun,
+  runs: readonly SetRun[],
+): { readonly lead: string; readonly behind: readonly string[] } {
   const [stage] = first.stages
   if (stage.kind !== 'work') return { lead: formatStage(stage), behind: [] }
   const sets = first.countRange ? [stage] : perSet(runs)
@@ -130,12 +197,24 @@ function formatLead(first: SetRun, runs: readonly SetRun[]): { readonly lead: st
   const reps = rowOr(sets, ({ reps: own }) => own && formatReps(own)) ?? '?'
   const load = loadRow(sets)
   const effort = rirRow(sets)
-  const extra = [load, ...formatFeatures(stage, COMMA_FEATURES.slice(1, 2)), effort].filter((part): part is string => Boolean(part))
-  const words = [reps, ...formatStage({ ...plain }).split(' ').slice(1)]
-  return first.stages.length === 1 ? { lead: words.join(' '), behind: extra } : { lead: [...words, ...extra].join(' '), behind: [] }
+  const extra = [load, ...formatFeatures(stage, COMMA_FEATURES.slice(1, 2)), effort].filter(
+    (part): part is string => Boolean(part),
+  )
+  const words = [
+    reps,
+    ...formatStage({ ...plain })
+      .split(' ')
+      .slice(1),
+  ]
+  return first.stages.length === 1
+    ? { lead: words.join(' '), behind: extra }
+    : { lead: [...words, ...extra].join(' '), behind: [] }
 }
 
-function rowOr(sets: readonly WorkStage[], format: (stage: WorkStage) => string | undefined): string | undefined {
+function rowOr(
+  sets: readonly WorkStage[],
+  format: (stage: WorkStage) => string | undefined,
+): string | undefined {
   const values = sets.map(format)
   return allSame(values) ? values[0] : values.join('/')
 }
@@ -154,8 +233,10 @@ function rirRow(sets: readonly WorkStage[]): string | undefined {
 
 function formatRunOptions({ restAfter, sideOrder, startSide, onlyIf }: SetRun): readonly string[] {
   return [
-    SIDE_ORDERS.find(([order]) => order === sideOrder)?.[1], startSide && `starting ${startSide}`,
-    restAfter && formatRest(restAfter), onlyIf && `if ${quoted(onlyIf)}`,
+    SIDE_ORDERS.find(([order]) => order === sideOrder)?.[1],
+    startSide && `starting ${startSide}`,
+    restAfter && formatRest(restAfter),
+    onlyIf && `if ${quoted(onlyIf)}`,
   ].filter((part): part is string => Boolean(part))
 }
 
@@ -194,10 +275,15 @@ function requireRule(cursor: Cursor, rules: Record<string, unknown>): void {
   }
   const aims = takeAims(cursor)
   if (aims) return add('aims', aims)
-  const rule = [...LOAD_RULES].sort(([, a], [, b]) => b.length - a.length).find(([, words]) => cursor.takeWords(...words.split(' ')))
+  const rule = [...LOAD_RULES]
+    .sort(([, a], [, b]) => b.length - a.length)
+    .find(([, words]) => cursor.takeWords(...words.split(' ')))
   if (rule) return add('loadRule', rule[0])
-  if (!cursor.takeWords('load')) cursor.fail('load +4kg a set', 'load held', 'load must not fall', 'low end tue')
-  const [sign, amount, unit] = cursor.takeShape(STEP) ?? cursor.fail('a step such as +4kg', 'held', 'must not fall', 'may fall', 'by feel')
+  if (!cursor.takeWords('load'))
+    cursor.fail('load +4kg a set', 'load held', 'load must not fall', 'low end tue')
+  const [sign, amount, unit] =
+    cursor.takeShape(STEP) ??
+    cursor.fail('a step such as +4kg', 'held', 'must not fall', 'may fall', 'by feel')
   if (!cursor.takeWords('a', 'set')) cursor.fail('a set')
   add('loadStep', { amount: Number(`${sign}${amount}`), unit: unit as WeightUnit })
 }
@@ -218,7 +304,10 @@ const COUNT = shape('#')
 const COUNT_RANGE = shape('#-#')
 const COUNT_OPEN = shape('#\\+')
 
-interface Count { readonly count: number | null, readonly countRange?: SetRun['countRange'] }
+interface Count {
+  readonly count: number | null
+  readonly countRange?: SetRun['countRange']
+}
 
 function requireCount(cursor: Cursor): Count {
   // A row alone says how many sets there are.
@@ -228,7 +317,11 @@ function requireCount(cursor: Cursor): Count {
   if (range ?? open) {
     const low = Number((range ?? open)?.[0])
     const high = range ? Number(range[1]) : null
-    return { count: takeNominal(cursor) ?? (high === null ? Math.max(1, low) : Math.floor((low + high) / 2)), countRange: { low, high } }
+    return {
+      count:
+        takeNominal(cursor) ?? (high === null ? Math.max(1, low) : Math.floor((low + high) / 2)),
+      countRange: { low, high },
+    }
   }
   const [count] = cursor.takeShape(COUNT) ?? cursor.fail('a number of sets such as 4, 2-4 or 2+')
   return { count: Number(count) }
@@ -241,7 +334,11 @@ function takeNominal(cursor: Cursor): number | undefined {
   return Number(nominal)
 }
 
-interface Draft { readonly run: Record<string, unknown>, readonly lead: Record<string, unknown>, rows: Rows }
+interface Draft {
+  readonly run: Record<string, unknown>
+  readonly lead: Record<string, unknown>
+  rows: Rows
+}
 
 function requirePart(cursor: Cursor): readonly SetRun[] {
   const from = cursor.place()
@@ -250,7 +347,8 @@ function requirePart(cursor: Cursor): readonly SetRun[] {
   if (count !== null && !cursor.takeWords('x')) cursor.fail('x')
   let rows: Rows = {}
   const addRows = (row: Rows) => {
-    if (Object.keys(row).some(key => key in rows)) stop({ kind: 'repeated', ...from, found: Object.keys(row).join() })
+    if (Object.keys(row).some(key => key in rows))
+      stop({ kind: 'repeated', ...from, found: Object.keys(row).join() })
     rows = { ...rows, ...row }
   }
   const lead = requireStage(cursor, addRows)
@@ -269,36 +367,58 @@ function takePrefix(cursor: Cursor): Record<string, unknown> {
   return { role, ...(protocol && { protocol }), ...(side && { side }) }
 }
 
-interface Tail { readonly count: number, readonly stages: readonly Stage[], readonly at: number, readonly end: number }
+interface Tail {
+  readonly count: number
+  readonly stages: readonly Stage[]
+  readonly at: number
+  readonly end: number
+}
 
 /** What stands behind commas, up to `then` or the end of the part. */
-function takeOptions(cursor: Cursor, { run, lead }: Draft, addRows: (row: Rows) => void): Tail | undefined {
+function takeOptions(
+  cursor: Cursor,
+  { run, lead }: Draft,
+  addRows: (row: Rows) => void,
+): Tail | undefined {
   while (cursor.isMark(',') && cursor.peek(1)?.value !== 'then') {
     cursor.takeMark(',')
     const place = cursor.place()
     const row = takeRow(cursor)
     if (row) addRows(row)
     else if (cursor.takeWords('last')) return requireTail(cursor, place)
-    else if (!takeRunOption(cursor, run) && !(lead.kind === 'work' && takeFeature(cursor, COMMA_FEATURES, lead))) {
+    else if (
+      !takeRunOption(cursor, run) &&
+      !(lead.kind === 'work' && takeFeature(cursor, COMMA_FEATURES, lead))
+    ) {
       cursor.fail('rir 2', 'rest 90s', 'a load such as 20kg', 'tempo 3-0-1-0', 'last:', 'then')
     }
     // More of the kind may follow without a comma: `slow dead stop`.
-    while (lead.kind === 'work' && !cursor.isAtEnd() && cursor.peek()?.kind === 'word' && takeFeature(cursor, COMMA_FEATURES, lead)) { /* each is added to the first stage */ }
+    while (
+      lead.kind === 'work' &&
+      !cursor.isAtEnd() &&
+      cursor.peek()?.kind === 'word' &&
+      takeFeature(cursor, COMMA_FEATURES, lead)
+    ) {
+      /* each is added to the first stage */
+    }
   }
   return undefined
 }
 
 function takeRunOption(cursor: Cursor, run: Record<string, unknown>): boolean {
   const order = SIDE_ORDERS.find(([, words]) => cursor.takeWords(...words.split(' ')))
-  if (order) return Boolean(run.sideOrder = order[0])
+  if (order) return Boolean((run.sideOrder = order[0]))
   const rest = takeRest(cursor)
-  if (rest) return Boolean(run.restAfter = rest)
-  if (cursor.takeWords('starting')) return Boolean(run.startSide = SIDES.find(word => cursor.takeWords(word)) ?? cursor.fail('left', 'right'))
-  if (cursor.takeWords('if')) return Boolean(run.onlyIf = requireText(cursor))
+  if (rest) return Boolean((run.restAfter = rest))
+  if (cursor.takeWords('starting'))
+    return Boolean(
+      (run.startSide = SIDES.find(word => cursor.takeWords(word)) ?? cursor.fail('left', 'right')),
+    )
+  if (cursor.takeWords('if')) return Boolean((run.onlyIf = requireText(cursor)))
   return false
 }
 
-function requireTail(cursor: Cursor, place: { at: number, end: number }): Tail {
+function requireTail(cursor: Cursor, place: { at: number; end: number }): Tail {
   const count = Number(cursor.takeShape(COUNT)?.[0] ?? 1)
   if (!cursor.takeMark(':')) cursor.fail(':')
   const stages = [requireStage(cursor)]
@@ -306,12 +426,27 @@ function requireTail(cursor: Cursor, place: { at: number, end: number }): Tail {
   return { count, stages, ...place }
 }
 
-interface PartDraft { readonly count: number | null, readonly countRange: SetRun['countRange'], readonly draft: Draft, readonly others: readonly Stage[], readonly tail: Tail | undefined, readonly from: { at: number, end: number } }
+interface PartDraft {
+  readonly count: number | null
+  readonly countRange: SetRun['countRange']
+  readonly draft: Draft
+  readonly others: readonly Stage[]
+  readonly tail: Tail | undefined
+  readonly from: { at: number; end: number }
+}
 
 function runsOf({ count, countRange, draft, others, tail, from }: PartDraft): readonly SetRun[] {
   const { run, lead, rows } = draft
   const rowLength = (rows.reps ?? rows.rir ?? rows.loads)?.length
-  const sets = count ?? rowLength ?? stop({ kind: 'unexpected', ...from, found: 'a set without a number', expected: ['a number of sets such as 4 x'] })
+  const sets =
+    count ??
+    rowLength ??
+    stop({
+      kind: 'unexpected',
+      ...from,
+      found: 'a set without a number',
+      expected: ['a number of sets such as 4 x'],
+    })
   if (countRange) {
     if (rowLength !== undefined || tail) stop({ kind: 'open_count', ...from })
     return [{ ...run, count: sets, countRange, stages: [lead, ...others] } as unknown as SetRun]
@@ -321,7 +456,12 @@ function runsOf({ count, countRange, draft, others, tail, from }: PartDraft): re
   }
   if (tail && tail.count > sets) stop({ kind: 'too_few_sets', at: tail.at, end: tail.end, sets })
   return Array.from({ length: Math.min(sets, MOST_SETS_READ) }, (_, at): SetRun => {
-    const own = { ...lead, ...(rows.reps && { reps: rows.reps[at] }), ...(rows.loads && { load: rows.loads[at] }), ...(rows.rir && { effort: { kind: 'rir', rir: rows.rir[at] } }) }
+    const own = {
+      ...lead,
+      ...(rows.reps && { reps: rows.reps[at] }),
+      ...(rows.loads && { load: rows.loads[at] }),
+      ...(rows.rir && { effort: { kind: 'rir', rir: rows.rir[at] } }),
+    }
     const extra = tail && at >= sets - tail.count ? tail.stages : []
     return { ...run, count: 1, stages: [own, ...others, ...extra] } as unknown as SetRun
   })

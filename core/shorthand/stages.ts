@@ -6,7 +6,11 @@ import { isDrop, takeWeightRow } from './loads'
 import { stop } from './problem'
 import { formatReps, takeReps, takeRepsRow } from './reps'
 
-const HOLD_WORDS = [['lengthened', 'long'], ['mid', 'midway'], ['shortened', 'short']] as const
+const HOLD_WORDS = [
+  ['lengthened', 'long'],
+  ['mid', 'midway'],
+  ['shortened', 'short'],
+] as const
 
 /** What may stand behind a comma and then belongs to the first stage; a set of one stage prints it there. */
 export const COMMA_FEATURES: readonly Feature[] = [LOAD, TEMPO, EFFORT]
@@ -14,7 +18,11 @@ export const COMMA_FEATURES: readonly Feature[] = [LOAD, TEMPO, EFFORT]
 const ALL_FEATURES: readonly Feature[] = [...FEATURES, ...COMMA_FEATURES]
 
 /** Values of the first stage that change from set to set. */
-export interface Rows { readonly reps?: readonly Reps[], readonly rir?: readonly number[], readonly loads?: readonly Load[] }
+export interface Rows {
+  readonly reps?: readonly Reps[]
+  readonly rir?: readonly number[]
+  readonly loads?: readonly Load[]
+}
 
 /** Features in the order given, those that say nothing left out. */
 export function formatFeatures(stage: WorkStage, features: readonly Feature[]): readonly string[] {
@@ -24,13 +32,20 @@ export function formatFeatures(stage: WorkStage, features: readonly Feature[]): 
 /** A stage in words. A drop stands before the reps; reps that are not given are a question mark. */
 export function formatStage(stage: Stage): string {
   switch (stage.kind) {
-    case 'rest': return formatRest(stage.rest)
-    case 'hold': return formatHold(stage)
+    case 'rest':
+      return formatRest(stage.rest)
+    case 'hold':
+      return formatHold(stage)
     case 'work': {
       const reps = stage.reps ? formatReps(stage.reps) : '?'
       const load = formatFeatures(stage, [LOAD])
       const head = isDrop(stage.load) ? [...load, reps] : [reps]
-      return [...head, ...formatFeatures(stage, FEATURES), ...(isDrop(stage.load) ? [] : load), ...formatFeatures(stage, [TEMPO, EFFORT])].join(' ')
+      return [
+        ...head,
+        ...formatFeatures(stage, FEATURES),
+        ...(isDrop(stage.load) ? [] : load),
+        ...formatFeatures(stage, [TEMPO, EFFORT]),
+      ].join(' ')
     }
   }
 }
@@ -45,30 +60,44 @@ const SECONDS = shape('#s')
 function takeHold(cursor: Cursor): HoldStage | undefined {
   if (!cursor.takeWords('hold')) return undefined
   const seconds = cursor.takeShape(SECONDS)?.[0]
-  const where = HOLD_WORDS.find(([, word]) => cursor.takeWords(word)) ?? cursor.fail('long', 'midway', 'short')
+  const where =
+    HOLD_WORDS.find(([, word]) => cursor.takeWords(word)) ?? cursor.fail('long', 'midway', 'short')
   return { kind: 'hold', at: where[0], ...(seconds !== undefined && { seconds: Number(seconds) }) }
 }
 
 /** Takes one feature out of a list and adds it to a stage; false if none is there. */
-export function takeFeature(cursor: Cursor, features: readonly Feature[], stage: Record<string, unknown>): boolean {
+export function takeFeature(
+  cursor: Cursor,
+  features: readonly Feature[],
+  stage: Record<string, unknown>,
+): boolean {
   const { at, end } = cursor.place()
   const found = cursor.peek()?.value ?? ''
   for (const feature of features) {
     const taken = feature.take(cursor)
     if (!taken) continue
-    if (taken.tempo) stage.tempo = mergedTempo(stage.tempo as Tempo | undefined, taken.tempo, { at, end, found })
+    if (taken.tempo)
+      stage.tempo = mergedTempo(stage.tempo as Tempo | undefined, taken.tempo, { at, end, found })
     else addOnce(stage, taken, { at, end, found })
     return true
   }
   return false
 }
 
-function addOnce(stage: Record<string, unknown>, taken: object, place: { at: number, end: number, found: string }): void {
+function addOnce(
+  stage: Record<string, unknown>,
+  taken: object,
+  place: { at: number; end: number; found: string },
+): void {
   if (Object.keys(taken).some(key => key in stage)) stop({ kind: 'repeated', ...place })
   Object.assign(stage, taken)
 }
 
-function mergedTempo(before: Tempo | undefined, taken: Tempo, place: { at: number, end: number, found: string }): Tempo {
+function mergedTempo(
+  before: Tempo | undefined,
+  taken: Tempo,
+  place: { at: number; end: number; found: string },
+): Tempo {
   if (before && Object.keys(taken).some(key => key in before)) stop({ kind: 'repeated', ...place })
   return { ...before, ...taken }
 }
@@ -112,6 +141,13 @@ function requireWork(cursor: Cursor, rows?: (row: Rows) => void): WorkStage {
 function requireReps(cursor: Cursor, stage: Record<string, unknown>): void {
   const { at, end } = cursor.place()
   const found = cursor.peek()?.value ?? ''
-  const reps = takeReps(cursor) ?? cursor.fail('reps such as 9, 7-9 or to failure', 'a load such as 20kg or drop 30%', 'rir 2', 'tempo 3-0-1-0')
+  const reps =
+    takeReps(cursor) ??
+    cursor.fail(
+      'reps such as 9, 7-9 or to failure',
+      'a load such as 20kg or drop 30%',
+      'rir 2',
+      'tempo 3-0-1-0',
+    )
   addOnce(stage, { reps }, { at, end, found })
 }

@@ -10,7 +10,12 @@ const lighter: Load = { kind: 'drop_percent', percent: 20, from: 'previous' }
 
 /** A work stage of `reps` reps; `rir` left out stays unknown. */
 export function work(reps: number, rir?: number, more: Partial<WorkStage> = {}): WorkStage {
-  return { kind: 'work', reps: { kind: 'exactly', count: reps }, ...(rir === undefined ? {} : { effort: { kind: 'rir', rir } }), ...more }
+  return {
+    kind: 'work',
+    reps: { kind: 'exactly', count: reps },
+    ...(rir === undefined ? {} : { effort: { kind: 'rir', rir } }),
+    ...more,
+  }
 }
 
 /** A stage after a cut of the load. */
@@ -25,7 +30,11 @@ export function pause(seconds: number): Stage {
 }
 
 /** `count` equal sets of the given stages. */
-export function sets(count: number, stages: readonly [Stage, ...Stage[]], more: Partial<SetRun> = {}): SetRun {
+export function sets(
+  count: number,
+  stages: readonly [Stage, ...Stage[]],
+  more: Partial<SetRun> = {},
+): SetRun {
   return { count, role: 'working', stages, ...more }
 }
 
@@ -44,7 +53,12 @@ export function straight(exercise: string, count: number, reps: number, rir?: nu
 
 /** A training day with one session of straight groupings. */
 export function day(...slots: readonly Slot[]): RotationDay {
-  const groupings = slots.map((held): Grouping => ({ id: groupingId(`grouping-${nextId++}`), kind: 'straight', placement: 'main', slots: [held] }))
+  const groupings = slots.map((held): Grouping => ({
+    id: groupingId(`grouping-${nextId++}`),
+    kind: 'straight',
+    placement: 'main',
+    slots: [held],
+  }))
   return { role: 'upper', sessions: [{ id: sessionId(`session-${nextId++}`), groupings }] }
 }
 
@@ -52,7 +66,13 @@ export const REST_DAY: RotationDay = { role: 'rest', sessions: [] }
 
 /** A floating rotation of the given days as a plan. */
 export function planOf(...days: readonly RotationDay[]): PlanDocument {
-  return { schema: 1, title: 'Test block', startsOn: plainDate('2026-04-03'), passes: 4, rotation: { kind: 'places', anchor: { kind: 'floating' }, days } }
+  return {
+    schema: 1,
+    title: 'Test block',
+    startsOn: plainDate('2026-04-03'),
+    passes: 4,
+    rotation: { kind: 'places', anchor: { kind: 'floating' }, days },
+  }
 }
 
 /** Ids in a row for edits under test. */

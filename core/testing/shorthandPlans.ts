@@ -20,5 +20,11 @@ export function written(role: DayRole, ...lines: readonly string[]): RotationDay
 
 /** The plan with some days, filled up with rest to `length` days. */
 export function planIn(length: number, ...days: readonly RotationDay[]): PlanDocument {
-  return planOf(...days, ...Array.from({ length: length - days.length }, (): RotationDay => ({ role: 'rest', sessions: [] })))
+  return planOf(
+    ...days,
+    ...Array.from({ length: length - days.length }, (): RotationDay => ({
+      role: 'rest',
+      sessions: [],
+    })),
+  )
 }

@@ -6,15 +6,28 @@ import { boardIsLive, cell, expect, openSplit, signIn, test, sessionIsLive } fro
 async function violations(page: Page): Promise<readonly string[]> {
   const isDark = await page.evaluate(() => matchMedia('(prefers-color-scheme: dark)').matches)
   const all = new AxeBuilder({ page })
-  const { violations: found } = await (isDark ? all.withRules(['color-contrast', 'link-in-text-block']) : all).analyze()
-  return found.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map(node => node.target.join(' ')).slice(0, 3).join(', ')}`)
+  const { violations: found } = await (
+    isDark ? all.withRules(['color-contrast', 'link-in-text-block']) : all
+  ).analyze()
+  return found
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .map(node => node.target.join(' '))
+          .slice(0, 3)
+          .join(', ')}`,
+    )
 }
 
 test.use({ logs: 'logged' })
 
 for (const theme of ['light', 'dark'] as const) {
-  test(`no page has serious findings in the ${theme} theme`, async ({ page, studio, expectedErrors }) => {
+  test(`no page has serious findings in the ${theme} theme`, async ({
+    page,
+    studio,
+    expectedErrors,
+  }) => {
     // Every page and dialog is looked at once.
     test.setTimeout(600_000)
     expectedErrors.push(/404/)
@@ -31,7 +44,15 @@ for (const theme of ['light', 'dark'] as const) {
     await page.goto('/exercises')
     await page.getByRole('button', { name: 'Copy as my own' }).click()
     expect(await violations(page), 'own exercise').toEqual([])
-    for (const part of ['', '/targets', '/history', '/review', '/trends', '/rehearsal', '/report']) {
+    for (const part of [
+      '',
+      '/targets',
+      '/history',
+      '/review',
+      '/trends',
+      '/rehearsal',
+      '/report',
+    ]) {
       await page.goto(`/clients/${studio.client('Teo').id}${part}`)
       expect(await violations(page), `client${part}`).toEqual([])
     }
@@ -47,7 +68,13 @@ for (const theme of ['light', 'dark'] as const) {
     await expect(page.getByRole('heading', { name: 'Add an exercise' })).toBeVisible()
     expect(await violations(page), 'adding an exercise').toEqual([])
     await page.keyboard.press('Escape')
-    for (const [key, heading] of [['x', 'Checks'], ['y', 'where the figure'], ['o', 'Rotation'], ['c', 'Calendar weeks'], ['b', 'History of this plan']] as const) {
+    for (const [key, heading] of [
+      ['x', 'Checks'],
+      ['y', 'where the figure'],
+      ['o', 'Rotation'],
+      ['c', 'Calendar weeks'],
+      ['b', 'History of this plan'],
+    ] as const) {
       await page.keyboard.press(key)
       await expect(page.getByRole('heading', { name: new RegExp(heading) })).toBeVisible()
       expect(await violations(page), heading).toEqual([])
@@ -60,14 +87,25 @@ for (const theme of ['light', 'dark'] as const) {
     await sessionIsLive(page)
     await page.getByRole('button', { name: 'Settings of Cable curl, bar' }).click()
     expect(await violations(page), 'session').toEqual([])
-    for (const [key, title] of [['l', 'Only so many minutes'], ['v', /^Swap/], ['b', 'Session templates'], ['x', 'The session as text']] as const) {
+    for (const [key, title] of [
+      ['l', 'Only so many minutes'],
+      ['v', /^Swap/],
+      ['b', 'Session templates'],
+      ['x', 'The session as text'],
+    ] as const) {
       await page.keyboard.press(key)
       await expect(page.getByRole('heading', { name: title })).toBeVisible()
       expect(await violations(page), String(title)).toEqual([])
       await page.keyboard.press('Escape')
       await expect(page.getByRole('heading', { name: title })).toBeHidden()
     }
-    for (const [view, there] of [['rotations', 'grid'], ['terms', 'table'], ['loads', 'table'], ['charts', 'img'], ['calendar', 'table']] as const) {
+    for (const [view, there] of [
+      ['rotations', 'grid'],
+      ['terms', 'table'],
+      ['loads', 'table'],
+      ['charts', 'img'],
+      ['calendar', 'table'],
+    ] as const) {
       await page.goto(`/clients/${studio.client('Marit').id}/block?view=${view}`)
       await expect(page.getByRole(there).first()).toBeVisible()
       expect(await violations(page), `block, ${view}`).toEqual([])
@@ -78,28 +116,44 @@ for (const theme of ['light', 'dark'] as const) {
     await page.goto(`/clients/${studio.client('Marit').id}/log`)
     await expect(page.getByRole('textbox').first()).toBeVisible()
     expect(await violations(page), 'log').toEqual([])
-    for (const [key, heading] of [['k', /^Sheet of/], ['i', 'Import a log']] as const) {
+    for (const [key, heading] of [
+      ['k', /^Sheet of/],
+      ['i', 'Import a log'],
+    ] as const) {
       await page.keyboard.press(key)
       await expect(page.getByRole('heading', { name: heading })).toBeVisible()
       expect(await violations(page), String(heading)).toEqual([])
       await page.keyboard.press('Escape')
       await expect(page.getByRole('heading', { name: heading })).toHaveCount(0)
     }
-    const { token } = await (await page.request.post(`/api/clients/${studio.client('Marit').id}/link`, { data: { pin: null, days: null } })).json() as { token: string }
+    const { token } = (await (
+      await page.request.post(`/api/clients/${studio.client('Marit').id}/link`, {
+        data: { pin: null, days: null },
+      })
+    ).json()) as { token: string }
     await page.goto(`/sheet/${token}`)
     await expect(page.getByRole('button', { name: 'Sore?' })).toBeVisible()
     expect(await violations(page), 'sheet').toEqual([])
-    await page.getByRole('button', { name: /^(Begin|Arms)/ }).first().click()
+    await page
+      .getByRole('button', { name: /^(Begin|Arms)/ })
+      .first()
+      .click()
     await page.getByRole('button', { name: /^Log / }).click()
     expect(await violations(page), 'training').toEqual([])
-    for (const [button, title] of [['Sore?', 'What hurts?'], ['Less time, more', 'This session'], ['Swap', /^Instead of/]] as const) {
+    for (const [button, title] of [
+      ['Sore?', 'What hurts?'],
+      ['Less time, more', 'This session'],
+      ['Swap', /^Instead of/],
+    ] as const) {
       await page.getByRole('button', { name: button, exact: true }).click()
       await expect(page.getByRole('dialog', { name: title })).toBeVisible()
       expect(await violations(page), String(title)).toEqual([])
       await page.getByRole('dialog', { name: title }).getByRole('button', { name: 'Close' }).click()
     }
     await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
-    await expect(page.getByRole('region', { name: /^C, Shortest/ })).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByRole('region', { name: /^C, Shortest/ })).toBeVisible({
+      timeout: 60_000,
+    })
     expect(await violations(page), 'proposals').toEqual([])
     await page.goto(`/clients/${studio.client('Marit').id}/print?day=4`)
     expect(await violations(page), 'print').toEqual([])

@@ -1,9 +1,16 @@
 import { randomBytes } from 'node:crypto'
 import { expect, signIn, test } from '../support/test'
 
-test('a new coach makes an account, changes the password and signs out everywhere', async ({ page, browser, expectedErrors }) => {
+test('a new coach makes an account, changes the password and signs out everywhere', async ({
+  page,
+  browser,
+  expectedErrors,
+}) => {
   expectedErrors.push(/401|422/)
-  const coach = { email: `new-${randomBytes(6).toString('hex')}@skerrylane.example`, password: 'slack-water-1' }
+  const coach = {
+    email: `new-${randomBytes(6).toString('hex')}@skerrylane.example`,
+    password: 'slack-water-1',
+  }
   await page.goto('/sign-up')
   const make = page.getByRole('button', { name: 'Make the account' })
   await make.click()
@@ -19,7 +26,9 @@ test('a new coach makes an account, changes the password and signs out everywher
   await expect(page).toHaveURL(/\/roster$/)
   await expect(page.getByText('Pier 3 · 0 clients')).toBeVisible()
 
-  const elsewhere = await browser.newContext({ baseURL: process.env.BASE_URL! }).then(context => context.newPage())
+  const elsewhere = await browser
+    .newContext({ baseURL: process.env.BASE_URL! })
+    .then(context => context.newPage())
   await signIn(elsewhere, coach)
   await page.getByRole('link', { name: 'Ines Varga, account' }).click()
   await expect(page.getByText('You are signed in at 2 places.')).toBeVisible()
@@ -38,10 +47,20 @@ test('a new coach makes an account, changes the password and signs out everywher
   expect((await elsewhere.request.get('/api/roster')).status()).toBe(401)
 })
 
-test('an email that is taken is refused at its field and nothing entered is lost', async ({ page, studio, expectedErrors }) => {
+test('an email that is taken is refused at its field and nothing entered is lost', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/422/)
   await page.goto('/sign-up')
-  for (const [label, text] of [['Your name', 'Somebody'], ['Studio', 'Else'], ['Email', studio.email], ['Password', 'long enough 1']] as const) await page.getByLabel(label).fill(text)
+  for (const [label, text] of [
+    ['Your name', 'Somebody'],
+    ['Studio', 'Else'],
+    ['Email', studio.email],
+    ['Password', 'long enough 1'],
+  ] as const)
+    await page.getByLabel(label).fill(text)
   await page.getByRole('button', { name: 'Make the account' }).click()
   await expect(page.getByText(/Email has an account already/)).toBeVisible()
   await expect(page.getByLabel('Your name')).toHaveValue('Somebody')

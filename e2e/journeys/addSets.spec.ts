@@ -1,6 +1,9 @@
 import { boardIsLive, cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
 
-test('a coach adds a direct triceps set to the push day and finds it saved after a reload', async ({ page, studio }) => {
+test('a coach adds a direct triceps set to the push day and finds it saved after a reload', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   const pushDay = cell(page, 'Triceps', 'day 1 Push')
@@ -18,12 +21,17 @@ test('a coach adds a direct triceps set to the push day and finds it saved after
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/16.8 sets per 7 days/)
 })
 
-test('enough sets carry a muscle over its ceiling, and the board says so', async ({ page, studio }) => {
+test('enough sets carry a muscle over its ceiling, and the board says so', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   await cell(page, 'Triceps', 'day 5 Push').click()
   for (let set = 0; set < 7; set++) await page.keyboard.press('+')
-  await expect(week(page, 'Triceps')).toHaveAccessibleName(/22.8 sets.*over the ceiling \(floor 10, target 16, ceiling 22\)/)
+  await expect(week(page, 'Triceps')).toHaveAccessibleName(
+    /22.8 sets.*over the ceiling \(floor 10, target 16, ceiling 22\)/,
+  )
   await page.keyboard.press('x')
   await expect(page.getByRole('listitem', { name: /Triceps 0\.8 over ceiling/ })).toBeVisible()
 })

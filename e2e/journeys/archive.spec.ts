@@ -2,7 +2,11 @@ import { expect, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
-test('a client is put away, restored, and erased for good only after the name is typed', async ({ page, studio, expectedErrors }) => {
+test('a client is put away, restored, and erased for good only after the name is typed', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/404/)
   await signIn(page, studio)
   const { id, name } = studio.client('Sunniva')
@@ -21,7 +25,9 @@ test('a client is put away, restored, and erased for good only after the name is
 
   expect((await page.request.delete(`/api/clients/${id}`, { data: { name } })).status()).toBe(422)
   await page.request.post(`/api/clients/${id}/archive`)
-  expect((await page.request.delete(`/api/clients/${id}`, { data: { name: 'Sunniva' } })).status()).toBe(422)
+  expect(
+    (await page.request.delete(`/api/clients/${id}`, { data: { name: 'Sunniva' } })).status(),
+  ).toBe(422)
   await page.goto('/archive')
   await page.getByRole('button', { name: `Erase ${name} for good` }).click()
   await page.getByLabel(/Type the full name/).fill('Sunniva')
@@ -32,10 +38,16 @@ test('a client is put away, restored, and erased for good only after the name is
   expect((await page.request.get(`/api/clients/${id}`)).status()).toBe(404)
 })
 
-test('the export holds plan, log and measurements, and no screening answers', async ({ page, studio }) => {
+test('the export holds plan, log and measurements, and no screening answers', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id, plan } = studio.client('Marit')
-  const told = await (await page.request.get(`/api/clients/${id}/export`)).json() as Record<string, never> & { blocks: { plan: object }[], sessions: { sets: object[] }[], measurements: object[] }
+  const told = (await (await page.request.get(`/api/clients/${id}/export`)).json()) as Record<
+    string,
+    never
+  > & { blocks: { plan: object }[]; sessions: { sets: object[] }[]; measurements: object[] }
   expect(told.format).toBe('tholepin-client')
   expect(told.blocks.map(block => block.plan)).toContainEqual(JSON.parse(JSON.stringify(plan)))
   expect(told.sessions.length).toBeGreaterThan(40)

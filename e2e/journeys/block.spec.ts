@@ -6,12 +6,23 @@ import { boardIsLive, cell, expect, saved, signIn, test } from '../support/test'
 /** Opens the Block page and waits until it hears keys. */
 async function openBlock(page: Page, id: string, view = ''): Promise<void> {
   await page.goto(`/clients/${id}/block${view && `?view=${view}`}`)
-  await expect(page.locator('[aria-busy=false]').filter({ has: page.getByRole('group', { name: 'View' }) })).toBeVisible()
+  await expect(
+    page.locator('[aria-busy=false]').filter({ has: page.getByRole('group', { name: 'View' }) }),
+  ).toBeVisible()
 }
-const figure = (page: Page, muscle: string, rotation: number) => page.getByRole('gridcell', { name: new RegExp(`^${muscle}, rotation ${rotation}: `) })
-const setsOf = async (page: Page, muscle: string, rotation: number) => Number(/: ([\d.]+) sets/.exec(await figure(page, muscle, rotation).getAttribute('aria-label') ?? '')?.[1])
+const figure = (page: Page, muscle: string, rotation: number) =>
+  page.getByRole('gridcell', { name: new RegExp(`^${muscle}, rotation ${rotation}: `) })
+const setsOf = async (page: Page, muscle: string, rotation: number) =>
+  Number(
+    /: ([\d.]+) sets/.exec(
+      (await figure(page, muscle, rotation).getAttribute('aria-label')) ?? '',
+    )?.[1],
+  )
 
-test('an eight-week block of an eight-day rotation: ramp, deload, an exception, sent, edited, on the calendar, and the next one', async ({ page, studio }) => {
+test('an eight-week block of an eight-day rotation: ramp, deload, an exception, sent, edited, on the calendar, and the next one', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id, plan } = studio.client('Marit')
@@ -19,8 +30,12 @@ test('an eight-week block of an eight-day rotation: ramp, deload, an exception, 
   await page.getByRole('spinbutton', { name: 'or weeks' }).fill('8')
   await page.getByRole('button', { name: 'As the method has it' }).click()
   await expect(page.getByText(/ramps, effort and deloads/)).toBeVisible()
-  await page.getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' }).fill('27')
-  await page.getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' }).blur()
+  await page
+    .getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' })
+    .fill('27')
+  await page
+    .getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' })
+    .blur()
   await page.keyboard.press('1')
   await expect(page.getByRole('columnheader', { name: /^Rotation 7, .*deload/ })).toBeVisible()
   expect(await setsOf(page, 'Triceps', 6)).toBeGreaterThan(await setsOf(page, 'Triceps', 1))
@@ -50,15 +65,26 @@ test('an eight-week block of an eight-day rotation: ramp, deload, an exception, 
   await openBlock(page, id)
   expect(await setsOf(page, 'Biceps', 1)).toBe(first)
   expect(await setsOf(page, 'Biceps', 2)).toBeGreaterThan(second)
-  await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*edited since sent/ })).toBeVisible()
+  await expect(
+    page.getByRole('columnheader', { name: /^Rotation 1, .*edited since sent/ }),
+  ).toBeVisible()
   await figure(page, 'Biceps', 1).click()
   await page.keyboard.press('Shift+Enter')
   await expect(page.getByRole('heading', { name: 'Rotation 1 has been sent' })).toBeVisible()
   await page.getByRole('button', { name: 'Leave it as sent' }).click()
   // On the calendar of another program: every session on its day.
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Calendar file' }).click()])
-  const events = new ICAL.Component(ICAL.parse(readFileSync(await download.path(), 'utf8')) as never[]).getAllSubcomponents('vevent').map(component => new ICAL.Event(component))
-  expect(events).toHaveLength(7 * plan.rotation.days.reduce((sum, day) => sum + day.sessions.length, 0))
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Calendar file' }).click(),
+  ])
+  const events = new ICAL.Component(
+    ICAL.parse(readFileSync(await download.path(), 'utf8')) as never[],
+  )
+    .getAllSubcomponents('vevent')
+    .map(component => new ICAL.Event(component))
+  expect(events).toHaveLength(
+    7 * plan.rotation.days.reduce((sum, day) => sum + day.sessions.length, 0),
+  )
   expect(events[0]?.startDate.toString()).toBe(plan.startsOn)
   expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length)
   // The next block.
@@ -70,7 +96,10 @@ test('an eight-week block of an eight-day rotation: ramp, deload, an exception, 
   await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*planned/ })).toBeVisible()
 })
 
-test('terms refuse what cannot be with the way out, and events move or drop sessions', async ({ page, studio }) => {
+test('terms refuse what cannot be with the way out, and events move or drop sessions', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id, plan } = studio.client('Marit')
   await openBlock(page, id, 'terms')
@@ -101,7 +130,10 @@ test('terms refuse what cannot be with the way out, and events move or drop sess
   await saved(page)
 })
 
-test('a session is carried to another day by keys, with what it costs before it is put down; charts and loads have their tables', async ({ page, studio }) => {
+test('a session is carried to another day by keys, with what it costs before it is put down; charts and loads have their tables', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id } = studio.client('Marit')
@@ -116,7 +148,13 @@ test('a session is carried to another day by keys, with what it costs before it 
   await expect(page.getByText(/Pull of rotation 2 is on .* now, 1 day earlier\./)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Pull, rotation 2,.* moved/ })).toBeVisible()
   await saved(page)
-  await page.getByRole('button', { name: /^Pull, rotation 3,/ }).dragTo(page.getByRole('cell').filter({ has: page.getByRole('button', { name: /^Upper, rotation 3,/ }) }))
+  await page
+    .getByRole('button', { name: /^Pull, rotation 3,/ })
+    .dragTo(
+      page
+        .getByRole('cell')
+        .filter({ has: page.getByRole('button', { name: /^Upper, rotation 3,/ }) }),
+    )
   await expect(page.getByText(/Pull of rotation 3 is on .* now, 3 days later\./)).toBeVisible()
   await saved(page)
   await page.keyboard.press('4')
@@ -124,11 +162,19 @@ test('a session is carried to another day by keys, with what it costs before it 
   await expect(volume.locator('[data-drawn]')).toBeVisible()
   await volume.getByRole('button', { name: 'table' }).click()
   await expect(volume.getByRole('columnheader', { name: 'counted' })).toBeVisible()
-  const [download] = await Promise.all([page.waitForEvent('download'), volume.getByRole('button', { name: 'CSV' }).click()])
-  expect(readFileSync(await download.path(), 'utf8')).toMatch(/^rotation,from,muscle,direct,indirect,counted,floor,target,ceiling\r\n/)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    volume.getByRole('button', { name: 'CSV' }).click(),
+  ])
+  expect(readFileSync(await download.path(), 'utf8')).toMatch(
+    /^rotation,from,muscle,direct,indirect,counted,floor,target,ceiling\r\n/,
+  )
   await page.keyboard.press('3')
   await expect(page.getByRole('combobox', { name: /, rule$/ }).first()).toBeVisible()
-  const [table] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
+  const [table] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'CSV' }).click(),
+  ])
   expect(readFileSync(await table.path(), 'utf8').split('\r\n').length).toBeGreaterThan(100)
   await page.getByRole('link', { name: 'Print the block' }).click()
   await expect(page.getByText(/A4, \d+ sessions/)).toBeVisible()

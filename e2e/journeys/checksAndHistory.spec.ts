@@ -1,6 +1,9 @@
 import { cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
 
-test('a finding shows its fix on the board, is fixed by one key, put aside with a note and brought back', async ({ page, studio }) => {
+test('a finding shows its fix on the board, is fixed by one key, put aside with a note and brought back', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Liv')
   await page.keyboard.press('x')
@@ -43,7 +46,10 @@ test('N walks the findings and Enter fixes the one in sight', async ({ page, stu
   await expect(list.getByRole('heading')).toHaveText(before ?? '')
 })
 
-test('any figure tells where it comes from, and the weeks of the calendar what they hold', async ({ page, studio }) => {
+test('any figure tells where it comes from, and the weeks of the calendar what they hold', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Marit')
   await cell(page, 'Biceps', 'day 4 Arms').click()
@@ -54,11 +60,16 @@ test('any figure tells where it comes from, and the weeks of the calendar what t
   await page.keyboard.press('Escape')
   await page.keyboard.press('c')
   const weeks = page.getByRole('dialog', { name: 'Calendar weeks' })
-  await expect(weeks.getByRole('row', { name: /^Biceps 12 \/ 18 \/ 26/ })).toContainText(/to \d+\.\d/)
+  await expect(weeks.getByRole('row', { name: /^Biceps 12 \/ 18 \/ 26/ })).toContainText(
+    /to \d+\.\d/,
+  )
   await expect(weeks).toContainText('drifts against the week')
 })
 
-test('every save is in the history with what it changed; one is named, brought back and compared', async ({ page, studio }) => {
+test('every save is in the history with what it changed; one is named, brought back and compared', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   await cell(page, 'Biceps', 'day 2 Pull').click()
@@ -83,12 +94,17 @@ test('every save is in the history with what it changed; one is named, brought b
   await expect(page.getByRole('region', { name: 'Right side' })).toContainText('8 days')
 })
 
-test('minutes, elbow load and recovery follow what is in hand before it is put down', async ({ page, studio }) => {
+test('minutes, elbow load and recovery follow what is in hand before it is put down', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Marit')
   const minutes = page.getByRole('gridcell', { name: /^Minutes, limit, day 7:/ })
   const before = await minutes.getAttribute('aria-label')
-  await expect(cell(page, 'Biceps', 'day 5 Upper')).toHaveAccessibleName(/arrives 65 percent ready after 24 hours/)
+  await expect(cell(page, 'Biceps', 'day 5 Upper')).toHaveAccessibleName(
+    /arrives 65 percent ready after 24 hours/,
+  )
   await cell(page, 'Biceps', 'day 4 Arms').click()
   for (let step = 0; step < 3; step++) await page.keyboard.press('Shift+ArrowRight')
   expect(await minutes.getAttribute('aria-label')).not.toBe(before)

@@ -1,7 +1,10 @@
 import { AxeBuilder } from '@axe-core/playwright'
 import { boardIsLive, expect, openSplit, signIn, test } from '../support/test'
 
-test('any client, screen or action is reached by typing, from anywhere, by keyboard alone', async ({ page, studio }) => {
+test('any client, screen or action is reached by typing, from anywhere, by keyboard alone', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   await page.keyboard.press('/')
@@ -18,7 +21,11 @@ test('any client, screen or action is reached by typing, from anywhere, by keybo
   await expect(page.getByRole('option')).toHaveCount(1)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('row', { name: /^Counting/ })).toContainText('direct sets only')
-  expect((await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id }) => id)).toEqual([])
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id }) => id),
+  ).toEqual([])
 
   await page.keyboard.press('/')
   await page.keyboard.type('qqq')

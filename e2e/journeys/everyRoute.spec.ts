@@ -10,35 +10,75 @@ import { expect, signIn, test } from '../support/test'
 const API = join(import.meta.dirname, '../../server/api')
 
 /** Path and method of every route file, `clients/[clientId]/index.get.ts` among them. */
-function routes(folder = API): readonly { readonly file: string, readonly method: string, readonly path: string }[] {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+function routes(
+  folder = API,
+): readonly { readonly file: string; readonly method: string; readonly path: string }[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap(entry => {
     const full = join(folder, entry.name)
     if (entry.isDirectory()) return routes(full)
     const file = relative(API, full)
     const [, stem = '', method = ''] = /^(.*)\.(get|post|put|patch|delete)\.ts$/.exec(file) ?? []
-    return method === '' ? [] : [{ file, method: method.toUpperCase(), path: `/api/${stem.replace(/(^|\/)index$/, '')}`.replace(/\/$/, '') }]
+    return method === ''
+      ? []
+      : [
+          {
+            file,
+            method: method.toUpperCase(),
+            path: `/api/${stem.replace(/(^|\/)index$/, '')}`.replace(/\/$/, ''),
+          },
+        ]
   })
 }
 
 /** Routes anybody may ask. */
-const OPEN = ['sheet/open.post.ts', 'health.get.ts', 'sign-in.post.ts', 'sign-out.post.ts', 'sign-up.post.ts']
+const OPEN = [
+  'sheet/open.post.ts',
+  'health.get.ts',
+  'sign-in.post.ts',
+  'sign-out.post.ts',
+  'sign-up.post.ts',
+]
 
 /** What another coach owns, one of each kind that an id can name. */
-interface Owned { readonly studio: TestStudio, readonly ids: Readonly<Record<string, string>> }
+interface Owned {
+  readonly studio: TestStudio
+  readonly ids: Readonly<Record<string, string>>
+}
 
 /** A studio with an exercise, a method and a measurement of its own besides the demo's clients and sessions. */
-async function owned(playwright: { request: { newContext: (options: { baseURL: string }) => Promise<APIRequestContext> } }): Promise<Owned> {
+async function owned(playwright: {
+  request: { newContext: (options: { baseURL: string }) => Promise<APIRequestContext> }
+}): Promise<Owned> {
   const studio = await newStudio('logged')
   const asking = await playwright.request.newContext({ baseURL: process.env.BASE_URL! })
   await asking.post('/api/sign-in', { data: { email: studio.email, password: studio.password } })
   const { id: clientId, blockId } = studio.client('Marit')
   const { id: _id, ...curl } = EXERCISES[0]
-  const made = async (path: string, data: object) => (await (await asking.post(path, { data })).json() as { id: string }).id
-  const history = await (await asking.get(`/api/clients/${clientId}/history`)).json() as { sessions: { id: string, state: string }[], measurements: { id: string }[] }
-  return { studio, ids: {
-    clientId, blockId, version: '1', pass: '0', kind: 'csv', exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }), methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
-    sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id, measurementId: history.measurements[0]!.id, templateId: await made('/api/session-templates', { name: 'Theirs', reason: '', content: studio.client('Marit').plan.rotation.days[3]!.sessions[0]! }),
-  } }
+  const made = async (path: string, data: object) =>
+    ((await (await asking.post(path, { data })).json()) as { id: string }).id
+  const history = (await (await asking.get(`/api/clients/${clientId}/history`)).json()) as {
+    sessions: { id: string; state: string }[]
+    measurements: { id: string }[]
+  }
+  return {
+    studio,
+    ids: {
+      clientId,
+      blockId,
+      version: '1',
+      pass: '0',
+      kind: 'csv',
+      exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }),
+      methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
+      sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id,
+      measurementId: history.measurements[0]!.id,
+      templateId: await made('/api/session-templates', {
+        name: 'Theirs',
+        reason: '',
+        content: studio.client('Marit').plan.rotation.days[3]!.sessions[0]!,
+      }),
+    },
+  }
 }
 
 /** Bodies that the door lets in, so that ownership is what decides. */
@@ -47,23 +87,92 @@ const CREDITS = { intent: null, client: null, credits: { biceps: 1 } }
 const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'blocks/[blockId]/plan.put.ts': of => ({ version: 1, plan: of.client('Marit').plan }),
   'blocks/[blockId]/send.post.ts': () => ({ pass: 5, version: 1, again: false }),
-  'blocks/[blockId]/next.post.ts': () => ({ version: 1, title: 'Mine now', startsOn: '2030-01-07', weeks: 8, from: 'first', modes: {} }),
+  'blocks/[blockId]/next.post.ts': () => ({
+    version: 1,
+    title: 'Mine now',
+    startsOn: '2030-01-07',
+    weeks: 8,
+    from: 'first',
+    modes: {},
+  }),
   'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
   'clients/[clientId]/index.delete.ts': () => ({ name: 'Marit Solheim-Okafor' }),
   'clients/[clientId]/marks.put.ts': () => ({ isFlagged: true, laterUntil: null }),
-  'clients/[clientId]/targets.put.ts': () => ({ modes: {}, bands: {}, headFloors: {}, frequencyMin: {}, sessionMax: {}, jointCeilings: {}, ratioWish: null }),
-  'clients/[clientId]/pain.post.ts': () => ({ joint: 'wrist', side: 'left', score: 8, nextMorning: null, hasAlarmSign: false, on: today }),
-  'clients/[clientId]/clearances.post.ts': () => ({ joint: 'wrist', on: today, profession: 'physician', limits: '' }),
+  'clients/[clientId]/targets.put.ts': () => ({
+    modes: {},
+    bands: {},
+    headFloors: {},
+    frequencyMin: {},
+    sessionMax: {},
+    jointCeilings: {},
+    ratioWish: null,
+  }),
+  'clients/[clientId]/pain.post.ts': () => ({
+    joint: 'wrist',
+    side: 'left',
+    score: 8,
+    nextMorning: null,
+    hasAlarmSign: false,
+    on: today,
+  }),
+  'clients/[clientId]/clearances.post.ts': () => ({
+    joint: 'wrist',
+    on: today,
+    profession: 'physician',
+    limits: '',
+  }),
   'clients/[clientId]/measurements/index.post.ts': () => ({ on: today, kind: 'waist', value: 80 }),
   'clients/[clientId]/sessions/[sessionId]/decision.put.ts': () => ({ decision: 'drop' }),
   'blocks/[blockId]/revisions/[version]/name.put.ts': () => ({ name: 'Mine now' }),
   'clients/[clientId]/link/index.post.ts': () => ({ pin: null, days: null }),
   'clients/[clientId]/messages/index.post.ts': () => ({ text: 'Mine now' }),
-  'clients/[clientId]/log/import.post.ts': () => ({ isTrial: false, sets: [{ on: '2026-04-03', session: '', exercise: 'cable_curl', intent: null, set: 1, stage: 1, side: null, role: 'working', load: null, reps: 10, seconds: null, rir: null, isRirOpen: false }] }),
-  'clients/[clientId]/sessions/[sessionId]/entries.post.ts': () => ({ sentAt: new Date().toISOString(), entries: [{ id: randomUUID(), session: randomUUID(), at: new Date().toISOString(), word: { kind: 'opened' } }] }),
-  'clients/[clientId]/review/[pass]/decide.post.ts': () => ({ key: 'A11 biceps go_on ', decision: 'refused', reason: '', version: 1 }),
-  'clients/[clientId]/review/[pass]/replan.post.ts': () => ({ session: randomUUID(), option: 'drop', version: 1 }),
-  'clients/[clientId]/review/[pass]/confirm.post.ts': () => ({ exercise: 'cable_curl', on: today, value: 40 }),
+  'clients/[clientId]/log/import.post.ts': () => ({
+    isTrial: false,
+    sets: [
+      {
+        on: '2026-04-03',
+        session: '',
+        exercise: 'cable_curl',
+        intent: null,
+        set: 1,
+        stage: 1,
+        side: null,
+        role: 'working',
+        load: null,
+        reps: 10,
+        seconds: null,
+        rir: null,
+        isRirOpen: false,
+      },
+    ],
+  }),
+  'clients/[clientId]/sessions/[sessionId]/entries.post.ts': () => ({
+    sentAt: new Date().toISOString(),
+    entries: [
+      {
+        id: randomUUID(),
+        session: randomUUID(),
+        at: new Date().toISOString(),
+        word: { kind: 'opened' },
+      },
+    ],
+  }),
+  'clients/[clientId]/review/[pass]/decide.post.ts': () => ({
+    key: 'A11 biceps go_on ',
+    decision: 'refused',
+    reason: '',
+    version: 1,
+  }),
+  'clients/[clientId]/review/[pass]/replan.post.ts': () => ({
+    session: randomUUID(),
+    option: 'drop',
+    version: 1,
+  }),
+  'clients/[clientId]/review/[pass]/confirm.post.ts': () => ({
+    exercise: 'cable_curl',
+    on: today,
+    value: 40,
+  }),
   'clients/[clientId]/pace.post.ts': () => ({ group: 'triceps', decision: { kind: 'usual' } }),
   'clients/[clientId]/avoid.post.ts': () => ({ exercise: 'cable_curl' }),
   'methods/[methodId].put.ts': () => ({ ...METHODS[0], name: 'Mine now' }),
@@ -72,9 +181,30 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'exercises/[exerciseId]/effect.post.ts': () => CREDITS,
 }
 /** Routes about the signed-in coach, or the phone with its key, alone: there is no id of anybody else's to try. */
-const OWN = ['sheet/index.get.ts', 'sheet/entries.post.ts', 'outbox.get.ts', 'clients/import.post.ts', 'roster.get.ts', 'clients/index.post.ts', 'clients/archived.get.ts', 'methods/index.get.ts', 'methods/index.post.ts', 'session-templates/index.get.ts', 'session-templates/index.post.ts', 'exercises/index.get.ts', 'exercises/index.post.ts', 'account/index.get.ts', 'account/password.put.ts', 'account/sign-out-everywhere.post.ts']
+const OWN = [
+  'sheet/index.get.ts',
+  'sheet/entries.post.ts',
+  'outbox.get.ts',
+  'clients/import.post.ts',
+  'roster.get.ts',
+  'clients/index.post.ts',
+  'clients/archived.get.ts',
+  'methods/index.get.ts',
+  'methods/index.post.ts',
+  'session-templates/index.get.ts',
+  'session-templates/index.post.ts',
+  'exercises/index.get.ts',
+  'exercises/index.post.ts',
+  'account/index.get.ts',
+  'account/password.put.ts',
+  'account/sign-out-everywhere.post.ts',
+]
 
-test('every route asks who is there, and another coach\'s ids are as absent as ids nobody has', async ({ page, playwright, studio }) => {
+test("every route asks who is there, and another coach's ids are as absent as ids nobody has", async ({
+  page,
+  playwright,
+  studio,
+}) => {
   const { studio: other, ids: theirs } = await owned(playwright)
   const stranger = await playwright.request.newContext({ baseURL: process.env.BASE_URL! })
   await signIn(page, studio)
@@ -83,15 +213,34 @@ test('every route asks who is there, and another coach\'s ids are as absent as i
   for (const { file, method, path } of all) {
     if (OPEN.includes(file)) continue
     const ids = [...path.matchAll(/\[(\w+)\]/g)].map(([, name = '']) => name)
-    expect(ids.every(name => theirs[name]), `${file} has an id this test knows nothing of`).toBe(true)
-    expect(ids.length > 0 || OWN.includes(file), `${file} is new: say in this test whose it is`).toBe(true)
+    expect(
+      ids.every(name => theirs[name]),
+      `${file} has an id this test knows nothing of`,
+    ).toBe(true)
+    expect(
+      ids.length > 0 || OWN.includes(file),
+      `${file} is new: say in this test whose it is`,
+    ).toBe(true)
     const foreign = ids.reduce((known, name) => known.replace(`[${name}]`, theirs[name]!), path)
     const options = { method, ...(method !== 'GET' && { data: BODIES[file]?.(other) ?? {} }) }
     expect((await stranger.fetch(foreign, options)).status(), `${file} without a sign-in`).toBe(401)
-    if (ids.length > 0) expect((await page.request.fetch(foreign, options)).status(), `${file} with another coach's id`).toBe(404)
+    if (ids.length > 0)
+      expect(
+        (await page.request.fetch(foreign, options)).status(),
+        `${file} with another coach's id`,
+      ).toBe(404)
     // The coach's own client with something of another's below it is as absent.
     // A rotation's number is nobody's: with a client of one's own it is hers.
-    const mixed = ids.filter(name => name !== 'pass').length > 1 ? path.replace('[clientId]', studio.client('Marit').id).replace(/\[(\w+)\]/g, (_, name: string) => theirs[name]!) : undefined
-    if (mixed) expect((await page.request.fetch(mixed, options)).status(), `${file} below a client of one's own`).toBe(404)
+    const mixed =
+      ids.filter(name => name !== 'pass').length > 1
+        ? path
+            .replace('[clientId]', studio.client('Marit').id)
+            .replace(/\[(\w+)\]/g, (_, name: string) => theirs[name]!)
+        : undefined
+    if (mixed)
+      expect(
+        (await page.request.fetch(mixed, options)).status(),
+        `${file} below a client of one's own`,
+      ).toBe(404)
   }
 })

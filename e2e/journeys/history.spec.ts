@@ -1,9 +1,13 @@
-import type { boardIsLive} from '../support/test';
+import type { boardIsLive } from '../support/test'
 import { expect, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
-test('pain of seven stops the joint until a clearance is recorded', async ({ page, studio, expectedErrors }) => {
+test('pain of seven stops the joint until a clearance is recorded', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/422/)
   await signIn(page, studio)
   const { id } = studio.client('Joren')
@@ -19,7 +23,9 @@ test('pain of seven stops the joint until a clearance is recorded', async ({ pag
   await expect(joints).toContainText('stopped: refer to a licensed professional')
   await page.goto('/roster')
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('Pain 7 of 10: wrist, left')
-  const { facts } = await (await page.request.get(`/api/clients/${id}`)).json() as { facts: { pain: object } }
+  const { facts } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
+    facts: { pain: object }
+  }
   expect(facts.pain).toEqual({ wrist: 'stop' })
 
   await page.goto(`/clients/${id}/history`)
@@ -32,7 +38,11 @@ test('pain of seven stops the joint until a clearance is recorded', async ({ pag
   await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Joren')
 })
 
-test('measurements are added with a comma, shown with their day, and removed', async ({ page, studio, expectedErrors }) => {
+test('measurements are added with a comma, shown with their day, and removed', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/422/)
   await signIn(page, studio)
   await page.goto(`/clients/${studio.client('Emil').id}/history`)
@@ -52,7 +62,10 @@ test('measurements are added with a comma, shown with their day, and removed', a
   await expect(list).toContainText('Nothing measured yet.')
 })
 
-test('what was done is told set by set of sets, and what was missed can be let go', async ({ page, studio }) => {
+test('what was done is told set by set of sets, and what was missed can be let go', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await page.goto(`/clients/${studio.client('Ines').id}/history`)
   await boardOrPageLive(page)

@@ -16,7 +16,11 @@ test('a new client is entered on one page and ready to plan', async ({ page, stu
   await expect(page.getByText('3 kinds of equipment.')).toBeVisible()
   await page.getByRole('group', { name: 'Wed' }).getByRole('checkbox').check()
   await page.getByRole('group', { name: 'Wed' }).getByLabel('min').fill('45')
-  expect((await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id} ${nodes[0]?.target.join(' ')}`)).toEqual([])
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id} ${nodes[0]?.target.join(' ')}`),
+  ).toEqual([])
   await open.click()
 
   await boardIsLive(page)
@@ -32,7 +36,11 @@ test('a new client is entered on one page and ready to plan', async ({ page, stu
   await saved(page)
 })
 
-test('a changed profile changes the bands of the board, and what is impossible is refused with its field', async ({ page, studio, expectedErrors }) => {
+test('a changed profile changes the bands of the board, and what is impossible is refused with its field', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/422/)
   await signIn(page, studio)
   await openSplit(page, 'Joren')
@@ -45,7 +53,10 @@ test('a changed profile changes the bands of the board, and what is impossible i
   await expect(page.getByText(/may be at most 240/).first()).toBeVisible()
   await page.getByRole('group', { name: 'Mon' }).getByLabel('min').fill('60')
   await page.getByRole('combobox', { name: 'Triceps' }).selectOption('maintain')
-  await page.getByRole('radiogroup', { name: /fainted/ }).getByLabel('yes').check()
+  await page
+    .getByRole('radiogroup', { name: /fainted/ })
+    .getByLabel('yes')
+    .check()
   await expect(page.getByText(/Please ask a physician/)).toBeVisible()
   await page.getByRole('button', { name: 'Joint note' }).click()
   await page.getByLabel('What provokes note 1').fill('Straight bars')
@@ -65,8 +76,23 @@ test('a changed profile changes the bands of the board, and what is impossible i
   await expect(page.getByText('Nothing speaks against planning.')).toBeVisible()
   await save.click()
   await expect(page.getByText('Saved. The board reckons with it from now on.')).toBeVisible()
-  const { facts } = await (await page.request.get(`/api/clients/${studio.client('Joren').id}`)).json() as { facts: object }
-  expect(facts).toMatchObject({ avoid: ['barbell_curl'], screening: 'clear', sideLoads: [{ what: 'Rowing practice', weekdays: [2], times: { low: 1, high: 1 }, setsEach: 1.5, isEstimate: true, groups: ['biceps'] }] })
+  const { facts } = (await (
+    await page.request.get(`/api/clients/${studio.client('Joren').id}`)
+  ).json()) as { facts: object }
+  expect(facts).toMatchObject({
+    avoid: ['barbell_curl'],
+    screening: 'clear',
+    sideLoads: [
+      {
+        what: 'Rowing practice',
+        weekdays: [2],
+        times: { low: 1, high: 1 },
+        setsEach: 1.5,
+        isEstimate: true,
+        groups: ['biceps'],
+      },
+    ],
+  })
   await page.reload()
   await expect(page.getByLabel('What provokes note 1')).toHaveValue('Straight bars')
   await expect(page.getByLabel('Weak points')).toHaveValue('<script>alert(1)</script> 💪 ضعيف')
@@ -78,10 +104,24 @@ test('the door refuses what the form would not let out', async ({ page, studio }
   await signIn(page, studio)
   const { profile } = studio.client('Joren')
   const bad = [
-    [{ ...profile, name: '   ' }, '/name'], [{ ...profile, days: [{ weekday: 1, minutes: 60, start: '29:00' }] }, '/days/0/start'],
-    [{ ...profile, days: [] }, '/days'], [{ ...profile, goal: 'x'.repeat(5000) }, '/goal'], [{ ...profile, method: 'nobody-knows' }, '/method'],
-    [{ ...profile, name: 'JOREN haakestad' }, '/name'], [{ ...profile, name: 'Another', avoid: ['own-nothing'] }, '/avoid/0'], [{ ...profile, days: [{ weekday: 1, minutes: 1800, start: '17:30' }] }, '/days/0/minutes'],
-    [{ ...profile, screening: { answers: {}, clearance: { on: '2026-02-30', profession: 'Physician', limits: '' } } }, '/screening/clearance/on'],
+    [{ ...profile, name: '   ' }, '/name'],
+    [{ ...profile, days: [{ weekday: 1, minutes: 60, start: '29:00' }] }, '/days/0/start'],
+    [{ ...profile, days: [] }, '/days'],
+    [{ ...profile, goal: 'x'.repeat(5000) }, '/goal'],
+    [{ ...profile, method: 'nobody-knows' }, '/method'],
+    [{ ...profile, name: 'JOREN haakestad' }, '/name'],
+    [{ ...profile, name: 'Another', avoid: ['own-nothing'] }, '/avoid/0'],
+    [{ ...profile, days: [{ weekday: 1, minutes: 1800, start: '17:30' }] }, '/days/0/minutes'],
+    [
+      {
+        ...profile,
+        screening: {
+          answers: {},
+          clearance: { on: '2026-02-30', profession: 'Physician', limits: '' },
+        },
+      },
+      '/screening/clearance/on',
+    ],
   ] as const
   for (const [body, pointer] of bad) {
     const answer = await page.request.post('/api/clients', { data: body })

@@ -6,7 +6,9 @@ test('the library is searched by keyboard alone', async ({ page, studio }) => {
   // A page hears keys once its code runs, which on a busy machine may be after it has come to rest.
   await expect(async () => {
     await page.keyboard.press('/')
-    await expect(page.getByRole('combobox', { name: 'Client, screen or action' })).toBeFocused({ timeout: 2000 })
+    await expect(page.getByRole('combobox', { name: 'Client, screen or action' })).toBeFocused({
+      timeout: 2000,
+    })
   }).toPass()
   await page.keyboard.type('exercises')
   await page.keyboard.press('Enter')
@@ -26,7 +28,10 @@ test('the library is searched by keyboard alone', async ({ page, studio }) => {
   await expect(found).not.toContainText('Barbell curl')
 })
 
-test('a changed credit tells its effect before it is saved, and every board reckons with it', async ({ page, studio }) => {
+test('a changed credit tells its effect before it is saved, and every board reckons with it', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   const before = await week(page, 'Triceps').getAttribute('aria-label')
@@ -55,12 +60,18 @@ test('credits for one client change nobody else', async ({ page, studio }) => {
   await expect(page.getByText(/Changes 1 client’s weekly biceps down by 1\.8 sets/)).toBeVisible()
   await page.getByRole('button', { name: 'Save the credits' }).click()
   await expect(page.getByText('Saved. Every board reckons with it from now on.')).toBeVisible()
-  const facts = await (await page.request.get(`/api/clients/${studio.client('Marit').id}`)).json() as { facts: { credits: object }, library: { credits: object } }
+  const facts = (await (
+    await page.request.get(`/api/clients/${studio.client('Marit').id}`)
+  ).json()) as { facts: { credits: object }; library: { credits: object } }
   expect(facts.facts.credits).toHaveProperty('cable_curl')
   expect(facts.library.credits).toEqual({})
 })
 
-test('an own exercise is added, planned, and not removed while a plan uses it', async ({ page, studio, expectedErrors }) => {
+test('an own exercise is added, planned, and not removed while a plan uses it', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/409|422/)
   await signIn(page, studio)
   await page.goto('/exercises?id=cable_curl')
@@ -93,14 +104,20 @@ test('an own exercise is added, planned, and not removed while a plan uses it', 
   await page.getByLabel('mine or changed').check()
   await page.getByRole('button', { name: /^Sandbag curl/ }).click()
   await page.getByRole('button', { name: 'Remove' }).click()
-  await expect(page.getByRole('alert')).toContainText('This exercise is used by Joren Haakestad: Spring block. Replace it there first.')
+  await expect(page.getByRole('alert')).toContainText(
+    'This exercise is used by Joren Haakestad: Spring block. Replace it there first.',
+  )
 })
 
 test('a plan cannot name what the library lacks', async ({ page, studio }) => {
   await signIn(page, studio)
   const { blockId, plan } = studio.client('Joren')
-  const foreign = JSON.parse(JSON.stringify(plan).replace('"pull_up"', '"own-nobody-knows"')) as object
-  const answer = await page.request.put(`/api/blocks/${blockId}/plan`, { data: { version: 1, plan: foreign } })
+  const foreign = JSON.parse(
+    JSON.stringify(plan).replace('"pull_up"', '"own-nobody-knows"'),
+  ) as object
+  const answer = await page.request.put(`/api/blocks/${blockId}/plan`, {
+    data: { version: 1, plan: foreign },
+  })
   expect(answer.status()).toBe(422)
   expect((await answer.json()).errors[0]).toMatchObject({ pointer: '/plan/rotation/days/1' })
 })

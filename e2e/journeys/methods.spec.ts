@@ -1,6 +1,10 @@
 import { boardIsLive, expect, signIn, test, week } from '../support/test'
 
-test('a method is copied, changed and applied to a client, and the board says what differs', async ({ page, studio, expectedErrors }) => {
+test('a method is copied, changed and applied to a client, and the board says what differs', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/409|422/)
   await signIn(page, studio)
   await page.goto('/methods')
@@ -35,13 +39,17 @@ test('a method is copied, changed and applied to a client, and the board says wh
   await page.goto('/methods')
   await expect(page.getByRole('region', { name: 'Yours' })).toContainText('usual bands, times 0.5')
   await page.getByRole('button', { name: 'Remove Harbour way' }).click()
-  await expect(page.getByRole('alert')).toContainText('This method is used by Joren Haakestad. Replace it there first.')
+  await expect(page.getByRole('alert')).toContainText(
+    'This method is used by Joren Haakestad. Replace it there first.',
+  )
 })
 
 test('a profile cannot follow a method that is not there', async ({ page, studio }) => {
   await signIn(page, studio)
   const { id, profile } = studio.client('Joren')
-  const answer = await page.request.put(`/api/clients/${id}/profile`, { data: { ...profile, method: 'own-nobodys' } })
+  const answer = await page.request.put(`/api/clients/${id}/profile`, {
+    data: { ...profile, method: 'own-nobodys' },
+  })
   expect(answer.status()).toBe(422)
   expect((await answer.json()).errors[0].pointer).toBe('/method')
 })

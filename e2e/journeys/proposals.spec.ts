@@ -3,10 +3,15 @@ import { boardIsLive, expect, saved, signIn, test, week } from '../support/test'
 /** Opens the Proposals page and waits for three of them. */
 async function drawn(page: Parameters<typeof signIn>[0], id: string): Promise<void> {
   await page.goto(`/clients/${id}/proposals`)
-  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({
+    timeout: 60_000,
+  })
 }
 
-test('a client out of band has every arm muscle in band after one proposal, as one step that the history names', async ({ page, studio }) => {
+test('a client out of band has every arm muscle in band after one proposal, as one step that the history names', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id } = studio.client('Emil')
@@ -17,17 +22,25 @@ test('a client out of band has every arm muscle in band after one proposal, as o
   const figure = await best.locator('b.font-display').first().innerText()
   await page.keyboard.press('a')
   await boardIsLive(page)
-  await expect(week(page, 'Biceps')).toHaveAccessibleName(new RegExp(`^Biceps: ${figure.replace('.', '\\.')} sets`))
-  for (const muscle of ['Biceps', 'Triceps', 'Forearms']) await expect(week(page, muscle)).not.toHaveAccessibleName(/under the floor|over the ceiling/)
+  await expect(week(page, 'Biceps')).toHaveAccessibleName(
+    new RegExp(`^Biceps: ${figure.replace('.', '\\.')} sets`),
+  )
+  for (const muscle of ['Biceps', 'Triceps', 'Forearms'])
+    await expect(week(page, muscle)).not.toHaveAccessibleName(/under the floor|over the ceiling/)
   await saved(page)
   await page.keyboard.press('b')
-  await expect(page.getByRole('textbox', { name: 'Name of version 2' })).toHaveValue('Proposal A: most stimulus')
+  await expect(page.getByRole('textbox', { name: 'Name of version 2' })).toHaveValue(
+    'Proposal A: most stimulus',
+  )
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
 })
 
-test('a week that asks too much says what gives; single changes can be left out; the answer is the same each time', async ({ page, studio }) => {
+test('a week that asks too much says what gives; single changes can be left out; the answer is the same each time', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id } = studio.client('Liv')
@@ -44,7 +57,10 @@ test('a week that asks too much says what gives; single changes can be left out;
   await expect(page.getByText('Nothing is chosen: the plan stays as it is.')).toBeVisible()
 })
 
-test('a proposal is tried on the board before it counts: put back it leaves nothing, kept it is saved by its name', async ({ page, studio }) => {
+test('a proposal is tried on the board before it counts: put back it leaves nothing, kept it is saved by its name', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id } = studio.client('Emil')
@@ -63,31 +79,43 @@ test('a proposal is tried on the board before it counts: put back it leaves noth
   await boardIsLive(page)
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
   await drawn(page, id)
-  await page.getByRole('region', { name: /^B, Fewest changes/ }).getByRole('button', { name: 'Try on the board' }).click()
+  await page
+    .getByRole('region', { name: /^B, Fewest changes/ })
+    .getByRole('button', { name: 'Try on the board' })
+    .click()
   await boardIsLive(page)
   await bar.getByRole('button', { name: /^Keep it/ }).click()
   await saved(page)
   await expect(week(page, 'Triceps')).toHaveAttribute('aria-label', tried ?? '')
   await page.keyboard.press('b')
-  await expect(page.getByRole('textbox', { name: 'Name of version 2' })).toHaveValue('Proposal B: fewest changes')
+  await expect(page.getByRole('textbox', { name: 'Name of version 2' })).toHaveValue(
+    'Proposal B: fewest changes',
+  )
 })
 
 test('other muscles may move too', async ({ page, studio }) => {
   test.slow()
   await signIn(page, studio)
   await drawn(page, studio.client('Emil').id)
-  await page.getByRole('combobox', { name: 'What may move' }).selectOption({ label: 'arms and chosen muscles' })
+  await page
+    .getByRole('combobox', { name: 'What may move' })
+    .selectOption({ label: 'arms and chosen muscles' })
   const muscles = page.getByRole('group', { name: /Muscles that may move/ })
   await muscles.getByRole('checkbox', { name: 'Chest' }).check()
-  await expect(page.getByRole('region', { name: /^A, Most stimulus/ }).getByRole('img', { name: /^Chest:/ })).toBeVisible({ timeout: 60_000 })
+  await expect(
+    page.getByRole('region', { name: /^A, Most stimulus/ }).getByRole('img', { name: /^Chest:/ }),
+  ).toBeVisible({ timeout: 60_000 })
 })
 
-test('drawing can be stopped, nothing is changed, and other terms are compared', async ({ page, studio }) => {
+test('drawing can be stopped, nothing is changed, and other terms are compared', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   // The solver comes late, so that there is something to stop.
-  await page.context().route(/highs-.*\.wasm/, async (route) => {
+  await page.context().route(/highs-.*\.wasm/, async route => {
     await new Promise(resolve => setTimeout(resolve, 4000))
     await route.continue().catch(() => {})
   })
@@ -95,17 +123,27 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
   await page.getByRole('button', { name: /^Stop/ }).click()
   await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible()
   await page.getByRole('button', { name: /^Draw three again/ }).click()
-  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({
+    timeout: 60_000,
+  })
   await page.getByRole('button', { name: /^Try shorter days/ }).click()
-  await expect(page.getByRole('rowheader', { name: /Without the arm day .*as finishers/ })).toBeVisible({ timeout: 60_000 })
+  await expect(
+    page.getByRole('rowheader', { name: /Without the arm day .*as finishers/ }),
+  ).toBeVisible({ timeout: 60_000 })
   await page.keyboard.press('Escape')
   await boardIsLive(page)
 })
 
-test('without the worker the page says so and keeps the plan', async ({ page, studio, expectedErrors }) => {
+test('without the worker the page says so and keeps the plan', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/Failed to load|ERR_FAILED|allocate/)
   await page.route(/allocate-.*\.js/, route => route.abort())
   await signIn(page, studio)
   await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
-  await expect(page.getByText(/could not be drawn: their part of the program did not load/)).toBeVisible()
+  await expect(
+    page.getByText(/could not be drawn: their part of the program did not load/),
+  ).toBeVisible()
 })

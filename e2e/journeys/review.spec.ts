@@ -4,7 +4,10 @@ import { expect, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
-test('a rotation reviewed by keyboard alone: what was done, one proposal taken, one refused, both kept', async ({ page, studio }) => {
+test('a rotation reviewed by keyboard alone: what was done, one proposal taken, one refused, both kept', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   // The client whose log falls.
@@ -17,7 +20,9 @@ test('a rotation reviewed by keyboard alone: what was done, one proposal taken, 
   const before = await proposals.count()
   expect(before).toBeGreaterThan(0)
   const first = (await proposals.first().getByRole('button').first().textContent())!.trim()
-  await expect(page.getByRole('row', { name: /^Overhead rope extension/ })).toContainText(/Falling \d/)
+  await expect(page.getByRole('row', { name: /^Overhead rope extension/ })).toContainText(
+    /Falling \d/,
+  )
   const missed = page.getByRole('button', { name: /^Let .* go$/ })
   for (let left = await missed.count(); left > 0; left--) {
     await missed.first().click()
@@ -25,16 +30,29 @@ test('a rotation reviewed by keyboard alone: what was done, one proposal taken, 
   }
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status').filter({ hasText: /^\s*Taken\./ })).toBeVisible()
-  await expect(page.getByText(/^taken by Test Coach, .*after rotation \d+, plan version 2/)).toBeVisible()
+  await expect(
+    page.getByText(/^taken by Test Coach, .*after rotation \d+, plan version 2/),
+  ).toBeVisible()
   // The plan has it as an exception of the next rotation, or as an easier one.
-  const { block } = await (await page.request.get(`/api/clients/${id}`)).json() as { block: { id: string, version: number, plan: { block?: { exceptions?: object[], deloads?: number[] } } } }
+  const { block } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
+    block: {
+      id: string
+      version: number
+      plan: { block?: { exceptions?: object[]; deloads?: number[] } }
+    }
+  }
   expect(block.id).toBe(blockId)
-  expect([...block.plan.block?.exceptions ?? [], ...block.plan.block?.deloads ?? []].length, first).toBeGreaterThan(0)
+  expect(
+    [...(block.plan.block?.exceptions ?? []), ...(block.plan.block?.deloads ?? [])].length,
+    first,
+  ).toBeGreaterThan(0)
   for (let left = await proposals.count(); left > 0; left--) {
     await page.keyboard.press('Delete')
     await page.keyboard.type('Not this week')
     await page.keyboard.press('Enter')
-    await expect(page.getByText(/^refused by Test Coach, .*: “Not this week”/).first()).toBeVisible()
+    await expect(
+      page.getByText(/^refused by Test Coach, .*: “Not this week”/).first(),
+    ).toBeVisible()
     await expect(proposals).toHaveCount(left - 1)
   }
   await page.reload()
@@ -46,21 +64,31 @@ test('a rotation reviewed by keyboard alone: what was done, one proposal taken, 
 test('a decision from an older plan is told, and nothing is changed', async ({ page, studio }) => {
   await signIn(page, studio)
   const { id } = studio.client('Joren')
-  const seen = await (await page.request.get(`/api/clients/${id}/review/latest`)).json() as { open: string[], review: { pass: number } }
-  const stale = await page.request.post(`/api/clients/${id}/review/${seen.review.pass}/decide`, { data: { key: 'A7 biceps sets 99', decision: 'taken', reason: '', version: 1 } })
+  const seen = (await (await page.request.get(`/api/clients/${id}/review/latest`)).json()) as {
+    open: string[]
+    review: { pass: number }
+  }
+  const stale = await page.request.post(`/api/clients/${id}/review/${seen.review.pass}/decide`, {
+    data: { key: 'A7 biceps sets 99', decision: 'taken', reason: '', version: 1 },
+  })
   expect(stale.status()).toBe(422)
   const bad = await page.request.get(`/api/clients/${id}/review/99`)
   expect(bad.status()).toBe(404)
 })
 
-test('a muscle whose sets say nothing about strength was trained all the same: nobody is told to come back slowly', async ({ page, studio }) => {
+test('a muscle whose sets say nothing about strength was trained all the same: nobody is told to come back slowly', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   // As if every set of the last weeks had been too long for an estimate.
   const { db, close } = connectedDatabase(process.env.DATABASE_URL ?? '')
   await db.execute(sql`delete from exposures where client_id = ${id} and "on" > current_date - 24`)
   await close()
-  const { review } = await (await page.request.get(`/api/clients/${id}/review/latest`)).json() as { review: { adjustments: { row: string, group: string }[] } }
+  const { review } = (await (
+    await page.request.get(`/api/clients/${id}/review/latest`)
+  ).json()) as { review: { adjustments: { row: string; group: string }[] } }
   expect(review.adjustments.length).toBeGreaterThan(0)
   expect(review.adjustments.filter(({ row }) => row === 'G1')).toEqual([])
 })

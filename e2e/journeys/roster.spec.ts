@@ -2,7 +2,10 @@ import { expect, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
-test('the roster says who needs the coach now, why, and leads to where it is settled', async ({ page, studio }) => {
+test('the roster says who needs the coach now, why, and leads to where it is settled', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const now = page.getByRole('region', { name: 'Now' })
   await expect(now).toContainText('Pain 4 of 10: front of the elbow, left')
@@ -22,7 +25,10 @@ test('the roster says who needs the coach now, why, and leads to where it is set
   await expect(page.getByText(/held: no more load/)).toBeVisible()
 })
 
-test('a missed session is let go, and the client leaves the section for it', async ({ page, studio }) => {
+test('a missed session is let go, and the client leaves the section for it', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await page.getByRole('button', { name: /^Reasons and answers for Ines/ }).click()
   await page.getByRole('button', { name: 'Let it go' }).click()

@@ -12,7 +12,10 @@ async function newClient(page: Page, name: string): Promise<void> {
   await boardIsLive(page)
 }
 
-test('by keyboard alone: a template, arms in band and recovered, two days swapped, all undone, reloaded, done again', async ({ page, studio }) => {
+test('by keyboard alone: a template, arms in band and recovered, two days swapped, all undone, reloaded, done again', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await newClient(page, 'Tora Eikeland')
   await page.keyboard.press('o')
@@ -23,7 +26,9 @@ test('by keyboard alone: a template, arms in band and recovered, two days swappe
   await expect(week(page, 'Biceps')).toHaveAccessibleName(IN_BAND)
   await expect(week(page, 'Triceps')).toHaveAccessibleName(IN_BAND)
   for (const muscle of ['Biceps', 'Triceps']) {
-    const exposures = page.getByRole('gridcell', { name: new RegExp(`^${muscle}, day .*arrives (8|9)\\d percent ready`) })
+    const exposures = page.getByRole('gridcell', {
+      name: new RegExp(`^${muscle}, day .*arrives (8|9)\\d percent ready`),
+    })
     expect(await exposures.count()).toBeGreaterThanOrEqual(2)
   }
   await page.keyboard.press('1')
@@ -45,7 +50,10 @@ test('by keyboard alone: a template, arms in band and recovered, two days swappe
   await saved(page)
 })
 
-test('days: a longer rotation floats, a session is moved and copied, and a day with sets is no rest day', async ({ page, studio }) => {
+test('days: a longer rotation floats, a session is moved and copied, and a day with sets is no rest day', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   await page.keyboard.press('o')
@@ -59,7 +67,9 @@ test('days: a longer rotation floats, a session is moved and copied, and a day w
   await expect(dialog.getByRole('alert')).toContainText('Day 1 holds 17 sets')
   await dialog.getByLabel('Minutes of day 1').fill('1800')
   await dialog.getByLabel('Minutes of day 1').blur()
-  await expect(dialog.getByRole('alert')).toContainText('Minutes of day 1 must be a whole number from 5 to 480')
+  await expect(dialog.getByRole('alert')).toContainText(
+    'Minutes of day 1 must be a whole number from 5 to 480',
+  )
   await dialog.getByRole('button', { name: /^Close/ }).click()
   await expect(page.getByRole('columnheader', { name: /^9 Guns/ })).toBeVisible()
   await page.keyboard.press('2')
@@ -76,7 +86,10 @@ test('days: a longer rotation floats, a session is moved and copied, and a day w
 test('a day head is dragged to another day', async ({ page, studio }) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
-  await page.getByRole('columnheader', { name: /^3 Legs/ }).getByText('Legs').dragTo(page.getByRole('columnheader', { name: /^4 Rest/ }).getByText('Rest'))
+  await page
+    .getByRole('columnheader', { name: /^3 Legs/ })
+    .getByText('Legs')
+    .dragTo(page.getByRole('columnheader', { name: /^4 Rest/ }).getByText('Rest'))
   await expect(page.getByRole('columnheader', { name: /^4 Legs/ })).toBeVisible()
   await expect(page.getByText('The session of day 3 moved to day 4.')).toBeVisible()
 })

@@ -1,6 +1,11 @@
 import { boardIsLive, cell, expect, openSplit, saved, signIn, test } from '../support/test'
 
-test('changes of different days from two windows are laid together, and undo leaves the other window alone', async ({ page, context, studio, expectedErrors }) => {
+test('changes of different days from two windows are laid together, and undo leaves the other window alone', async ({
+  page,
+  context,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/409/)
   await signIn(page, studio)
   await openSplit(page, 'Joren')
@@ -23,7 +28,12 @@ test('changes of different days from two windows are laid together, and undo lea
   await saved(second)
 })
 
-test('two changes of one cell are asked about; both are offered and neither is lost', async ({ page, context, studio, expectedErrors }) => {
+test('two changes of one cell are asked about; both are offered and neither is lost', async ({
+  page,
+  context,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/409|ERR_FAILED|Failed to load resource/)
   await signIn(page, studio)
   await openSplit(page, 'Joren')
@@ -39,7 +49,9 @@ test('two changes of one cell are asked about; both are offered and neither is l
   await page.keyboard.press('+')
   await saved(page)
   const question = second.getByRole('alert', { name: 'This plan was saved elsewhere meanwhile' })
-  await expect(question.getByRole('row', { name: /Day 2 Pull.*Incline dumbbell curl.*2.*4/ })).toBeVisible()
+  await expect(
+    question.getByRole('row', { name: /Day 2 Pull.*Incline dumbbell curl.*2.*4/ }),
+  ).toBeVisible()
   await second.unroute('**/api/blocks/**')
   await question.getByRole('button', { name: 'Take theirs' }).click()
   await expect(cell(second, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/4 direct/)
@@ -48,7 +60,12 @@ test('two changes of one cell are asked about; both are offered and neither is l
   await saved(second)
 })
 
-test('edits without a connection are kept here, outlive a reload and are saved when it is back', async ({ page, context, studio, expectedErrors }) => {
+test('edits without a connection are kept here, outlive a reload and are saved when it is back', async ({
+  page,
+  context,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/ERR_INTERNET_DISCONNECTED|ERR_FAILED|Failed to load resource/)
   await signIn(page, studio)
   await openSplit(page, 'Joren')

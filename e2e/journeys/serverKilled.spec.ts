@@ -2,9 +2,16 @@ import { freePort } from '../../scripts/setup/freePort.mjs'
 import { startedServer } from '../../scripts/setup/server.mjs'
 import { boardIsLive, cell, expect, openSplit, saved, signIn, test } from '../support/test'
 
-test('a server that is killed between an edit and its answer loses nothing', async ({ browser, studio }) => {
+test('a server that is killed between an edit and its answer loses nothing', async ({
+  browser,
+  studio,
+}) => {
   test.slow()
-  const settings = { port: await freePort(), databaseUrl: process.env.DATABASE_URL ?? '', sessionPassword: 'only-for-this-test-and-long-enough-for-it' }
+  const settings = {
+    port: await freePort(),
+    databaseUrl: process.env.DATABASE_URL ?? '',
+    sessionPassword: 'only-for-this-test-and-long-enough-for-it',
+  }
   let server = await startedServer(settings)
   try {
     const page = await (await browser.newContext({ baseURL: server.url })).newPage()
@@ -27,10 +34,11 @@ test('a server that is killed between an edit and its answer loses nothing', asy
     await boardIsLive(page)
     await expect(pulls).toHaveAccessibleName(/7 direct/)
     const { id } = studio.client('Joren')
-    const { block } = await (await page.request.get(`/api/clients/${id}`)).json() as { block: { plan: object } }
+    const { block } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
+      block: { plan: object }
+    }
     expect(JSON.stringify(block.plan)).toContain('"count":7')
-  }
-  finally {
+  } finally {
     await server.stop()
   }
 })

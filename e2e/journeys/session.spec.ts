@@ -1,5 +1,16 @@
 import { CASES } from '../../core/testing/cases'
-import { boardIsLive, cell, expect, openSession, openSplit, saved, sessionIsLive, shorthand, signIn, test } from '../support/test'
+import {
+  boardIsLive,
+  cell,
+  expect,
+  openSession,
+  openSplit,
+  saved,
+  sessionIsLive,
+  shorthand,
+  signIn,
+  test,
+} from '../support/test'
 
 /** Minutes as the head of the session says them, in seconds. */
 async function seconds(page: Parameters<typeof openSession>[0]): Promise<number> {
@@ -8,7 +19,10 @@ async function seconds(page: Parameters<typeof openSession>[0]): Promise<number>
   return minutes * 60 + rest
 }
 
-test('an arm day of three antagonist supersets within 45 minutes, from nothing and by keyboard alone', async ({ page, studio }) => {
+test('an arm day of three antagonist supersets within 45 minutes, from nothing and by keyboard alone', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const marit = studio.client('Marit')
   await openSession(page, marit.id, 4)
@@ -18,11 +32,23 @@ test('an arm day of three antagonist supersets within 45 minutes, from nothing a
 
   await page.keyboard.press('e')
   const exercise = page.getByRole('combobox', { name: 'Exercise' })
-  for (const letters of ['cable curl, bar', 'overhead rope', 'incline dumbbell curl', 'rope pushdown', 'hammer curl', 'one-arm pushdown']) {
+  for (const letters of [
+    'cable curl, bar',
+    'overhead rope',
+    'incline dumbbell curl',
+    'rope pushdown',
+    'hammer curl',
+    'one-arm pushdown',
+  ]) {
     await exercise.fill(letters.replace(',', ''))
     await expect(page.getByRole('option').first()).toBeVisible()
     await page.keyboard.press('Enter')
-    await expect(page.getByRole('status').filter({ hasText: /3 sets of .* added/ }).first()).toBeVisible()
+    await expect(
+      page
+        .getByRole('status')
+        .filter({ hasText: /3 sets of .* added/ })
+        .first(),
+    ).toBeVisible()
     await expect(exercise).toHaveValue('')
   }
   await page.keyboard.press('Escape')
@@ -43,7 +69,10 @@ test('an arm day of three antagonist supersets within 45 minutes, from nothing a
   await expect(page.getByText(/6 exercises, 3 together/)).toBeVisible()
 })
 
-test('the board opens a day with Enter, and the session changes what the board shows', async ({ page, studio }) => {
+test('the board opens a day with Enter, and the session changes what the board shows', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   await openSplit(page, 'Joren')
   await cell(page, 'Biceps', 'day 2 Pull').click()
@@ -59,7 +88,10 @@ test('the board opens a day with Enter, and the session changes what the board s
   await expect(cell(page, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/5 direct/)
 })
 
-test('shorthand and controls show each other; what does not read stays as typed, over a reload too', async ({ page, studio }) => {
+test('shorthand and controls show each other; what does not read stays as typed, over a reload too', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
@@ -70,7 +102,9 @@ test('shorthand and controls show each other; what does not read stays as typed,
   await expect(field).toHaveValue(/rir 1/)
   await page.getByRole('combobox', { name: 'Grip', exact: true }).selectOption('palms up')
   await expect(field).toHaveValue(/palms up/)
-  await page.getByRole('combobox', { name: 'Way to do the sets' }).selectOption({ label: await page.getByRole('option', { name: /^Short rests on the last set/ }).innerText() })
+  await page.getByRole('combobox', { name: 'Way to do the sets' }).selectOption({
+    label: await page.getByRole('option', { name: /^Short rests on the last set/ }).innerText(),
+  })
   await expect(field).toHaveValue(/last: rest 20s \| to failure \| rest 20s \| to failure/)
   await field.fill('4 x 10, rir 2, rest 90s')
   await field.press('Enter')
@@ -80,7 +114,9 @@ test('shorthand and controls show each other; what does not read stays as typed,
   await field.fill('4 x 10, rri 2')
   await field.press('Enter')
   await expect(page.getByText(/At character 9.*cannot be read/)).toBeVisible()
-  await expect(page.getByText(/Kept as typed; the plan still has 4 x 10, rir 2, rest 90s/)).toBeVisible()
+  await expect(
+    page.getByText(/Kept as typed; the plan still has 4 x 10, rir 2, rest 90s/),
+  ).toBeVisible()
   await saved(page)
   await page.reload()
   await sessionIsLive(page)
@@ -92,7 +128,10 @@ test('shorthand and controls show each other; what does not read stays as typed,
   await expect(field).toHaveValue('4 x 10, rir 2, rest 90s')
 })
 
-test('one example of every way to do sets is typed; count, minutes and paper agree', async ({ page, studio }) => {
+test('one example of every way to do sets is typed; count, minutes and paper agree', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { id } = studio.client('Marit')
@@ -118,7 +157,10 @@ test('one example of every way to do sets is typed; count, minutes and paper agr
   }
 })
 
-test('thirty minutes instead: what is kept is shown, a step can be refused, and the plan stays as it is on other dates', async ({ page, studio }) => {
+test('thirty minutes instead: what is kept is shown, a step can be refused, and the plan stays as it is on other dates', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
@@ -145,7 +187,10 @@ test('thirty minutes instead: what is kept is shown, a step can be refused, and 
   await expect(page.getByText('Give a time between 5 and 240 minutes.')).toBeVisible()
 })
 
-test('a sore elbow: a kinder exercise stands in here, on one date, or for good', async ({ page, studio }) => {
+test('a sore elbow: a kinder exercise stands in here, on one date, or for good', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
@@ -153,17 +198,26 @@ test('a sore elbow: a kinder exercise stands in here, on one date, or for good',
   await page.getByRole('radio', { name: 'it hurts' }).check()
   await page.getByRole('combobox', { name: 'where' }).selectOption('back of the elbow')
   await expect(page.getByText(/Suggest an examination by a licensed professional/)).toBeVisible()
-  const first = page.getByRole('radio', { checked: true }).filter({ hasText: 'back of the elbow low stress' }).or(page.getByRole('radiogroup', { name: 'Stand-ins' }).getByRole('radio').first())
+  const first = page
+    .getByRole('radio', { checked: true })
+    .filter({ hasText: 'back of the elbow low stress' })
+    .or(page.getByRole('radiogroup', { name: 'Stand-ins' }).getByRole('radio').first())
   await expect(first.first()).toBeVisible()
   await page.getByRole('button', { name: 'For good, and avoid it' }).click()
   await expect(page.getByText(/is avoided from now on/)).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Overhead cambered-bar extension, swap it/ })).toHaveCount(0)
+  await expect(
+    page.getByRole('button', { name: /^Overhead cambered-bar extension, swap it/ }),
+  ).toHaveCount(0)
   await saved(page)
   await page.getByRole('link', { name: 'Profile', exact: true }).click()
   await expect(page.getByText('Overhead cambered-bar extension')).toBeVisible()
 })
 
-test('a template is fitted to the client, a session is kept as one and taken away again', async ({ page, studio, expectedErrors }) => {
+test('a template is fitted to the client, a session is kept as one and taken away again', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/422/)
   await signIn(page, studio)
   const { id } = studio.client('Marit')
@@ -191,13 +245,20 @@ test('exercises are dragged together and apart on the strip', async ({ page, stu
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
-  const plank = (name: RegExp) => page.getByRole('region', { name: 'The session to scale' }).getByRole('button', { name })
+  const plank = (name: RegExp) =>
+    page.getByRole('region', { name: 'The session to scale' }).getByRole('button', { name })
   await plank(/^3: Reverse curl/).dragTo(plank(/^1: Cable curl/))
-  await expect(plank(/^1: Cable curl, bar, 4 sets with Overhead cambered-bar extension, 4 sets with Reverse curl, 3 sets/)).toBeVisible()
+  await expect(
+    plank(
+      /^1: Cable curl, bar, 4 sets with Overhead cambered-bar extension, 4 sets with Reverse curl, 3 sets/,
+    ),
+  ).toBeVisible()
   await page.keyboard.press('z')
   await expect(plank(/^3: Reverse curl/)).toBeVisible()
   const target = await plank(/^1: Cable curl/).boundingBox()
-  await plank(/^3: Reverse curl/).dragTo(plank(/^1: Cable curl/), { targetPosition: { x: 6, y: (target?.height ?? 40) / 2 } })
+  await plank(/^3: Reverse curl/).dragTo(plank(/^1: Cable curl/), {
+    targetPosition: { x: 6, y: (target?.height ?? 40) / 2 },
+  })
   await expect(plank(/^1: Reverse curl/)).toBeVisible()
 })
 
@@ -229,10 +290,16 @@ test('a session prints on A4 as a PDF of its own page', async ({ page, studio })
   await expect(page.getByRole('article')).toHaveCount(6)
 })
 
-test('nobody else’s session opens, and a day the rotation has not is no page', async ({ page, studio, expectedErrors }) => {
+test('nobody else’s session opens, and a day the rotation has not is no page', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/404/)
   await signIn(page, studio)
   const { id } = studio.client('Marit')
   expect((await page.goto(`/clients/${id}/session/40`))?.status()).toBe(404)
-  expect((await page.goto('/clients/00000000-0000-4000-8000-000000000000/session/1'))?.status()).toBe(404)
+  expect(
+    (await page.goto('/clients/00000000-0000-4000-8000-000000000000/session/1'))?.status(),
+  ).toBe(404)
 })

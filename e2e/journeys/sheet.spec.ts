@@ -3,19 +3,33 @@ import { expect, signIn, test } from '../support/test'
 import { newSheetSession } from '../support/sheet'
 
 /** A phone of its own, with its own errors allowed: without reception the browser says so itself. */
-async function phone(browser: Browser): Promise<{ context: BrowserContext, page: Page }> {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: process.env.BASE_URL!, hasTouch: true, isMobile: true })
+async function phone(browser: Browser): Promise<{ context: BrowserContext; page: Page }> {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    baseURL: process.env.BASE_URL!,
+    hasTouch: true,
+    isMobile: true,
+  })
   return { context, page: await context.newPage() }
 }
 const log = (page: Page) => page.getByRole('button', { name: /^Log / })
 /** Waits until the page is kept on the phone: from then on it opens without reception. */
-const kept = (page: Page) => page.evaluate(async () => {
-  const has = async () => (await caches.has('tholepin-sheet-pages')) && (await (await caches.open('tholepin-sheet-pages')).keys()).length > 0 && (await (await caches.open('tholepin-sheet-parts')).keys()).length > 3
-  while (!await has()) await new Promise(resolve => setTimeout(resolve, 100))
-})
-const nothingWaits = (page: Page) => expect(page.locator('.phone')).toHaveAttribute('data-waiting', '0')
+const kept = (page: Page) =>
+  page.evaluate(async () => {
+    const has = async () =>
+      (await caches.has('tholepin-sheet-pages')) &&
+      (await (await caches.open('tholepin-sheet-pages')).keys()).length > 0 &&
+      (await (await caches.open('tholepin-sheet-parts')).keys()).length > 3
+    while (!(await has())) await new Promise(resolve => setTimeout(resolve, 100))
+  })
+const nothingWaits = (page: Page) =>
+  expect(page.locator('.phone')).toHaveAttribute('data-waiting', '0')
 
-test('a superset session with a drop set on the phone: no network in the middle, a reload, finished, found once in the log', async ({ page, browser, studio }) => {
+test('a superset session with a drop set on the phone: no network in the middle, a reload, finished, found once in the log', async ({
+  page,
+  browser,
+  studio,
+}) => {
   test.slow()
   const { client, token, session } = await newSheetSession(studio, 'Marit', 'Arms')
   const { context, page: sheet } = await phone(browser)
@@ -26,7 +40,9 @@ test('a superset session with a drop set on the phone: no network in the middle,
   // A superset: one curl, one extension, with the rest that the plan has between them.
   await sheet.getByLabel('Load in kg', { exact: true }).fill('27,5')
   await log(sheet).click()
-  await expect(sheet.getByRole('heading', { name: 'Overhead cambered-bar extension' })).toBeVisible()
+  await expect(
+    sheet.getByRole('heading', { name: 'Overhead cambered-bar extension' }),
+  ).toBeVisible()
   await expect(sheet.getByRole('timer')).toContainText('rest left')
   await sheet.getByLabel('Load in kg', { exact: true }).fill('30')
   await log(sheet).click()
@@ -45,7 +61,9 @@ test('a superset session with a drop set on the phone: no network in the middle,
   await expect(sheet.getByLabel('Load in kg', { exact: true })).toHaveValue('17.5')
   await sheet.getByLabel('Reps', { exact: true }).fill('999')
   await log(sheet).click()
-  await expect(sheet.getByRole('alert')).toContainText('Reps may be 150 at most; 999 looks like a slip')
+  await expect(sheet.getByRole('alert')).toContainText(
+    'Reps may be 150 at most; 999 looks like a slip',
+  )
   await sheet.getByLabel('Reps', { exact: true }).fill('9')
   await log(sheet).click()
   await sheet.getByRole('button', { name: 'Less time, more' }).click()
@@ -61,9 +79,15 @@ test('a superset session with a drop set on the phone: no network in the middle,
   await page.goto(`/clients/${client}/log?session=${session}`)
   await expect(page.getByText(/^done, 7 of 21 sets, 38 min$/)).toBeVisible()
   const curl = page.getByRole('region', { name: 'Cable curl, bar' })
-  await expect(curl.getByRole('textbox', { name: 'Cable curl, bar, set 1, load in kg' })).toHaveValue('27.5')
-  await expect(curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, load in kg' })).toHaveValue('17.5')
-  await expect(curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, reps', exact: true })).toHaveValue('9')
+  await expect(
+    curl.getByRole('textbox', { name: 'Cable curl, bar, set 1, load in kg' }),
+  ).toHaveValue('27.5')
+  await expect(
+    curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, load in kg' }),
+  ).toHaveValue('17.5')
+  await expect(
+    curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, reps', exact: true }),
+  ).toHaveValue('9')
   const csv = await (await page.request.get(`/api/clients/${client}/log/csv`)).text()
   expect(csv.trim().split('\n').length - 1).toBe(8)
   // Put right by the coach; what was said before stays beside it.
@@ -74,7 +98,11 @@ test('a superset session with a drop set on the phone: no network in the middle,
   await context.close()
 })
 
-test('elbow pain on the phone stops the work on it at once, and stands first on the roster', async ({ page, browser, studio }) => {
+test('elbow pain on the phone stops the work on it at once, and stands first on the roster', async ({
+  page,
+  browser,
+  studio,
+}) => {
   const { token, client } = await newSheetSession(studio, 'Marit', 'Arms')
   const { context, page: sheet } = await phone(browser)
   await sheet.goto(`/sheet/${token}`)
@@ -88,7 +116,9 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   await hurt.getByText('7', { exact: true }).click()
   await hurt.getByRole('button', { name: 'Tell my coach' }).click()
   // Without reception already: the phone judges by the same rules.
-  await expect(hurt.getByRole('status')).toContainText('Stop training this joint. Please have it examined by a physician or other licensed professional')
+  await expect(hurt.getByRole('status')).toContainText(
+    'Stop training this joint. Please have it examined by a physician or other licensed professional',
+  )
   await hurt.getByRole('button', { name: 'Back to the session' }).click()
   await log(sheet).click()
   // The extension of the superset is passed over: the next curl follows.
@@ -97,8 +127,21 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   await context.setOffline(false)
   await nothingWaits(sheet)
   await signIn(page, studio)
-  await expect(page.locator('main a[href^="/clients/"]').filter({ hasText: studio.client('Marit').name }).first()).toBeVisible()
-  expect(await page.locator('main a[href^="/clients/"]').evaluateAll((links, name) => links.map(link => link.textContent ?? '').findIndex(text => text.includes(name)), studio.client('Marit').name)).toBe(0)
+  await expect(
+    page
+      .locator('main a[href^="/clients/"]')
+      .filter({ hasText: studio.client('Marit').name })
+      .first(),
+  ).toBeVisible()
+  expect(
+    await page
+      .locator('main a[href^="/clients/"]')
+      .evaluateAll(
+        (links, name) =>
+          links.map(link => link.textContent ?? '').findIndex(text => text.includes(name)),
+        studio.client('Marit').name,
+      ),
+  ).toBe(0)
   await expect(page.getByText(/Pain 7 of 10: back of the elbow/).first()).toBeVisible()
   await page.goto(`/clients/${client}/log`)
   await expect(page.getByText(/back of the elbow, both: 7 of 10/)).toBeVisible()
@@ -107,7 +150,11 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   await context.close()
 })
 
-test('a link with a PIN, taken back in the middle of a session, and a new one that brings the rest', async ({ page, browser, studio }) => {
+test('a link with a PIN, taken back in the middle of a session, and a new one that brings the rest', async ({
+  page,
+  browser,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const { client } = await newSheetSession(studio, 'Marit', 'Arms')
@@ -135,18 +182,30 @@ test('a link with a PIN, taken back in the middle of a session, and a new one th
   await expect(dialog.getByText(/was withdrawn or has run out/)).toBeVisible()
   await log(sheet).click()
   await expect(sheet.getByRole('alert')).toContainText('This link was withdrawn or has run out')
-  await expect(sheet.getByRole('alert')).toContainText('things you logged since are kept on this phone')
+  await expect(sheet.getByRole('alert')).toContainText(
+    'things you logged since are kept on this phone',
+  )
   await dialog.getByLabel('PIN, if you want one').fill('')
   await dialog.getByRole('button', { name: 'Make the link' }).click()
   await expect(dialog.getByText('not opened yet')).toBeVisible()
   await sheet.goto(await dialog.getByLabel('The link, shown this once').inputValue())
   await expect(sheet.locator('.phone')).toHaveAttribute('data-state', 'ready')
   await nothingWaits(sheet)
-  await expect.poll(async () => (await (await page.request.get(`/api/clients/${client}/log/csv`)).text()).trim().split('\n').length - 1).toBe(2)
+  await expect
+    .poll(
+      async () =>
+        (await (await page.request.get(`/api/clients/${client}/log/csv`)).text()).trim().split('\n')
+          .length - 1,
+    )
+    .toBe(2)
   await context.close()
 })
 
-test('less time, one set more, something else, a note, a skip: said on the phone, found in the log', async ({ page, browser, studio }) => {
+test('less time, one set more, something else, a note, a skip: said on the phone, found in the log', async ({
+  page,
+  browser,
+  studio,
+}) => {
   const { token, client, session } = await newSheetSession(studio, 'Marit', 'Arms')
   const { context, page: sheet } = await phone(browser)
   await sheet.goto(`/sheet/${token}`)
@@ -191,13 +250,22 @@ test('less time, one set more, something else, a note, a skip: said on the phone
   await context.close()
 })
 
-test('the sheet installs as a web app of its own, and tells nobody its address', async ({ page, studio, expectedErrors }) => {
+test('the sheet installs as a web app of its own, and tells nobody its address', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   const { token } = await newSheetSession(studio, 'Marit', 'Arms')
   const shell = await page.goto(`/sheet/${token}`)
   expect(shell?.headers()['cache-control'] ?? '').not.toContain('public')
   await expect(page.locator('link[rel=manifest]')).toHaveAttribute('href', '/sheet.webmanifest')
   await expect(page.locator('meta[name=referrer]')).toHaveAttribute('content', 'no-referrer')
-  const manifest = await (await page.request.get('/sheet.webmanifest')).json() as { start_url: string, scope: string, display: string, icons: { src: string }[] }
+  const manifest = (await (await page.request.get('/sheet.webmanifest')).json()) as {
+    start_url: string
+    scope: string
+    display: string
+    icons: { src: string }[]
+  }
   expect(manifest).toMatchObject({ start_url: '/sheet', scope: '/sheet', display: 'standalone' })
   for (const { src } of manifest.icons) expect((await page.request.get(src)).status()).toBe(200)
   // The icon on the home screen leads to the sheet that was opened last.
@@ -209,7 +277,10 @@ test('the sheet installs as a web app of its own, and tells nobody its address',
   await expect(page.getByRole('heading', { name: 'No sheet here' })).toBeVisible()
 })
 
-test('two phones log the same set: neither goes under, one is chosen', async ({ browser, studio }) => {
+test('two phones log the same set: neither goes under, one is chosen', async ({
+  browser,
+  studio,
+}) => {
   const { token } = await newSheetSession(studio, 'Marit', 'Arms')
   const [a, b] = [await phone(browser), await phone(browser)]
   for (const { page: sheet } of [a, b]) {
@@ -229,7 +300,10 @@ test('two phones log the same set: neither goes under, one is chosen', async ({ 
   await nothingWaits(b.page)
   await a.page.reload()
   await expect(a.page.getByRole('button', { name: /^Set 1: 30 × \d+/ })).toHaveCount(0)
-  await a.page.getByRole('button', { name: /Log set 1|To the next set/ }).first().waitFor()
+  await a.page
+    .getByRole('button', { name: /Log set 1|To the next set/ })
+    .first()
+    .waitFor()
   await a.context.close()
   await b.context.close()
 })

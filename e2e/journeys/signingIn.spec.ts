@@ -1,7 +1,11 @@
 import { newStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
 
-test('a wrong password is refused, and after five of them even the right one has to wait', async ({ page, studio, expectedErrors }) => {
+test('a wrong password is refused, and after five of them even the right one has to wait', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/401|429/)
   await page.goto('/sign-in')
   await page.getByLabel('Email').fill(studio.email)
@@ -24,7 +28,12 @@ test('an empty form names the fields', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('Email must be an email address')
 })
 
-test('signing out ends the sign-in itself, not only the cookie', async ({ page, context, studio, expectedErrors }) => {
+test('signing out ends the sign-in itself, not only the cookie', async ({
+  page,
+  context,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/401/)
   await signIn(page, studio)
   const kept = await context.storageState()
@@ -44,15 +53,32 @@ test('without a sign-in every page leads to the form and back', async ({ page, s
   await expect(page).toHaveURL(path)
 })
 
-test('another coach\'s client and block answer 404 and stay as they are', async ({ page, studio, expectedErrors }) => {
+test("another coach's client and block answer 404 and stay as they are", async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/404/)
   const other = await newStudio()
   const { id, blockId, plan } = other.client('Marit')
   await signIn(page, studio)
   expect((await page.request.get(`/api/clients/${id}`)).status()).toBe(404)
-  expect((await page.request.put(`/api/blocks/${blockId}/plan`, { data: { version: 1, plan: { ...plan, title: 'Mine now' } } })).status()).toBe(404)
+  expect(
+    (
+      await page.request.put(`/api/blocks/${blockId}/plan`, {
+        data: { version: 1, plan: { ...plan, title: 'Mine now' } },
+      })
+    ).status(),
+  ).toBe(404)
   const shown = await page.goto(`/clients/${id}/split`)
   expect(shown?.status()).toBe(404)
   await expect(page.getByRole('heading', { name: 'This page is not there' })).toBeVisible()
-  await signIn(await page.context().browser()!.newContext({ baseURL: process.env.BASE_URL! }).then(context => context.newPage()), other)
+  await signIn(
+    await page
+      .context()
+      .browser()!
+      .newContext({ baseURL: process.env.BASE_URL! })
+      .then(context => context.newPage()),
+    other,
+  )
 })

@@ -1,6 +1,10 @@
 import { boardIsLive, expect, signIn, test, week } from '../support/test'
 
-test('own targets replace the usual ones, say so, and come back when cleared', async ({ page, studio, expectedErrors }) => {
+test('own targets replace the usual ones, say so, and come back when cleared', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
   expectedErrors.push(/422/)
   await signIn(page, studio)
   const path = `/clients/${studio.client('Joren').id}`
@@ -30,7 +34,8 @@ test('own targets replace the usual ones, say so, and come back when cleared', a
   await page.goto(`${path}/targets`)
   await expect(save).toBeEnabled()
   await expect(page.getByLabel('Wanted triceps sets per flexor set')).toHaveValue('1.3')
-  for (const part of ['floor', 'target', 'ceiling']) await page.getByLabel(`Triceps, ${part}`).fill('')
+  for (const part of ['floor', 'target', 'ceiling'])
+    await page.getByLabel(`Triceps, ${part}`).fill('')
   await save.click()
   await expect(page.getByText(/^Saved\./)).toBeVisible()
   await page.goto(`${path}/split`)
@@ -38,14 +43,39 @@ test('own targets replace the usual ones, say so, and come back when cleared', a
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 10, target 16, ceiling 22/)
 })
 
-test('a profile change leaves own targets alone, and a priority set with the targets is in the profile', async ({ page, studio }) => {
+test('a profile change leaves own targets alone, and a priority set with the targets is in the profile', async ({
+  page,
+  studio,
+}) => {
   await signIn(page, studio)
   const { id, profile } = studio.client('Emil')
-  const targets = { modes: { ...profile.modes, triceps: 'keep' }, bands: { biceps: { floor: 5, target: 8, ceiling: 12 } }, headFloors: {}, frequencyMin: { biceps: 1.5 }, sessionMax: {}, jointCeilings: {}, ratioWish: 0.9 }
-  expect((await page.request.put(`/api/clients/${id}/targets`, { data: targets })).status()).toBe(200)
-  const now = await (await page.request.get(`/api/clients/${id}/profile`)).json() as typeof profile
+  const targets = {
+    modes: { ...profile.modes, triceps: 'keep' },
+    bands: { biceps: { floor: 5, target: 8, ceiling: 12 } },
+    headFloors: {},
+    frequencyMin: { biceps: 1.5 },
+    sessionMax: {},
+    jointCeilings: {},
+    ratioWish: 0.9,
+  }
+  expect((await page.request.put(`/api/clients/${id}/targets`, { data: targets })).status()).toBe(
+    200,
+  )
+  const now = (await (
+    await page.request.get(`/api/clients/${id}/profile`)
+  ).json()) as typeof profile
   expect(now.modes.triceps).toBe('keep')
-  expect((await page.request.put(`/api/clients/${id}/profile`, { data: { ...now, goal: 'Arms.' } })).status()).toBe(200)
-  const { facts } = await (await page.request.get(`/api/clients/${id}`)).json() as { facts: object }
-  expect(facts).toMatchObject({ bands: targets.bands, frequencyMin: { biceps: 1.5 }, ratioWish: 0.9 })
+  expect(
+    (
+      await page.request.put(`/api/clients/${id}/profile`, { data: { ...now, goal: 'Arms.' } })
+    ).status(),
+  ).toBe(200)
+  const { facts } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
+    facts: object
+  }
+  expect(facts).toMatchObject({
+    bands: targets.bands,
+    frequencyMin: { biceps: 1.5 },
+    ratioWish: 0.9,
+  })
 })

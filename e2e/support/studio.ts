@@ -27,11 +27,30 @@ export async function newStudio(logs: 'none' | 'logged' = 'none'): Promise<TestS
     const today = plainDate(new Date().toISOString().slice(0, 10))
     const clients = demoClients(today, randomInt(2 ** 31))
     const id = coachId(randomUUID())
-    await insertStudio(db, { id, email, name: 'Test Coach', studio: 'Test studio', passwordHash: await hashedPassword(password) }, clients)
-    if (logs === 'logged') await insertHistories(db, id, clients.map(client => writtenHistory(client, today)))
-    return { email, password, clients, client: name => clients.find(client => client.name.startsWith(name)) as DemoClient }
-  }
-  finally {
+    await insertStudio(
+      db,
+      {
+        id,
+        email,
+        name: 'Test Coach',
+        studio: 'Test studio',
+        passwordHash: await hashedPassword(password),
+      },
+      clients,
+    )
+    if (logs === 'logged')
+      await insertHistories(
+        db,
+        id,
+        clients.map(client => writtenHistory(client, today)),
+      )
+    return {
+      email,
+      password,
+      clients,
+      client: name => clients.find(client => client.name.startsWith(name)) as DemoClient,
+    }
+  } finally {
     await close()
   }
 }

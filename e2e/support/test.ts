@@ -21,14 +21,19 @@ export const test = base.extend<Fixtures>({
     context.on('console', message => message.type() === 'error' && errors.push(message.text()))
     context.on('weberror', error => errors.push(error.error().message))
     await use(context)
-    expect(errors.filter(error => !expectedErrors.some(expected => expected.test(error)))).toEqual([])
+    expect(errors.filter(error => !expectedErrors.some(expected => expected.test(error)))).toEqual(
+      [],
+    )
   },
 })
 
 export { expect }
 
 /** Signs in over the form and waits for the roster. */
-export async function signIn(page: Page, { email, password }: Pick<TestStudio, 'email' | 'password'>): Promise<void> {
+export async function signIn(
+  page: Page,
+  { email, password }: Pick<TestStudio, 'email' | 'password'>,
+): Promise<void> {
   await page.goto('/sign-in')
   await page.getByLabel('Email').fill(email)
   await page.getByLabel('Password').fill(password)
@@ -63,14 +68,22 @@ export async function saved(page: Page): Promise<void> {
 }
 
 /** Opens the Session builder of a client on a day, and waits until it hears keys. */
-export async function openSession(page: Page, clientId: string, day: number | string): Promise<void> {
+export async function openSession(
+  page: Page,
+  clientId: string,
+  day: number | string,
+): Promise<void> {
   await page.goto(`/clients/${clientId}/session/${day}`)
   await sessionIsLive(page)
 }
 
 /** Waits until the Session builder hears keys. */
 export async function sessionIsLive(page: Page): Promise<void> {
-  await expect(page.locator('[aria-busy=false]').filter({ has: page.getByRole('region', { name: 'Exercises' }) })).toBeVisible()
+  await expect(
+    page
+      .locator('[aria-busy=false]')
+      .filter({ has: page.getByRole('region', { name: 'Exercises' }) }),
+  ).toBeVisible()
 }
 
 /** The shorthand of an exercise in the Session builder. */

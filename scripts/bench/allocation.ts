@@ -2,50 +2,114 @@ import { allocationProblem, greedyStart, propose, relaxedQuestion, search } from
 import { exerciseId, groupingId, plainDate, seededRandom, sessionId, slotId } from '#core/base'
 import { type PlanDocument, usualScheme } from '#core/block'
 import { type CatalogueId, type Equipment, requireExercise } from '#core/catalogue'
-import { type ClientFacts, contextWith, METHODS, type PlanContext, STEADY_MIDDLE } from '#core/method'
+import {
+  type ClientFacts,
+  contextWith,
+  METHODS,
+  type PlanContext,
+  STEADY_MIDDLE,
+} from '#core/method'
 import type { DayRole, RotationDay } from '#core/rotation'
 import { linearSolver } from '#shared/solver/highs'
 import { seededUuids } from '../demo/seededIds'
 
 /** Compounds and arm work that a day of a role may begin with. */
 const BY_ROLE: Readonly<Partial<Record<DayRole, readonly CatalogueId[]>>> = {
-  push: ['bench_press_dumbbell', 'overhead_press_dumbbell', 'pushdown_rope', 'overhead_extension_rope'], pull: ['pulldown_neutral', 'machine_row', 'cable_curl', 'hammer_curl'],
-  upper: ['incline_press_dumbbell', 'seated_cable_row', 'cable_curl', 'pushdown_bar'], arms: ['preacher_curl_bar', 'overhead_extension_rope', 'hammer_curl', 'pushdown_rope'], legs: ['leg_press', 'leg_curl_seated'],
+  push: [
+    'bench_press_dumbbell',
+    'overhead_press_dumbbell',
+    'pushdown_rope',
+    'overhead_extension_rope',
+  ],
+  pull: ['pulldown_neutral', 'machine_row', 'cable_curl', 'hammer_curl'],
+  upper: ['incline_press_dumbbell', 'seated_cable_row', 'cable_curl', 'pushdown_bar'],
+  arms: ['preacher_curl_bar', 'overhead_extension_rope', 'hammer_curl', 'pushdown_rope'],
+  legs: ['leg_press', 'leg_curl_seated'],
 }
 const ROLES = Object.keys(BY_ROLE) as DayRole[]
-const KITS: readonly (readonly Equipment[])[] = [[], ['dumbbell', 'bench', 'incline_bench', 'bodyweight'], ['dumbbell', 'bench', 'cable', 'bodyweight', 'machine']]
+const KITS: readonly (readonly Equipment[])[] = [
+  [],
+  ['dumbbell', 'bench', 'incline_bench', 'bodyweight'],
+  ['dumbbell', 'bench', 'cable', 'bodyweight', 'machine'],
+]
 
-interface Instance { readonly plan: PlanDocument, readonly context: PlanContext, readonly name: string }
+interface Instance {
+  readonly plan: PlanDocument
+  readonly context: PlanContext
+  readonly name: string
+}
 
 /** Rotations of 5 to 10 days with 2 to 6 training days, tight and loose in minutes, wants, equipment and joints. */
 export function instances(count: number): readonly Instance[] {
   const random = seededRandom(5)
   const newId = seededUuids(random)
-  const pick = <Item>(items: readonly Item[]): Item => items[Math.floor(random() * items.length)] as Item
+  const pick = <Item>(items: readonly Item[]): Item =>
+    items[Math.floor(random() * items.length)] as Item
   return Array.from({ length: count }, (_, at): Instance => {
-    const length = 5 + at % 6
-    const training = Math.min(length - 1, 2 + at % 5)
+    const length = 5 + (at % 6)
+    const training = Math.min(length - 1, 2 + (at % 5))
     const minutes = pick([30, 40, 50, 60, 80])
     const method = METHODS[at % METHODS.length] ?? STEADY_MIDDLE
     const client: Partial<ClientFacts> & { trainingAgeMonths: number } = {
-      trainingAgeMonths: pick([8, 24, 60]), equipment: pick(KITS), ...(random() < 0.2 && { pain: { elbow_extensor_side: 'hold' as const } }), modes: random() < 0.3 ? { forearms: 'build', elbow_flexors_other: 'build' } : {},
+      trainingAgeMonths: pick([8, 24, 60]),
+      equipment: pick(KITS),
+      ...(random() < 0.2 && { pain: { elbow_extensor_side: 'hold' as const } }),
+      modes: random() < 0.3 ? { forearms: 'build', elbow_flexors_other: 'build' } : {},
     }
     const context = contextWith(method, client)
     const days = Array.from({ length }, (_unused, day): RotationDay => {
-      if (Math.floor(day * training / length) === Math.floor((day - 1) * training / length) && day > 0) return { role: 'rest', sessions: [] }
+      if (
+        Math.floor((day * training) / length) === Math.floor(((day - 1) * training) / length) &&
+        day > 0
+      )
+        return { role: 'rest', sessions: [] }
       const role = pick(ROLES)
-      const groupings = (BY_ROLE[role] ?? []).filter(() => random() < 0.85).map(id => ({
-        id: groupingId(newId()), kind: 'straight' as const, placement: 'main' as const,
-        slots: [{ id: slotId(newId()), exercise: exerciseId(id), intent: null, ...(random() < 0.08 && { isHeld: true as const }), scheme: usualScheme(requireExercise(context.catalogue, id), 2 + Math.floor(random() * 2), method) }] as const,
-      }))
+      const groupings = (BY_ROLE[role] ?? [])
+        .filter(() => random() < 0.85)
+        .map(id => ({
+          id: groupingId(newId()),
+          kind: 'straight' as const,
+          placement: 'main' as const,
+          slots: [
+            {
+              id: slotId(newId()),
+              exercise: exerciseId(id),
+              intent: null,
+              ...(random() < 0.08 && { isHeld: true as const }),
+              scheme: usualScheme(
+                requireExercise(context.catalogue, id),
+                2 + Math.floor(random() * 2),
+                method,
+              ),
+            },
+          ] as const,
+        }))
       return { role, minuteLimit: minutes, sessions: [{ id: sessionId(newId()), groupings }] }
     })
-    return { name: `${length} days, ${training} trained, ${minutes} min, ${method.id}`, context, plan: { schema: 1, title: 'Bench', startsOn: plainDate('2026-04-06'), passes: 4, rotation: { kind: 'places', anchor: { kind: 'floating' }, days } } }
+    return {
+      name: `${length} days, ${training} trained, ${minutes} min, ${method.id}`,
+      context,
+      plan: {
+        schema: 1,
+        title: 'Bench',
+        startsOn: plainDate('2026-04-06'),
+        passes: 4,
+        rotation: { kind: 'places', anchor: { kind: 'floating' }, days },
+      },
+    }
   })
 }
 
-const share = (values: readonly number[], part: number) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(part * values.length))] ?? 0
-const spread = (what: string, values: readonly number[], digits = 0) => ({ what, 'p50': share(values, 0.5).toFixed(digits), 'p95': share(values, 0.95).toFixed(digits), 'max': Math.max(...values).toFixed(digits) })
+const share = (values: readonly number[], part: number) =>
+  [...values].sort((a, b) => a - b)[
+    Math.min(values.length - 1, Math.floor(part * values.length))
+  ] ?? 0
+const spread = (what: string, values: readonly number[], digits = 0) => ({
+  what,
+  p50: share(values, 0.5).toFixed(digits),
+  p95: share(values, 0.95).toFixed(digits),
+  max: Math.max(...values).toFixed(digits),
+})
 
 /** Times and quality of proposals over generated rotations; `npm run bench allocation`. */
 export async function benchAllocation(count: number): Promise<void> {
@@ -55,24 +119,88 @@ export async function benchAllocation(count: number): Promise<void> {
     const problem = allocationProblem({ plan, context })
     const first = search(problem, { kind: 'best', random: seededRandom(1), moves: 9000 })
     const drawn = performance.now()
-    const proof = problem.cells.length > 0 ? solver(relaxedQuestion(problem), 20) : { status: 'optimal' as const, bound: 0 }
+    const proof =
+      problem.cells.length > 0
+        ? solver(relaxedQuestion(problem), 20)
+        : { status: 'optimal' as const, bound: 0 }
     const proved = performance.now()
     const all = propose({ plan, context }, { solver })
     const whole = performance.now()
     const points = Math.min(...all.proposals.map(proposal => proposal.points))
-    const local = search(problem, { kind: 'fewest_changes', random: seededRandom(1), moves: 0 }).points
-    return { name, cells: problem.cells.length, first: drawn - started, proof: proved - drawn, whole: whole - proved, status: all.solver, gap: Math.max(0, points - Math.max(0, proof.bound ?? 0)), points, greedy: greedyStart(problem).points, local, firstPoints: first.points }
+    const local = search(problem, {
+      kind: 'fewest_changes',
+      random: seededRandom(1),
+      moves: 0,
+    }).points
+    return {
+      name,
+      cells: problem.cells.length,
+      first: drawn - started,
+      proof: proved - drawn,
+      whole: whole - proved,
+      status: all.solver,
+      gap: Math.max(0, points - Math.max(0, proof.bound ?? 0)),
+      points,
+      greedy: greedyStart(problem).points,
+      local,
+      firstPoints: first.points,
+    }
   })
   console.table([
-    spread('first plan from scratch, ms', rows.map(row => row.first)), spread('solver by itself, ms', rows.map(row => row.proof)), spread('three proposals, proof and purchases, ms', rows.map(row => row.whole)),
-    spread('cells', rows.map(row => row.cells)), spread('gap to the bound, points', rows.map(row => row.gap), 1),
+    spread(
+      'first plan from scratch, ms',
+      rows.map(row => row.first),
+    ),
+    spread(
+      'solver by itself, ms',
+      rows.map(row => row.proof),
+    ),
+    spread(
+      'three proposals, proof and purchases, ms',
+      rows.map(row => row.whole),
+    ),
+    spread(
+      'cells',
+      rows.map(row => row.cells),
+    ),
+    spread(
+      'gap to the bound, points',
+      rows.map(row => row.gap),
+      1,
+    ),
   ])
-  const part = (holds: (row: (typeof rows)[number]) => boolean) => `${rows.filter(holds).length} of ${rows.length}`
+  const part = (holds: (row: (typeof rows)[number]) => boolean) =>
+    `${rows.filter(holds).length} of ${rows.length}`
   console.table([
-    { what: 'proven within one point', share: part(({ status }) => status === 'proven') }, { what: 'within one set (8 points) or 1 %', share: part(({ gap, points }) => gap <= Math.max(8, points / 100)) }, { what: 'that within 2 s of solver time', share: part(({ gap, points, proof }) => gap <= Math.max(8, points / 100) && proof <= 2000) },
-    { what: 'proven within one point in 2 s', share: part(({ status, proof }) => status === 'proven' && proof <= 2000) },
-    { what: 'never worse than greedy', share: part(row => row.points <= row.greedy + 1e-6) }, { what: 'better than greedy', share: part(row => row.points < row.greedy - 0.5) },
-    { what: 'never worse than local search', share: part(row => row.points <= row.local + 1e-6) }, { what: 'better than local search', share: part(row => row.points < row.local - 0.5) },
+    { what: 'proven within one point', share: part(({ status }) => status === 'proven') },
+    {
+      what: 'within one set (8 points) or 1 %',
+      share: part(({ gap, points }) => gap <= Math.max(8, points / 100)),
+    },
+    {
+      what: 'that within 2 s of solver time',
+      share: part(({ gap, points, proof }) => gap <= Math.max(8, points / 100) && proof <= 2000),
+    },
+    {
+      what: 'proven within one point in 2 s',
+      share: part(({ status, proof }) => status === 'proven' && proof <= 2000),
+    },
+    { what: 'never worse than greedy', share: part(row => row.points <= row.greedy + 1e-6) },
+    { what: 'better than greedy', share: part(row => row.points < row.greedy - 0.5) },
+    { what: 'never worse than local search', share: part(row => row.points <= row.local + 1e-6) },
+    { what: 'better than local search', share: part(row => row.points < row.local - 0.5) },
   ])
-  console.table([...rows].sort((a, b) => b.gap - a.gap).slice(0, 5).map(({ name, cells, gap, points, greedy: other, status }) => ({ name, cells, gap: gap.toFixed(1), points: points.toFixed(1), greedy: other.toFixed(1), status })))
+  console.table(
+    [...rows]
+      .sort((a, b) => b.gap - a.gap)
+      .slice(0, 5)
+      .map(({ name, cells, gap, points, greedy: other, status }) => ({
+        name,
+        cells,
+        gap: gap.toFixed(1),
+        points: points.toFixed(1),
+        greedy: other.toFixed(1),
+        status,
+      })),
+  )
 }

@@ -16,15 +16,37 @@ const PAUSE_MS = 4000
 /** One request in so many is sent again at once, as after an answer that got lost. */
 const RESENT_EVERY = 5
 
-interface Phone { readonly client: string, readonly key: string, readonly session: SheetSession }
+interface Phone {
+  readonly client: string
+  readonly key: string
+  readonly session: SheetSession
+}
 
 const today = plainDate(new Date().toISOString().slice(0, 10))
 const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
-async function answered<Answer = object>(base: string, path: string, init: { readonly method?: string, readonly body?: object, readonly headers?: Readonly<Record<string, string>> }): Promise<{ readonly answer: Answer, readonly cookie: string }> {
-  const response = await fetch(`${base}${path}`, { ...(init.method && { method: init.method }), ...(init.body && { body: JSON.stringify(init.body) }), headers: { 'content-type': 'application/json', 'x-today': today, ...init.headers } })
+async function answered<Answer = object>(
+  base: string,
+  path: string,
+  init: {
+    readonly method?: string
+    readonly body?: object
+    readonly headers?: Readonly<Record<string, string>>
+  },
+): Promise<{ readonly answer: Answer; readonly cookie: string }> {
+  const response = await fetch(`${base}${path}`, {
+    ...(init.method && { method: init.method }),
+    ...(init.body && { body: JSON.stringify(init.body) }),
+    headers: { 'content-type': 'application/json', 'x-today': today, ...init.headers },
+  })
   if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)
-  return { answer: await response.json() as Answer, cookie: response.headers.getSetCookie().map(cookie => cookie.split(';')[0]).join('; ') }
+  return {
+    answer: (await response.json()) as Answer,
+    cookie: response.headers
+      .getSetCookie()
+      .map(cookie => cookie.split(';')[0])
+      .join('; '),
+  }
 }
 
 /** Coaches with the demo's clients, one of them as often as it takes, each with a link that is open on a phone. */
@@ -32,26 +54,75 @@ async function phones(base: string, databaseUrl: string): Promise<readonly Phone
   const { db, close } = connectedDatabase(databaseUrl)
   const all: Phone[] = []
   for (let coach = 0; all.length < CLIENTS; coach++) {
-    const account = { email: `bench-${coach}-${randomUUID().slice(0, 8)}@skerrylane.example`, password: randomUUID() }
+    const account = {
+      email: `bench-${coach}-${randomUUID().slice(0, 8)}@skerrylane.example`,
+      password: randomUUID(),
+    }
     const clients = demoClients(today, 1000 + coach)
-    await insertStudio(db, { id: coachId(randomUUID()), email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, clients)
+    await insertStudio(
+      db,
+      {
+        id: coachId(randomUUID()),
+        email: account.email,
+        name: 'Bench',
+        studio: 'Bench',
+        passwordHash: await hashedPassword(account.password),
+      },
+      clients,
+    )
     const { cookie } = await answered(base, '/api/sign-in', { method: 'POST', body: account })
     for (const { id, blockId, plan } of clients) {
       if (all.length >= CLIENTS) break
-      const pass = Math.max(0, Math.min(plan.passes - 1, Math.floor((Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000 / plan.rotation.days.length)))
-      await answered(base, `/api/blocks/${blockId}/send`, { method: 'POST', headers: { cookie }, body: { pass, version: 1, again: false } }).catch(() => undefined)
-      const { answer: { token } } = await answered<{ token: string }>(base, `/api/clients/${id}/link`, { method: 'POST', headers: { cookie }, body: { pin: null, days: null } })
-      const { answer: { key } } = await answered<{ key: string }>(base, '/api/sheet/open', { method: 'POST', body: { token, pin: null } })
-      const { answer } = await answered<{ sessions: readonly { readonly session: SheetSession }[] }>(base, '/api/sheet', { headers: { authorization: `Sheet ${key}` } })
-      const session = answer.sessions.map(held => held.session).sort((a, b) => b.ways[0].turns.length - a.ways[0].turns.length)[0]
-      if (session && session.ways[0].turns.length >= SETS_EACH) all.push({ client: id, key, session })
+      const pass = Math.max(
+        0,
+        Math.min(
+          plan.passes - 1,
+          Math.floor(
+            (Date.parse(today) - Date.parse(plan.startsOn)) /
+              86_400_000 /
+              plan.rotation.days.length,
+          ),
+        ),
+      )
+      await answered(base, `/api/blocks/${blockId}/send`, {
+        method: 'POST',
+        headers: { cookie },
+        body: { pass, version: 1, again: false },
+      }).catch(() => undefined)
+      const {
+        answer: { token },
+      } = await answered<{ token: string }>(base, `/api/clients/${id}/link`, {
+        method: 'POST',
+        headers: { cookie },
+        body: { pin: null, days: null },
+      })
+      const {
+        answer: { key },
+      } = await answered<{ key: string }>(base, '/api/sheet/open', {
+        method: 'POST',
+        body: { token, pin: null },
+      })
+      const { answer } = await answered<{
+        sessions: readonly { readonly session: SheetSession }[]
+      }>(base, '/api/sheet', { headers: { authorization: `Sheet ${key}` } })
+      const session = answer.sessions
+        .map(held => held.session)
+        .sort((a, b) => b.ways[0].turns.length - a.ways[0].turns.length)[0]
+      if (session && session.ways[0].turns.length >= SETS_EACH)
+        all.push({ client: id, key, session })
     }
   }
   await close()
   return all
 }
 
-async function trained(base: string, { key, session }: Phone, samples: number[], atOnce: number[], together: () => Promise<void>): Promise<number> {
+async function trained(
+  base: string,
+  { key, session }: Phone,
+  samples: number[],
+  atOnce: number[],
+  together: () => Promise<void>,
+): Promise<number> {
   const entries: LogEntry[] = []
   for (let said = 0; said < SETS_EACH; said++) {
     // The last set comes from all phones in the same instant, as after a power cut.
@@ -63,9 +134,31 @@ async function trained(base: string, { key, session }: Phone, samples: number[],
     const exercise = session.exercises.find(({ slot }) => slot === turn?.slot)
     if (!turn || !exercise || at < 0) break
     const { amount, count } = prefillOf(turn, at, turns, exercise)
-    const entry: LogEntry = { id: randomUUID(), at: new Date().toISOString(), word: { kind: 'set', place: turn.parts[at]!.place, replaces: null, done: { exercise: exercise.exercise, intent: exercise.intent, load: amount === null ? null : { amount, unit: 'kg' }, reps: count ?? 10, seconds: null, rir: 2, isRirOpen: false } } }
+    const entry: LogEntry = {
+      id: randomUUID(),
+      at: new Date().toISOString(),
+      word: {
+        kind: 'set',
+        place: turn.parts[at]!.place,
+        replaces: null,
+        done: {
+          exercise: exercise.exercise,
+          intent: exercise.intent,
+          load: amount === null ? null : { amount, unit: 'kg' },
+          reps: count ?? 10,
+          seconds: null,
+          rir: 2,
+          isRirOpen: false,
+        },
+      },
+    }
     entries.push(entry)
-    const send = () => answered(base, '/api/sheet/entries', { method: 'POST', headers: { authorization: `Sheet ${key}` }, body: { sentAt: new Date().toISOString(), entries: [{ ...entry, session: session.id }] } })
+    const send = () =>
+      answered(base, '/api/sheet/entries', {
+        method: 'POST',
+        headers: { authorization: `Sheet ${key}` },
+        body: { sentAt: new Date().toISOString(), entries: [{ ...entry, session: session.id }] },
+      })
     const begun = performance.now()
     await send()
     ;(isLast ? atOnce : samples).push(performance.now() - begun)
@@ -86,17 +179,33 @@ export async function benchLogging(base: string, databaseUrl: string): Promise<v
     if (--waiting === 0) release()
     return everybody
   }
-  const counts = await Promise.all(all.map(async (phone, at) => pause(at * PAUSE_MS / all.length).then(() => trained(base, phone, samples, atOnce, together))))
+  const counts = await Promise.all(
+    all.map(async (phone, at) =>
+      pause((at * PAUSE_MS) / all.length).then(() =>
+        trained(base, phone, samples, atOnce, together),
+      ),
+    ),
+  )
   const said = counts.reduce((sum, count) => sum + count, 0)
   const { client, close } = connectedDatabase(databaseUrl)
-  const [kept] = await client<{ sets: number, entries: number }[]>`select (select count(*)::int from logged_sets where entry_id is not null) as sets, (select count(*)::int from log_entries where outcome = 'taken') as entries`
+  const [kept] = await client<
+    { sets: number; entries: number }[]
+  >`select (select count(*)::int from logged_sets where entry_id is not null) as sets, (select count(*)::int from log_entries where outcome = 'taken') as entries`
   await close()
   const row = (what: string, of: number[], limit: number | string) => {
     const sorted = [...of].sort((a, b) => a - b)
     const at = (share: number) => (sorted[Math.floor(share * sorted.length)] ?? 0).toFixed(1)
-    return { what, 'median': at(0.5), 'p95': at(0.95), 'p99': at(0.99), 'limit p95': limit }
+    return { what, median: at(0.5), p95: at(0.95), p99: at(0.99), 'limit p95': limit }
   }
-  console.table([row(`${all.length} phones, a set every ${PAUSE_MS / 1000} s each, ms to save one`, samples, LIMIT_MS), row(`all ${all.length} in the same instant`, atOnce, '')])
+  console.table([
+    row(
+      `${all.length} phones, a set every ${PAUSE_MS / 1000} s each, ms to save one`,
+      samples,
+      LIMIT_MS,
+    ),
+    row(`all ${all.length} in the same instant`, atOnce, ''),
+  ])
   console.log(`${said} sets said, ${kept?.sets} in the log, ${kept?.entries} entries`)
-  if (kept?.sets !== said || kept.entries !== said) throw new Error(`${said} sets were said, ${kept?.sets} are in the log`)
+  if (kept?.sets !== said || kept.entries !== said)
+    throw new Error(`${said} sets were said, ${kept?.sets} are in the log`)
 }

@@ -13,14 +13,32 @@ const ROLES: readonly DayRole[] = ['push', 'pull', 'arms', 'upper', 'legs', 'arm
 export function nineDayPlan(): PlanDocument {
   const random = seededRandom(7)
   const newId = seededUuids(random)
-  const exercise = (): CatalogueId => EXERCISES[Math.floor(random() * EXERCISES.length)]?.id ?? 'cable_curl'
+  const exercise = (): CatalogueId =>
+    EXERCISES[Math.floor(random() * EXERCISES.length)]?.id ?? 'cable_curl'
   const days = ROLES.slice(0, SESSIONS).map(role =>
-    trainingDay(role, 90, ...Array.from({ length: EXERCISES_PER_SESSION }, () => line(exercise(), 3))))
-  return planFrom({ title: 'Bench', startsOn: plainDate('2026-01-05'), passes: 9, anchor: { kind: 'floating' }, days: [...days, restDay] }, newId)
+    trainingDay(
+      role,
+      90,
+      ...Array.from({ length: EXERCISES_PER_SESSION }, () => line(exercise(), 3)),
+    ),
+  )
+  return planFrom(
+    {
+      title: 'Bench',
+      startsOn: plainDate('2026-01-05'),
+      passes: 9,
+      anchor: { kind: 'floating' },
+      days: [...days, restDay],
+    },
+    newId,
+  )
 }
 
 /** The plan with its days repeated, for seeing how time grows with size. */
 export function repeated(plan: PlanDocument, times: number): PlanDocument {
-  const days: readonly RotationDay[] = Array.from({ length: times }, () => plan.rotation.days).flat()
+  const days: readonly RotationDay[] = Array.from(
+    { length: times },
+    () => plan.rotation.days,
+  ).flat()
   return { ...plan, rotation: { ...plan.rotation, days } }
 }

@@ -28,17 +28,35 @@ function named(clients: readonly DemoClient[], name: string): DemoClient {
 }
 
 /** A coach of the bench's own, with some clients, and one of them with so many weeks of logs. */
-async function studio(databaseUrl: string, clients: readonly DemoClient[], logged: DemoClient | undefined, on: PlainDate) {
+async function studio(
+  databaseUrl: string,
+  clients: readonly DemoClient[],
+  logged: DemoClient | undefined,
+  on: PlainDate,
+) {
   const { db, close } = connectedDatabase(databaseUrl)
   const account = { email: `${randomUUID()}@skerrylane.example`, password: randomUUID() }
   const id = coachId(randomUUID())
-  await insertStudio(db, { id, email: account.email, name: 'Bench', studio: 'Bench', passwordHash: await hashedPassword(account.password) }, clients)
+  await insertStudio(
+    db,
+    {
+      id,
+      email: account.email,
+      name: 'Bench',
+      studio: 'Bench',
+      passwordHash: await hashedPassword(account.password),
+    },
+    clients,
+  )
   const history = logged && writtenHistory(logged, on, WEEKS)
   if (history) await insertHistories(db, id, [history])
   // A database that has run for two years knows how large its tables are; one that was filled a second ago does not yet.
   await db.execute(sql`analyze`)
   await close()
-  return { account, sessions: history?.sessions.filter(({ finishedAt }) => finishedAt !== null).length ?? 0 }
+  return {
+    account,
+    sessions: history?.sessions.filter(({ finishedAt }) => finishedAt !== null).length ?? 0,
+  }
 }
 
 function percentile(samples: readonly number[], share: number): string {
@@ -62,7 +80,9 @@ export async function benchReview(base: string, databaseUrl: string): Promise<vo
     if (at >= WARM_UP) samples.push(performance.now() - began)
   }
   await browser.close()
-  console.log(`review of a client with ${sessions} logged sessions in two years, over HTTP: p50 ${percentile(samples, 0.5)}, p95 ${percentile(samples, 0.95)}, p99 ${percentile(samples, 0.99)} ms (limit ${LIMITS.reviewMs})`)
+  console.log(
+    `review of a client with ${sessions} logged sessions in two years, over HTTP: p50 ${percentile(samples, 0.5)}, p95 ${percentile(samples, 0.95)}, p99 ${percentile(samples, 0.99)} ms (limit ${LIMITS.reviewMs})`,
+  )
 }
 
 /** Rehearses a block of twelve weeks a thousand times in the worker of the built application. */
@@ -70,8 +90,21 @@ export async function benchRehearsal(base: string, databaseUrl: string): Promise
   const all = demoClients(today(), 502)
   const marit = named(all, 'Marit')
   const { block: _, ...bare } = marit.plan
-  const plan = { ...bare, passes: Math.ceil(BLOCK_WEEKS * 7 / bare.rotation.days.length) }
-  const client = { ...marit, plan: { ...plan, block: usualBlock(plan, contextWith(methodById(marit.method), marit.facts, catalogueWith({ exercises: [], credits: {} }))) } }
+  const plan = { ...bare, passes: Math.ceil((BLOCK_WEEKS * 7) / bare.rotation.days.length) }
+  const client = {
+    ...marit,
+    plan: {
+      ...plan,
+      block: usualBlock(
+        plan,
+        contextWith(
+          methodById(marit.method),
+          marit.facts,
+          catalogueWith({ exercises: [], credits: {} }),
+        ),
+      ),
+    },
+  }
   const { account } = await studio(databaseUrl, [client], undefined, today())
   const browser = await chromium.launch(playwrightConfig.use?.launchOptions)
   const page = await (await browser.newContext({ baseURL: base })).newPage()
@@ -84,9 +117,13 @@ export async function benchRehearsal(base: string, databaseUrl: string): Promise
     await page.getByLabel('Seed').fill(String(time))
     await page.getByRole('button', { name: /^Rehearse/ }).click()
     const said = page.getByRole('status').filter({ hasText: new RegExp(`^\\s*${RUNS} runs in`) })
-    await page.getByRole('button', { name: /^Cancel/ }).waitFor({ state: 'hidden', timeout: 60_000 })
+    await page
+      .getByRole('button', { name: /^Cancel/ })
+      .waitFor({ state: 'hidden', timeout: 60_000 })
     seconds.push((await said.textContent())?.match(/in ([\d.]+) s/)?.[1] ?? '?')
   }
   await browser.close()
-  console.log(`rehearsal of ${plan.passes} rotations (${BLOCK_WEEKS} weeks), ${RUNS} runs in the page's worker: ${seconds.join(', ')} s (limit ${LIMITS.rehearsalSeconds})`)
+  console.log(
+    `rehearsal of ${plan.passes} rotations (${BLOCK_WEEKS} weeks), ${RUNS} runs in the page's worker: ${seconds.join(', ')} s (limit ${LIMITS.rehearsalSeconds})`,
+  )
 }

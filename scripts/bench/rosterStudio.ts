@@ -8,9 +8,18 @@ import { writtenHistory } from '../demo/writtenHistory'
 /** A coach with many clients, each with so many weeks of logs, in the database that DATABASE_URL names. */
 export async function rosterStudio(count: number, weeks: number) {
   const today = plainDate('2026-04-01')
-  const clients = Array.from({ length: Math.ceil(count / demoClients(today).length) }, (_, seed) => demoClients(today, seed + 1)).flat().slice(0, count)
+  const clients = Array.from({ length: Math.ceil(count / demoClients(today).length) }, (_, seed) =>
+    demoClients(today, seed + 1),
+  )
+    .flat()
+    .slice(0, count)
   const coach = { id: coachId(randomUUID()), name: 'Bench', studio: 'Bench studio' }
-  await insertStudio(database(), { ...coach, email: `${coach.id}@skerrylane.example`, passwordHash: 'none' }, clients)
-  for (const client of clients) await insertHistories(database(), coach.id, [writtenHistory(client, today, weeks)])
+  await insertStudio(
+    database(),
+    { ...coach, email: `${coach.id}@skerrylane.example`, passwordHash: 'none' },
+    clients,
+  )
+  for (const client of clients)
+    await insertHistories(database(), coach.id, [writtenHistory(client, today, weeks)])
   return { coach, today }
 }

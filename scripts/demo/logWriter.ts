@@ -1,6 +1,14 @@
 import { addDays, type BlockId, blockId, daysBetween, type PlainDate } from '#core/base'
 import type { PlanDocument } from '#core/block'
-import { BUILT_IN_CATALOGUE, directGroups, type Exercise, type Group, type Joint, requireExercise, requireIntent } from '#core/catalogue'
+import {
+  BUILT_IN_CATALOGUE,
+  directGroups,
+  type Exercise,
+  type Group,
+  type Joint,
+  requireExercise,
+  requireIntent,
+} from '#core/catalogue'
 import { expectedReps, loadForReps } from '#core/estimate'
 import { type LoggedSet, trendValue } from '#core/log'
 import type { PlanContext } from '#core/method'
@@ -23,7 +31,13 @@ export interface Story {
   /** The next rotation is not sent yet. */
   readonly isUnsent?: boolean
   readonly isUnopened?: boolean
-  readonly pains?: readonly { readonly daysAgo: number, readonly joint: Joint, readonly side: 'left' | 'right' | 'both', readonly score: number, readonly nextMorning?: number }[]
+  readonly pains?: readonly {
+    readonly daysAgo: number
+    readonly joint: Joint
+    readonly side: 'left' | 'right' | 'both'
+    readonly score: number
+    readonly nextMorning?: number
+  }[]
   /** Upper arm in centimetres and body weight in kilograms at the beginning. */
   readonly girthCm?: number
   readonly bodyKg?: number
@@ -43,25 +57,56 @@ export interface DemoSession extends Omit<DatedSession, 'session'> {
 }
 
 export interface DemoHistory {
-  readonly formerBlock: { readonly id: BlockId, readonly plan: PlanDocument, readonly closedOn: PlainDate } | null
+  readonly formerBlock: {
+    readonly id: BlockId
+    readonly plan: PlanDocument
+    readonly closedOn: PlainDate
+  } | null
   readonly sessions: readonly DemoSession[]
-  readonly pains: readonly { readonly id: string, readonly joint: Joint, readonly side: 'left' | 'right' | 'both', readonly score: number, readonly nextMorning: number | null, readonly reportedAt: Date }[]
-  readonly measurements: readonly { readonly id: string, readonly on: PlainDate, readonly kind: MeasurementKind, readonly value: number }[]
+  readonly pains: readonly {
+    readonly id: string
+    readonly joint: Joint
+    readonly side: 'left' | 'right' | 'both'
+    readonly score: number
+    readonly nextMorning: number | null
+    readonly reportedAt: Date
+  }[]
+  readonly measurements: readonly {
+    readonly id: string
+    readonly on: PlainDate
+    readonly kind: MeasurementKind
+    readonly value: number
+  }[]
 }
 
 const SENT_DAYS_BEFORE = 3
 
 const at = (on: PlainDate, time: string) => new Date(`${on}T${time}:00Z`)
 
-interface Teller { readonly context: PlanContext, readonly story: Story, readonly today: PlainDate, /** Weeks of log there are at least. */ readonly weeks: number, readonly random: () => number, readonly newId: () => string }
+interface Teller {
+  readonly context: PlanContext
+  readonly story: Story
+  readonly today: PlainDate
+  /** Weeks of log there are at least. */ readonly weeks: number
+  readonly random: () => number
+  readonly newId: () => string
+}
 
 /** The client's last weeks, the same for the same seed: a former block where the present one is young, sessions, sets, pain, measurements. */
 export function historyOf(plan: PlanDocument, id: BlockId, teller: Teller): DemoHistory {
   const { newId } = teller
   const formerPlan = formerOf(plan, teller)
   const former = formerPlan && { id: blockId(newId()), plan: formerPlan, closedOn: plan.startsOn }
-  const sessions = [...(former ? passesOf(former.plan, former.id, former.plan.passes, teller) : []), ...passesOf(plan, id, passesSent(plan, teller), teller)]
-  return { formerBlock: former, sessions, pains: painsOf(teller), measurements: measurementsOf(teller) }
+  const sessions = [
+    ...(former ? passesOf(former.plan, former.id, former.plan.passes, teller) : []),
+    ...passesOf(plan, id, passesSent(plan, teller), teller),
+  ]
+  return {
+    formerBlock: former,
+    sessions,
+    pains: painsOf(teller),
+    measurements: measurementsOf(teller),
+  }
 }
 
 /** The same rotation before the present block began, where that began too few weeks ago. */
@@ -69,18 +114,31 @@ function formerOf(plan: PlanDocument, { today, weeks }: Teller): PlanDocument | 
   const missing = weeks * 7 - daysBetween(plan.startsOn, today)
   if (missing <= 0) return null
   const passes = Math.ceil(missing / plan.rotation.days.length)
-  return { ...plan, title: 'The block before', passes, startsOn: addDays(plan.startsOn, -passes * plan.rotation.days.length) }
+  return {
+    ...plan,
+    title: 'The block before',
+    passes,
+    startsOn: addDays(plan.startsOn, -passes * plan.rotation.days.length),
+  }
 }
 
 /** Rotations of the block that have been sent by today. */
-function passesSent({ startsOn, passes, rotation }: PlanDocument, { today, story }: Teller): number {
+function passesSent(
+  { startsOn, passes, rotation }: PlanDocument,
+  { today, story }: Teller,
+): number {
   const since = daysBetween(startsOn, today)
   const begun = since < 0 ? 0 : Math.floor(since / rotation.days.length) + 1
   const untilNext = begun * rotation.days.length - since
   return Math.min(passes, begun + Number(!story.isUnsent && untilNext <= SENT_DAYS_BEFORE))
 }
 
-function passesOf(plan: PlanDocument, id: BlockId, passes: number, teller: Teller): readonly DemoSession[] {
+function passesOf(
+  plan: PlanDocument,
+  id: BlockId,
+  passes: number,
+  teller: Teller,
+): readonly DemoSession[] {
   return Array.from({ length: passes }, (_, pass) => {
     const start = addDays(plan.startsOn, pass * plan.rotation.days.length)
     const sessions = expandedBlock(plan, teller.context).passes[pass]?.sessions ?? []
@@ -88,7 +146,12 @@ function passesOf(plan: PlanDocument, id: BlockId, passes: number, teller: Telle
   }).flat()
 }
 
-function told({ session, ...dated }: DatedSession, id: BlockId, start: PlainDate, teller: Teller): DemoSession {
+function told(
+  { session, ...dated }: DatedSession,
+  id: BlockId,
+  start: PlainDate,
+  teller: Teller,
+): DemoSession {
   const { story, today, random, newId } = teller
   const daysAgo = daysBetween(dated.on, today)
   const isDone = daysAgo > 0 && !(story.missedDaysAgo ?? []).includes(daysAgo)
@@ -96,22 +159,47 @@ function told({ session, ...dated }: DatedSession, id: BlockId, start: PlainDate
   const sentAt = at(addDays(start, -SENT_DAYS_BEFORE), '08:10')
   const sets = isDone ? setsDone(session, dated.on, teller) : []
   return {
-    ...dated, id: newId(), blockId: id, prescribed: session, sets,
-    sentAt: daysBetween(today, start) > SENT_DAYS_BEFORE ? null : sentAt, openedAt: isLast || (story.isUnopened && daysAgo < 7) ? null : at(addDays(start, -SENT_DAYS_BEFORE), '18:25'),
-    finishedAt: isDone ? at(dated.on, '18:40') : null, minutes: isDone ? Math.round(2.4 * dated.setsPlanned + 8 * random()) + 6 : null,
-    isRecovered: isDone ? random() > (story.falling ? 0.45 : 0.12) : null, note: '',
+    ...dated,
+    id: newId(),
+    blockId: id,
+    prescribed: session,
+    sets,
+    sentAt: daysBetween(today, start) > SENT_DAYS_BEFORE ? null : sentAt,
+    openedAt:
+      isLast || (story.isUnopened && daysAgo < 7)
+        ? null
+        : at(addDays(start, -SENT_DAYS_BEFORE), '18:25'),
+    finishedAt: isDone ? at(dated.on, '18:40') : null,
+    minutes: isDone ? Math.round(2.4 * dated.setsPlanned + 8 * random()) + 6 : null,
+    isRecovered: isDone ? random() > (story.falling ? 0.45 : 0.12) : null,
+    note: '',
   }
 }
 
-function setsDone(session: DatedSession['session'], on: PlainDate, teller: Teller): readonly LoggedSet[] {
-  return sessionSlots(session).flatMap((slot) => {
+function setsDone(
+  session: DatedSession['session'],
+  on: PlainDate,
+  teller: Teller,
+): readonly LoggedSet[] {
+  return sessionSlots(session).flatMap(slot => {
     const exercise = requireExercise(BUILT_IN_CATALOGUE, slot.exercise)
     const strength = strengthOn(exercise, slot, on, teller)
     let set = 0
-    return slot.scheme.runs.filter(({ role }) => role === 'working').flatMap(run => Array.from({ length: run.count }, () => {
-      set += 1
-      return stagesDone(run, { exercise, slot, set, strength, random: teller.random, isShort: daysBetween(on, teller.today) <= (teller.story.shortWithinDays ?? 0) })
-    }).flat())
+    return slot.scheme.runs
+      .filter(({ role }) => role === 'working')
+      .flatMap(run =>
+        Array.from({ length: run.count }, () => {
+          set += 1
+          return stagesDone(run, {
+            exercise,
+            slot,
+            set,
+            strength,
+            random: teller.random,
+            isShort: daysBetween(on, teller.today) <= (teller.story.shortWithinDays ?? 0),
+          })
+        }).flat(),
+      )
   })
 }
 
@@ -121,15 +209,39 @@ function shareOf(name: string): number {
 }
 
 /** One-rep maximum of an exercise on a day. */
-function strengthOn(exercise: Exercise, { intent }: Slot, on: PlainDate, { story, today, random, weeks: all }: Teller): number {
+function strengthOn(
+  exercise: Exercise,
+  { intent }: Slot,
+  on: PlainDate,
+  { story, today, random, weeks: all }: Teller,
+): number {
   const weeks = all - daysBetween(on, today) / 7
-  const isFalling = exercise.kind === 'isolation' && directGroups(requireIntent(exercise, intent).credits).some(group => story.falling?.includes(group))
+  const isFalling =
+    exercise.kind === 'isolation' &&
+    directGroups(requireIntent(exercise, intent).credits).some(group =>
+      story.falling?.includes(group),
+    )
   const slope = isFalling ? -0.013 : story.gain
-  const scale = (exercise.kind === 'compound' ? 2.4 : 1) * (exercise.loadBasis === 'per_hand' ? 0.5 : 1) * (0.8 + 0.5 * shareOf(exercise.id))
-  return story.strengthKg * scale * (1 + slope * weeks) * (1 + 0.012 * (random() + random() + random() - 1.5))
+  const scale =
+    (exercise.kind === 'compound' ? 2.4 : 1) *
+    (exercise.loadBasis === 'per_hand' ? 0.5 : 1) *
+    (0.8 + 0.5 * shareOf(exercise.id))
+  return (
+    story.strengthKg *
+    scale *
+    (1 + slope * weeks) *
+    (1 + 0.012 * (random() + random() + random() - 1.5))
+  )
 }
 
-interface Doing { readonly exercise: Exercise, readonly slot: Slot, readonly set: number, readonly strength: number, readonly random: () => number, readonly isShort: boolean }
+interface Doing {
+  readonly exercise: Exercise
+  readonly slot: Slot
+  readonly set: number
+  readonly strength: number
+  readonly random: () => number
+  readonly isShort: boolean
+}
 
 const USUAL_REPS = 12
 
@@ -144,22 +256,62 @@ function lowReps(run: SetRun): number {
   return wanted?.kind === 'between' ? wanted.low : middleReps(run)
 }
 
-function stagesDone(run: SetRun, { exercise, slot, set, strength, random, isShort }: Doing): readonly LoggedSet[] {
-  const common = { slot: slot.id, exercise: slot.exercise, intent: slot.intent, set, side: null, role: 'working' as const, seconds: null, isRirOpen: false }
+function stagesDone(
+  run: SetRun,
+  { exercise, slot, set, strength, random, isShort }: Doing,
+): readonly LoggedSet[] {
+  const common = {
+    slot: slot.id,
+    exercise: slot.exercise,
+    intent: slot.intent,
+    set,
+    side: null,
+    role: 'working' as const,
+    seconds: null,
+    isRirOpen: false,
+  }
   const rir = leadRir(run) ?? 2
-  const isWeighed = exercise.loadStepKg > 0 && exercise.repUnit === 'reps' && exercise.loadBasis !== 'counterweight'
+  const isWeighed =
+    exercise.loadStepKg > 0 && exercise.repUnit === 'reps' && exercise.loadBasis !== 'counterweight'
   if (!isWeighed) return [{ ...common, stage: 1, loadKg: null, reps: middleReps(run), rir }]
   const step = exercise.loadStepKg
-  const loadKg = Math.max(step, Math.round(loadForReps(strength, middleReps(run), rir) / step) * step)
+  const loadKg = Math.max(
+    step,
+    Math.round(loadForReps(strength, middleReps(run), rir) / step) * step,
+  )
   const tired = strength * (1 - 0.012 * (set - 1))
   const reps = Math.max(3, Math.min(19, Math.round(expectedReps(tired, loadKg) - rir)))
-  const first: LoggedSet = isShort ? { ...common, stage: 1, loadKg, reps: Math.max(1, lowReps(run) - SHORT_BY), rir } : { ...common, stage: 1, loadKg, reps, rir: Math.max(0, Math.min(4, rir + Number(random() > 0.9) - Number(random() > 0.9))) }
+  const first: LoggedSet = isShort
+    ? { ...common, stage: 1, loadKg, reps: Math.max(1, lowReps(run) - SHORT_BY), rir }
+    : {
+        ...common,
+        stage: 1,
+        loadKg,
+        reps,
+        rir: Math.max(0, Math.min(4, rir + Number(random() > 0.9) - Number(random() > 0.9))),
+      }
   const hasDrop = workStages(run).length > 1
-  return hasDrop ? [{ ...first, rir: 0 }, { ...common, stage: 2, loadKg: Math.max(step, Math.round(loadKg * 0.7 / step) * step), reps: 7, rir: 0 }] : [first]
+  return hasDrop
+    ? [
+        { ...first, rir: 0 },
+        {
+          ...common,
+          stage: 2,
+          loadKg: Math.max(step, Math.round((loadKg * 0.7) / step) * step),
+          reps: 7,
+          rir: 0,
+        },
+      ]
+    : [first]
 }
 
 function painsOf({ story, today, newId }: Teller): DemoHistory['pains'] {
-  return (story.pains ?? []).map(({ daysAgo, nextMorning, ...pain }) => ({ ...pain, id: newId(), nextMorning: nextMorning ?? null, reportedAt: at(addDays(today, -daysAgo), '07:12') }))
+  return (story.pains ?? []).map(({ daysAgo, nextMorning, ...pain }) => ({
+    ...pain,
+    id: newId(),
+    nextMorning: nextMorning ?? null,
+    reportedAt: at(addDays(today, -daysAgo), '07:12'),
+  }))
 }
 
 const MEASURED_EVERY_DAYS = 21
@@ -170,15 +322,25 @@ function measurementsOf({ story, today, random, newId }: Teller): DemoHistory['m
   return Array.from({ length: 4 }, (_, step) => {
     const on = addDays(today, -(3 - step) * MEASURED_EVERY_DAYS - 2)
     const grown = girthCm + 0.15 * step + 0.1 * random()
-    const one = (kind: MeasurementKind, value: number) => ({ id: newId(), on, kind, value: Math.round(value * 10) / 10 })
-    return [one('upper_arm_left', grown - 0.2), one('upper_arm_right', grown), one('body_weight', bodyKg + 0.2 * step + 0.4 * random())]
+    const one = (kind: MeasurementKind, value: number) => ({
+      id: newId(),
+      on,
+      kind,
+      value: Math.round(value * 10) / 10,
+    })
+    return [
+      one('upper_arm_left', grown - 0.2),
+      one('upper_arm_right', grown),
+      one('body_weight', bodyKg + 0.2 * step + 0.4 * random()),
+    ]
   }).flat()
 }
 
 /** The trend value of each exercise of a session that was done. */
 export function exposuresIn({ sets }: DemoSession) {
   const byExercise = new Map<LoggedSet['exercise'], LoggedSet[]>()
-  for (const set of sets) byExercise.set(set.exercise, [...byExercise.get(set.exercise) ?? [], set])
+  for (const set of sets)
+    byExercise.set(set.exercise, [...(byExercise.get(set.exercise) ?? []), set])
   return [...byExercise].flatMap(([exercise, own]) => {
     const value = trendValue(own)
     return value ? [{ exercise, ...value }] : []

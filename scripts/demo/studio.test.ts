@@ -23,9 +23,14 @@ test('the demo studio is the same on each run and valid as stored', () => {
 
 test('the client with dumbbells alone is planned dumbbells alone', () => {
   const home = demoClients(today).find(client => client.facts.equipment.includes('dumbbell'))
-  const used = home?.plan.rotation.days.flatMap(day => daySlots(day)).map(slot => requireExercise(BUILT_IN_CATALOGUE, slot.exercise)) ?? []
+  const used =
+    home?.plan.rotation.days
+      .flatMap(day => daySlots(day))
+      .map(slot => requireExercise(BUILT_IN_CATALOGUE, slot.exercise)) ?? []
   expect(used.length).toBeGreaterThan(5)
-  expect(used.filter(exercise => !isPossibleWith(exercise, home?.facts.equipment ?? []))).toEqual([])
+  expect(used.filter(exercise => !isPossibleWith(exercise, home?.facts.equipment ?? []))).toEqual(
+    [],
+  )
 })
 
 test('another seed gives other ids', () => {
@@ -44,11 +49,18 @@ test('the last weeks of every client are the same on each run, end before today,
   }
 })
 
-test.each([0, 1, 2, 3, 4, 5, 6])('performance falls where the story says so, and nowhere else, %i days on', (days) => {
-  const date = addDays(today, days)
-  const falling = demoClients(date).filter((client) => {
-    const { exposures } = writtenHistory(client, date)
-    return trendsOf(exposures.filter(({ on }) => daysBetween(on as PlainDate, date) <= TREND.windowDays) as Parameters<typeof trendsOf>[0]).some(({ trend }) => trend.verdict === 'decline')
-  })
-  expect(falling.map(({ name }) => name)).toEqual(['Joren Haakestad'])
-})
+test.each([0, 1, 2, 3, 4, 5, 6])(
+  'performance falls where the story says so, and nowhere else, %i days on',
+  days => {
+    const date = addDays(today, days)
+    const falling = demoClients(date).filter(client => {
+      const { exposures } = writtenHistory(client, date)
+      return trendsOf(
+        exposures.filter(
+          ({ on }) => daysBetween(on as PlainDate, date) <= TREND.windowDays,
+        ) as Parameters<typeof trendsOf>[0],
+      ).some(({ trend }) => trend.verdict === 'decline')
+    })
+    expect(falling.map(({ name }) => name)).toEqual(['Joren Haakestad'])
+  },
+)

@@ -14,16 +14,45 @@ function seedOf(text: string): number {
 }
 
 /** The rows of a demo client's last weeks; the same for the same client and day. */
-export function writtenHistory(client: DemoClient, today: PlainDate, weeks = LOGGED_WEEKS): NewHistory {
+export function writtenHistory(
+  client: DemoClient,
+  today: PlainDate,
+  weeks = LOGGED_WEEKS,
+): NewHistory {
   // Chance goes by the name, so that a client's story is the same in every studio; ids go by the client's own.
   const random = seededRandom(seedOf(client.name))
   const newId = seededUuids(seededRandom(seedOf(client.id)))
-  const { formerBlock, sessions, pains, measurements } = historyOf(client.plan, client.blockId, { context: contextWith(methodById(client.method), client.facts), story: client.story, today, weeks, random, newId })
+  const { formerBlock, sessions, pains, measurements } = historyOf(client.plan, client.blockId, {
+    context: contextWith(methodById(client.method), client.facts),
+    story: client.story,
+    today,
+    weeks,
+    random,
+    newId,
+  })
   return {
-    clientId: client.id, pains, measurements,
-    closedBlocks: formerBlock ? [{ id: formerBlock.id, plan: formerBlock.plan, closedAt: new Date(`${formerBlock.closedOn}T00:00:00Z`) }] : [],
+    clientId: client.id,
+    pains,
+    measurements,
+    closedBlocks: formerBlock
+      ? [
+          {
+            id: formerBlock.id,
+            plan: formerBlock.plan,
+            closedAt: new Date(`${formerBlock.closedOn}T00:00:00Z`),
+          },
+        ]
+      : [],
     sessions: sessions.map(({ sets: _sets, ...session }) => session),
-    sets: sessions.flatMap(({ id, sets }) => sets.map((set, at) => ({ ...set, sessionId: id, at }))),
-    exposures: sessions.flatMap(session => exposuresIn(session).map(exposure => ({ ...exposure, sessionId: session.id, on: session.on }))),
+    sets: sessions.flatMap(({ id, sets }) =>
+      sets.map((set, at) => ({ ...set, sessionId: id, at })),
+    ),
+    exposures: sessions.flatMap(session =>
+      exposuresIn(session).map(exposure => ({
+        ...exposure,
+        sessionId: session.id,
+        on: session.on,
+      })),
+    ),
   }
 }

@@ -4,22 +4,37 @@ import { planIn, written } from '#core/testing/shorthandPlans'
 import { planFileSchema } from '#shared/contracts/planFile'
 import { run } from './commands'
 
-const plan = planIn(7, written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'pushdown_rope 3 x 12, rir 1'), written('arms', 'cable_curl 2-4 (3) x 12, rir 1', 'lying_extension_cambered 3 x 10, rir 0'))
+const plan = planIn(
+  7,
+  written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'pushdown_rope 3 x 12, rir 1'),
+  written('arms', 'cable_curl 2-4 (3) x 12, rir 1', 'lying_extension_cambered 3 x 10, rir 0'),
+)
 const file = (value: unknown) => () => (typeof value === 'string' ? value : JSON.stringify(value))
-const out = (args: readonly string[], value: unknown = { plan }) => JSON.parse(run(args, file(value)).out ?? 'null')
+const out = (args: readonly string[], value: unknown = { plan }) =>
+  JSON.parse(run(args, file(value)).out ?? 'null')
 
 describe('plan on the command line', () => {
   test('ledger counts under the school that is asked for', () => {
-    const triceps = (school: string) => out(['ledger', 'plan.json', '--school', school]).groups.find(({ group }: { group: string }) => group === 'triceps').counted.value
+    const triceps = (school: string) =>
+      out(['ledger', 'plan.json', '--school', school]).groups.find(
+        ({ group }: { group: string }) => group === 'triceps',
+      ).counted.value
     expect(['direct_only', 'fractional', 'whole'].map(triceps)).toEqual([6, 8, 10])
     expect(out(['ledger', 'plan.json']).school).toBe('fractional')
   })
   test('a method brings its own school, a bare plan the default one', () => {
-    expect(out(['ledger', 'plan.json'], { plan, method: 'few-hard-sets' }).school).toBe('direct_only')
+    expect(out(['ledger', 'plan.json'], { plan, method: 'few-hard-sets' }).school).toBe(
+      'direct_only',
+    )
     expect(out(['ledger', 'plan.json'], plan).school).toBe('fractional')
   })
   test('recovery names days as a coach counts them', () => {
-    expect(out(['recovery', 'plan.json']).triceps[1]).toMatchObject({ day: 2, fromDay: 1, hoursSince: 24, sources: [{ day: 1 }] })
+    expect(out(['recovery', 'plan.json']).triceps[1]).toMatchObject({
+      day: 2,
+      fromDay: 1,
+      hoursSince: 24,
+      sources: [{ day: 1 }],
+    })
   })
   test('minutes give a range where the plan leaves a choice', () => {
     const [, arms] = out(['minutes', 'plan.json'])
@@ -27,27 +42,59 @@ describe('plan on the command line', () => {
     expect(arms.low).toBeLessThan(arms.minutes)
   })
   test('checks come with a sentence, a reason and the place', () => {
-    expect(out(['checks', 'plan.json'])[0]).toMatchObject({ check: 'failure-under-bar', severity: 'stop', place: { day: 2, session: 1 }, sentence: expect.stringContaining('Lying extension') })
+    expect(out(['checks', 'plan.json'])[0]).toMatchObject({
+      check: 'failure-under-bar',
+      severity: 'stop',
+      place: { day: 2, session: 1 },
+      sentence: expect.stringContaining('Lying extension'),
+    })
   })
   test.each([
     { name: 'no command', args: [], code: 2, error: /A command is missing/ },
-    { name: 'unknown command', args: ['rehearse', 'plan.json'], code: 2, error: /no command "rehearse"/ },
+    {
+      name: 'unknown command',
+      args: ['rehearse', 'plan.json'],
+      code: 2,
+      error: /no command "rehearse"/,
+    },
     { name: 'no file', args: ['ledger'], code: 2, error: /A file is missing/ },
-    { name: 'unknown school', args: ['ledger', 'plan.json', '--school', 'evening'], code: 2, error: /no counting school "evening"/ },
-    { name: 'too much', args: ['ledger', 'plan.json', 'other.json'], code: 2, error: /Too many arguments: other.json/ },
+    {
+      name: 'unknown school',
+      args: ['ledger', 'plan.json', '--school', 'evening'],
+      code: 2,
+      error: /no counting school "evening"/,
+    },
+    {
+      name: 'too much',
+      args: ['ledger', 'plan.json', 'other.json'],
+      code: 2,
+      error: /Too many arguments: other.json/,
+    },
   ])('refused: $name', ({ args, code, error }) => {
     const outcome = run(args, file({ plan }))
     expect(outcome).toMatchObject({ code, errors: [expect.stringMatching(error)] })
     expect(outcome.out).toBeUndefined()
   })
   test('a file that is missing, broken, or no plan', () => {
-    expect(run(['ledger', 'gone.json'], () => { throw new Error('ENOENT') })).toMatchObject({ code: 1, errors: [expect.stringContaining('gone.json cannot be read')] })
-    expect(run(['ledger', 'plan.json'], file('{"plan": '))).toMatchObject({ code: 1, errors: [expect.stringContaining('is not valid JSON')] })
-    expect(run(['ledger', 'plan.json'], file({ plan: { ...plan, passes: 0 } }))).toEqual({ code: 1, errors: ['/plan/passes: plan.passes must be at least 1.'] })
+    expect(
+      run(['ledger', 'gone.json'], () => {
+        throw new Error('ENOENT')
+      }),
+    ).toMatchObject({ code: 1, errors: [expect.stringContaining('gone.json cannot be read')] })
+    expect(run(['ledger', 'plan.json'], file('{"plan": '))).toMatchObject({
+      code: 1,
+      errors: [expect.stringContaining('is not valid JSON')],
+    })
+    expect(run(['ledger', 'plan.json'], file({ plan: { ...plan, passes: 0 } }))).toEqual({
+      code: 1,
+      errors: ['/plan/passes: plan.passes must be at least 1.'],
+    })
   })
 })
 
 test('the committed schema is the one the contract gives', () => {
-  const committed: unknown = JSON.parse(readFileSync(new URL('../../docs/schema/plan-file.schema.json', import.meta.url), 'utf8'))
+  const committed: unknown = JSON.parse(
+    readFileSync(new URL('../../docs/schema/plan-file.schema.json', import.meta.url), 'utf8'),
+  )
   expect(committed).toEqual(JSON.parse(JSON.stringify(planFileSchema())))
 })

@@ -4,7 +4,12 @@ import { findingSentence, formatDay } from '#core/format'
 import { addDays } from '#core/base'
 import { GROUPS } from '#core/catalogue'
 import { armBalance, blockLedger, coverage, rotationLedger } from '#core/ledger'
-import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, type CountingSchoolId, type PlanContext } from '#core/method'
+import {
+  COUNTING_SCHOOL_IDS,
+  COUNTING_SCHOOLS,
+  type CountingSchoolId,
+  type PlanContext,
+} from '#core/method'
 import { sessionTime } from '#core/minutes'
 import { fatigueSources, rotationRecovery } from '#core/recovery'
 import type { PlanDocument } from '#core/block'
@@ -12,47 +17,113 @@ import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { contextOf, PlanFile } from '#shared/contracts/planFile'
 
 /** What a command prints and how it ends; the caller does both. */
-export interface Outcome { readonly code: 0 | 1 | 2, readonly out?: string, readonly errors?: readonly string[] }
+export interface Outcome {
+  readonly code: 0 | 1 | 2
+  readonly out?: string
+  readonly errors?: readonly string[]
+}
 
 const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}]`
 
-type Command = (plan: PlanDocument, context: PlanContext, solver: LinearSolver | undefined) => unknown
+type Command = (
+  plan: PlanDocument,
+  context: PlanContext,
+  solver: LinearSolver | undefined,
+) => unknown
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   ledger: (plan, context) => {
     const ledger = rotationLedger(plan.rotation, context)
     const { weeks } = blockLedger(plan, context, 1, ledger)
     return {
-      school: context.method.school.id, unit: 'sets per 7 days', balance: armBalance(ledger.work.flat(), context),
-      groups: GROUPS.map((group) => {
+      school: context.method.school.id,
+      unit: 'sets per 7 days',
+      balance: armBalance(ledger.work.flat(), context),
+      groups: GROUPS.map(group => {
         const { week, effectivePer7Days, mode, band, position, spread } = ledger.groups[group]
         return {
-          group, direct: week.direct, indirect: week.indirect, counted: week.counted, effective: effectivePer7Days, mode, band, position, ...spread,
-          days: ledger.days.map(({ groups }) => groups[group].counted.value), calendarWeeks: weeks[group], gaps: coverage(ledger, group, context).gaps,
+          group,
+          direct: week.direct,
+          indirect: week.indirect,
+          counted: week.counted,
+          effective: effectivePer7Days,
+          mode,
+          band,
+          position,
+          ...spread,
+          days: ledger.days.map(({ groups }) => groups[group].counted.value),
+          calendarWeeks: weeks[group],
+          gaps: coverage(ledger, group, context).gaps,
         }
       }),
-      muscles: Object.fromEntries(Object.entries(ledger.muscles).map(([muscle, { counted }]) => [muscle, counted.value])),
+      muscles: Object.fromEntries(
+        Object.entries(ledger.muscles).map(([muscle, { counted }]) => [muscle, counted.value]),
+      ),
     }
   },
   recovery: (plan, context) => {
     const recovery = rotationRecovery(plan.rotation, context)
-    return Object.fromEntries(GROUPS.filter(group => recovery.arrivals[group].length > 0).map(group => [group, recovery.arrivals[group].map(({ day, session, ...arrival }) => ({
-      ...arrival, day: day + 1, session: session + 1, fromDay: arrival.fromDay + 1,
-      sources: fatigueSources(recovery, { day, session, ...arrival }, context).map(source => ({ ...source, day: source.day + 1, session: source.session + 1 })),
-    }))]))
+    return Object.fromEntries(
+      GROUPS.filter(group => recovery.arrivals[group].length > 0).map(group => [
+        group,
+        recovery.arrivals[group].map(({ day, session, ...arrival }) => ({
+          ...arrival,
+          day: day + 1,
+          session: session + 1,
+          fromDay: arrival.fromDay + 1,
+          sources: fatigueSources(recovery, { day, session, ...arrival }, context).map(source => ({
+            ...source,
+            day: source.day + 1,
+            session: source.session + 1,
+          })),
+        })),
+      ]),
+    )
   },
-  minutes: (plan, context) => plan.rotation.days.flatMap((day, at) => day.sessions.map((session, place) => {
-    const { seconds, low, high, assumedShare, groupings } = sessionTime(session, context)
-    return { day: at + 1, date: formatDay(addDays(plan.startsOn, at)), session: place + 1, minutes: seconds / 60, low: low / 60, high: high / 60, limit: day.minuteLimit ?? null, assumedShare, groupings }
-  })),
+  minutes: (plan, context) =>
+    plan.rotation.days.flatMap((day, at) =>
+      day.sessions.map((session, place) => {
+        const { seconds, low, high, assumedShare, groupings } = sessionTime(session, context)
+        return {
+          day: at + 1,
+          date: formatDay(addDays(plan.startsOn, at)),
+          session: place + 1,
+          minutes: seconds / 60,
+          low: low / 60,
+          high: high / 60,
+          limit: day.minuteLimit ?? null,
+          assumedShare,
+          groupings,
+        }
+      }),
+    ),
   allocate: (plan, context, solver) => {
     const { proposals, ...rest } = propose({ plan, context }, solver ? { solver } : {})
-    return { ...rest, proposals: proposals.map(({ changes, ...proposal }) => ({ ...proposal, changes: changes.map(({ cell, day, sets, edit }) => ({ exercise: cell.slot.exercise, day: day + 1, was: cell.now, sets, edit })) })) }
+    return {
+      ...rest,
+      proposals: proposals.map(({ changes, ...proposal }) => ({
+        ...proposal,
+        changes: changes.map(({ cell, day, sets, edit }) => ({
+          exercise: cell.slot.exercise,
+          day: day + 1,
+          was: cell.now,
+          sets,
+          edit,
+        })),
+      })),
+    }
   },
-  checks: (plan, context) => checkPlan(plan, context).map(finding => ({
-    ...finding, place: { ...finding.place, ...(finding.place.day !== undefined && { day: finding.place.day + 1 }), ...(finding.place.session !== undefined && { session: finding.place.session + 1 }) },
-    sentence: findingSentence(finding), reason: CHECKS.find(({ id }) => id === finding.check)?.reason ?? '',
-  })),
+  checks: (plan, context) =>
+    checkPlan(plan, context).map(finding => ({
+      ...finding,
+      place: {
+        ...finding.place,
+        ...(finding.place.day !== undefined && { day: finding.place.day + 1 }),
+        ...(finding.place.session !== undefined && { session: finding.place.session + 1 }),
+      },
+      sentence: findingSentence(finding),
+      reason: CHECKS.find(({ id }) => id === finding.check)?.reason ?? '',
+    })),
 }
 
 /** Numbers that are open at the top have no place in JSON: they become null. */
@@ -63,48 +134,68 @@ function jsonText(value: unknown): string {
 function parsedJson(text: string): { readonly value: unknown } | { readonly problem: string } {
   try {
     return { value: JSON.parse(text) }
-  }
-  catch (error) {
+  } catch (error) {
     return { problem: error instanceof Error ? error.message : 'it cannot be read' }
   }
 }
 
 /** A plan document alone is taken as a plan file that leaves the rest out. */
 function asFile(value: unknown): unknown {
-  return typeof value === 'object' && value !== null && 'rotation' in value ? { plan: value } : value
+  return typeof value === 'object' && value !== null && 'rotation' in value
+    ? { plan: value }
+    : value
 }
 
-interface Asked { readonly command: Command, readonly file: string, readonly school: CountingSchoolId | undefined }
+interface Asked {
+  readonly command: Command
+  readonly file: string
+  readonly school: CountingSchoolId | undefined
+}
 
 function asked(args: readonly string[]): Asked | string {
   const at = args.indexOf('--school')
   const school = at >= 0 ? args[at + 1] : undefined
-  const [name = '', file, ...others] = at >= 0 ? args.filter((_, place) => place !== at && place !== at + 1) : args
+  const [name = '', file, ...others] =
+    at >= 0 ? args.filter((_, place) => place !== at && place !== at + 1) : args
   const command = COMMANDS[name]
-  if (!command) return `${name === '' ? 'A command is missing' : `There is no command ${JSON.stringify(name)}`}.\n${USAGE}`
+  if (!command)
+    return `${name === '' ? 'A command is missing' : `There is no command ${JSON.stringify(name)}`}.\n${USAGE}`
   if (!file) return `A file is missing.\n${USAGE}`
   if (others.length > 0) return `Too many arguments: ${others.join(' ')}.\n${USAGE}`
   const known = COUNTING_SCHOOL_IDS.find(id => id === school)
-  if (at >= 0 && !known) return `There is no counting school ${JSON.stringify(school ?? '')}. Choose ${COUNTING_SCHOOL_IDS.join(', ')}.`
+  if (at >= 0 && !known)
+    return `There is no counting school ${JSON.stringify(school ?? '')}. Choose ${COUNTING_SCHOOL_IDS.join(', ')}.`
   return { command, file, school: known }
 }
 
 /** Runs one command over a plan file; reading the file is handed in. */
-export function run(args: readonly string[], readText: (file: string) => string, solver?: LinearSolver): Outcome {
+export function run(
+  args: readonly string[],
+  readText: (file: string) => string,
+  solver?: LinearSolver,
+): Outcome {
   const request = asked(args)
   if (typeof request === 'string') return { code: 2, errors: [request] }
   let text: string
   try {
     text = readText(request.file)
-  }
-  catch {
+  } catch {
     return { code: 1, errors: [`${request.file} cannot be read. Check the name and the rights.`] }
   }
   const json = parsedJson(text)
-  if ('problem' in json) return { code: 1, errors: [`${request.file} is not valid JSON: ${json.problem}`] }
+  if ('problem' in json)
+    return { code: 1, errors: [`${request.file} is not valid JSON: ${json.problem}`] }
   const parsed = PlanFile.safeParse(asFile(json.value))
-  if (!parsed.success) return { code: 1, errors: fieldErrors(parsed.error.issues).map(({ pointer, detail }) => `${pointer || '/'}: ${detail}`) }
+  if (!parsed.success)
+    return {
+      code: 1,
+      errors: fieldErrors(parsed.error.issues).map(
+        ({ pointer, detail }) => `${pointer || '/'}: ${detail}`,
+      ),
+    }
   const context = contextOf(parsed.data)
-  const counted = request.school ? { ...context, method: { ...context.method, school: COUNTING_SCHOOLS[request.school] } } : context
+  const counted = request.school
+    ? { ...context, method: { ...context.method, school: COUNTING_SCHOOLS[request.school] } }
+    : context
   return { code: 0, out: jsonText(request.command(parsed.data.plan, counted, solver)) }
 }

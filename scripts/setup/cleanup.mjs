@@ -21,7 +21,11 @@ export function isAtEnd() {
 
 /** Ends cleanly on Ctrl-C, on a polite kill and on a closed terminal. */
 export function endOnSignals() {
-  for (const [signal, code] of [['SIGINT', 130], ['SIGTERM', 143], ['SIGHUP', 129]]) {
+  for (const [signal, code] of [
+    ['SIGINT', 130],
+    ['SIGTERM', 143],
+    ['SIGHUP', 129],
+  ]) {
     process.on(signal, () => void end(code))
   }
 }

@@ -10,7 +10,8 @@ export const CHROMIUM = '/usr/bin/chromium'
 /** Folder with initdb, pg_ctl and postgres of the newest installed server; undefined without one. */
 export function postgresBinaries() {
   if (!existsSync(POSTGRES_HOME)) return undefined
-  return readdirSync(POSTGRES_HOME).sort((a, b) => Number(b) - Number(a))
+  return readdirSync(POSTGRES_HOME)
+    .sort((a, b) => Number(b) - Number(a))
     .map(version => join(POSTGRES_HOME, version, 'bin'))
     .find(folder => existsSync(join(folder, 'initdb')) && existsSync(join(folder, 'postgres')))
 }
@@ -30,8 +31,9 @@ export async function ensureDebianPackages(names) {
   try {
     await run(command, [...before, 'update'], { env })
     await run(command, [...before, 'install', '-y', '--no-install-recommends', ...missing], { env })
-  }
-  catch (error) {
-    throw new SetupError(`These Debian packages are needed: ${missing.join(', ')}. Install them as root with\n  apt-get install ${missing.join(' ')}\nand start again.\n${error.message}`)
+  } catch (error) {
+    throw new SetupError(
+      `These Debian packages are needed: ${missing.join(', ')}. Install them as root with\n  apt-get install ${missing.join(' ')}\nand start again.\n${error.message}`,
+    )
   }
 }

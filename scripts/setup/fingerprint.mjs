@@ -14,7 +14,8 @@ export function fingerprint(names) {
   const hash = createHash('sha256').update(process.version)
   for (const name of names) {
     for (const file of filesBelow(join(ROOT, name))) {
-      if (!file.endsWith('.test.ts')) hash.update(file.slice(ROOT.length)).update(readFileSync(file))
+      if (!file.endsWith('.test.ts'))
+        hash.update(file.slice(ROOT.length)).update(readFileSync(file))
     }
   }
   return hash.digest('hex')

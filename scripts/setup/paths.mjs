@@ -14,6 +14,7 @@ export function dataHome(profile) {
   const name = createHash('sha256').update(ROOT).digest('hex').slice(0, 12)
   const home = isRoot ? join('/var/lib/tholepin', name, profile) : join(ROOT, '.data', profile)
   if (!existsSync(home)) mkdirSync(home, { recursive: true })
-  if (isRoot) for (const folder of ['/var/lib/tholepin', dirname(home), home]) chmodSync(folder, 0o711)
+  if (isRoot)
+    for (const folder of ['/var/lib/tholepin', dirname(home), home]) chmodSync(folder, 0o711)
   return home
 }

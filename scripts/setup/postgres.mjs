@@ -19,7 +19,10 @@ async function postgresTool(name, args) {
 async function ownFolder(folder) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   if (!isRoot) return
-  const [uid, gid] = (await run('id', ['-u', 'postgres']) + await run('id', ['-g', 'postgres'])).trim().split('\n').map(Number)
+  const [uid, gid] = ((await run('id', ['-u', 'postgres'])) + (await run('id', ['-g', 'postgres'])))
+    .trim()
+    .split('\n')
+    .map(Number)
   chownSync(folder, uid, gid)
 }
 
@@ -28,11 +31,27 @@ async function createdCluster(home, cluster, password) {
   await ownFolder(cluster)
   const passwordFile = join(cluster, '..', 'first-password')
   writeFileSync(passwordFile, password, { mode: 0o600 })
-  if (isRoot) chownSync(passwordFile, ...(await run('id', ['-u', 'postgres']) + await run('id', ['-g', 'postgres'])).trim().split('\n').map(Number))
+  if (isRoot)
+    chownSync(
+      passwordFile,
+      ...((await run('id', ['-u', 'postgres'])) + (await run('id', ['-g', 'postgres'])))
+        .trim()
+        .split('\n')
+        .map(Number),
+    )
   try {
-    await postgresTool('initdb', ['-D', cluster, '-U', USER, '--auth=scram-sha-256', `--pwfile=${passwordFile}`, '-E', 'UTF8', '--locale=C.UTF-8'])
-  }
-  finally {
+    await postgresTool('initdb', [
+      '-D',
+      cluster,
+      '-U',
+      USER,
+      '--auth=scram-sha-256',
+      `--pwfile=${passwordFile}`,
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+    ])
+  } finally {
     rmSync(passwordFile, { force: true })
   }
 }
@@ -41,7 +60,10 @@ async function createdCluster(home, cluster, password) {
 async function runningPort(cluster) {
   const pidFile = join(cluster, 'postmaster.pid')
   if (!existsSync(pidFile)) return undefined
-  const isUp = await postgresTool('pg_ctl', ['-D', cluster, 'status']).then(() => true, () => false)
+  const isUp = await postgresTool('pg_ctl', ['-D', cluster, 'status']).then(
+    () => true,
+    () => false,
+  )
   return isUp ? Number(readFileSync(pidFile, 'utf8').split('\n')[3]) : undefined
 }
 
@@ -54,7 +76,7 @@ export async function privatePostgres(home, { keepIfRunning = false } = {}) {
   const { database: password } = secretsIn(home)
   if (!existsSync(join(cluster, 'PG_VERSION'))) await createdCluster(home, cluster, password)
   const alreadyOn = await runningPort(cluster)
-  const port = alreadyOn ?? await freePort()
+  const port = alreadyOn ?? (await freePort())
   if (alreadyOn) say(`Database already running on 127.0.0.1:${port}`)
   else await startedServer(cluster, port)
   return {
@@ -71,5 +93,14 @@ async function startedServer(cluster, port) {
   say(`Starting the database on 127.0.0.1:${port}`)
   const settings = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=`
   // Without a log file the server keeps our pipe open and pg_ctl never returns.
-  await postgresTool('pg_ctl', ['-D', cluster, '-w', '-l', join(cluster, 'server.log'), '-o', settings, 'start'])
+  await postgresTool('pg_ctl', [
+    '-D',
+    cluster,
+    '-w',
+    '-l',
+    join(cluster, 'server.log'),
+    '-o',
+    settings,
+    'start',
+  ])
 }

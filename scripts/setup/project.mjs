@@ -9,15 +9,27 @@ const quietEnv = { ...process.env, NUXT_TELEMETRY_DISABLED: '1' }
 
 /** Installs the locked dependencies when the lock file changed. */
 export async function ensureDependencies() {
-  await onceFor(join(ROOT, 'node_modules', '.tholepin-installed'), fingerprint(['package.json', 'package-lock.json', '.npmrc']), async () => {
-    say('Installing dependencies (npm ci)')
-    await run('npm', ['ci', '--no-progress', '--loglevel=error'], { cwd: ROOT })
-  })
+  await onceFor(
+    join(ROOT, 'node_modules', '.tholepin-installed'),
+    fingerprint(['package.json', 'package-lock.json', '.npmrc']),
+    async () => {
+      say('Installing dependencies (npm ci)')
+      await run('npm', ['ci', '--no-progress', '--loglevel=error'], { cwd: ROOT })
+    },
+  )
 }
 
 /** Builds the server and the pages when their sources changed. */
 export async function ensureBuild() {
-  const sources = ['app', 'core', 'public', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json']
+  const sources = [
+    'app',
+    'core',
+    'public',
+    'server',
+    'shared',
+    'nuxt.config.ts',
+    'package-lock.json',
+  ]
   await onceFor(join(ROOT, '.output', '.tholepin-built'), fingerprint(sources), async () => {
     say('Building (about a minute)')
     await run(bin('nuxt'), ['build'], { cwd: ROOT, env: quietEnv })
@@ -26,14 +38,21 @@ export async function ensureBuild() {
 
 /** Writes the generated types and lint settings of the framework. */
 export async function ensurePrepared() {
-  await onceFor(join(ROOT, '.nuxt', '.tholepin-prepared'), fingerprint(['app', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json']), async () => {
-    say('Preparing types')
-    await run(bin('nuxt'), ['prepare'], { cwd: ROOT, env: quietEnv })
-  })
+  await onceFor(
+    join(ROOT, '.nuxt', '.tholepin-prepared'),
+    fingerprint(['app', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json']),
+    async () => {
+      say('Preparing types')
+      await run(bin('nuxt'), ['prepare'], { cwd: ROOT, env: quietEnv })
+    },
+  )
 }
 
 /** Runs a TypeScript command of this project, `scripts/NAME.ts`. */
 export function runScript(name, args, { env, output }) {
-  return run(bin('tsx'), ['--tsconfig', join(ROOT, 'tsconfig.tools.json'), join(ROOT, 'scripts', `${name}.ts`), ...args],
-    { cwd: ROOT, env: { ...process.env, ...env }, output })
+  return run(
+    bin('tsx'),
+    ['--tsconfig', join(ROOT, 'tsconfig.tools.json'), join(ROOT, 'scripts', `${name}.ts`), ...args],
+    { cwd: ROOT, env: { ...process.env, ...env }, output },
+  )
 }

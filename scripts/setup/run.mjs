@@ -7,14 +7,23 @@ import { SetupError } from './say.mjs'
  */
 export function run(command, args, { output = 'quiet', ...options } = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { stdio: output === 'inherit' ? 'inherit' : ['ignore', 'pipe', 'pipe'], ...options })
+    const child = spawn(command, args, {
+      stdio: output === 'inherit' ? 'inherit' : ['ignore', 'pipe', 'pipe'],
+      ...options,
+    })
     let printed = ''
     child.stdout?.on('data', chunk => (printed += chunk))
     child.stderr?.on('data', chunk => (printed += chunk))
-    child.on('error', error => reject(new SetupError(`${command} could not be started: ${error.message}`)))
-    child.on('close', (code) => {
+    child.on('error', error =>
+      reject(new SetupError(`${command} could not be started: ${error.message}`)),
+    )
+    child.on('close', code => {
       if (code === 0) return resolve(printed)
-      reject(new SetupError(`${command} ${args.join(' ')} failed (exit ${code}).\n${printed.split('\n').slice(-25).join('\n')}`))
+      reject(
+        new SetupError(
+          `${command} ${args.join(' ')} failed (exit ${code}).\n${printed.split('\n').slice(-25).join('\n')}`,
+        ),
+      )
     })
   })
 }

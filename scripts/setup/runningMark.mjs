@@ -15,8 +15,7 @@ export function otherStart(home) {
   try {
     writeFileSync(file, JSON.stringify({ pid: process.pid }), { flag: 'wx' })
     return undefined
-  }
-  catch (error) {
+  } catch (error) {
     if (error.code !== 'EEXIST') throw error
   }
   const other = readMark(file)
@@ -28,8 +27,7 @@ export function otherStart(home) {
 function readMark(file) {
   try {
     return JSON.parse(readFileSync(file, 'utf8'))
-  }
-  catch {
+  } catch {
     // Half written by a start that died: nobody's.
     return undefined
   }

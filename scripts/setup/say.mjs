@@ -10,8 +10,7 @@ export class SetupError extends Error {}
 export async function told(main) {
   try {
     await main()
-  }
-  catch (error) {
+  } catch (error) {
     console.error(error instanceof SetupError ? `\n${error.message}` : error)
     process.exit(1)
   }

@@ -7,7 +7,15 @@ export function secretsIn(home) {
   const file = join(home, 'secrets.json')
   if (!existsSync(file)) {
     const secret = () => randomBytes(32).toString('hex')
-    writeFileSync(file, JSON.stringify({ database: secret(), session: secret(), demoPassword: `tide-${randomBytes(4).toString('hex')}` }), { mode: 0o600 })
+    writeFileSync(
+      file,
+      JSON.stringify({
+        database: secret(),
+        session: secret(),
+        demoPassword: `tide-${randomBytes(4).toString('hex')}`,
+      }),
+      { mode: 0o600 },
+    )
   }
   return JSON.parse(readFileSync(file, 'utf8'))
 }

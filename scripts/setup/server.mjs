@@ -8,7 +8,11 @@ const START_LIMIT_MS = 90_000
 /** Whether a Tholepin server answers at an address. */
 export function isServing(url) {
   return fetch(`${url}/api/health`, { signal: AbortSignal.timeout(2000) })
-    .then(answer => answer.json()).then(({ program, database }) => program === 'tholepin' && database, () => false)
+    .then(answer => answer.json())
+    .then(
+      ({ program, database }) => program === 'tholepin' && database,
+      () => false,
+    )
 }
 
 /**
@@ -18,11 +22,18 @@ export function isServing(url) {
 export async function startedServer({ port, databaseUrl, sessionPassword }) {
   const url = `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
-    cwd: ROOT, detached: true, stdio: ['ignore', 'inherit', 'inherit'],
+    cwd: ROOT,
+    detached: true,
+    stdio: ['ignore', 'inherit', 'inherit'],
     env: {
-      ...process.env, HOST: '127.0.0.1', PORT: String(port), NODE_ENV: 'production', DATABASE_URL: databaseUrl,
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
       // Plain HTTP never leaves this machine; behind TLS leave the secure cookie on.
-      NUXT_SESSION_PASSWORD: sessionPassword, NUXT_SESSION_COOKIE_SECURE: 'false',
+      NUXT_SESSION_PASSWORD: sessionPassword,
+      NUXT_SESSION_COOKIE_SECURE: 'false',
     },
   })
   const ended = new Promise(resolve => child.once('exit', resolve))

@@ -19,12 +19,17 @@ describe('work that is done once for its inputs', () => {
   test('again only when the inputs changed', async () => {
     let done = 0
     const mark = join(home, 'mark')
-    for (const print of ['a', 'a', 'b', 'b', 'a']) await onceFor(mark, print, async () => void (done += 1))
+    for (const print of ['a', 'a', 'b', 'b', 'a'])
+      await onceFor(mark, print, async () => void (done += 1))
     expect(done).toBe(3)
   })
   test('work that failed is not done', async () => {
     const mark = join(home, 'failed')
-    await expect(onceFor(mark, 'a', async () => { throw new Error('no') })).rejects.toThrow('no')
+    await expect(
+      onceFor(mark, 'a', async () => {
+        throw new Error('no')
+      }),
+    ).rejects.toThrow('no')
     let done = false
     await onceFor(mark, 'a', async () => void (done = true))
     expect(done).toBe(true)
@@ -37,12 +42,15 @@ describe('work that is done once for its inputs', () => {
 })
 
 describe('two starts at once', () => {
-  test('a mark of a process that is gone is nobody\'s, our own is taken away', () => {
+  test("a mark of a process that is gone is nobody's, our own is taken away", () => {
     const mark = join(home, 'running.json')
     writeFileSync(mark, JSON.stringify({ pid: 999_999_999, url: 'http://127.0.0.1:1' }))
     expect(otherStart(home)).toBeUndefined()
     markServing(home, 'http://127.0.0.1:2')
-    expect(JSON.parse(readFileSync(mark, 'utf8'))).toEqual({ pid: process.pid, url: 'http://127.0.0.1:2' })
+    expect(JSON.parse(readFileSync(mark, 'utf8'))).toEqual({
+      pid: process.pid,
+      url: 'http://127.0.0.1:2',
+    })
     writeFileSync(mark, '{half')
     expect(otherStart(home)).toBeUndefined()
     unmark(home)
@@ -52,7 +60,9 @@ describe('two starts at once', () => {
 
 test('a port that is taken is not given out', async () => {
   const server = createServer()
-  const taken = await new Promise<number>(resolve => server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)))
+  const taken = await new Promise<number>(resolve =>
+    server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)),
+  )
   expect(await freePort(taken)).not.toBe(taken)
   await new Promise(resolve => server.close(resolve))
   expect(await freePort(taken)).toBe(taken)
@@ -61,6 +71,8 @@ test('a port that is taken is not given out', async () => {
 test('secrets are made once and kept', () => expect(secretsIn(home)).toEqual(secretsIn(home)))
 
 test('a command that fails quotes its last words', async () => {
-  await expect(run('sh', ['-c', 'echo the reason; exit 3'])).rejects.toThrow(/exit 3.*\n.*the reason/)
+  await expect(run('sh', ['-c', 'echo the reason; exit 3'])).rejects.toThrow(
+    /exit 3.*\n.*the reason/,
+  )
   await expect(run('no-such-command', [])).rejects.toThrow(/could not be started/)
 })

@@ -18,8 +18,12 @@ export async function throwawayServer(name) {
   const { demoPassword, session } = secretsIn(home)
   const env = { DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword }
   await runScript('database', ['prepare'], { env })
-  atEnd(async () => void await runScript('database', ['drop'], { env }))
-  const server = await startedServer({ port: await freePort(), databaseUrl, sessionPassword: session })
+  atEnd(async () => void (await runScript('database', ['drop'], { env })))
+  const server = await startedServer({
+    port: await freePort(),
+    databaseUrl,
+    sessionPassword: session,
+  })
   atEnd(server.stop)
   say(`The built application runs at ${server.url}`)
   return { url: server.url, databaseUrl, demoPassword }
@@ -30,7 +34,7 @@ export async function throwawayDatabase(name) {
   const databaseUrl = await emptyDatabaseUrl(dataHome('test'), `tholepin_${name}_${process.pid}`)
   const env = { DATABASE_URL: databaseUrl }
   await runScript('database', ['migrate'], { env })
-  atEnd(async () => void await runScript('database', ['drop'], { env }))
+  atEnd(async () => void (await runScript('database', ['drop'], { env })))
   return databaseUrl
 }
 

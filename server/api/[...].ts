@@ -4,4 +4,7 @@ import { z } from 'zod'
 import { defineOpenRoute } from '../utils/defineRoute'
 
 /** Paths nobody answers get the same kind of refusal as all others. */
-export default defineOpenRoute({ answer: z.never(), handle: async () => failure<Problem>({ kind: 'not-found', what: 'path' }) })
+export default defineOpenRoute({
+  answer: z.never(),
+  handle: async () => failure<Problem>({ kind: 'not-found', what: 'path' }),
+})

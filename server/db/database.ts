@@ -4,7 +4,11 @@ import * as schema from './schema'
 
 export type Database = PostgresJsDatabase<typeof schema>
 
-interface Connected { readonly db: Database, readonly client: postgres.Sql, readonly close: () => Promise<void> }
+interface Connected {
+  readonly db: Database
+  readonly client: postgres.Sql
+  readonly close: () => Promise<void>
+}
 
 /** A connection of its own, for scripts and tests; `close` ends it. */
 export function connectedDatabase(url: string): Connected {

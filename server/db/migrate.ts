@@ -14,7 +14,7 @@ export function migrated(db: Database): Promise<void> {
 export async function ensureDatabase(url: string): Promise<void> {
   const target = new URL(url)
   const name = decodeURIComponent(target.pathname.slice(1))
-  await onServer(url, async (sql) => {
+  await onServer(url, async sql => {
     const [found] = await sql`select 1 from pg_database where datname = ${name}`
     if (!found) await sql`create database ${sql(name)}`
   })
@@ -23,7 +23,10 @@ export async function ensureDatabase(url: string): Promise<void> {
 /** Removes the database that a URL names, with everything in it. */
 export async function dropDatabase(url: string): Promise<void> {
   const name = decodeURIComponent(new URL(url).pathname.slice(1))
-  await onServer(url, async sql => void await sql`drop database if exists ${sql(name)} with (force)`)
+  await onServer(
+    url,
+    async sql => void (await sql`drop database if exists ${sql(name)} with (force)`),
+  )
 }
 
 async function onServer(url: string, work: (sql: postgres.Sql) => Promise<void>): Promise<void> {
@@ -32,8 +35,7 @@ async function onServer(url: string, work: (sql: postgres.Sql) => Promise<void>)
   const sql = postgres(maintenance.href, { max: 1, onnotice: () => {} })
   try {
     await work(sql)
-  }
-  finally {
+  } finally {
     await sql.end()
   }
 }

@@ -5,7 +5,9 @@ import { coachSignedIn } from '../services/signIn'
 export default defineNitroPlugin(() => {
   sessionHooks.hook('fetch', async (session, event) => {
     const kept = session.secure
-    const isGood = kept !== undefined && await coachSignedIn({ coachId: coachId(kept.coachId), id: kept.signInId }) !== undefined
+    const isGood =
+      kept !== undefined &&
+      (await coachSignedIn({ coachId: coachId(kept.coachId), id: kept.signInId })) !== undefined
     if (isGood) return
     delete session.user
     await clearUserSession(event)

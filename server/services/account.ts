@@ -8,14 +8,38 @@ import { countAttempt, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import { type Coach, type SignedIn, startedSignIn } from './signIn'
 
-interface NewAccount { readonly name: string, readonly studio: string, readonly email: string, readonly password: string, readonly from: string }
+interface NewAccount {
+  readonly name: string
+  readonly studio: string
+  readonly email: string
+  readonly password: string
+  readonly from: string
+}
 
 /** Makes an account and signs it in; an email that is taken is refused at its field. */
-export async function signUp({ from, password, ...account }: NewAccount): Promise<Result<SignedIn, Problem>> {
+export async function signUp({
+  from,
+  password,
+  ...account
+}: NewAccount): Promise<Result<SignedIn, Problem>> {
   const counted = await countAttempt(LIMITS.signUp, from)
   if (!counted.ok) return counted
-  const coach = await insertCoach(database(), { id: coachId(randomUUID()), ...account, passwordHash: await hashedPassword(password) })
-  if (!coach) return failure({ kind: 'invalid', errors: [{ pointer: '/email', kind: 'taken', detail: 'email has an account already. Sign in instead, or use another email.' }] })
+  const coach = await insertCoach(database(), {
+    id: coachId(randomUUID()),
+    ...account,
+    passwordHash: await hashedPassword(password),
+  })
+  if (!coach)
+    return failure({
+      kind: 'invalid',
+      errors: [
+        {
+          pointer: '/email',
+          kind: 'taken',
+          detail: 'email has an account already. Sign in instead, or use another email.',
+        },
+      ],
+    })
   return success(await startedSignIn(coach))
 }
 
@@ -28,13 +52,27 @@ export async function account(coach: Coach): Promise<Result<AccountView, Problem
 }
 
 /** Changes the password and ends every other sign-in; the present one, `keep`, stays. */
-export async function changePassword(coach: Coach, change: { current: string, next: string, keep: string }): Promise<Result<Record<string, never>, Problem>> {
+export async function changePassword(
+  coach: Coach,
+  change: { current: string; next: string; keep: string },
+): Promise<Result<Record<string, never>, Problem>> {
   const allowed = await mayTry(LIMITS.wrongPassword, coach.id)
   if (!allowed.ok) return allowed
   const found = await accountOf(database(), coach.id, new Date())
-  if (!found || !await isPassword(found.passwordHash, change.current)) {
+  if (!found || !(await isPassword(found.passwordHash, change.current))) {
     const counted = await countAttempt(LIMITS.wrongPassword, coach.id)
-    return counted.ok ? failure({ kind: 'invalid', errors: [{ pointer: '/current', kind: 'wrong', detail: 'current is not your password. Check it and try again.' }] }) : counted
+    return counted.ok
+      ? failure({
+          kind: 'invalid',
+          errors: [
+            {
+              pointer: '/current',
+              kind: 'wrong',
+              detail: 'current is not your password. Check it and try again.',
+            },
+          ],
+        })
+      : counted
   }
   await setCoachPassword(database(), coach.id, await hashedPassword(change.next))
   await deleteSignIns(database(), coach.id, change.keep)
@@ -42,7 +80,9 @@ export async function changePassword(coach: Coach, change: { current: string, ne
 }
 
 /** Ends every sign-in of the coach, this one too. */
-export async function signOutEverywhere(coach: Coach): Promise<Result<Record<string, never>, Problem>> {
+export async function signOutEverywhere(
+  coach: Coach,
+): Promise<Result<Record<string, never>, Problem>> {
   await deleteSignIns(database(), coach.id)
   return success({})
 }

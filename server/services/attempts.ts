@@ -4,7 +4,11 @@ import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible'
 import { databaseClient } from '../db/database'
 
 /** How often something may be tried with the same key. */
-interface Limit { readonly name: string, readonly attempts: number, readonly seconds: number }
+interface Limit {
+  readonly name: string
+  readonly attempts: number
+  readonly seconds: number
+}
 
 /** Wrong passwords for one account from one address, new accounts from one address, wrong PINs of one link, and unknown links from one address. */
 export const LIMITS = {
@@ -16,7 +20,7 @@ export const LIMITS = {
 
 /** The limiter's SQL over this application's own connection; it asks for rows in the manner of another driver. */
 const storeClient = {
-  query: async ({ text, values }: { text: string, values?: (string | number | null)[] }) => {
+  query: async ({ text, values }: { text: string; values?: (string | number | null)[] }) => {
     const rows = await databaseClient().unsafe(text, values ?? [])
     return { rows, rowCount: rows.length }
   },
@@ -27,7 +31,15 @@ const limiters = new Map<string, RateLimiterPostgres>()
 function limiterOf({ name, attempts, seconds }: Limit): RateLimiterPostgres {
   const known = limiters.get(name)
   if (known) return known
-  const limiter = new RateLimiterPostgres({ storeClient, storeType: 'client', tableName: 'attempt_limits', tableCreated: true, keyPrefix: name, points: attempts, duration: seconds })
+  const limiter = new RateLimiterPostgres({
+    storeClient,
+    storeType: 'client',
+    tableName: 'attempt_limits',
+    tableCreated: true,
+    keyPrefix: name,
+    points: attempts,
+    duration: seconds,
+  })
   limiters.set(name, limiter)
   return limiter
 }
@@ -47,8 +59,7 @@ export async function countAttempt(limit: Limit, key: string): Promise<Result<tr
   try {
     await limiterOf(limit).consume(key)
     return success(true)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof RateLimiterRes) return failure(tooMany(error))
     throw error
   }

@@ -5,48 +5,90 @@ import { catalogueWith } from '#core/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/checks'
 import { findingSentence, formatDay } from '#core/format'
 import { contextWith, type PlanContext } from '#core/method'
-import { type BlockPass, type BlockSession, datedSession, type ExpandedBlock, expandedBlock, issuedBlock, nextBlock, type SentSession } from '#core/progress'
+import {
+  type BlockPass,
+  type BlockSession,
+  datedSession,
+  type ExpandedBlock,
+  expandedBlock,
+  issuedBlock,
+  nextBlock,
+  type SentSession,
+} from '#core/progress'
 import type { NextBlockBody, SendBody, SentView } from '#shared/contracts/block'
 import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
-import { beginNextBlock, openBlock, sendPass, type SentRow, sentOf } from '../db/queries/blockSessions'
+import {
+  beginNextBlock,
+  openBlock,
+  sendPass,
+  type SentRow,
+  sentOf,
+} from '../db/queries/blockSessions'
 import { client } from './clients'
 import type { Coach } from './signIn'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'block' }
 
-interface Open { readonly clientName: string, readonly version: number, readonly plan: PlanDocument, readonly context: PlanContext }
+interface Open {
+  readonly clientName: string
+  readonly version: number
+  readonly plan: PlanDocument
+  readonly context: PlanContext
+}
 
 /** A block with all it is computed with; another coach's is not found. */
 export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Result<Open, Problem>> {
   const db = database()
-  const [owner, block] = await Promise.all([openBlock(db, coach.id, blockId), blockOf(db, coach.id, blockId)])
+  const [owner, block] = await Promise.all([
+    openBlock(db, coach.id, blockId),
+    blockOf(db, coach.id, blockId),
+  ])
   if (!owner || !block) return failure(NOT_FOUND)
   const found = await client(coach, owner.clientId)
   if (!found.ok) return found
   const { name, method, facts, library } = found.value
-  return success({ clientName: name, version: block.version, plan: block.plan, context: contextWith(method, facts, catalogueWith(library)) })
+  return success({
+    clientName: name,
+    version: block.version,
+    plan: block.plan,
+    context: contextWith(method, facts, catalogueWith(library)),
+  })
 }
 
 async function sentRows(coach: Coach, blockId: BlockId): Promise<readonly SentSession[]> {
-  return (await sentOf(database(), coach.id, blockId)).map(row => ({ ...row, content: SessionContract.parse(row.content) }))
+  return (await sentOf(database(), coach.id, blockId)).map(row => ({
+    ...row,
+    content: SessionContract.parse(row.content),
+  }))
 }
 
 /** What of a block the client has. */
-export async function sentSessions(coach: Coach, blockId: BlockId): Promise<Result<z.input<typeof SentView>, Problem>> {
-  if (!await openBlock(database(), coach.id, blockId)) return failure(NOT_FOUND)
-  return success({ sent: [...await sentRows(coach, blockId)] as z.input<typeof SentView>['sent'] })
+export async function sentSessions(
+  coach: Coach,
+  blockId: BlockId,
+): Promise<Result<z.input<typeof SentView>, Problem>> {
+  if (!(await openBlock(database(), coach.id, blockId))) return failure(NOT_FOUND)
+  return success({
+    sent: [...(await sentRows(coach, blockId))] as z.input<typeof SentView>['sent'],
+  })
 }
 
 /** The block as it stands, what was sent in its place. */
-export async function issued(coach: Coach, blockId: BlockId): Promise<Result<Open & { readonly expanded: ExpandedBlock }, Problem>> {
+export async function issued(
+  coach: Coach,
+  blockId: BlockId,
+): Promise<Result<Open & { readonly expanded: ExpandedBlock }, Problem>> {
   const opened = await openedBlock(coach, blockId)
   if (!opened.ok) return opened
   const { plan, context } = opened.value
-  return success({ ...opened.value, expanded: issuedBlock(expandedBlock(plan, context), await sentRows(coach, blockId)) })
+  return success({
+    ...opened.value,
+    expanded: issuedBlock(expandedBlock(plan, context), await sentRows(coach, blockId)),
+  })
 }
 
 function rowOf(session: BlockSession, context: PlanContext): SentRow {
@@ -55,39 +97,117 @@ function rowOf(session: BlockSession, context: PlanContext): SentRow {
 }
 
 /** What can hurt holds sending back, unless the coach has looked at it and put it aside. */
-function stops(plan: PlanDocument, { rotation }: BlockPass, context: PlanContext): readonly string[] {
+function stops(
+  plan: PlanDocument,
+  { rotation }: BlockPass,
+  context: PlanContext,
+): readonly string[] {
   const aside = new Set((plan.dismissed ?? []).map(({ finding }) => finding))
-  return findingsOf(checkInput({ ...plan, rotation }, context)).filter(finding => finding.severity === 'stop' && !aside.has(findingKey(finding))).map(findingSentence)
+  return findingsOf(checkInput({ ...plan, rotation }, context))
+    .filter(finding => finding.severity === 'stop' && !aside.has(findingKey(finding)))
+    .map(findingSentence)
 }
 
 /** Sends one going through the rotation: from then on those sessions are what was prescribed. */
-export async function send(coach: Coach, blockId: BlockId, { pass, version, again }: z.output<typeof SendBody>): Promise<Result<{ sessions: number }, Problem>> {
+export async function send(
+  coach: Coach,
+  blockId: BlockId,
+  { pass, version, again }: z.output<typeof SendBody>,
+): Promise<Result<{ sessions: number }, Problem>> {
   const opened = await openedBlock(coach, blockId)
   if (!opened.ok) return opened
   const { plan, context } = opened.value
   const own = expandedBlock(plan, context).passes[pass]
-  if (!own) return failure({ kind: 'invalid', errors: [{ pointer: '/pass', kind: 'custom', detail: `The block has ${plan.passes} rotations. Choose one of them.` }] })
+  if (!own)
+    return failure({
+      kind: 'invalid',
+      errors: [
+        {
+          pointer: '/pass',
+          kind: 'custom',
+          detail: `The block has ${plan.passes} rotations. Choose one of them.`,
+        },
+      ],
+    })
   const held = stops(plan, own, context)
-  if (held.length > 0) return failure({ kind: 'invalid', errors: held.slice(0, 3).map(sentence => ({ pointer: '/pass', kind: 'stop', detail: `${sentence} Settle it on the board, or put it aside there with a note.` })) })
-  const outcome = await sendPass(database(), { coachId: coach.id, blockId, version, pass, again, message: `Rotation ${pass + 1} is on your sheet: ${own.sessions.filter(({ isSkipped }) => !isSkipped).map(({ on, name }) => `${formatDay(on)} ${name}`).join(', ')}.`, rows: own.sessions.filter(({ isSkipped }) => !isSkipped).map(session => rowOf(session, context)) })
+  if (held.length > 0)
+    return failure({
+      kind: 'invalid',
+      errors: held.slice(0, 3).map(sentence => ({
+        pointer: '/pass',
+        kind: 'stop',
+        detail: `${sentence} Settle it on the board, or put it aside there with a note.`,
+      })),
+    })
+  const outcome = await sendPass(database(), {
+    coachId: coach.id,
+    blockId,
+    version,
+    pass,
+    again,
+    message: `Rotation ${pass + 1} is on your sheet: ${own.sessions
+      .filter(({ isSkipped }) => !isSkipped)
+      .map(({ on, name }) => `${formatDay(on)} ${name}`)
+      .join(', ')}.`,
+    rows: own.sessions
+      .filter(({ isSkipped }) => !isSkipped)
+      .map(session => rowOf(session, context)),
+  })
   if (outcome === 'already') return failure({ kind: 'already-sent', pass })
   if (outcome) return success(outcome)
   const current = await blockOf(database(), coach.id, blockId)
-  return failure(current ? { kind: 'stale-version', current: { ...current, savedAt: current.savedAt.toISOString() } } : NOT_FOUND)
+  return failure(
+    current
+      ? { kind: 'stale-version', current: { ...current, savedAt: current.savedAt.toISOString() } }
+      : NOT_FOUND,
+  )
 }
 
 /** Closes a block and begins the next from it, with changed priorities. */
-export async function startNextBlock(coach: Coach, blockId: BlockId, body: z.output<typeof NextBlockBody>): Promise<Result<{ id: string }, Problem>> {
+export async function startNextBlock(
+  coach: Coach,
+  blockId: BlockId,
+  body: z.output<typeof NextBlockBody>,
+): Promise<Result<{ id: string }, Problem>> {
   const opened = await openedBlock(coach, blockId)
   if (!opened.ok) return opened
   const { plan, context } = opened.value
   const owner = await openBlock(database(), coach.id, blockId)
   if (!owner) return failure(NOT_FOUND)
-  if (body.startsOn <= plan.startsOn) return failure({ kind: 'invalid', errors: [{ pointer: '/startsOn', kind: 'custom', detail: `The next block must begin after this one did (${plan.startsOn}). Choose a later day.` }] })
+  if (body.startsOn <= plan.startsOn)
+    return failure({
+      kind: 'invalid',
+      errors: [
+        {
+          pointer: '/startsOn',
+          kind: 'custom',
+          detail: `The next block must begin after this one did (${plan.startsOn}). Choose a later day.`,
+        },
+      ],
+    })
   const id = blockIdOf(randomUUID())
-  const next = nextBlock(plan, { ...context, client: { ...context.client, modes: { ...context.client.modes, ...body.modes } } }, { ...body, newId: randomUUID })
-  const isDone = await beginNextBlock(database(), { coachId: coach.id, clientId: owner.clientId, blockId, version: body.version, id, plan: next, modes: body.modes })
+  const next = nextBlock(
+    plan,
+    {
+      ...context,
+      client: { ...context.client, modes: { ...context.client.modes, ...body.modes } },
+    },
+    { ...body, newId: randomUUID },
+  )
+  const isDone = await beginNextBlock(database(), {
+    coachId: coach.id,
+    clientId: owner.clientId,
+    blockId,
+    version: body.version,
+    id,
+    plan: next,
+    modes: body.modes,
+  })
   if (isDone) return success({ id })
   const current = await blockOf(database(), coach.id, blockId)
-  return failure(current ? { kind: 'stale-version', current: { ...current, savedAt: current.savedAt.toISOString() } } : NOT_FOUND)
+  return failure(
+    current
+      ? { kind: 'stale-version', current: { ...current, savedAt: current.savedAt.toISOString() } }
+      : NOT_FOUND,
+  )
 }

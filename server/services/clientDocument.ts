@@ -18,15 +18,26 @@ import { studioSettings } from './studioSettings'
 export type Screened = 'without' | 'with'
 
 /** Everything kept of a client as one document (docs/formats.md). Taking it in again gives the same client. */
-export async function exportClient(coach: Coach, id: ClientId, screened: Screened): Promise<Result<ClientDocument, Problem>> {
+export async function exportClient(
+  coach: Coach,
+  id: ClientId,
+  screened: Screened,
+): Promise<Result<ClientDocument, Problem>> {
   const db = database()
-  const [known, client] = await Promise.all([profileOf(db, coach.id, id), clientOf(db, coach.id, id)])
+  const [known, client] = await Promise.all([
+    profileOf(db, coach.id, id),
+    clientOf(db, coach.id, id),
+  ])
   if (!known || !client) return failure({ kind: 'not-found', what: 'client' })
   const { screening, ...profile } = ProfileContract.parse(known.profile)
   const { screening: state, ...facts } = known.facts
   return success({
-    format: 'tholepin-client', version: 2, method: client.method, ...await documentParts(db, coach.id, id),
-    profile: screened === 'with' ? { ...profile, screening } : profile, facts: screened === 'with' && state ? { ...facts, screening: state } : facts,
+    format: 'tholepin-client',
+    version: 2,
+    method: client.method,
+    ...(await documentParts(db, coach.id, id)),
+    profile: screened === 'with' ? { ...profile, screening } : profile,
+    facts: screened === 'with' && state ? { ...facts, screening: state } : facts,
   })
 }
 
@@ -34,29 +45,86 @@ const UNASKED: Profile['screening'] = { answers: {}, clearance: null }
 
 /** A name that no other client of the coach bears. */
 function freeName(name: string, taken: readonly string[]): string {
-  const isTaken = (candidate: string) => taken.some(other => other.toLowerCase() === candidate.toLowerCase())
+  const isTaken = (candidate: string) =>
+    taken.some(other => other.toLowerCase() === candidate.toLowerCase())
   if (!isTaken(name)) return name
   for (let copy = 2; ; copy++) if (!isTaken(`${name} (${copy})`)) return `${name} (${copy})`
 }
 
 /** Takes a client in from a document, as a client of her own; what the coach does not have for her is told, and nothing is written. */
-export async function importClient(coach: Coach, document: ClientDocument): Promise<Result<{ id: ClientId }, Problem>> {
+export async function importClient(
+  coach: Coach,
+  document: ClientDocument,
+): Promise<Result<{ id: ClientId }, Problem>> {
   const db = database()
-  const [settings, others] = await Promise.all([studioSettings(db, coach.id), followers(db, coach.id)])
-  const parsed = ProfileContract.safeParse({ screening: UNASKED, ...document.profile, method: document.method })
-  if (!parsed.success) return failure({ kind: 'invalid', errors: fieldErrors(parsed.error.issues).map(error => ({ ...error, pointer: `/profile${error.pointer}` })) })
-  const missing = [...new Set(document.blocks.flatMap(({ plan }) => [...exercisesUsed(plan)]))].filter(exercise => !settings.catalogue.has(exercise))
+  const [settings, others] = await Promise.all([
+    studioSettings(db, coach.id),
+    followers(db, coach.id),
+  ])
+  const parsed = ProfileContract.safeParse({
+    screening: UNASKED,
+    ...document.profile,
+    method: document.method,
+  })
+  if (!parsed.success)
+    return failure({
+      kind: 'invalid',
+      errors: fieldErrors(parsed.error.issues).map(error => ({
+        ...error,
+        pointer: `/profile${error.pointer}`,
+      })),
+    })
+  const missing = [
+    ...new Set(document.blocks.flatMap(({ plan }) => [...exercisesUsed(plan)])),
+  ].filter(exercise => !settings.catalogue.has(exercise))
   const errors = [
-    ...(settings.methods.has(document.method) ? [] : [{ pointer: '/method', kind: 'custom', detail: `method ${document.method} is not one of yours. Make it on the Methods page, or put a built-in one into the file.` }]),
-    ...missing.map(exercise => ({ pointer: '/blocks', kind: 'custom', detail: `blocks use the exercise ${exercise}, which is not in your library. Add it first.` })),
+    ...(settings.methods.has(document.method)
+      ? []
+      : [
+          {
+            pointer: '/method',
+            kind: 'custom',
+            detail: `method ${document.method} is not one of yours. Make it on the Methods page, or put a built-in one into the file.`,
+          },
+        ]),
+    ...missing.map(exercise => ({
+      pointer: '/blocks',
+      kind: 'custom',
+      detail: `blocks use the exercise ${exercise}, which is not in your library. Add it first.`,
+    })),
   ]
   const blockIds = new Set(document.blocks.map(({ id }) => id))
-  if (document.sessions.some(({ blockId }) => !blockIds.has(blockId))) errors.push({ pointer: '/sessions', kind: 'custom', detail: 'sessions belong to a block that is not in the file.' })
-  if (document.blocks.filter(({ closedAt }) => closedAt === null).length !== 1) errors.push({ pointer: '/blocks', kind: 'custom', detail: 'blocks must hold exactly one that is open (closedAt null).' })
+  if (document.sessions.some(({ blockId }) => !blockIds.has(blockId)))
+    errors.push({
+      pointer: '/sessions',
+      kind: 'custom',
+      detail: 'sessions belong to a block that is not in the file.',
+    })
+  if (document.blocks.filter(({ closedAt }) => closedAt === null).length !== 1)
+    errors.push({
+      pointer: '/blocks',
+      kind: 'custom',
+      detail: 'blocks must hold exactly one that is open (closedAt null).',
+    })
   if (errors.length > 0) return failure({ kind: 'invalid', errors })
   const id = clientId(randomUUID())
-  const profile = { ...parsed.data, name: freeName(parsed.data.name, others.map(({ name }) => name)) }
-  await insertDocument(db, { coachId: coach.id, clientId: id, profile, method: document.method, facts: { ...document.facts, screening: screeningState(profile.screening) } }, renewedDocument(document, randomUUID))
+  const profile = {
+    ...parsed.data,
+    name: freeName(
+      parsed.data.name,
+      others.map(({ name }) => name),
+    ),
+  }
+  await insertDocument(
+    db,
+    {
+      coachId: coach.id,
+      clientId: id,
+      profile,
+      method: document.method,
+      facts: { ...document.facts, screening: screeningState(profile.screening) },
+    },
+    renewedDocument(document, randomUUID),
+  )
   return success({ id })
 }
-

@@ -12,22 +12,51 @@ import type { z } from 'zod'
 type ExportKind = z.output<typeof ExportParams>['kind']
 
 /** A file to be kept: what it is called and what it holds. */
-export interface ExportedFile { readonly name: string, readonly type: string, readonly text: string }
-
+export interface ExportedFile {
+  readonly name: string
+  readonly type: string
+  readonly text: string
+}
 
 function fileName(clientName: string, title: string, ending: string): string {
-  return `${`${clientName} ${title}`.normalize('NFKD').replace(/[^\w -]/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'block'}.${ending}`
+  return `${
+    `${clientName} ${title}`
+      .normalize('NFKD')
+      .replace(/[^\w -]/g, '')
+      .trim()
+      .replace(/\s+/g, '-')
+      .toLowerCase() || 'block'
+  }.${ending}`
 }
 
 /** A block as a file: dated sessions for a calendar, a table of every exercise, or the plan itself to be read again. */
-export async function exportBlock(coach: Coach, blockId: BlockId, kind: ExportKind): Promise<Result<ExportedFile, Problem>> {
+export async function exportBlock(
+  coach: Coach,
+  blockId: BlockId,
+  kind: ExportKind,
+): Promise<Result<ExportedFile, Problem>> {
   const opened = await issued(coach, blockId)
   if (!opened.ok) return opened
   const { clientName, plan, context, expanded, version } = opened.value
   const title = `${plan.title} · ${clientName}`
   switch (kind) {
-    case 'calendar': return success({ name: fileName(clientName, plan.title, 'ics'), type: 'text/calendar; charset=utf-8', text: calendarOf({ blockId, title, expanded, context, version, stamp: new Date() }) })
-    case 'csv': return success({ name: fileName(clientName, plan.title, 'csv'), type: 'text/csv; charset=utf-8', text: csvOf(planRows(expanded, context)) })
-    case 'json': return success({ name: fileName(clientName, plan.title, 'json'), type: 'application/json; charset=utf-8', text: JSON.stringify({ plan, client: context.client }, null, 2) })
+    case 'calendar':
+      return success({
+        name: fileName(clientName, plan.title, 'ics'),
+        type: 'text/calendar; charset=utf-8',
+        text: calendarOf({ blockId, title, expanded, context, version, stamp: new Date() }),
+      })
+    case 'csv':
+      return success({
+        name: fileName(clientName, plan.title, 'csv'),
+        type: 'text/csv; charset=utf-8',
+        text: csvOf(planRows(expanded, context)),
+      })
+    case 'json':
+      return success({
+        name: fileName(clientName, plan.title, 'json'),
+        type: 'application/json; charset=utf-8',
+        text: JSON.stringify({ plan, client: context.client }, null, 2),
+      })
   }
 }

@@ -2,12 +2,25 @@ import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/catalogue'
 import { recentBest, sifted, TREND } from '#core/log'
-import type { ClearanceBody, HistoryView, MeasurementBody, PainBody } from '#shared/contracts/history'
+import type {
+  ClearanceBody,
+  HistoryView,
+  MeasurementBody,
+  PainBody,
+} from '#shared/contracts/history'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
 import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
-import { clearancesOf, deleteMeasurement, insertClearance, insertMeasurement, insertPainReport, measurementsOf, painReportsOf } from '../db/queries/health'
+import {
+  clearancesOf,
+  deleteMeasurement,
+  insertClearance,
+  insertMeasurement,
+  insertPainReport,
+  measurementsOf,
+  painReportsOf,
+} from '../db/queries/health'
 import { decideMissed, exposuresOf, sessionsOf } from '../db/queries/training'
 import { client } from './clients'
 import { painOf } from './pain'
@@ -19,42 +32,90 @@ const SHOWN_DAYS = 84
 const DONE = { isDone: true } as const
 
 /** What was done, where it is going, and what hurts. */
-export async function history(coach: Coach, id: ClientId, today: PlainDate): Promise<Result<HistoryView, Problem>> {
+export async function history(
+  coach: Coach,
+  id: ClientId,
+  today: PlainDate,
+): Promise<Result<HistoryView, Problem>> {
   const db = database()
   const [found, sessions, exposures, reports, clearances, measurements] = await Promise.all([
-    client(coach, id), sessionsOf(db, coach.id, id, addDays(today, -SHOWN_DAYS)), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
-    painReportsOf(db, coach.id, id), clearancesOf(db, coach.id, id), measurementsOf(db, coach.id, id),
+    client(coach, id),
+    sessionsOf(db, coach.id, id, addDays(today, -SHOWN_DAYS)),
+    exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
+    painReportsOf(db, coach.id, id),
+    clearancesOf(db, coach.id, id),
+    measurementsOf(db, coach.id, id),
   ])
   if (!found.ok) return found
   const facts = await siftFactsOf(db, coach, found.value)
   const levels = painOf(reports, clearances)
   return success({
-    name: found.value.name, measurements,
-    sessions: sessions.map(({ finishedAt, missedDecision, setsDone, ...session }) => ({ ...session, setsDone: setsDone ?? 0, state: stateOf(session.on, finishedAt, missedDecision, today) })),
-    trends: trendsOf(exposures, facts).map(({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({ exercise, verdict, slope, error: Number.isFinite(error) ? error : null, count, spanWeeks })),
-    joints: JOINTS.flatMap((joint) => {
+    name: found.value.name,
+    measurements,
+    sessions: sessions.map(({ finishedAt, missedDecision, setsDone, ...session }) => ({
+      ...session,
+      setsDone: setsDone ?? 0,
+      state: stateOf(session.on, finishedAt, missedDecision, today),
+    })),
+    trends: trendsOf(exposures, facts).map(
+      ({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({
+        exercise,
+        verdict,
+        slope,
+        error: Number.isFinite(error) ? error : null,
+        count,
+        spanWeeks,
+      }),
+    ),
+    joints: JOINTS.flatMap(joint => {
       const own = reports.filter(report => report.joint === joint)
       const clearance = clearances.find(candidate => candidate.joint === joint)
-      return own.length === 0 && !clearance ? [] : [{ joint, level: levels[joint] ?? 'none' as const, reports: [...own].reverse(), clearance: clearance ?? null }]
+      return own.length === 0 && !clearance
+        ? []
+        : [
+            {
+              joint,
+              level: levels[joint] ?? ('none' as const),
+              reports: [...own].reverse(),
+              clearance: clearance ?? null,
+            },
+          ]
     }),
   })
 }
 
-function stateOf(on: PlainDate, finishedAt: Date | null, decision: string | null, today: PlainDate): HistoryView['sessions'][number]['state'] {
+function stateOf(
+  on: PlainDate,
+  finishedAt: Date | null,
+  decision: string | null,
+  today: PlainDate,
+): HistoryView['sessions'][number]['state'] {
   if (finishedAt) return 'done'
   if (decision !== null) return 'decided'
   return on < today ? 'missed' : 'ahead'
 }
 
-async function ofClient(coach: Coach, id: ClientId, write: () => Promise<unknown>): Promise<Result<typeof DONE, Problem>> {
-  if (!await clientName(database(), coach.id, id)) return failure({ kind: 'not-found', what: 'client' })
+async function ofClient(
+  coach: Coach,
+  id: ClientId,
+  write: () => Promise<unknown>,
+): Promise<Result<typeof DONE, Problem>> {
+  if (!(await clientName(database(), coach.id, id)))
+    return failure({ kind: 'not-found', what: 'client' })
   await write()
   return success(DONE)
 }
 
 /** Keeps what the coach decided about a missed session. */
-export async function decide(coach: Coach, client: ClientId, session: string, decision: string): Promise<Result<typeof DONE, Problem>> {
-  return await decideMissed(database(), coach.id, client, session, decision) ? success(DONE) : failure({ kind: 'not-found', what: 'missed session' })
+export async function decide(
+  coach: Coach,
+  client: ClientId,
+  session: string,
+  decision: string,
+): Promise<Result<typeof DONE, Problem>> {
+  return (await decideMissed(database(), coach.id, client, session, decision))
+    ? success(DONE)
+    : failure({ kind: 'not-found', what: 'missed session' })
 }
 
 /** Noon: a report of a day without a time stands in its middle, and never after a clearance that is recorded this morning. */
@@ -63,33 +124,105 @@ function noonOf(on: PlainDate): Date {
 }
 
 function inTheFuture(on: PlainDate, today: PlainDate): Result<never, Problem> | undefined {
-  return on > addDays(today, 1) ? failure({ kind: 'invalid', errors: [{ pointer: '/on', kind: 'custom', detail: 'on may not lie in the future; give the day it happened.' }] }) : undefined
+  return on > addDays(today, 1)
+    ? failure({
+        kind: 'invalid',
+        errors: [
+          {
+            pointer: '/on',
+            kind: 'custom',
+            detail: 'on may not lie in the future; give the day it happened.',
+          },
+        ],
+      })
+    : undefined
 }
 
 /** A pain report that reached the coach by word of mouth. */
-export async function reportPain(coach: Coach, client: ClientId, { on, ...report }: z.output<typeof PainBody>, today: PlainDate): Promise<Result<typeof DONE, Problem>> {
-  return inTheFuture(on, today) ?? ofClient(coach, client, () => insertPainReport(database(), { coachId: coach.id, id: randomUUID(), clientId: client, ...report, reportedAt: noonOf(on) }))
+export async function reportPain(
+  coach: Coach,
+  client: ClientId,
+  { on, ...report }: z.output<typeof PainBody>,
+  today: PlainDate,
+): Promise<Result<typeof DONE, Problem>> {
+  return (
+    inTheFuture(on, today) ??
+    ofClient(coach, client, () =>
+      insertPainReport(database(), {
+        coachId: coach.id,
+        id: randomUUID(),
+        clientId: client,
+        ...report,
+        reportedAt: noonOf(on),
+      }),
+    )
+  )
 }
 
 /** A record that a licensed professional has cleared a joint. */
-export async function recordClearance(coach: Coach, client: ClientId, clearance: z.output<typeof ClearanceBody>, today: PlainDate): Promise<Result<typeof DONE, Problem>> {
-  return inTheFuture(clearance.on, today) ?? ofClient(coach, client, () => insertClearance(database(), { coachId: coach.id, id: randomUUID(), clientId: client, ...clearance }))
+export async function recordClearance(
+  coach: Coach,
+  client: ClientId,
+  clearance: z.output<typeof ClearanceBody>,
+  today: PlainDate,
+): Promise<Result<typeof DONE, Problem>> {
+  return (
+    inTheFuture(clearance.on, today) ??
+    ofClient(coach, client, () =>
+      insertClearance(database(), {
+        coachId: coach.id,
+        id: randomUUID(),
+        clientId: client,
+        ...clearance,
+      }),
+    )
+  )
 }
 
-export async function addMeasurement(coach: Coach, client: ClientId, measurement: z.output<typeof MeasurementBody>, today: PlainDate): Promise<Result<typeof DONE, Problem>> {
-  return inTheFuture(measurement.on, today) ?? ofClient(coach, client, () => insertMeasurement(database(), { coachId: coach.id, id: randomUUID(), clientId: client, ...measurement }))
+export async function addMeasurement(
+  coach: Coach,
+  client: ClientId,
+  measurement: z.output<typeof MeasurementBody>,
+  today: PlainDate,
+): Promise<Result<typeof DONE, Problem>> {
+  return (
+    inTheFuture(measurement.on, today) ??
+    ofClient(coach, client, () =>
+      insertMeasurement(database(), {
+        coachId: coach.id,
+        id: randomUUID(),
+        clientId: client,
+        ...measurement,
+      }),
+    )
+  )
 }
 
-export async function removeMeasurement(coach: Coach, client: ClientId, id: string): Promise<Result<typeof DONE, Problem>> {
-  return await deleteMeasurement(database(), coach.id, client, id) ? success(DONE) : failure({ kind: 'not-found', what: 'measurement' })
+export async function removeMeasurement(
+  coach: Coach,
+  client: ClientId,
+  id: string,
+): Promise<Result<typeof DONE, Problem>> {
+  return (await deleteMeasurement(database(), coach.id, client, id))
+    ? success(DONE)
+    : failure({ kind: 'not-found', what: 'measurement' })
 }
 
 /** How strong the client is lately, exercise by exercise. */
-export async function strengths(coach: Coach, id: ClientId, today: PlainDate): Promise<Result<{ strengths: { exercise: string, kg: number }[] }, Problem>> {
+export async function strengths(
+  coach: Coach,
+  id: ClientId,
+  today: PlainDate,
+): Promise<Result<{ strengths: { exercise: string; kg: number }[] }, Problem>> {
   const db = database()
-  const [found, exposures] = await Promise.all([client(coach, id), exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays))])
+  const [found, exposures] = await Promise.all([
+    client(coach, id),
+    exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
+  ])
   if (!found.ok) return found
   // What is doubtful plans no load.
   const { used } = sifted(exposures, await siftFactsOf(db, coach, found.value))
-  return success({ strengths: recentBest(used).map(({ exercise, value }) => ({ exercise, kg: value })) })
+  return success({
+    strengths: recentBest(used).map(({ exercise, value }) => ({ exercise, kg: value })),
+  })
 }

@@ -1,4 +1,12 @@
-import { addDays, type ClientId, failure, type PlainDate, type Result, slotId, success } from '#core/base'
+import {
+  addDays,
+  type ClientId,
+  failure,
+  type PlainDate,
+  type Result,
+  slotId,
+  success,
+} from '#core/base'
 import { saidAmount } from '#core/estimate'
 import type { LogWord } from '#core/sheet'
 import type { LogListView, SessionLog } from '#shared/contracts/log'
@@ -19,44 +27,116 @@ const SHOWN_DAYS = 120
 const NO_SESSION: Problem = { kind: 'not-found', what: 'session' }
 
 /** Sessions of a client with how far each got. */
-export async function logList(coach: Coach, client: ClientId, today: PlainDate): Promise<Result<z.input<typeof LogListView>, Problem>> {
+export async function logList(
+  coach: Coach,
+  client: ClientId,
+  today: PlainDate,
+): Promise<Result<z.input<typeof LogListView>, Problem>> {
   const db = database()
-  const [profile, sessions, aside] = await Promise.all([profileOf(db, coach.id, client), sessionsOf(db, coach.id, client, addDays(today, -SHOWN_DAYS)), asideCounts(db, coach.id, client)])
+  const [profile, sessions, aside] = await Promise.all([
+    profileOf(db, coach.id, client),
+    sessionsOf(db, coach.id, client, addDays(today, -SHOWN_DAYS)),
+    asideCounts(db, coach.id, client),
+  ])
   if (!profile) return failure({ kind: 'not-found', what: 'client' })
   return success({
-    name: profile.profile.name, units: ProfileContract.parse(profile.profile).units,
-    sessions: sessions.map(({ id, on, name, finishedAt, missedDecision, setsDone, setsPlanned, minutes }) => ({
-      id, on, name, setsDone: setsDone ?? 0, setsPlanned, minutes, aside: aside.get(id) ?? 0,
-      state: finishedAt ? 'done' as const : (setsDone ?? 0) > 0 ? 'begun' as const : missedDecision !== null ? 'decided' as const : on < today ? 'missed' as const : 'ahead' as const,
-    })),
+    name: profile.profile.name,
+    units: ProfileContract.parse(profile.profile).units,
+    sessions: sessions.map(
+      ({ id, on, name, finishedAt, missedDecision, setsDone, setsPlanned, minutes }) => ({
+        id,
+        on,
+        name,
+        setsDone: setsDone ?? 0,
+        setsPlanned,
+        minutes,
+        aside: aside.get(id) ?? 0,
+        state: finishedAt
+          ? ('done' as const)
+          : (setsDone ?? 0) > 0
+            ? ('begun' as const)
+            : missedDecision !== null
+              ? ('decided' as const)
+              : on < today
+                ? ('missed' as const)
+                : ('ahead' as const),
+      }),
+    ),
   })
 }
 
 type SetRow = Awaited<ReturnType<typeof setsOfSession>>[number]
 
 /** A logged set without an entry, as if somebody had just said it. */
-function asWord({ slot, role, set, stage, side, exercise, intent, loadKg, unit, reps, seconds, rir, isRirOpen }: SetRow): Extract<LogWord, { kind: 'set' }> {
+function asWord({
+  slot,
+  role,
+  set,
+  stage,
+  side,
+  exercise,
+  intent,
+  loadKg,
+  unit,
+  reps,
+  seconds,
+  rir,
+  isRirOpen,
+}: SetRow): Extract<LogWord, { kind: 'set' }> {
   const load = loadKg === null ? null : { amount: saidAmount(loadKg, unit), unit }
-  return { kind: 'set', replaces: null, place: { slot: slot ?? slotId(`${exercise}`), role, set, stage, side }, done: { exercise, intent, load, reps, seconds, rir, isRirOpen } }
+  return {
+    kind: 'set',
+    replaces: null,
+    place: { slot: slot ?? slotId(`${exercise}`), role, set, stage, side },
+    done: { exercise, intent, load, reps, seconds, rir, isRirOpen },
+  }
 }
 
 /** One session: prescribed, done, and all that was said about it. */
-export async function sessionLog(coach: Coach, client: ClientId, session: string, today: PlainDate): Promise<Result<SessionLog, Problem>> {
+export async function sessionLog(
+  coach: Coach,
+  client: ClientId,
+  session: string,
+  today: PlainDate,
+): Promise<Result<SessionLog, Problem>> {
   const db = database()
   const row = await sessionById(db, coach.id, client, session)
   if (!row) return failure(NO_SESSION)
-  const [ground, sets, entries] = await Promise.all([sheetGround({ coach, clientId: client }, today < row.on ? today : row.on), setsOfSession(db, coach.id, session), entriesOf(db, coach.id, [session])])
+  const [ground, sets, entries] = await Promise.all([
+    sheetGround({ coach, clientId: client }, today < row.on ? today : row.on),
+    setsOfSession(db, coach.id, session),
+    entriesOf(db, coach.id, [session]),
+  ])
   if (!ground.ok) return ground
   return success({
-    session: sheetOf(row, ground.value, false), base: sets.filter(({ entryId }) => entryId === null).map(asWord),
+    session: sheetOf(row, ground.value, false),
+    base: sets.filter(({ entryId }) => entryId === null).map(asWord),
     entries: entries.map(({ session: _, at, ...entry }) => ({ ...entry, at: at.toISOString() })),
-    finish: row.finishedAt && { at: row.finishedAt.toISOString(), minutes: row.minutes, isRecovered: row.isRecovered, note: row.note },
+    finish: row.finishedAt && {
+      at: row.finishedAt.toISOString(),
+      minutes: row.minutes,
+      isRecovered: row.isRecovered,
+      note: row.note,
+    },
   })
 }
 
 /** What the coach says about a session: from paper, or to put right what the client said. */
-export async function coachEntries(coach: Coach, client: ClientId, session: string, body: EntriesBody): Promise<Result<EntriesAnswer, Problem>> {
-  if (!await sessionById(database(), coach.id, client, session)) return failure(NO_SESSION)
-  if (body.entries.some(entry => entry.session !== session)) return failure({ kind: 'invalid', errors: [{ pointer: '/entries', kind: 'custom', detail: 'entries must all be about this session.' }] })
-  return success(await takeEntries({ coach, clientId: client, author: 'coach', deviceId: null }, body))
+export async function coachEntries(
+  coach: Coach,
+  client: ClientId,
+  session: string,
+  body: EntriesBody,
+): Promise<Result<EntriesAnswer, Problem>> {
+  if (!(await sessionById(database(), coach.id, client, session))) return failure(NO_SESSION)
+  if (body.entries.some(entry => entry.session !== session))
+    return failure({
+      kind: 'invalid',
+      errors: [
+        { pointer: '/entries', kind: 'custom', detail: 'entries must all be about this session.' },
+      ],
+    })
+  return success(
+    await takeEntries({ coach, clientId: client, author: 'coach', deviceId: null }, body),
+  )
 }

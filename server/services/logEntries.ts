@@ -28,34 +28,93 @@ export function saidAt(at: string, offSeconds: number, now: Date): Date {
   return new Date(Math.min(Date.parse(at) - offSeconds * 1000, now.getTime()))
 }
 
-interface From { readonly coach: Coach, readonly clientId: ClientId, readonly author: Writer['author'], readonly deviceId: string | null }
+interface From {
+  readonly coach: Coach
+  readonly clientId: ClientId
+  readonly author: Writer['author']
+  readonly deviceId: string | null
+}
 
 /** Takes what a phone, or the coach, says about sessions into the log. */
-export async function takeEntries({ coach, clientId, author, deviceId }: From, { sentAt, entries }: EntriesBody): Promise<EntriesAnswer> {
+export async function takeEntries(
+  { coach, clientId, author, deviceId }: From,
+  { sentAt, entries }: EntriesBody,
+): Promise<EntriesAnswer> {
   const now = new Date()
   const off = clockOff(sentAt, now)
   const incoming = entries.map(({ id, session, at, word }): NewEntry => {
     const said = saidAt(at, off, now)
     const saidOn = plainDate(said.toISOString().slice(0, 10))
-    return { id, session, at: said.toISOString(), word, clockOffSeconds: off, isTooOld: on => author === 'client' && word.kind !== 'opened' && daysBetween(on, saidOn) > LATE_DAYS }
-  })
-  const results = await appendEntries(database(), { coachId: coach.id, clientId, author, deviceId, receivedAt: now }, incoming, async (tx, taken) => {
-    for (const { at, word } of taken) {
-      if (word.kind !== 'pain') continue
-      for (const joint of word.joints) await insertPainReport(tx, { coachId: coach.id, id: randomUUID(), clientId, joint, side: joint === 'low_back' ? 'both' : word.side, score: word.score, hasAlarmSign: word.hasAlarmSign, reportedAt: new Date(at) })
+    return {
+      id,
+      session,
+      at: said.toISOString(),
+      word,
+      clockOffSeconds: off,
+      isTooOld: on =>
+        author === 'client' && word.kind !== 'opened' && daysBetween(on, saidOn) > LATE_DAYS,
     }
   })
-  const hurting = incoming.flatMap(({ id, word }) => (word.kind === 'pain' && results.some(result => result.id === id && result.outcome === 'taken') ? word.joints : []))
+  const results = await appendEntries(
+    database(),
+    { coachId: coach.id, clientId, author, deviceId, receivedAt: now },
+    incoming,
+    async (tx, taken) => {
+      for (const { at, word } of taken) {
+        if (word.kind !== 'pain') continue
+        for (const joint of word.joints)
+          await insertPainReport(tx, {
+            coachId: coach.id,
+            id: randomUUID(),
+            clientId,
+            joint,
+            side: joint === 'low_back' ? 'both' : word.side,
+            score: word.score,
+            hasAlarmSign: word.hasAlarmSign,
+            reportedAt: new Date(at),
+          })
+      }
+    },
+  )
+  const hurting = incoming.flatMap(({ id, word }) =>
+    word.kind === 'pain' && results.some(result => result.id === id && result.outcome === 'taken')
+      ? word.joints
+      : [],
+  )
   if (author === 'client' && hurting.length > 0) await answerPain(coach, clientId, hurting, now)
-  if (incoming.some(({ id, word }) => word.kind === 'finish' && results.some(result => result.id === id && result.outcome === 'taken'))) await learnPaces(coach, clientId, plainDate(now.toISOString().slice(0, 10)))
+  if (
+    incoming.some(
+      ({ id, word }) =>
+        word.kind === 'finish' &&
+        results.some(result => result.id === id && result.outcome === 'taken'),
+    )
+  )
+    await learnPaces(coach, clientId, plainDate(now.toISOString().slice(0, 10)))
   return { now: now.toISOString(), results: [...results] }
 }
 
 /** The words a pain report is answered with go out as a message too, so that they are there after the session. */
-async function answerPain(coach: Coach, clientId: ClientId, joints: readonly Joint[], now: Date): Promise<void> {
+async function answerPain(
+  coach: Coach,
+  clientId: ClientId,
+  joints: readonly Joint[],
+  now: Date,
+): Promise<void> {
   const db = database()
-  const levels = painBySide(placedReports(await painReportsOf(db, coach.id, clientId)), await clearancesOf(db, coach.id, clientId))
-  const level = JOINTS.filter(joint => joints.includes(joint)).map(joint => worseLevel(levels[joint]?.left ?? 'none', levels[joint]?.right ?? 'none')).reduce(worseLevel, 'none')
+  const levels = painBySide(
+    placedReports(await painReportsOf(db, coach.id, clientId)),
+    await clearancesOf(db, coach.id, clientId),
+  )
+  const level = JOINTS.filter(joint => joints.includes(joint))
+    .map(joint => worseLevel(levels[joint]?.left ?? 'none', levels[joint]?.right ?? 'none'))
+    .reduce(worseLevel, 'none')
   if (level === 'none' || level === 'note') return
-  await insertMessage(db, { coachId: coach.id, id: randomUUID(), clientId, kind: 'pain', text: PAIN_WORDS[level], writtenAt: now })
+  await insertMessage(db, {
+    coachId: coach.id,
+    id: randomUUID(),
+    clientId,
+    kind: 'pain',
+    text: PAIN_WORDS[level],
+    writtenAt: now,
+  })
 }

@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import { type ClientId, failure, groupedBy, type Result, sessionId, slotId, success } from '#core/base'
+import {
+  type ClientId,
+  failure,
+  groupedBy,
+  type Result,
+  sessionId,
+  slotId,
+  success,
+} from '#core/base'
 import { kilogramsOf } from '#core/estimate'
 import { logRows } from '#core/exports'
 import type { ImportedSet } from '#core/imports'
@@ -28,17 +36,42 @@ function sessionFor(found: readonly Found[], name: string): Found | undefined {
 function rowsOf(sets: readonly ImportedSet[], session: Found | undefined): FilledSession['sets'] {
   const slots = session ? sessionSlots(SessionContract.parse(session.prescribed)) : []
   return sets.map(({ on: _on, session: _name, load, ...set }) => ({
-    ...set, slot: slots.find(slot => slot.exercise === set.exercise && (set.intent === null || slot.intent === set.intent))?.id ?? slotId(set.exercise),
-    loadKg: load && kilogramsOf(load), unit: load?.unit ?? 'kg',
+    ...set,
+    slot:
+      slots.find(
+        slot =>
+          slot.exercise === set.exercise && (set.intent === null || slot.intent === set.intent),
+      )?.id ?? slotId(set.exercise),
+    loadKg: load && kilogramsOf(load),
+    unit: load?.unit ?? 'kg',
   }))
 }
 
 /** Takes a log from a file in: sets go to the sessions of their days, days without one get one. */
-export async function importLog(coach: Coach, client: ClientId, { isTrial, sets }: ImportLogBody): Promise<Result<z.output<typeof ImportLogAnswer>, Problem>> {
+export async function importLog(
+  coach: Coach,
+  client: ClientId,
+  { isTrial, sets }: ImportLogBody,
+): Promise<Result<z.output<typeof ImportLogAnswer>, Problem>> {
   const db = database()
-  const [known, settings, blockId, found] = await Promise.all([clientName(db, coach.id, client), studioSettings(db, coach.id), blockForLog(db, coach.id, client), sessionsOn(db, coach.id, client, [...new Set(sets.map(({ on }) => on))])])
+  const [known, settings, blockId, found] = await Promise.all([
+    clientName(db, coach.id, client),
+    studioSettings(db, coach.id),
+    blockForLog(db, coach.id, client),
+    sessionsOn(db, coach.id, client, [...new Set(sets.map(({ on }) => on))]),
+  ])
   if (!known || !blockId) return failure({ kind: 'not-found', what: 'client' })
-  const errors: FieldError[] = sets.flatMap(({ exercise }, at) => (settings.catalogue.has(exercise) ? [] : [{ pointer: `/sets/${at}/exercise`, kind: 'custom', detail: `exercise ${exercise} is not in your library.` }]))
+  const errors: FieldError[] = sets.flatMap(({ exercise }, at) =>
+    settings.catalogue.has(exercise)
+      ? []
+      : [
+          {
+            pointer: `/sets/${at}/exercise`,
+            kind: 'custom',
+            detail: `exercise ${exercise} is not in your library.`,
+          },
+        ],
+  )
   const groups = [...groupedBy(sets, ({ on, session }) => `${on} ${session}`).values()]
   const sessions = groups.flatMap((own): FilledSession[] => {
     const [first] = own
@@ -46,21 +79,57 @@ export async function importLog(coach: Coach, client: ClientId, { isTrial, sets 
     const ofDay = found.filter(({ on }) => on === first.on)
     const session = sessionFor(ofDay, first.session)
     if (session && session.sets > 0) {
-      errors.push({ pointer: `/sets/${sets.indexOf(first)}/on`, kind: 'already-logged', detail: `${session.name} of ${first.on} has a log already. Take its rows out of the file, or put it right on the Log page.` })
+      errors.push({
+        pointer: `/sets/${sets.indexOf(first)}/on`,
+        kind: 'already-logged',
+        detail: `${session.name} of ${first.on} has a log already. Take its rows out of the file, or put it right on the Log page.`,
+      })
       return []
     }
     const id = session?.id ?? randomUUID()
-    return [{ id, on: first.on, name: session?.name ?? (first.session || 'Imported'), sets: rowsOf(own, session), added: session ? null : { blockId, place: ofDay.length, prescribed: { id: sessionId(id), groupings: [] } } }]
+    return [
+      {
+        id,
+        on: first.on,
+        name: session?.name ?? (first.session || 'Imported'),
+        sets: rowsOf(own, session),
+        added: session
+          ? null
+          : { blockId, place: ofDay.length, prescribed: { id: sessionId(id), groupings: [] } },
+      },
+    ]
   })
   if (errors.length > 0) return failure({ kind: 'invalid', errors: errors.slice(0, 50) })
   if (!isTrial) await insertLog(db, coach.id, client, sessions)
-  return success({ sets: sets.length, found: sessions.filter(({ added }) => !added).length, added: sessions.filter(({ added }) => added).length })
+  return success({
+    sets: sets.length,
+    found: sessions.filter(({ added }) => !added).length,
+    added: sessions.filter(({ added }) => added).length,
+  })
 }
 
 /** The whole log of a client as a table. */
-export async function exportLog(coach: Coach, client: ClientId): Promise<Result<ExportedFile, Problem>> {
+export async function exportLog(
+  coach: Coach,
+  client: ClientId,
+): Promise<Result<ExportedFile, Problem>> {
   const db = database()
-  const [known, settings, sets] = await Promise.all([clientName(db, coach.id, client), studioSettings(db, coach.id), wholeLog(db, coach.id, client)])
+  const [known, settings, sets] = await Promise.all([
+    clientName(db, coach.id, client),
+    studioSettings(db, coach.id),
+    wholeLog(db, coach.id, client),
+  ])
   if (!known) return failure({ kind: 'not-found', what: 'client' })
-  return success({ name: `${known.name.normalize('NFKD').replace(/[^\w -]/g, '').trim().replace(/\s+/g, '-').toLowerCase() || 'client'}-log.csv`, type: 'text/csv; charset=utf-8', text: csvOf(logRows(sets, settings.catalogue)) })
+  return success({
+    name: `${
+      known.name
+        .normalize('NFKD')
+        .replace(/[^\w -]/g, '')
+        .trim()
+        .replace(/\s+/g, '-')
+        .toLowerCase() || 'client'
+    }-log.csv`,
+    type: 'text/csv; charset=utf-8',
+    text: csvOf(logRows(sets, settings.catalogue)),
+  })
 }

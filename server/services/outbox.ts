@@ -10,7 +10,12 @@ import type { Coach } from './signIn'
 
 type Outbox = z.input<typeof OutboxView>
 
-const told = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({ messages: rows.map(({ writtenAt, ...message }) => ({ ...message, writtenAt: writtenAt.toISOString() })) })
+const told = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({
+  messages: rows.map(({ writtenAt, ...message }) => ({
+    ...message,
+    writtenAt: writtenAt.toISOString(),
+  })),
+})
 
 /** All messages to clients, as they would have been sent. */
 export async function outbox(coach: Coach): Promise<Result<Outbox, Problem>> {
@@ -18,14 +23,30 @@ export async function outbox(coach: Coach): Promise<Result<Outbox, Problem>> {
 }
 
 /** Messages to one client. */
-export async function clientOutbox(coach: Coach, client: ClientId): Promise<Result<Outbox, Problem>> {
-  if (!await clientName(database(), coach.id, client)) return failure({ kind: 'not-found', what: 'client' })
+export async function clientOutbox(
+  coach: Coach,
+  client: ClientId,
+): Promise<Result<Outbox, Problem>> {
+  if (!(await clientName(database(), coach.id, client)))
+    return failure({ kind: 'not-found', what: 'client' })
   return success(told(await outboxOf(database(), coach.id, client)))
 }
 
 /** A message in the coach's own words. */
-export async function writeMessage(coach: Coach, client: ClientId, text: string): Promise<Result<{ isDone: true }, Problem>> {
-  if (!await clientName(database(), coach.id, client)) return failure({ kind: 'not-found', what: 'client' })
-  await insertMessage(database(), { coachId: coach.id, id: randomUUID(), clientId: client, kind: 'own', text, writtenAt: new Date() })
+export async function writeMessage(
+  coach: Coach,
+  client: ClientId,
+  text: string,
+): Promise<Result<{ isDone: true }, Problem>> {
+  if (!(await clientName(database(), coach.id, client)))
+    return failure({ kind: 'not-found', what: 'client' })
+  await insertMessage(database(), {
+    coachId: coach.id,
+    id: randomUUID(),
+    clientId: client,
+    kind: 'own',
+    text,
+    writtenAt: new Date(),
+  })
   return success({ isDone: true })
 }

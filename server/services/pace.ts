@@ -1,10 +1,25 @@
 import { randomUUID } from 'node:crypto'
-import { addDays, type ClientId, failure, groupedBy, type PlainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  type ClientId,
+  failure,
+  groupedBy,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { passOn } from '#core/block'
 import { catalogueWith, type Group } from '#core/catalogue'
 import { type LoggedSet, sifted } from '#core/log'
 import { contextWith, type PlanContext } from '#core/method'
-import { learnedPaces, LEARNING_DAYS, pacesAfter, pacesWith, type PaceDecision, type TrainedSession } from '#core/pace'
+import {
+  learnedPaces,
+  LEARNING_DAYS,
+  pacesAfter,
+  pacesWith,
+  type PaceDecision,
+  type TrainedSession,
+} from '#core/pace'
 import type { OwnPace } from '#core/recovery'
 import { adjustmentKey, doneSession, ownDecision } from '#core/review'
 import type { ClientView } from '#shared/contracts/client'
@@ -31,31 +46,64 @@ interface Log {
 }
 
 /** Paces the log speaks for; what the coach has begun anew is learned from that day on. */
-export function learnedFrom({ sessions, sets, values, painfulDays }: Log, facts: ClientView['facts'], context: PlanContext): ReadonlyMap<Group, OwnPace> {
+export function learnedFrom(
+  { sessions, sets, values, painfulDays }: Log,
+  facts: ClientView['facts'],
+  context: PlanContext,
+): ReadonlyMap<Group, OwnPace> {
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
   const trained = sessions.flatMap((row): TrainedSession[] => {
     const own = bySession.get(row.id) ?? []
-    return own.length === 0 ? [] : [{ on: row.on, place: row.place, content: doneSession(SessionContract.parse(row.prescribed), own), isRecovered: row.isRecovered, isPainful: painfulDays.has(row.on) }]
+    return own.length === 0
+      ? []
+      : [
+          {
+            on: row.on,
+            place: row.place,
+            content: doneSession(SessionContract.parse(row.prescribed), own),
+            isRecovered: row.isRecovered,
+            isPainful: painfulDays.has(row.on),
+          },
+        ]
   })
   const all = learnedPaces(trained, values, context)
-  const anew = Object.entries(facts.paceRecords ?? {}).flatMap(([group, record]) => (record.since ? [[group as Group, record.since] as const] : []))
+  const anew = Object.entries(facts.paceRecords ?? {}).flatMap(([group, record]) =>
+    record.since ? [[group as Group, record.since] as const] : [],
+  )
   return anew.reduce((paces, [group, since]) => {
-    const later = learnedPaces(trained.filter(({ on }) => on >= since), values, context).get(group)
-    return new Map([...paces, [group, later ?? { kind: 'not_enough_data' as const, exposures: 0, why: 'few' as const }]])
+    const later = learnedPaces(
+      trained.filter(({ on }) => on >= since),
+      values,
+      context,
+    ).get(group)
+    return new Map([
+      ...paces,
+      [group, later ?? { kind: 'not_enough_data' as const, exposures: 0, why: 'few' as const }],
+    ])
   }, all)
 }
 
 /** The client's log as it is learned from. */
-export async function paceLog(coach: Coach, view: Pick<ClientView, 'id' | 'block' | 'library'>, today: PlainDate): Promise<Log> {
+export async function paceLog(
+  coach: Coach,
+  view: Pick<ClientView, 'id' | 'block' | 'library'>,
+  today: PlainDate,
+): Promise<Log> {
   const db = database()
   const [{ id }, from] = [view, addDays(today, -LEARNING_DAYS)]
   const [sessions, sets, values, reports, facts] = await Promise.all([
-    trainedSince(db, coach.id, id, from), setsSince(db, coach.id, id, from), exposuresOf(db, coach.id, [id], from), painReportsOf(db, coach.id, id), siftFactsOf(db, coach, view),
+    trainedSince(db, coach.id, id, from),
+    setsSince(db, coach.id, id, from),
+    exposuresOf(db, coach.id, [id], from),
+    painReportsOf(db, coach.id, id),
+    siftFactsOf(db, coach, view),
   ])
   return { sessions, sets, values: sifted(values, facts).used, painfulDays: painfulDaysOf(reports) }
 }
 
-export function painfulDaysOf(reports: Awaited<ReturnType<typeof painReportsOf>>): ReadonlySet<PlainDate> {
+export function painfulDaysOf(
+  reports: Awaited<ReturnType<typeof painReportsOf>>,
+): ReadonlySet<PlainDate> {
   return new Set(reports.filter(({ score }) => score >= HURTS).map(({ on }) => on))
 }
 
@@ -64,28 +112,70 @@ export async function learnPaces(coach: Coach, id: ClientId, today: PlainDate): 
   const found = await client(coach, id)
   if (!found.ok) return
   const { method, facts, library } = found.value
-  const learned = learnedFrom(await paceLog(coach, found.value, today), facts, contextWith(method, facts, catalogueWith(library)))
-  await database().transaction(async (tx) => {
+  const learned = learnedFrom(
+    await paceLog(coach, found.value, today),
+    facts,
+    contextWith(method, facts, catalogueWith(library)),
+  )
+  await database().transaction(async tx => {
     const locked = await lockedFacts(tx, coach.id, id)
     if (!locked) return
     const { recoveryPace = {}, paceRecords = {} } = locked.facts
     const next = pacesAfter(learned, recoveryPace, paceRecords, today)
-    if (next.paces !== recoveryPace) await updateFacts(tx, coach.id, id, { facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records } })
+    if (next.paces !== recoveryPace)
+      await updateFacts(tx, coach.id, id, {
+        facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records },
+      })
   })
 }
 
 /** The coach sets a pace, goes back to the usual hours, or lets it be learned anew; kept with who and when. */
-export async function decidePace(coach: Coach, id: ClientId, { group, decision }: { readonly group: Group, readonly decision: PaceDecision }, today: PlainDate): Promise<Result<{ isDone: true }, Problem>> {
+export async function decidePace(
+  coach: Coach,
+  id: ClientId,
+  { group, decision }: { readonly group: Group; readonly decision: PaceDecision },
+  today: PlainDate,
+): Promise<Result<{ isDone: true }, Problem>> {
   const found = await client(coach, id)
   if (!found.ok) return found
   const { block } = found.value
   return database().transaction(async (tx): Promise<Result<{ isDone: true }, Problem>> => {
     const locked = await lockedFacts(tx, coach.id, id)
     if (!locked) return failure({ kind: 'not-found', what: 'client' })
-    const next = pacesWith(group, decision, locked.facts.recoveryPace ?? {}, locked.facts.paceRecords ?? {}, today)
-    await updateFacts(tx, coach.id, id, { facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records } })
-    const proposal = ownDecision('P1', { kind: 'pace', pace: decision.kind === 'set' ? decision.pace : null, isAnew: decision.kind === 'anew' }, group)
-    if (block) await insertDecision(tx, { coachId: coach.id, id: randomUUID(), clientId: id, blockId: block.id, pass: Math.max(0, passOn(block.plan, today) ?? 0), key: adjustmentKey(proposal), proposal, decision: 'taken', reason: '', version: null, decidedBy: coach.name, decidedAt: new Date() })
+    const next = pacesWith(
+      group,
+      decision,
+      locked.facts.recoveryPace ?? {},
+      locked.facts.paceRecords ?? {},
+      today,
+    )
+    await updateFacts(tx, coach.id, id, {
+      facts: { ...locked.facts, recoveryPace: next.paces, paceRecords: next.records },
+    })
+    const proposal = ownDecision(
+      'P1',
+      {
+        kind: 'pace',
+        pace: decision.kind === 'set' ? decision.pace : null,
+        isAnew: decision.kind === 'anew',
+      },
+      group,
+    )
+    if (block)
+      await insertDecision(tx, {
+        coachId: coach.id,
+        id: randomUUID(),
+        clientId: id,
+        blockId: block.id,
+        pass: Math.max(0, passOn(block.plan, today) ?? 0),
+        key: adjustmentKey(proposal),
+        proposal,
+        decision: 'taken',
+        reason: '',
+        version: null,
+        decidedBy: coach.name,
+        decidedAt: new Date(),
+      })
     return success({ isDone: true })
   })
 }

@@ -8,11 +8,21 @@ type Clearance = Awaited<ReturnType<typeof allClearances>>[number]
 
 /** Reports as the core judges them. */
 export function placedReports(reports: readonly Report[]): readonly PlacedPainReport[] {
-  return reports.map(({ joint, side, atHour, score, nextMorning, hasAlarmSign }) => ({ joint, side, atHour, hasAlarmSign, session: score, ...(nextMorning !== null && { nextMorning }) }))
+  return reports.map(({ joint, side, atHour, score, nextMorning, hasAlarmSign }) => ({
+    joint,
+    side,
+    atHour,
+    hasAlarmSign,
+    session: score,
+    ...(nextMorning !== null && { nextMorning }),
+  }))
 }
 
 /** What a client's reports ask for, joint by joint. */
-export function painOf(reports: readonly Report[], clearances: readonly Clearance[]): Readonly<Partial<Record<Joint, PainLevel>>> {
+export function painOf(
+  reports: readonly Report[],
+  clearances: readonly Clearance[],
+): Readonly<Partial<Record<Joint, PainLevel>>> {
   return painByJoint(placedReports(reports), clearances)
 }
 
@@ -22,7 +32,10 @@ export function latestReport(reports: readonly Report[], joint: Joint): Report |
 }
 
 /** Facts with what the joints' reports ask for. */
-export function withPain(facts: ClientFacts, pain: Readonly<Partial<Record<Joint, PainLevel>>>): ClientFacts {
+export function withPain(
+  facts: ClientFacts,
+  pain: Readonly<Partial<Record<Joint, PainLevel>>>,
+): ClientFacts {
   const { pain: _before, ...others } = facts
   return Object.keys(pain).length === 0 ? others : { ...others, pain }
 }

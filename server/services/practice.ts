@@ -1,5 +1,16 @@
 import { randomInt, randomUUID } from 'node:crypto'
-import { addDays, blockId, type ClientId, clientId, failure, groupedBy, isoWeekday, type PlainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  blockId,
+  type ClientId,
+  clientId,
+  failure,
+  groupedBy,
+  isoWeekday,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import type { PlanDocument } from '#core/block'
 import { catalogueWith } from '#core/catalogue'
 import { recentBest, sifted, trendValue, TREND } from '#core/log'
@@ -26,35 +37,82 @@ function begunBefore(plan: PlanDocument, today: PlainDate): PlanDocument {
   const behind = Math.min(PASSES_BEHIND, Math.max(1, plan.passes - 1)) * plan.rotation.days.length
   const start = addDays(today, -behind)
   const { anchor } = plan.rotation
-  const back = anchor.kind === 'weekday' ? (isoWeekday(start) - anchor.startsOn + DAYS_PER_WEEK) % DAYS_PER_WEEK : 0
+  const back =
+    anchor.kind === 'weekday'
+      ? (isoWeekday(start) - anchor.startsOn + DAYS_PER_WEEK) % DAYS_PER_WEEK
+      : 0
   // Dates of the old block mean nothing to the new one.
-  const { oneOffs: _, block: { events: _events, exceptions: _exceptions, ...block } = {}, ...others } = plan
+  const {
+    oneOffs: _,
+    block: { events: _events, exceptions: _exceptions, ...block } = {},
+    ...others
+  } = plan
   return { ...others, startsOn: addDays(start, -back), block }
 }
 
 /** Rows of the simulated weeks: what lies behind is done or missed, the rest of the rotation is sent. */
-function historyOf(id: ClientId, block: ReturnType<typeof blockId>, log: readonly PracticeSession[], today: PlainDate, context: PlanContext): NewHistory {
-  const pass = Math.max(0, ...log.filter(({ session }) => session.on <= today).map(({ session }) => session.pass))
-  const rows = log.filter(({ session }) => session.pass <= pass).map(({ session, isMissed, sets, isRecovered, minutes }) => {
-    const isDone = session.on < today && !isMissed
-    const { session: prescribed, ...dated } = datedSession(session, context)
-    const at = new Date(`${session.on}${NOON}`)
-    return { id: randomUUID(), ...dated, blockId: block, prescribed, sentAt: at, openedAt: isDone ? at : null, startedAt: isDone ? at : null, finishedAt: isDone ? at : null, minutes: isDone ? minutes : null, isRecovered: isDone ? isRecovered : null, note: '', sets: isDone ? sets : [] }
-  })
+function historyOf(
+  id: ClientId,
+  block: ReturnType<typeof blockId>,
+  log: readonly PracticeSession[],
+  today: PlainDate,
+  context: PlanContext,
+): NewHistory {
+  const pass = Math.max(
+    0,
+    ...log.filter(({ session }) => session.on <= today).map(({ session }) => session.pass),
+  )
+  const rows = log
+    .filter(({ session }) => session.pass <= pass)
+    .map(({ session, isMissed, sets, isRecovered, minutes }) => {
+      const isDone = session.on < today && !isMissed
+      const { session: prescribed, ...dated } = datedSession(session, context)
+      const at = new Date(`${session.on}${NOON}`)
+      return {
+        id: randomUUID(),
+        ...dated,
+        blockId: block,
+        prescribed,
+        sentAt: at,
+        openedAt: isDone ? at : null,
+        startedAt: isDone ? at : null,
+        finishedAt: isDone ? at : null,
+        minutes: isDone ? minutes : null,
+        isRecovered: isDone ? isRecovered : null,
+        note: '',
+        sets: isDone ? sets : [],
+      }
+    })
   return {
-    clientId: id, pains: [], measurements: [], closedBlocks: [], sessions: rows.map(({ sets: _, ...row }) => row),
-    sets: rows.flatMap(({ id: sessionId, sets }) => sets.map((set, at) => ({ ...set, sessionId, at }))),
-    exposures: rows.flatMap(({ id: sessionId, on, sets }) => [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, own]) => {
-      const value = trendValue(own)
-      return value ? [{ sessionId, exercise, on, ...value }] : []
-    })),
+    clientId: id,
+    pains: [],
+    measurements: [],
+    closedBlocks: [],
+    sessions: rows.map(({ sets: _, ...row }) => row),
+    sets: rows.flatMap(({ id: sessionId, sets }) =>
+      sets.map((set, at) => ({ ...set, sessionId, at })),
+    ),
+    exposures: rows.flatMap(({ id: sessionId, on, sets }) =>
+      [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, own]) => {
+        const value = trendValue(own)
+        return value ? [{ sessionId, exercise, on, ...value }] : []
+      }),
+    ),
   }
 }
 
 /** Makes a simulated client from a real one's plan, with weeks of log behind her: for trying the sheet and the review without anybody's data. */
-export async function makePractice(coach: Coach, from: ClientId, today: PlainDate): Promise<Result<{ id: ClientId }, Problem>> {
+export async function makePractice(
+  coach: Coach,
+  from: ClientId,
+  today: PlainDate,
+): Promise<Result<{ id: ClientId }, Problem>> {
   const db = database()
-  const [found, profile, exposures] = await Promise.all([client(coach, from), profileOf(db, coach.id, from), exposuresOf(db, coach.id, [from], addDays(today, -TREND.windowDays))])
+  const [found, profile, exposures] = await Promise.all([
+    client(coach, from),
+    profileOf(db, coach.id, from),
+    exposuresOf(db, coach.id, [from], addDays(today, -TREND.windowDays)),
+  ])
   if (!found.ok) return found
   const { block, method, facts, library, name } = found.value
   if (!block || !profile) return failure({ kind: 'not-found', what: 'block' })
@@ -62,8 +120,28 @@ export async function makePractice(coach: Coach, from: ClientId, today: PlainDat
   const context = contextWith(method, ownFacts, catalogueWith(library))
   const plan = begunBefore(block.plan, today)
   const [id, ownBlock] = [clientId(randomUUID()), blockId(randomUUID())]
-  await insertClient(db, { coachId: coach.id, id, blockId: ownBlock, plan, facts: ownFacts, profile: { ...ProfileContract.parse(profile.profile), name: `Practice: ${name}`.slice(0, 80), about: 'Simulated, not a person' } })
-  const log = practiceLog(rehearsalGround(expandedBlock(plan, context), context), randomInt(2 ** 31), new Map(recentBest(sifted(exposures, await siftFactsOf(db, coach, found.value)).used).map(({ exercise, value }) => [exercise, value])), context)
+  await insertClient(db, {
+    coachId: coach.id,
+    id,
+    blockId: ownBlock,
+    plan,
+    facts: ownFacts,
+    profile: {
+      ...ProfileContract.parse(profile.profile),
+      name: `Practice: ${name}`.slice(0, 80),
+      about: 'Simulated, not a person',
+    },
+  })
+  const log = practiceLog(
+    rehearsalGround(expandedBlock(plan, context), context),
+    randomInt(2 ** 31),
+    new Map(
+      recentBest(sifted(exposures, await siftFactsOf(db, coach, found.value)).used).map(
+        ({ exercise, value }) => [exercise, value],
+      ),
+    ),
+    context,
+  )
   await insertHistories(db, coach.id, [historyOf(id, ownBlock, log, today, context)])
   return success({ id })
 }

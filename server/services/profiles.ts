@@ -1,5 +1,15 @@
 import { randomUUID } from 'node:crypto'
-import { addDays, blockId, type ClientId, clientId, failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  blockId,
+  type ClientId,
+  clientId,
+  failure,
+  isoWeekday,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { starterPlan } from '#core/block'
 import type { Problem } from '#shared/contracts/problem'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
@@ -11,11 +21,22 @@ import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
 
 /** A new client with an empty block on the days there is time for; it begins with this week's Monday, as its weekdays do. */
-export async function addClient(coach: Coach, profile: Profile, today: PlainDate): Promise<Result<{ id: ClientId }, Problem>> {
+export async function addClient(
+  coach: Coach,
+  profile: Profile,
+  today: PlainDate,
+): Promise<Result<{ id: ClientId }, Problem>> {
   const unknown = await unknownNames(coach, profile, null)
   if (unknown) return unknown
   const id = clientId(randomUUID())
-  await insertClient(database(), { coachId: coach.id, id, profile, facts: factsOf(profile), blockId: blockId(randomUUID()), plan: starterPlan(profile.days, addDays(today, 1 - isoWeekday(today))) })
+  await insertClient(database(), {
+    coachId: coach.id,
+    id,
+    profile,
+    facts: factsOf(profile),
+    blockId: blockId(randomUUID()),
+    plan: starterPlan(profile.days, addDays(today, 1 - isoWeekday(today))),
+  })
   return success({ id })
 }
 
@@ -26,37 +47,89 @@ export async function profile(coach: Coach, id: ClientId): Promise<Result<Profil
 }
 
 /** Changes a profile; plans stay as they are and are reckoned with what is known now. */
-export async function saveProfile(coach: Coach, id: ClientId, changed: Profile): Promise<Result<{ id: ClientId }, Problem>> {
+export async function saveProfile(
+  coach: Coach,
+  id: ClientId,
+  changed: Profile,
+): Promise<Result<{ id: ClientId }, Problem>> {
   const found = await profileOf(database(), coach.id, id)
   if (!found) return failure({ kind: 'not-found', what: 'client' })
   const unknown = await unknownNames(coach, changed, id)
   if (unknown) return unknown
-  await updateProfile(database(), { coachId: coach.id, id, profile: changed, facts: factsOf(changed, found.facts) })
+  await updateProfile(database(), {
+    coachId: coach.id,
+    id,
+    profile: changed,
+    facts: factsOf(changed, found.facts),
+  })
   return success({ id })
 }
 
 /** Puts an exercise on the list of those the client is not to be given; saying it twice changes nothing. */
-export async function avoidExercise(coach: Coach, id: ClientId, exercise: string): Promise<Result<{ id: ClientId }, Problem>> {
+export async function avoidExercise(
+  coach: Coach,
+  id: ClientId,
+  exercise: string,
+): Promise<Result<{ id: ClientId }, Problem>> {
   const { catalogue } = await studioSettings(database(), coach.id)
   return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
     const found = await lockedFacts(tx, coach.id, id)
     if (!found) return failure({ kind: 'not-found', what: 'client' })
-    if (!catalogue.has(exercise)) return failure({ kind: 'invalid', errors: [{ pointer: '/exercise', kind: 'custom', detail: 'exercise is not in your library; choose one that is.' }] })
+    if (!catalogue.has(exercise))
+      return failure({
+        kind: 'invalid',
+        errors: [
+          {
+            pointer: '/exercise',
+            kind: 'custom',
+            detail: 'exercise is not in your library; choose one that is.',
+          },
+        ],
+      })
     const before = ProfileContract.parse(found.profile)
     const avoid = [...new Set([...before.avoid, exercise])]
     const keep = before.keep.filter(kept => kept !== exercise)
-    await updateFacts(tx, coach.id, id, { facts: { ...found.facts, avoid, keep }, profile: { ...before, avoid, keep } })
+    await updateFacts(tx, coach.id, id, {
+      facts: { ...found.facts, avoid, keep },
+      profile: { ...before, avoid, keep },
+    })
     return success({ id })
   })
 }
 
 /** Methods and exercises a profile names that the coach does not have, and a name that another client of hers has. */
-async function unknownNames(coach: Coach, { name, method, avoid, keep }: Profile, id: ClientId | null): Promise<Result<never, Problem> | undefined> {
+async function unknownNames(
+  coach: Coach,
+  { name, method, avoid, keep }: Profile,
+  id: ClientId | null,
+): Promise<Result<never, Problem> | undefined> {
   const { methods, catalogue } = await studioSettings(database(), coach.id)
   const lists = { avoid, keep }
-  const errors = Object.entries(lists).flatMap(([list, ids]) => ids.flatMap((id, at) => (catalogue.has(id) ? [] : [{ pointer: `/${list}/${at}`, kind: 'custom', detail: `${list}[${at + 1}] names an exercise that the library does not have; choose one from the list.` }])))
+  const errors = Object.entries(lists).flatMap(([list, ids]) =>
+    ids.flatMap((id, at) =>
+      catalogue.has(id)
+        ? []
+        : [
+            {
+              pointer: `/${list}/${at}`,
+              kind: 'custom',
+              detail: `${list}[${at + 1}] names an exercise that the library does not have; choose one from the list.`,
+            },
+          ],
+    ),
+  )
   const others = await followers(database(), coach.id)
-  if (others.some(other => other.id !== id && other.name.toLowerCase() === name.toLowerCase())) errors.unshift({ pointer: '/name', kind: 'custom', detail: 'name is borne by another client already; add something that tells the two apart.' })
-  if (!methods.has(method)) errors.unshift({ pointer: '/method', kind: 'custom', detail: 'method must be one of the methods on the Methods page.' })
+  if (others.some(other => other.id !== id && other.name.toLowerCase() === name.toLowerCase()))
+    errors.unshift({
+      pointer: '/name',
+      kind: 'custom',
+      detail: 'name is borne by another client already; add something that tells the two apart.',
+    })
+  if (!methods.has(method))
+    errors.unshift({
+      pointer: '/method',
+      kind: 'custom',
+      detail: 'method must be one of the methods on the Methods page.',
+    })
   return errors.length > 0 ? failure({ kind: 'invalid', errors }) : undefined
 }

@@ -14,26 +14,56 @@ import type { Coach } from './signIn'
 import { exerciseCourses } from './trendsPage'
 
 /** The block so far, as the client is told it: sums, courses, and what was changed and why. */
-export async function report(coach: Coach, clientId: ClientId, today: PlainDate): Promise<Result<ReportView, Problem>> {
+export async function report(
+  coach: Coach,
+  clientId: ClientId,
+  today: PlainDate,
+): Promise<Result<ReportView, Problem>> {
   const db = database()
   const ground = await reviewGround(coach, clientId, 'latest', today, 'block')
   if (!ground.ok) return ground
   const { view, block, question, rows, decided, context, catalogue } = ground.value
   const { expanded, outcomes } = question
-  const [exposures, measurements] = await Promise.all([exposuresOf(db, coach.id, [clientId], addDays(today, -TREND.windowDays)), measurementsOf(db, coach.id, clientId)])
-  const passes = expanded.passes.map(({ at }) => passReview({ ...question, pass: at })).filter(reviewed => reviewed !== undefined)
+  const [exposures, measurements] = await Promise.all([
+    exposuresOf(db, coach.id, [clientId], addDays(today, -TREND.windowDays)),
+    measurementsOf(db, coach.id, clientId),
+  ])
+  const passes = expanded.passes
+    .map(({ at }) => passReview({ ...question, pass: at }))
+    .filter(reviewed => reviewed !== undefined)
   const due = rows.filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead')
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
-  const within = measurements.filter(({ on }) => on >= expanded.from).sort((a, b) => a.on.localeCompare(b.on))
+  const within = measurements
+    .filter(({ on }) => on >= expanded.from)
+    .sort((a, b) => a.on.localeCompare(b.on))
   const { volume } = blockCourse(expanded, outcomes, context)
   // A rotation that is not over yet would make a usual week look short.
   const whole = volume.filter(({ pass }) => (expanded.passes[pass]?.to ?? today) < today)
   return success({
-    name: view.name, title: block.plan.title, from: expanded.from, to: expanded.to, sessionsDone: due.filter(row => stateOf(row, today) === 'done').length, sessionsDue: due.length,
-    setsDone: passes.reduce((sum, { setsDone }) => sum + setsDone, 0), setsDue: passes.reduce((sum, { setsDue }) => sum + setsDue, 0),
-    volume: whole.length > 0 ? whole : volume, exercises: exerciseCourses(exposures, ground.value, today),
-    changes: decided.filter(({ decision, proposal: { change } }) => decision === 'taken' && change.kind !== 'go_on' && change.kind !== 'confirm').map(({ proposal, decidedAt }) => ({ on: decidedAt.toISOString().slice(0, 10), words: adjustmentWords(proposal, nameOf), why: adjustmentReason(proposal) })).reverse(),
-    measured: [...groupedBy(within, ({ kind }) => kind)].flatMap(([kind, own]) => (own.length > 1 ? [{ kind, first: own[0]?.value ?? 0, last: own.at(-1)?.value ?? 0 }] : [])),
+    name: view.name,
+    title: block.plan.title,
+    from: expanded.from,
+    to: expanded.to,
+    sessionsDone: due.filter(row => stateOf(row, today) === 'done').length,
+    sessionsDue: due.length,
+    setsDone: passes.reduce((sum, { setsDone }) => sum + setsDone, 0),
+    setsDue: passes.reduce((sum, { setsDue }) => sum + setsDue, 0),
+    volume: whole.length > 0 ? whole : volume,
+    exercises: exerciseCourses(exposures, ground.value, today),
+    changes: decided
+      .filter(
+        ({ decision, proposal: { change } }) =>
+          decision === 'taken' && change.kind !== 'go_on' && change.kind !== 'confirm',
+      )
+      .map(({ proposal, decidedAt }) => ({
+        on: decidedAt.toISOString().slice(0, 10),
+        words: adjustmentWords(proposal, nameOf),
+        why: adjustmentReason(proposal),
+      }))
+      .reverse(),
+    measured: [...groupedBy(within, ({ kind }) => kind)].flatMap(([kind, own]) =>
+      own.length > 1 ? [{ kind, first: own[0]?.value ?? 0, last: own.at(-1)?.value ?? 0 }] : [],
+    ),
     built: GROUPS.filter(group => modeOf(context, group) === 'build'),
   })
 }

@@ -1,18 +1,44 @@
 import { randomUUID } from 'node:crypto'
-import { type BlockId, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
+import {
+  type BlockId,
+  type ClientId,
+  failure,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { GROUPS } from '#core/catalogue'
 import { adjustmentReason, adjustmentWords, formatDay, JOINT_NAMES } from '#core/format'
 import type { PlanContext } from '#core/method'
 import type { ExpandedBlock } from '#core/progress'
 import { replans, withReplan } from '#core/replan'
-import { type Adjustment, adjustmentKey, ownDecision, passReview, withAdjustment } from '#core/review'
+import {
+  type Adjustment,
+  adjustmentKey,
+  ownDecision,
+  passReview,
+  withAdjustment,
+} from '#core/review'
 import type { Problem } from '#shared/contracts/problem'
-import type { ConfirmBody, DecideBody, PaceView, ReplanBody, ReplanView, ReviewView } from '#shared/contracts/review'
+import type {
+  ConfirmBody,
+  DecideBody,
+  PaceView,
+  ReplanBody,
+  ReplanView,
+  ReviewView,
+} from '#shared/contracts/review'
 import type { z } from 'zod'
 import { database } from '../db/database'
 import { insertDecision, notesSince } from '../db/queries/decisions'
 import { decideMissed } from '../db/queries/training'
-import { aheadRows, missedRows, replanQuestion, type ReviewGround, reviewGround } from './reviewGround'
+import {
+  aheadRows,
+  missedRows,
+  replanQuestion,
+  type ReviewGround,
+  reviewGround,
+} from './reviewGround'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
 
@@ -20,110 +46,307 @@ const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 
 function pacesOf({ learned, view: { facts } }: ReviewGround): readonly PaceView[] {
   return GROUPS.flatMap((group): PaceView[] => {
-    const [own, record, inForce] = [learned.get(group), facts.paceRecords?.[group], facts.recoveryPace?.[group]]
-    return own || record || inForce !== undefined ? [{ group, learned: own ?? null, inForce: inForce ?? 1, by: record?.by ?? (inForce === undefined ? null : 'coach'), since: record?.since ?? null }] : []
+    const [own, record, inForce] = [
+      learned.get(group),
+      facts.paceRecords?.[group],
+      facts.recoveryPace?.[group],
+    ]
+    return own || record || inForce !== undefined
+      ? [
+          {
+            group,
+            learned: own ?? null,
+            inForce: inForce ?? 1,
+            by: record?.by ?? (inForce === undefined ? null : 'coach'),
+            since: record?.since ?? null,
+          },
+        ]
+      : []
   })
 }
 
 /** Of the reviewed rotation and the next, what the client has in an older form or not yet. */
 function toSend({ passes }: ExpandedBlock, pass: number): ReviewView['toSend'] {
-  return [pass, pass + 1].flatMap((at) => {
+  return [pass, pass + 1].flatMap(at => {
     const sessions = passes[at]?.sessions.filter(({ isSkipped }) => !isSkipped) ?? []
     const isSent = sessions.some(({ sent }) => sent !== undefined)
-    const isOlder = sessions.some(({ sent }) => sent === undefined || (sent.isEdited && !sent.isDone && sent.setsDone === 0))
-    return sessions.length > 0 && (isSent ? isOlder : at > pass) ? [{ pass: at, again: isSent }] : []
+    const isOlder = sessions.some(
+      ({ sent }) => sent === undefined || (sent.isEdited && !sent.isDone && sent.setsDone === 0),
+    )
+    return sessions.length > 0 && (isSent ? isOlder : at > pass)
+      ? [{ pass: at, again: isSent }]
+      : []
   })
 }
 
-const withoutContents = (all: ReturnType<typeof replans>): readonly ReplanView[] => all.map(({ refilled, ...one }) => ({ ...one, refilled: refilled.map(({ content: _, ...place }) => place) }))
-const shownTrend = ({ exercise, trend: { verdict, slope, error, count, spanWeeks } }: ReviewGround['question']['trends'][number]) => ({ exercise, verdict, slope, error: Number.isFinite(error) ? error : null, count, spanWeeks })
+const withoutContents = (all: ReturnType<typeof replans>): readonly ReplanView[] =>
+  all.map(({ refilled, ...one }) => ({
+    ...one,
+    refilled: refilled.map(({ content: _, ...place }) => place),
+  }))
+const shownTrend = ({
+  exercise,
+  trend: { verdict, slope, error, count, spanWeeks },
+}: ReviewGround['question']['trends'][number]) => ({
+  exercise,
+  verdict,
+  slope,
+  error: Number.isFinite(error) ? error : null,
+  count,
+  spanWeeks,
+})
 
 /** A rotation of the block being planned: the plan beside the log, and what follows from it. */
-export async function review(coach: Coach, clientId: ClientId, asked: number | 'latest', today: PlainDate): Promise<Result<ReviewView, Problem>> {
+export async function review(
+  coach: Coach,
+  clientId: ClientId,
+  asked: number | 'latest',
+  today: PlainDate,
+): Promise<Result<ReviewView, Problem>> {
   const ground = await reviewGround(coach, clientId, asked, today)
   return ground.ok ? reviewOf(coach, clientId, ground.value, today) : ground
 }
 
-async function reviewOf(coach: Coach, clientId: ClientId, ground: ReviewGround, today: PlainDate): Promise<Result<ReviewView, Problem>> {
+async function reviewOf(
+  coach: Coach,
+  clientId: ClientId,
+  ground: ReviewGround,
+  today: PlainDate,
+): Promise<Result<ReviewView, Problem>> {
   const { view, block, question, decided, rows, reports, catalogue } = ground
   const { expanded, pass, trends } = question
   const reviewed = passReview(question)
   if (!reviewed) return failure(NOT_FOUND)
   const notes = await notesSince(database(), coach.id, clientId, reviewed.from)
-  const closed = new Set(decided.filter(({ decision, pass: at }) => decision === 'refused' || at === pass).map(({ key }) => key))
+  const closed = new Set(
+    decided
+      .filter(({ decision, pass: at }) => decision === 'refused' || at === pass)
+      .map(({ key }) => key),
+  )
   const missed = missedRows(ground, today)
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
   return success({
-    name: view.name, block: { id: block.id, title: block.plan.title, version: block.version, passes: block.plan.passes }, review: reviewed,
+    name: view.name,
+    block: {
+      id: block.id,
+      title: block.plan.title,
+      version: block.version,
+      passes: block.plan.passes,
+    },
+    review: reviewed,
     open: reviewed.adjustments.map(adjustmentKey).filter(key => !closed.has(key)),
-    decisions: decided.map(({ id, pass: at, key, proposal, decision, reason, version, decidedBy, decidedAt }) => ({ id, pass: at, key, words: adjustmentWords(proposal, nameOf), why: adjustmentReason(proposal), decision, reason, version, by: decidedBy, at: decidedAt.toISOString() })),
-    pains: reports.filter(({ on }) => on >= reviewed.from && on <= reviewed.to).map(({ joint, side, score, hasAlarmSign, on }) => ({ on: formatDay(on), words: `${JOINT_NAMES[joint]}, ${side}: ${score} of 10${hasAlarmSign ? ', with an alarm sign' : ''}` })).reverse(),
-    notes: [...notes, ...rows.filter(row => row.pass === pass && row.note !== '').map(row => ({ text: row.note, session: row.name }))],
-    toSend: toSend(expanded, pass), missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })), ahead: aheadRows(ground, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
+    decisions: decided.map(
+      ({ id, pass: at, key, proposal, decision, reason, version, decidedBy, decidedAt }) => ({
+        id,
+        pass: at,
+        key,
+        words: adjustmentWords(proposal, nameOf),
+        why: adjustmentReason(proposal),
+        decision,
+        reason,
+        version,
+        by: decidedBy,
+        at: decidedAt.toISOString(),
+      }),
+    ),
+    pains: reports
+      .filter(({ on }) => on >= reviewed.from && on <= reviewed.to)
+      .map(({ joint, side, score, hasAlarmSign, on }) => ({
+        on: formatDay(on),
+        words: `${JOINT_NAMES[joint]}, ${side}: ${score} of 10${hasAlarmSign ? ', with an alarm sign' : ''}`,
+      }))
+      .reverse(),
+    notes: [
+      ...notes,
+      ...rows
+        .filter(row => row.pass === pass && row.note !== '')
+        .map(row => ({ text: row.note, session: row.name })),
+    ],
+    toSend: toSend(expanded, pass),
+    missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })),
+    ahead: aheadRows(ground, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
     replans: missed[0] ? withoutContents(replans(replanQuestion(ground, missed[0], today))) : [],
-    trends: trends.map(shownTrend), leftOut: ground.leftOut, paces: pacesOf(ground),
+    trends: trends.map(shownTrend),
+    leftOut: ground.leftOut,
+    paces: pacesOf(ground),
   })
 }
 
-const gone = (pointer: string, detail: string): Problem => ({ kind: 'invalid', errors: [{ pointer, kind: 'custom', detail }] })
+const gone = (pointer: string, detail: string): Problem => ({
+  kind: 'invalid',
+  errors: [{ pointer, kind: 'custom', detail }],
+})
 
-interface Kept { readonly coach: Coach, readonly clientId: ClientId, readonly blockId: BlockId, readonly pass: number }
+interface Kept {
+  readonly coach: Coach
+  readonly clientId: ClientId
+  readonly blockId: BlockId
+  readonly pass: number
+}
 
-async function keep({ coach, clientId, blockId, pass }: Kept, proposal: Adjustment, { decision, reason, version }: { readonly decision: 'taken' | 'refused', readonly reason: string, readonly version: number | null }): Promise<void> {
-  await insertDecision(database(), { coachId: coach.id, id: randomUUID(), clientId, blockId, pass, key: adjustmentKey(proposal), proposal, decision, reason, version, decidedBy: coach.name, decidedAt: new Date() })
+async function keep(
+  { coach, clientId, blockId, pass }: Kept,
+  proposal: Adjustment,
+  {
+    decision,
+    reason,
+    version,
+  }: {
+    readonly decision: 'taken' | 'refused'
+    readonly reason: string
+    readonly version: number | null
+  },
+): Promise<void> {
+  await insertDecision(database(), {
+    coachId: coach.id,
+    id: randomUUID(),
+    clientId,
+    blockId,
+    pass,
+    key: adjustmentKey(proposal),
+    proposal,
+    decision,
+    reason,
+    version,
+    decidedBy: coach.name,
+    decidedAt: new Date(),
+  })
 }
 
 /** Takes a proposal into the plan as one step, or keeps that it was refused and why. */
-export async function decideProposal(coach: Coach, clientId: ClientId, asked: number | 'latest', { key, decision, reason, version }: z.output<typeof DecideBody>, today: PlainDate): Promise<Result<{ version: number }, Problem>> {
+export async function decideProposal(
+  coach: Coach,
+  clientId: ClientId,
+  asked: number | 'latest',
+  { key, decision, reason, version }: z.output<typeof DecideBody>,
+  today: PlainDate,
+): Promise<Result<{ version: number }, Problem>> {
   const ground = await reviewGround(coach, clientId, asked, today)
   if (!ground.ok) return ground
   const { question, block, context } = ground.value
-  const proposal = passReview(question)?.adjustments.find(candidate => adjustmentKey(candidate) === key)
-  if (!proposal) return failure(gone('/key', 'key names a proposal that the log no longer supports. Look at the review again.'))
-  const saved = decision === 'taken' ? await taken(coach, block, question.pass + 1, proposal, { version, context }) : success({ version: null })
+  const proposal = passReview(question)?.adjustments.find(
+    candidate => adjustmentKey(candidate) === key,
+  )
+  if (!proposal)
+    return failure(
+      gone(
+        '/key',
+        'key names a proposal that the log no longer supports. Look at the review again.',
+      ),
+    )
+  const saved =
+    decision === 'taken'
+      ? await taken(coach, block, question.pass + 1, proposal, { version, context })
+      : success({ version: null })
   if (!saved.ok) return saved
-  await keep({ coach, clientId, blockId: block.id, pass: question.pass }, proposal, { decision, reason, version: saved.value.version })
+  await keep({ coach, clientId, blockId: block.id, pass: question.pass }, proposal, {
+    decision,
+    reason,
+    version: saved.value.version,
+  })
   return success({ version: saved.value.version ?? block.version })
 }
 
-async function taken(coach: Coach, block: ReviewGround['block'], next: number, proposal: Adjustment, { version, context }: { readonly version: number, readonly context: PlanContext }): Promise<Result<{ version: number | null }, Problem>> {
+async function taken(
+  coach: Coach,
+  block: ReviewGround['block'],
+  next: number,
+  proposal: Adjustment,
+  { version, context }: { readonly version: number; readonly context: PlanContext },
+): Promise<Result<{ version: number | null }, Problem>> {
   const plan = withAdjustment(block.plan, next, proposal, context)
   // What is left to the hand, or goes on, is a decision without a new plan.
-  return plan === block.plan ? success({ version: null }) : savePlan(coach, { blockId: block.id, version, plan })
+  return plan === block.plan
+    ? success({ version: null })
+    : savePlan(coach, { blockId: block.id, version, plan })
 }
 
 /** Chooses what is done about a missed session: the plan changes by one step, and nothing asks about the session again. */
-export async function chooseReplan(coach: Coach, clientId: ClientId, asked: number | 'latest', { session, option, version }: z.output<typeof ReplanBody>, today: PlainDate): Promise<Result<{ version: number }, Problem>> {
+export async function chooseReplan(
+  coach: Coach,
+  clientId: ClientId,
+  asked: number | 'latest',
+  { session, option, version }: z.output<typeof ReplanBody>,
+  today: PlainDate,
+): Promise<Result<{ version: number }, Problem>> {
   const ground = await reviewGround(coach, clientId, asked, today)
   if (!ground.ok) return ground
   const { block, question } = ground.value
-  const missed = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(({ id }) => id === session)
-  if (!missed) return failure(gone('/session', 'session names a session that was done, or was decided about. Look at the review again.'))
+  const missed = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(
+    ({ id }) => id === session,
+  )
+  if (!missed)
+    return failure(
+      gone(
+        '/session',
+        'session names a session that was done, or was decided about. Look at the review again.',
+      ),
+    )
   const asking = replanQuestion(ground.value, missed, today)
   const chosen = replans(asking).find(candidate => candidate.option === option)
-  if (!chosen) return failure(gone('/option', `option ${option} is not possible here any more. Choose one of those the review shows.`))
+  if (!chosen)
+    return failure(
+      gone(
+        '/option',
+        `option ${option} is not possible here any more. Choose one of those the review shows.`,
+      ),
+    )
   const plan = withReplan(block.plan, chosen, asking)
-  const saved = plan === block.plan ? success({ version: null }) : await savePlan(coach, { blockId: block.id, version, plan })
+  const saved =
+    plan === block.plan
+      ? success({ version: null })
+      : await savePlan(coach, { blockId: block.id, version, plan })
   if (!saved.ok) return saved
   await decideMissed(database(), coach.id, clientId, session, option)
-  await keep({ coach, clientId, blockId: block.id, pass: question.pass }, ownDecision('M1', { kind: 'replan', option, session: missed.name, on: missed.on }), { decision: 'taken', reason: '', version: saved.value.version })
+  await keep(
+    { coach, clientId, blockId: block.id, pass: question.pass },
+    ownDecision('M1', { kind: 'replan', option, session: missed.name, on: missed.on }),
+    { decision: 'taken', reason: '', version: saved.value.version },
+  )
   return success({ version: saved.value.version ?? block.version })
 }
 
 /** What could be done about a session that will be missed, before it is. */
-export async function replansFor(coach: Coach, clientId: ClientId, asked: number | 'latest', session: string, today: PlainDate): Promise<Result<{ replans: readonly ReplanView[] }, Problem>> {
+export async function replansFor(
+  coach: Coach,
+  clientId: ClientId,
+  asked: number | 'latest',
+  session: string,
+  today: PlainDate,
+): Promise<Result<{ replans: readonly ReplanView[] }, Problem>> {
   const ground = await reviewGround(coach, clientId, asked, today)
   if (!ground.ok) return ground
-  const row = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(({ id }) => id === session)
-  return row ? success({ replans: withoutContents(replans(replanQuestion(ground.value, row, today))) }) : failure({ kind: 'not-found', what: 'session' })
+  const row = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(
+    ({ id }) => id === session,
+  )
+  return row
+    ? success({ replans: withoutContents(replans(replanQuestion(ground.value, row, today))) })
+    : failure({ kind: 'not-found', what: 'session' })
 }
 
 /** An estimate that was questioned is right after all: from now on it is reckoned with. */
-export async function confirmValue(coach: Coach, clientId: ClientId, asked: number | 'latest', value: z.output<typeof ConfirmBody>, today: PlainDate): Promise<Result<{ version: number }, Problem>> {
+export async function confirmValue(
+  coach: Coach,
+  clientId: ClientId,
+  asked: number | 'latest',
+  value: z.output<typeof ConfirmBody>,
+  today: PlainDate,
+): Promise<Result<{ version: number }, Problem>> {
   const ground = await reviewGround(coach, clientId, asked, today)
   if (!ground.ok) return ground
   const { block, question, leftOut } = ground.value
-  if (!leftOut.some(one => one.exercise === value.exercise && one.on === value.on && one.value === value.value)) return failure(gone('/value', 'value names no estimate that was questioned. Look at the review again.'))
-  await keep({ coach, clientId, blockId: block.id, pass: question.pass }, ownDecision('O1', { kind: 'confirm', ...value }), { decision: 'taken', reason: '', version: null })
+  if (
+    !leftOut.some(
+      one => one.exercise === value.exercise && one.on === value.on && one.value === value.value,
+    )
+  )
+    return failure(
+      gone('/value', 'value names no estimate that was questioned. Look at the review again.'),
+    )
+  await keep(
+    { coach, clientId, blockId: block.id, pass: question.pass },
+    ownDecision('O1', { kind: 'confirm', ...value }),
+    { decision: 'taken', reason: '', version: null },
+  )
   return success({ version: block.version })
 }

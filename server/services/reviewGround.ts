@@ -1,4 +1,12 @@
-import { addDays, type ClientId, failure, groupedBy, type PlainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  type ClientId,
+  failure,
+  groupedBy,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { type Catalogue, catalogueWith } from '#core/catalogue'
 import { type LeftOut, sifted, TREND } from '#core/log'
 import { contextWith, type PlanContext } from '#core/method'
@@ -39,7 +47,10 @@ export interface ReviewGround {
   readonly learned: ReturnType<typeof learnedFrom>
 }
 
-export function stateOf({ finishedAt, startedAt, missedDecision, on }: Row, today: PlainDate): SessionOutcome['state'] {
+export function stateOf(
+  { finishedAt, startedAt, missedDecision, on }: Row,
+  today: PlainDate,
+): SessionOutcome['state'] {
   if (finishedAt) return 'done'
   if (startedAt) return 'begun'
   if (missedDecision !== null) return 'decided'
@@ -47,7 +58,13 @@ export function stateOf({ finishedAt, startedAt, missedDecision, on }: Row, toda
 }
 
 /** Plan, log and what is known besides, of one rotation of the block being planned; the sets of the last weeks, or of the whole block. */
-export async function reviewGround(coach: Coach, clientId: ClientId, asked: number | 'latest', today: PlainDate, reach: 'weeks' | 'block' = 'weeks'): Promise<Result<ReviewGround, Problem>> {
+export async function reviewGround(
+  coach: Coach,
+  clientId: ClientId,
+  asked: number | 'latest',
+  today: PlainDate,
+  reach: 'weeks' | 'block' = 'weeks',
+): Promise<Result<ReviewGround, Problem>> {
   const db = database()
   const found = await client(coach, clientId)
   if (!found.ok) return found
@@ -57,40 +74,112 @@ export async function reviewGround(coach: Coach, clientId: ClientId, asked: numb
   const context = contextWith(method, facts, catalogue)
   const since = addDays(today, -LEARNING_DAYS)
   const [sent, rows, exposures, reports, decided, trained, done] = await Promise.all([
-    sentOf(db, coach.id, block.id), outcomesOf(db, coach.id, block.id), exposuresOf(db, coach.id, [clientId], since), painReportsOf(db, coach.id, clientId), decisionsOf(db, coach.id, block.id), trainedSince(db, coach.id, clientId, since), lastDone(db, coach.id, clientId),
+    sentOf(db, coach.id, block.id),
+    outcomesOf(db, coach.id, block.id),
+    exposuresOf(db, coach.id, [clientId], since),
+    painReportsOf(db, coach.id, clientId),
+    decisionsOf(db, coach.id, block.id),
+    trainedSince(db, coach.id, clientId, since),
+    lastDone(db, coach.id, clientId),
   ])
-  const expanded = issuedBlock(expandedBlock(block.plan, context), sent.map(row => ({ ...row, content: SessionContract.parse(row.content) })))
+  const expanded = issuedBlock(
+    expandedBlock(block.plan, context),
+    sent.map(row => ({ ...row, content: SessionContract.parse(row.content) })),
+  )
   // The one most lately begun that anything is known of.
-  const pass = asked === 'latest' ? Math.max(0, ...rows.filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead').map(row => row.pass)) : asked
-  const from = reach === 'block' ? block.plan.startsOn : expanded.passes[Math.max(0, pass - 1)]?.from ?? block.plan.startsOn
+  const pass =
+    asked === 'latest'
+      ? Math.max(
+          0,
+          ...rows
+            .filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead')
+            .map(row => row.pass),
+        )
+      : asked
+  const from =
+    reach === 'block'
+      ? block.plan.startsOn
+      : (expanded.passes[Math.max(0, pass - 1)]?.from ?? block.plan.startsOn)
   const sets = await setsSince(db, coach.id, clientId, from < since ? from : since)
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
-  const outcomes = new Map([...groupedBy(rows, row => row.pass)].map(([at, own]) => [at, own.map((row): SessionOutcome => ({ day: row.day, place: row.place, state: stateOf(row, today), sets: bySession.get(row.id) ?? [], minutes: row.minutes, isRecovered: row.isRecovered }))]))
-  const { used, leftOut } = sifted(exposures, siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }))
+  const outcomes = new Map(
+    [...groupedBy(rows, row => row.pass)].map(([at, own]) => [
+      at,
+      own.map((row): SessionOutcome => ({
+        day: row.day,
+        place: row.place,
+        state: stateOf(row, today),
+        sets: bySession.get(row.id) ?? [],
+        minutes: row.minutes,
+        isRecovered: row.isRecovered,
+      })),
+    ]),
+  )
+  const { used, leftOut } = sifted(
+    exposures,
+    siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
+  )
   const trendFrom = addDays(today, -TREND.windowDays)
   return success({
-    view: found.value, block, context, catalogue, rows, decided, reports, leftOut: leftOut.filter(({ on }) => on >= trendFrom),
-    question: { expanded, pass, context, outcomes, trends: trendsOfUsed(used.filter(({ on }) => on >= trendFrom)), lastDone: done },
-    learned: learnedFrom({ sessions: trained, sets, values: used, painfulDays: painfulDaysOf(reports) }, facts, context),
+    view: found.value,
+    block,
+    context,
+    catalogue,
+    rows,
+    decided,
+    reports,
+    leftOut: leftOut.filter(({ on }) => on >= trendFrom),
+    question: {
+      expanded,
+      pass,
+      context,
+      outcomes,
+      trends: trendsOfUsed(used.filter(({ on }) => on >= trendFrom)),
+      lastDone: done,
+    },
+    learned: learnedFrom(
+      { sessions: trained, sets, values: used, painfulDays: painfulDaysOf(reports) },
+      facts,
+      context,
+    ),
   })
 }
 
 /** Sessions of the reviewed rotation that were missed and not decided about, by date. */
-export function missedRows({ rows, question: { pass } }: ReviewGround, today: PlainDate): readonly Row[] {
+export function missedRows(
+  { rows, question: { pass } }: ReviewGround,
+  today: PlainDate,
+): readonly Row[] {
   return rows.filter(row => row.pass === pass && stateOf(row, today) === 'missed')
 }
 
 /** Sessions the client has and nobody has begun, from today on: any of them may turn out not to be possible. */
-export function aheadRows({ rows, question: { pass } }: ReviewGround, today: PlainDate): readonly Row[] {
+export function aheadRows(
+  { rows, question: { pass } }: ReviewGround,
+  today: PlainDate,
+): readonly Row[] {
   return rows.filter(row => row.pass === pass && stateOf(row, today) === 'ahead')
 }
 
 /** What a re-plan of a missed session is reckoned on. */
-export function replanQuestion({ rows, question, block, context }: ReviewGround, missed: Row, today: PlainDate): ReplanQuestion {
+export function replanQuestion(
+  { rows, question, block, context }: ReviewGround,
+  missed: Row,
+  today: PlainDate,
+): ReplanQuestion {
   const closed = (block.plan.block?.events ?? []).filter(({ effect }) => effect === 'skip')
   return {
-    expanded: question.expanded, missed: { pass: missed.pass, day: missed.day, place: missed.place }, today, context, isAnchored: block.plan.rotation.anchor.kind === 'weekday',
-    missedLately: rows.filter(row => stateOf(row, today) === 'missed' && row.on > addDays(missed.on, -WEEK) && row.on < addDays(missed.on, WEEK)).length,
+    expanded: question.expanded,
+    missed: { pass: missed.pass, day: missed.day, place: missed.place },
+    today,
+    context,
+    isAnchored: block.plan.rotation.anchor.kind === 'weekday',
+    missedLately: rows.filter(
+      row =>
+        stateOf(row, today) === 'missed' &&
+        row.on > addDays(missed.on, -WEEK) &&
+        row.on < addDays(missed.on, WEEK),
+    ).length,
     isClosed: date => closed.some(({ from, to }) => from <= date && date <= to),
   }
 }

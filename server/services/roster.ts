@@ -19,10 +19,23 @@ import { trendsOf } from './trends'
  * One query per kind, whatever the number of clients. What follows from a plan or a log by heavier reckoning is
  * remembered in this process under the versions it was made from, so a stale answer cannot be given; a restart only costs time.
  */
-interface PlanSide { readonly title: string, readonly startsOn: PlainDate, readonly passes: number, readonly strip: RotationStrip, readonly days: readonly { readonly name: string, readonly isRest: boolean, readonly minutes: number | null }[] }
+interface PlanSide {
+  readonly title: string
+  readonly startsOn: PlainDate
+  readonly passes: number
+  readonly strip: RotationStrip
+  readonly days: readonly {
+    readonly name: string
+    readonly isRest: boolean
+    readonly minutes: number | null
+  }[]
+}
 
 /** What follows from the log of a client on a day. */
-interface LogSide { readonly sessions: readonly SessionLine[], readonly trends: readonly { readonly exercise: string, readonly trend: Trend }[] }
+interface LogSide {
+  readonly sessions: readonly SessionLine[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
+}
 
 const MOST_REMEMBERED = 20_000
 const planSides = new LRUCache<string, PlanSide>({ max: MOST_REMEMBERED })
@@ -44,47 +57,114 @@ const AROUND_DAYS = 14
 export async function roster(coach: Coach, today: PlainDate): Promise<RosterView> {
   const db = database()
   const [lines, settings, reports, clearances, archived] = await Promise.all([
-    rosterLines(db, coach.id), studioSettings(db, coach.id), allPainReports(db, coach.id), allClearances(db, coach.id), archivedCount(db, coach.id),
+    rosterLines(db, coach.id),
+    studioSettings(db, coach.id),
+    allPainReports(db, coach.id),
+    allClearances(db, coach.id),
+    archivedCount(db, coach.id),
   ])
-  const keys = { plan: keysOf(lines, line => planKey(coach, line, settings)), log: keysOf(lines, line => [coach.id, line.id, line.trainingRevision, today].join(' ')) }
-  await Promise.all([learnPlans(db, coach, lines, keys.plan, settings), learnLogs(db, coach, lines, keys.log, today)])
-  const [ofReports, ofClearances] = [groupedBy(reports, of => of.clientId), groupedBy(clearances, of => of.clientId)]
-  const entries = lines.map((line) => {
+  const keys = {
+    plan: keysOf(lines, line => planKey(coach, line, settings)),
+    log: keysOf(lines, line => [coach.id, line.id, line.trainingRevision, today].join(' ')),
+  }
+  await Promise.all([
+    learnPlans(db, coach, lines, keys.plan, settings),
+    learnLogs(db, coach, lines, keys.log, today),
+  ])
+  const [ofReports, ofClearances] = [
+    groupedBy(reports, of => of.clientId),
+    groupedBy(clearances, of => of.clientId),
+  ]
+  const entries = lines.map(line => {
     const { sessions, trends } = logSides.get(keys.log.get(line.id) ?? '') ?? NO_LOG
     return entry({
-      line, settings, today, trends, plan: planSides.get(keys.plan.get(line.id) ?? ''), sessions: sessions.filter(({ blockId }) => blockId === line.blockId),
-      reports: ofReports.get(line.id) ?? [], clearances: ofClearances.get(line.id) ?? [],
+      line,
+      settings,
+      today,
+      trends,
+      plan: planSides.get(keys.plan.get(line.id) ?? ''),
+      sessions: sessions.filter(({ blockId }) => blockId === line.blockId),
+      reports: ofReports.get(line.id) ?? [],
+      clearances: ofClearances.get(line.id) ?? [],
     })
   })
-  return { studio: coach.studio, archived, clients: entries.sort((a, b) => byPressure(sortable(a), sortable(b))) }
+  return {
+    studio: coach.studio,
+    archived,
+    clients: entries.sort((a, b) => byPressure(sortable(a), sortable(b))),
+  }
 }
 
-function keysOf(lines: readonly Line[], key: (line: Line) => string): ReadonlyMap<ClientId, string> {
+function keysOf(
+  lines: readonly Line[],
+  key: (line: Line) => string,
+): ReadonlyMap<ClientId, string> {
   return new Map(lines.map(line => [line.id, key(line)]))
 }
 
-function planKey(coach: Coach, { id, revision, blockId, version, method }: Line, settings: StudioSettings): string {
+function planKey(
+  coach: Coach,
+  { id, revision, blockId, version, method }: Line,
+  settings: StudioSettings,
+): string {
   return [coach.id, id, revision, blockId, version, method, settings.key].join(' ')
 }
 
-async function learnPlans(db: Database, coach: Coach, lines: readonly Line[], keys: ReadonlyMap<ClientId, string>, settings: StudioSettings): Promise<void> {
-  const unknown = lines.filter(({ id, blockId }) => blockId !== null && !planSides.has(keys.get(id) ?? ''))
+async function learnPlans(
+  db: Database,
+  coach: Coach,
+  lines: readonly Line[],
+  keys: ReadonlyMap<ClientId, string>,
+  settings: StudioSettings,
+): Promise<void> {
+  const unknown = lines.filter(
+    ({ id, blockId }) => blockId !== null && !planSides.has(keys.get(id) ?? ''),
+  )
   const methods = new Map(lines.map(({ id, method }) => [id, method]))
-  for (const { id, facts, plan: { title, startsOn, passes, rotation } } of await plansOf(db, coach.id, unknown.map(({ id }) => id))) {
+  for (const {
+    id,
+    facts,
+    plan: { title, startsOn, passes, rotation },
+  } of await plansOf(
+    db,
+    coach.id,
+    unknown.map(({ id }) => id),
+  )) {
     planSides.set(keys.get(id) ?? '', {
-      title, startsOn, passes, strip: rotationStrip(rotation, contextIn(settings, methods.get(id) ?? '', facts)),
-      days: rotation.days.map(day => ({ name: dayName(day), isRest: day.role === 'rest', minutes: day.minuteLimit ?? null })),
+      title,
+      startsOn,
+      passes,
+      strip: rotationStrip(rotation, contextIn(settings, methods.get(id) ?? '', facts)),
+      days: rotation.days.map(day => ({
+        name: dayName(day),
+        isRest: day.role === 'rest',
+        minutes: day.minuteLimit ?? null,
+      })),
     })
   }
 }
 
-async function learnLogs(db: Database, coach: Coach, lines: readonly Line[], keys: ReadonlyMap<ClientId, string>, today: PlainDate): Promise<void> {
+async function learnLogs(
+  db: Database,
+  coach: Coach,
+  lines: readonly Line[],
+  keys: ReadonlyMap<ClientId, string>,
+  today: PlainDate,
+): Promise<void> {
   const unknown = lines.filter(({ id }) => !logSides.has(keys.get(id) ?? '')).map(({ id }) => id)
   const [sessions, exposures] = await Promise.all([
-    sessionsAround(db, coach.id, unknown, { from: addDays(today, -AROUND_DAYS), to: addDays(today, AROUND_DAYS) }), exposuresOf(db, coach.id, unknown, addDays(today, -TREND.windowDays)),
+    sessionsAround(db, coach.id, unknown, {
+      from: addDays(today, -AROUND_DAYS),
+      to: addDays(today, AROUND_DAYS),
+    }),
+    exposuresOf(db, coach.id, unknown, addDays(today, -TREND.windowDays)),
   ])
   const byClient = groupedBy(exposures, ({ clientId }) => clientId)
-  for (const id of unknown) logSides.set(keys.get(id) ?? '', { sessions: sessions.get(id) ?? [], trends: trendsOf(byClient.get(id) ?? []) })
+  for (const id of unknown)
+    logSides.set(keys.get(id) ?? '', {
+      sessions: sessions.get(id) ?? [],
+      trends: trendsOf(byClient.get(id) ?? []),
+    })
 }
 
 interface Known {
@@ -92,61 +172,131 @@ interface Known {
   readonly settings: StudioSettings
   readonly today: PlainDate
   readonly plan: PlanSide | undefined
-  readonly trends: readonly { readonly exercise: string, readonly trend: Trend }[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
   readonly sessions: readonly SessionLine[]
   readonly reports: readonly Awaited<ReturnType<typeof allPainReports>>[number][]
   readonly clearances: readonly Awaited<ReturnType<typeof allClearances>>[number][]
 }
 
-function needsOf({ today, plan, sessions, trends: known, reports, clearances }: Known): readonly Need[] {
+function needsOf({
+  today,
+  plan,
+  sessions,
+  trends: known,
+  reports,
+  clearances,
+}: Known): readonly Need[] {
   const levels = reports.length === 0 ? {} : painOf(reports, clearances)
   return clientNeeds({
-    today, sessions: sessions satisfies readonly RosterSession[], trends: known, attention: plan?.strip.attention ?? [],
-    block: plan ? { startsOn: plan.startsOn, passes: plan.passes, lengthDays: plan.days.length } : null,
+    today,
+    sessions: sessions satisfies readonly RosterSession[],
+    trends: known,
+    attention: plan?.strip.attention ?? [],
+    block: plan
+      ? { startsOn: plan.startsOn, passes: plan.passes, lengthDays: plan.days.length }
+      : null,
     pains: Object.entries(levels).flatMap(([joint, level]) => {
       const last = latestReport(reports, joint as keyof typeof levels)
-      return last ? [{ level, joint: last.joint, side: last.side, score: Math.max(last.score, last.nextMorning ?? 0), on: last.on }] : []
+      return last
+        ? [
+            {
+              level,
+              joint: last.joint,
+              side: last.side,
+              score: Math.max(last.score, last.nextMorning ?? 0),
+              on: last.on,
+            },
+          ]
+        : []
     }),
   })
 }
 
 function entry(known: Known): RosterEntry {
-  const { line: { id, name, about, isFlagged, laterUntil, starts }, today, settings, plan, sessions } = known
+  const {
+    line: { id, name, about, isFlagged, laterUntil, starts },
+    today,
+    settings,
+    plan,
+    sessions,
+  } = known
   const needs = needsOf(known)
   const isLater = laterUntil !== null && laterUntil > today
   return {
-    id, name, about, isFlagged, laterUntil: isLater ? laterUntil : null, section: isLater ? 'steady' : rosterSection(needs),
+    id,
+    name,
+    about,
+    isFlagged,
+    laterUntil: isLater ? laterUntil : null,
+    section: isLater ? 'steady' : rosterSection(needs),
     needs: needs.map(need => ({
-      kind: need.kind, ...needWords(need, { today, exercise: exercise => settings.catalogue.get(exercise)?.name ?? exercise }),
-      to: placeOf(need, id), session: need.kind === 'missed_session' ? need.session : null,
+      kind: need.kind,
+      ...needWords(need, {
+        today,
+        exercise: exercise => settings.catalogue.get(exercise)?.name ?? exercise,
+      }),
+      to: placeOf(need, id),
+      session: need.kind === 'missed_session' ? need.session : null,
     })),
     next: nextOf(plan, sessions, startsByWeekday(starts), today),
-    block: plan ? { title: plan.title, startsOn: plan.startsOn, passes: plan.passes, flexorsPer7Days: plan.strip.flexorsPer7Days, tricepsPer7Days: plan.strip.tricepsPer7Days, isEmpty: plan.strip.isUnallocated, days: stripDays(plan, sessions, today) } : null,
+    block: plan
+      ? {
+          title: plan.title,
+          startsOn: plan.startsOn,
+          passes: plan.passes,
+          flexorsPer7Days: plan.strip.flexorsPer7Days,
+          tricepsPer7Days: plan.strip.tricepsPer7Days,
+          isEmpty: plan.strip.isUnallocated,
+          days: stripDays(plan, sessions, today),
+        }
+      : null,
   }
 }
 
 /** Where each need is settled. */
 function placeOf({ kind }: Need, id: ClientId): string {
   const page: Readonly<Record<Need['kind'], string>> = {
-    pain: 'history#joints', missed_session: 'history#sessions', falling: 'history#trends', not_opened: 'history#sessions', not_sent: 'split', block_ends: 'split', out_of_band: 'split',
+    pain: 'history#joints',
+    missed_session: 'history#sessions',
+    falling: 'history#trends',
+    not_opened: 'history#sessions',
+    not_sent: 'split',
+    block_ends: 'split',
+    out_of_band: 'split',
   }
   return `/clients/${id}/${page[kind]}`
 }
 
 function startsByWeekday(starts: string): ReadonlyMap<number, string> {
-  return new Map(starts.split(',').filter(Boolean).map(pair => [Number(pair.slice(0, 1)), pair.slice(2)]))
+  return new Map(
+    starts
+      .split(',')
+      .filter(Boolean)
+      .map(pair => [Number(pair.slice(0, 1)), pair.slice(2)]),
+  )
 }
 
 /** When a client usually starts where the profile says nothing. */
 const USUAL_START = '17:30'
 
 /** The next session: a dated one that is not done, else what the rotation says of today and the days after it. */
-function nextOf(plan: PlanSide | undefined, sessions: readonly SessionLine[], starts: ReadonlyMap<number, string>, today: PlainDate): RosterEntry['next'] {
+function nextOf(
+  plan: PlanSide | undefined,
+  sessions: readonly SessionLine[],
+  starts: ReadonlyMap<number, string>,
+  today: PlainDate,
+): RosterEntry['next'] {
   if (!plan) return null
   const usual = [...starts.values()][0] ?? USUAL_START
   const at = (on: PlainDate) => starts.get(isoWeekday(on)) ?? usual
   const dated = sessions.find(({ on, isDone, isDecided }) => on >= today && !isDone && !isDecided)
-  if (dated) return { on: dated.on, start: at(dated.on), name: dated.name, minutes: plan.days[dated.day]?.minutes ?? null }
+  if (dated)
+    return {
+      on: dated.on,
+      start: at(dated.on),
+      name: dated.name,
+      minutes: plan.days[dated.day]?.minutes ?? null,
+    }
   const isDoneToday = sessions.some(({ on, isDone }) => on === today && isDone)
   for (let ahead = isDoneToday ? 1 : 0; ahead <= plan.days.length; ahead++) {
     const on = addDays(today, ahead)
@@ -157,13 +307,29 @@ function nextOf(plan: PlanSide | undefined, sessions: readonly SessionLine[], st
   return null
 }
 
-function stripDays(plan: PlanSide, sessions: readonly SessionLine[], today: PlainDate): NonNullable<RosterEntry['block']>['days'] {
+function stripDays(
+  plan: PlanSide,
+  sessions: readonly SessionLine[],
+  today: PlainDate,
+): NonNullable<RosterEntry['block']>['days'] {
   const pass = placeOn(plan.days.length, plan.startsOn, today)?.pass
   return plan.strip.days.map((sets, at) => {
     const own = sessions.filter(session => session.pass === pass && session.day === at)
     const isMissed = own.some(({ isDone, isDecided, on }) => !isDone && (isDecided || on < today))
-    const state = own.length === 0 ? 'planned' : own.every(({ isDone }) => isDone) ? 'done' : isMissed ? 'missed' : 'ahead'
-    return { ...sets, name: plan.days[at]?.name ?? '', isRest: plan.days[at]?.isRest ?? false, state }
+    const state =
+      own.length === 0
+        ? 'planned'
+        : own.every(({ isDone }) => isDone)
+          ? 'done'
+          : isMissed
+            ? 'missed'
+            : 'ahead'
+    return {
+      ...sets,
+      name: plan.days[at]?.name ?? '',
+      isRest: plan.days[at]?.isRest ?? false,
+      state,
+    }
   })
 }
 

@@ -8,15 +8,29 @@ import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
 
 /** Saves a plan if it was made from the newest version; else says what the newest is and writes nothing. */
-export async function savePlan(coach: Coach, save: { blockId: BlockId, version: number, plan: PlanDocument }): Promise<Result<{ version: number, savedAt: string }, Problem>> {
+export async function savePlan(
+  coach: Coach,
+  save: { blockId: BlockId; version: number; plan: PlanDocument },
+): Promise<Result<{ version: number; savedAt: string }, Problem>> {
   const db = database()
   const { catalogue } = await studioSettings(db, coach.id)
   const unknown = unknownExercises(save.plan, catalogue)
   // Ownership decides first: another coach's block is absent, whatever its plan names.
-  if (unknown.length > 0 && await blockExists(db, coach.id, save.blockId)) return failure({ kind: 'invalid', errors: unknown.map(({ day, exercise }) => ({ pointer: day === null ? '/plan/oneOffs' : `/plan/rotation/days/${day}`, kind: 'custom', detail: `${day === null ? 'A single date or a kept version' : `Day ${day + 1}`} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.` })) })
+  if (unknown.length > 0 && (await blockExists(db, coach.id, save.blockId)))
+    return failure({
+      kind: 'invalid',
+      errors: unknown.map(({ day, exercise }) => ({
+        pointer: day === null ? '/plan/oneOffs' : `/plan/rotation/days/${day}`,
+        kind: 'custom',
+        detail: `${day === null ? 'A single date or a kept version' : `Day ${day + 1}`} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.`,
+      })),
+    })
   const saved = await savePlanOver(db, { coachId: coach.id, ...save })
   if (saved) return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })
   const current = await blockOf(db, coach.id, save.blockId)
   if (!current) return failure({ kind: 'not-found', what: 'block' })
-  return failure({ kind: 'stale-version', current: { ...current, savedAt: current.savedAt.toISOString() } })
+  return failure({
+    kind: 'stale-version',
+    current: { ...current, savedAt: current.savedAt.toISOString() },
+  })
 }

@@ -3,7 +3,11 @@ import { failure, type Result, success } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import type { KeepSessionBody, OwnSessionTemplate } from '#shared/contracts/sessionTemplate'
 import { database } from '../db/database'
-import { deleteSessionTemplate, insertSessionTemplate, sessionTemplatesOf } from '../db/queries/sessionTemplates'
+import {
+  deleteSessionTemplate,
+  insertSessionTemplate,
+  sessionTemplatesOf,
+} from '../db/queries/sessionTemplates'
 import type { Coach } from './signIn'
 
 /** More templates than a list can be looked through. */
@@ -19,16 +23,28 @@ function refused(detail: string): Result<never, Problem> {
 }
 
 /** Keeps a session as a template under a name of its own. */
-export async function keepSession(coach: Coach, { name, reason, content }: KeepSessionBody): Promise<Result<{ id: string }, Problem>> {
+export async function keepSession(
+  coach: Coach,
+  { name, reason, content }: KeepSessionBody,
+): Promise<Result<{ id: string }, Problem>> {
   const own = await sessionTemplatesOf(database(), coach.id)
-  if (own.some(template => template.name.toLowerCase() === name.toLowerCase())) return refused(`name ${JSON.stringify(name)} is taken by another template; choose another.`)
-  if (own.length >= MOST_TEMPLATES) return refused(`name cannot be added: ${MOST_TEMPLATES} templates are kept already; remove one first.`)
+  if (own.some(template => template.name.toLowerCase() === name.toLowerCase()))
+    return refused(`name ${JSON.stringify(name)} is taken by another template; choose another.`)
+  if (own.length >= MOST_TEMPLATES)
+    return refused(
+      `name cannot be added: ${MOST_TEMPLATES} templates are kept already; remove one first.`,
+    )
   const id = randomUUID()
   await insertSessionTemplate(database(), coach.id, { id, name, reason, content })
   return success({ id })
 }
 
 /** Removes a template; sessions that were made from it stay as they are. */
-export async function removeSessionTemplate(coach: Coach, id: string): Promise<Result<{ id: string }, Problem>> {
-  return await deleteSessionTemplate(database(), coach.id, id) ? success({ id }) : failure({ kind: 'not-found', what: 'template' })
+export async function removeSessionTemplate(
+  coach: Coach,
+  id: string,
+): Promise<Result<{ id: string }, Problem>> {
+  return (await deleteSessionTemplate(database(), coach.id, id))
+    ? success({ id })
+    : failure({ kind: 'not-found', what: 'template' })
 }

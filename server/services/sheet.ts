@@ -20,7 +20,14 @@ import { placedReports } from './pain'
 import type { SheetReader } from './sheetLinks'
 
 /** Days of sessions on a sheet, back and ahead; of log behind its numbers; and around today, days for which shorter ways are made. */
-const DAYS = { back: 14, ahead: 21, finishedBack: 7, log: 180, shortBack: 1, shortAhead: 7 } as const
+const DAYS = {
+  back: 14,
+  ahead: 21,
+  finishedBack: 7,
+  log: 180,
+  shortBack: 1,
+  shortAhead: 7,
+} as const
 
 type SentRow = Awaited<ReturnType<typeof sentAround>>[number]
 
@@ -35,52 +42,124 @@ export interface SheetGround {
 }
 
 /** Reads what a client's sheets are made with. */
-export async function sheetGround({ coach, clientId }: Pick<SheetReader, 'coach' | 'clientId'>, today: PlainDate): Promise<Result<SheetGround, Problem>> {
+export async function sheetGround(
+  { coach, clientId }: Pick<SheetReader, 'coach' | 'clientId'>,
+  today: PlainDate,
+): Promise<Result<SheetGround, Problem>> {
   const db = database()
   const [found, profile, reports, clearances, sets] = await Promise.all([
-    client(coach, clientId), profileOf(db, coach.id, clientId), painReportsOf(db, coach.id, clientId), clearancesOf(db, coach.id, clientId), setsSince(db, coach.id, clientId, addDays(today, -DAYS.log)),
+    client(coach, clientId),
+    profileOf(db, coach.id, clientId),
+    painReportsOf(db, coach.id, clientId),
+    clearancesOf(db, coach.id, clientId),
+    setsSince(db, coach.id, clientId, addDays(today, -DAYS.log)),
   ])
   if (!found.ok) return found
   const { method, facts, library } = found.value
   const placed = placedReports(reports)
   // What a clearance has answered is over; a phone that knew of it would judge it again.
-  const open = placed.filter(({ joint, atHour }) => !clearances.some(clearance => clearance.joint === joint && clearance.atHour >= atHour))
+  const open = placed.filter(
+    ({ joint, atHour }) =>
+      !clearances.some(clearance => clearance.joint === joint && clearance.atHour >= atHour),
+  )
   return success({
-    view: found.value, context: contextWith(method, facts, catalogueWith(library)), unit: ProfileContract.parse(profile?.profile).units,
-    levels: painBySide(placed, clearances), reports: open, log: exposuresByExercise(sets),
+    view: found.value,
+    context: contextWith(method, facts, catalogueWith(library)),
+    unit: ProfileContract.parse(profile?.profile).units,
+    levels: painBySide(placed, clearances),
+    reports: open,
+    log: exposuresByExercise(sets),
   })
 }
 
 /** One dated session as the phone, and the coach beside it, holds it. */
-export function sheetOf(row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' | 'blockId' | 'pass' | 'day'>, ground: SheetGround, isShortenable: boolean) {
+export function sheetOf(
+  row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' | 'blockId' | 'pass' | 'day'>,
+  ground: SheetGround,
+  isShortenable: boolean,
+) {
   const { view, context, unit, levels, log } = ground
   const { block } = view
   const plan = block?.id === row.blockId ? block.plan : undefined
   return sheetSession({
-    id: row.id, on: row.on, name: row.name, content: SessionContract.parse(row.prescribed), pass: Math.max(0, row.pass), context, unit, log, pain: levels,
-    minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null, isDeload: plan?.block?.deloads?.includes(row.pass) ?? false, rules: plan?.block?.rules,
-    steps: new Map((plan?.block?.exceptions ?? []).flatMap(exception => (exception.kind === 'load' && exception.pass === row.pass ? [[exception.exercise, exception.step] as const] : []))),
-    ...(plan && isShortenable && { shortening: { weeks: groupWeeks(rotationLedger(plan.rotation, context)), lengthDays: plan.rotation.days.length } }),
+    id: row.id,
+    on: row.on,
+    name: row.name,
+    content: SessionContract.parse(row.prescribed),
+    pass: Math.max(0, row.pass),
+    context,
+    unit,
+    log,
+    pain: levels,
+    minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null,
+    isDeload: plan?.block?.deloads?.includes(row.pass) ?? false,
+    rules: plan?.block?.rules,
+    steps: new Map(
+      (plan?.block?.exceptions ?? []).flatMap(exception =>
+        exception.kind === 'load' && exception.pass === row.pass
+          ? [[exception.exercise, exception.step] as const]
+          : [],
+      ),
+    ),
+    ...(plan &&
+      isShortenable && {
+        shortening: {
+          weeks: groupWeeks(rotationLedger(plan.rotation, context)),
+          lengthDays: plan.rotation.days.length,
+        },
+      }),
   })
 }
 
 /** A client's sheet: what she was sent around today, with what was logged of it. Nothing else of the coach's is on it. */
-export async function sheet(reader: SheetReader, today: PlainDate): Promise<Result<SheetView, Problem>> {
+export async function sheet(
+  reader: SheetReader,
+  today: PlainDate,
+): Promise<Result<SheetView, Problem>> {
   const db = database()
-  const [ground, rows] = await Promise.all([sheetGround(reader, today), sentAround(db, reader.coach.id, reader.clientId, { from: addDays(today, -DAYS.back), to: addDays(today, DAYS.ahead) })])
+  const [ground, rows] = await Promise.all([
+    sheetGround(reader, today),
+    sentAround(db, reader.coach.id, reader.clientId, {
+      from: addDays(today, -DAYS.back),
+      to: addDays(today, DAYS.ahead),
+    }),
+  ])
   if (!ground.ok) return ground
-  const shown = rows.filter(({ on, finishedAt }) => !finishedAt || daysBetween(on, today) <= DAYS.finishedBack)
-  const entries = await entriesOf(db, reader.coach.id, shown.map(({ id }) => id))
+  const shown = rows.filter(
+    ({ on, finishedAt }) => !finishedAt || daysBetween(on, today) <= DAYS.finishedBack,
+  )
+  const entries = await entriesOf(
+    db,
+    reader.coach.id,
+    shown.map(({ id }) => id),
+  )
   return success({
-    client: { id: reader.clientId, name: ground.value.view.name }, coach: { name: reader.coach.name, studio: reader.coach.studio }, now: new Date().toISOString(), today,
-    levels: ground.value.levels, reports: ground.value.reports,
-    sessions: shown.map((row) => {
+    client: { id: reader.clientId, name: ground.value.view.name },
+    coach: { name: reader.coach.name, studio: reader.coach.studio },
+    now: new Date().toISOString(),
+    today,
+    levels: ground.value.levels,
+    reports: ground.value.reports,
+    sessions: shown.map(row => {
       const ahead = daysBetween(today, row.on)
-      return { session: sheetOf(row, ground.value, !row.finishedAt && ahead >= -DAYS.shortBack && ahead <= DAYS.shortAhead), isFinished: row.finishedAt !== null, entries: takenOf(entries, row.id) }
+      return {
+        session: sheetOf(
+          row,
+          ground.value,
+          !row.finishedAt && ahead >= -DAYS.shortBack && ahead <= DAYS.shortAhead,
+        ),
+        isFinished: row.finishedAt !== null,
+        entries: takenOf(entries, row.id),
+      }
     }),
   })
 }
 
-function takenOf(entries: Awaited<ReturnType<typeof entriesOf>>, session: string): readonly LogEntry[] {
-  return entries.filter(entry => entry.session === session && entry.outcome === 'taken').map(({ id, at, word }) => ({ id, at: at.toISOString(), word }))
+function takenOf(
+  entries: Awaited<ReturnType<typeof entriesOf>>,
+  session: string,
+): readonly LogEntry[] {
+  return entries
+    .filter(entry => entry.session === session && entry.outcome === 'taken')
+    .map(({ id, at, word }) => ({ id, at: at.toISOString(), word }))
 }

@@ -6,7 +6,15 @@ import type { z } from 'zod'
 import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
 import { insertMessage } from '../db/queries/messages'
-import { deviceByHash, insertDevice, linkByHash, linkOf, replaceLink, revokeLinks, touchDevice } from '../db/queries/sheetLinks'
+import {
+  deviceByHash,
+  insertDevice,
+  linkByHash,
+  linkOf,
+  replaceLink,
+  revokeLinks,
+  touchDevice,
+} from '../db/queries/sheetLinks'
 import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import type { Coach } from './signIn'
@@ -16,7 +24,11 @@ const SECRET_BYTES = 24
 const SEEN_EVERY_MS = 60_000
 
 /** A client's phone that may ask for her sheet. */
-export interface SheetReader { readonly coach: Coach, readonly clientId: ClientId, readonly deviceId: string }
+export interface SheetReader {
+  readonly coach: Coach
+  readonly clientId: ClientId
+  readonly deviceId: string
+}
 
 /** Secrets are long and random, so a plain hash cannot be guessed back; PINs are short and get a slow one. */
 const hashed = (secret: string) => createHash('sha256').update(secret).digest('hex')
@@ -25,43 +37,71 @@ const newSecret = () => randomBytes(SECRET_BYTES).toString('base64url')
 const NO_CLIENT: Problem = { kind: 'not-found', what: 'client' }
 
 /** Makes a client's link anew and tells it this once; the one before ends. */
-export async function makeLink(coach: Coach, client: ClientId, { pin, days }: z.output<typeof NewLinkBody>): Promise<Result<{ token: string }, Problem>> {
+export async function makeLink(
+  coach: Coach,
+  client: ClientId,
+  { pin, days }: z.output<typeof NewLinkBody>,
+): Promise<Result<{ token: string }, Problem>> {
   const db = database()
   const known = await clientName(db, coach.id, client)
   if (!known) return failure(NO_CLIENT)
   const [token, now] = [newSecret(), new Date()]
   await replaceLink(db, {
-    coachId: coach.id, id: randomUUID(), clientId: client, tokenHash: hashed(token), pinHash: pin === null ? null : await hashedPassword(pin), createdAt: now,
+    coachId: coach.id,
+    id: randomUUID(),
+    clientId: client,
+    tokenHash: hashed(token),
+    pinHash: pin === null ? null : await hashedPassword(pin),
+    createdAt: now,
     expiresAt: days === null ? null : new Date(now.getTime() + days * MS_PER_DAY),
   })
   await insertMessage(db, {
-    coachId: coach.id, id: randomUUID(), clientId: client, kind: 'link', writtenAt: now,
+    coachId: coach.id,
+    id: randomUUID(),
+    clientId: client,
+    kind: 'link',
+    writtenAt: now,
     text: `Hello ${known.name.split(' ')[0]}, here is your training sheet: [your link]. Open it on your phone and keep it on the home screen; it works without reception.${pin === null ? '' : ' I will tell you the PIN in person.'}`,
   })
   return success({ token })
 }
 
 /** Withdraws a client's link; phones that have it keep what is on them and get nothing more. */
-export async function withdrawLink(coach: Coach, client: ClientId): Promise<Result<{ isDone: true }, Problem>> {
-  if (!await clientName(database(), coach.id, client)) return failure(NO_CLIENT)
+export async function withdrawLink(
+  coach: Coach,
+  client: ClientId,
+): Promise<Result<{ isDone: true }, Problem>> {
+  if (!(await clientName(database(), coach.id, client))) return failure(NO_CLIENT)
   await revokeLinks(database(), coach.id, client, new Date())
   return success({ isDone: true })
 }
 
 /** What is known of a client's link: all but the link. */
-export async function linkState(coach: Coach, client: ClientId): Promise<Result<z.input<typeof LinkView>, Problem>> {
-  if (!await clientName(database(), coach.id, client)) return failure(NO_CLIENT)
+export async function linkState(
+  coach: Coach,
+  client: ClientId,
+): Promise<Result<z.input<typeof LinkView>, Problem>> {
+  if (!(await clientName(database(), coach.id, client))) return failure(NO_CLIENT)
   const link = await linkOf(database(), coach.id, client)
   if (!link) return success({ link: null })
   const { createdAt, expiresAt, revokedAt, pinHash, phones, lastSeenAt } = link
-  return success({ link: {
-    createdAt: createdAt.toISOString(), expiresAt: expiresAt?.toISOString() ?? null, hasPin: pinHash !== null, isOver: revokedAt !== null || (expiresAt !== null && expiresAt <= new Date()),
-    phones: phones ?? 0, lastSeenAt: lastSeenAt ? new Date(lastSeenAt).toISOString() : null,
-  } })
+  return success({
+    link: {
+      createdAt: createdAt.toISOString(),
+      expiresAt: expiresAt?.toISOString() ?? null,
+      hasPin: pinHash !== null,
+      isOver: revokedAt !== null || (expiresAt !== null && expiresAt <= new Date()),
+      phones: phones ?? 0,
+      lastSeenAt: lastSeenAt ? new Date(lastSeenAt).toISOString() : null,
+    },
+  })
 }
 
 /** Opens a link on a phone: a key of the phone's own, or the question for the PIN. */
-export async function openLink({ token, pin }: z.output<typeof OpenLinkBody>, from: string): Promise<Result<OpenLinkAnswer, Problem>> {
+export async function openLink(
+  { token, pin }: z.output<typeof OpenLinkBody>,
+  from: string,
+): Promise<Result<OpenLinkAnswer, Problem>> {
   const db = database()
   // Whoever tries links at random is stopped by the address; whoever has one and tries PINs, by the link.
   const tried = await mayTry(LIMITS.unknownLink, from)
@@ -76,14 +116,21 @@ export async function openLink({ token, pin }: z.output<typeof OpenLinkBody>, fr
     if (pin === null) return success({ key: null, needsPin: true })
     const allowed = await mayTry(LIMITS.wrongPin, link.id)
     if (!allowed.ok) return allowed
-    if (!await isPassword(link.pinHash, pin)) {
+    if (!(await isPassword(link.pinHash, pin))) {
       const counted = await countAttempt(LIMITS.wrongPin, link.id)
       return counted.ok ? failure({ kind: 'wrong-pin' }) : counted
     }
     await forgetAttempts(LIMITS.wrongPin, link.id)
   }
   const [key, now] = [newSecret(), new Date()]
-  await insertDevice(db, { coachId: link.coachId, id: randomUUID(), linkId: link.id, keyHash: hashed(key), openedAt: now, lastSeenAt: now })
+  await insertDevice(db, {
+    coachId: link.coachId,
+    id: randomUUID(),
+    linkId: link.id,
+    keyHash: hashed(key),
+    openedAt: now,
+    lastSeenAt: now,
+  })
   return success({ key, needsPin: false })
 }
 
@@ -94,6 +141,7 @@ export async function sheetReader(key: string): Promise<Result<SheetReader, Prob
   if (!device) return failure({ kind: 'not-signed-in' })
   if (!device.isGood) return failure({ kind: 'link-over' })
   // Once a minute is enough to know that a phone is there; a set a second need not write it.
-  if (now.getTime() - device.lastSeenAt.getTime() > SEEN_EVERY_MS) await touchDevice(database(), device.coach.id, device.deviceId, now)
+  if (now.getTime() - device.lastSeenAt.getTime() > SEEN_EVERY_MS)
+    await touchDevice(database(), device.coach.id, device.deviceId, now)
   return success({ coach: device.coach, clientId: device.clientId, deviceId: device.deviceId })
 }

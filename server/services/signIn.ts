@@ -10,20 +10,34 @@ import { hashedPassword, isPassword } from './passwords'
 const SIGN_IN_DAYS = 14
 const MS_PER_DAY = 86_400_000
 
-export interface SignIn { readonly coachId: CoachId, readonly id: string }
-export interface Coach { readonly id: CoachId, readonly name: string, readonly studio: string }
-export interface SignedIn { readonly coach: Coach, readonly signIn: SignIn }
+export interface SignIn {
+  readonly coachId: CoachId
+  readonly id: string
+}
+export interface Coach {
+  readonly id: CoachId
+  readonly name: string
+  readonly studio: string
+}
+export interface SignedIn {
+  readonly coach: Coach
+  readonly signIn: SignIn
+}
 
 let decoy: Promise<string> | undefined
 
 /** Signs a coach in. An unknown email takes as long as a wrong password, so that neither can be told apart. */
-export async function signIn(attempt: { email: string, password: string, from: string }): Promise<Result<SignedIn, Problem>> {
+export async function signIn(attempt: {
+  email: string
+  password: string
+  from: string
+}): Promise<Result<SignedIn, Problem>> {
   const key = `${attempt.from} ${attempt.email}`
   const allowed = await mayTry(LIMITS.wrongPassword, key)
   if (!allowed.ok) return allowed
   const coach = await coachByEmail(database(), attempt.email)
   decoy ??= hashedPassword(randomUUID())
-  const isRight = await isPassword(coach?.passwordHash ?? await decoy, attempt.password)
+  const isRight = await isPassword(coach?.passwordHash ?? (await decoy), attempt.password)
   if (!coach || !isRight) {
     const counted = await countAttempt(LIMITS.wrongPassword, key)
     return counted.ok ? failure({ kind: 'wrong-credentials' }) : counted
@@ -36,7 +50,11 @@ export async function signIn(attempt: { email: string, password: string, from: s
 export async function startedSignIn({ id, name, studio }: Coach): Promise<SignedIn> {
   const now = new Date()
   const kept = { coachId: id, id: randomUUID() }
-  await insertSignIn(database(), { ...kept, expiresAt: new Date(now.getTime() + SIGN_IN_DAYS * MS_PER_DAY) }, now)
+  await insertSignIn(
+    database(),
+    { ...kept, expiresAt: new Date(now.getTime() + SIGN_IN_DAYS * MS_PER_DAY) },
+    now,
+  )
   return { coach: { id, name, studio }, signIn: kept }
 }
 

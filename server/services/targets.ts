@@ -8,11 +8,18 @@ import { lockedFacts, updateFacts } from '../db/queries/clients'
 import type { Coach } from './signIn'
 
 /** Keeps a coach's own targets of a client; modes are part of the profile too and change in both. */
-export async function saveTargets(coach: Coach, id: ClientId, targets: Targets): Promise<Result<{ id: ClientId }, Problem>> {
+export async function saveTargets(
+  coach: Coach,
+  id: ClientId,
+  targets: Targets,
+): Promise<Result<{ id: ClientId }, Problem>> {
   return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
     const found = await lockedFacts(tx, coach.id, id)
     if (!found) return failure({ kind: 'not-found', what: 'client' })
-    await updateFacts(tx, coach.id, id, { facts: withTargets(found.facts, targets), profile: { ...ProfileContract.parse(found.profile), modes: targets.modes } })
+    await updateFacts(tx, coach.id, id, {
+      facts: withTargets(found.facts, targets),
+      profile: { ...ProfileContract.parse(found.profile), modes: targets.modes },
+    })
     return success({ id })
   })
 }

@@ -10,7 +10,11 @@ import { painReportsOf } from '../db/queries/health'
 import type { Coach } from './signIn'
 
 /** Where nothing is known but the estimates themselves. */
-const NOTHING_KNOWN: SiftFacts = { isDeload: () => false, isPainful: () => false, isConfirmed: () => false }
+const NOTHING_KNOWN: SiftFacts = {
+  isDeload: () => false,
+  isPainful: () => false,
+  isConfirmed: () => false,
+}
 /** From here on pain says more about a session than strength does. */
 const PAINFUL = 5
 
@@ -23,29 +27,72 @@ export function trendsOf(exposures: readonly Exposure[], facts = NOTHING_KNOWN) 
 
 /** Trends of what was sifted already. */
 export function trendsOfUsed(used: readonly Exposure[]) {
-  return [...groupedBy(used, ({ exercise }) => exercise)].map(([exercise, points]) => ({ exercise, trend: exerciseTrend(points.map(({ on, value, repsToFailure }) => ({ week: weekOf(on), value, repsToFailure }))) }))
+  return [...groupedBy(used, ({ exercise }) => exercise)].map(([exercise, points]) => ({
+    exercise,
+    trend: exerciseTrend(
+      points.map(({ on, value, repsToFailure }) => ({ week: weekOf(on), value, repsToFailure })),
+    ),
+  }))
 }
 
 /** What is known about the days of a client's estimates: easier rotations, pain, and what the coach has confirmed. */
-export function siftFacts({ plan, reports, decisions, catalogue }: { readonly plan: PlanDocument | null, readonly reports: Awaited<ReturnType<typeof painReportsOf>>, readonly decisions: readonly { readonly proposal: Adjustment, readonly decision: string }[], readonly catalogue: Catalogue }): SiftFacts {
+export function siftFacts({
+  plan,
+  reports,
+  decisions,
+  catalogue,
+}: {
+  readonly plan: PlanDocument | null
+  readonly reports: Awaited<ReturnType<typeof painReportsOf>>
+  readonly decisions: readonly { readonly proposal: Adjustment; readonly decision: string }[]
+  readonly catalogue: Catalogue
+}): SiftFacts {
   const deloads = new Set(plan?.block?.deloads ?? [])
-  const easy = deloads.size === 0 || !plan ? new Set<PlainDate>() : new Set(passDates(plan).filter((_, pass) => deloads.has(pass)).flat())
+  const easy =
+    deloads.size === 0 || !plan
+      ? new Set<PlainDate>()
+      : new Set(
+          passDates(plan)
+            .filter((_, pass) => deloads.has(pass))
+            .flat(),
+        )
   const painful = reports.filter(({ score }) => score >= PAINFUL)
-  const confirmed = new Set(decisions.flatMap(({ proposal: { change }, decision }) => (change.kind === 'confirm' && decision === 'taken' ? [`${change.exercise} ${change.on} ${change.value}`] : [])))
+  const confirmed = new Set(
+    decisions.flatMap(({ proposal: { change }, decision }) =>
+      change.kind === 'confirm' && decision === 'taken'
+        ? [`${change.exercise} ${change.on} ${change.value}`]
+        : [],
+    ),
+  )
   return {
     isDeload: on => easy.has(on),
     isPainful: (exercise, on) => {
       const stress = catalogue.get(exercise)?.intents[0].jointStress
-      return painful.some(report => report.on === on && JOINTS.includes(report.joint) && (stress?.[report.joint] ?? 0) > 0)
+      return painful.some(
+        report =>
+          report.on === on && JOINTS.includes(report.joint) && (stress?.[report.joint] ?? 0) > 0,
+      )
     },
     isConfirmed: ({ exercise, on, value }) => confirmed.has(`${exercise} ${on} ${value}`),
   }
 }
 
 /** The same, looked up for one client. */
-export async function siftFactsOf(db: Database, coach: Coach, { id, block, library }: Pick<ClientView, 'id' | 'block' | 'library'>): Promise<SiftFacts> {
-  const [reports, decisions] = await Promise.all([painReportsOf(db, coach.id, id), block ? decisionsOf(db, coach.id, block.id) : []])
-  return siftFacts({ plan: block?.plan ?? null, reports, decisions, catalogue: catalogueWith(library) })
+export async function siftFactsOf(
+  db: Database,
+  coach: Coach,
+  { id, block, library }: Pick<ClientView, 'id' | 'block' | 'library'>,
+): Promise<SiftFacts> {
+  const [reports, decisions] = await Promise.all([
+    painReportsOf(db, coach.id, id),
+    block ? decisionsOf(db, coach.id, block.id) : [],
+  ])
+  return siftFacts({
+    plan: block?.plan ?? null,
+    reports,
+    decisions,
+    catalogue: catalogueWith(library),
+  })
 }
 
 const MS_PER_WEEK = 604_800_000

@@ -1,6 +1,22 @@
-import { addDays, type ClientId, daysBetween, groupedBy, type PlainDate, plainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  type ClientId,
+  daysBetween,
+  groupedBy,
+  type PlainDate,
+  plainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { directGroups } from '#core/catalogue'
-import { type DatedValue, exerciseTrend, type LeftOutReason, sifted, TREND, trendBand } from '#core/log'
+import {
+  type DatedValue,
+  exerciseTrend,
+  type LeftOutReason,
+  sifted,
+  TREND,
+  trendBand,
+} from '#core/log'
 import { blockCourse } from '#core/review'
 import type { Problem } from '#shared/contracts/problem'
 import type { ExerciseCourse, TrendsView } from '#shared/contracts/trends'
@@ -15,34 +31,74 @@ import { siftFacts } from './trends'
 const SHOWN_DAYS = 365
 const DAYS_PER_WEEK = 7
 
-function courseOf(exercise: string, own: readonly (DatedValue & { readonly leftOut: LeftOutReason | null })[], { catalogue }: ReviewGround, today: PlainDate): ExerciseCourse {
+function courseOf(
+  exercise: string,
+  own: readonly (DatedValue & { readonly leftOut: LeftOutReason | null })[],
+  { catalogue }: ReviewGround,
+  today: PlainDate,
+): ExerciseCourse {
   const from = own[0]?.on ?? today
-  const used = own.filter(({ on, leftOut }) => leftOut === null && on >= addDays(today, -TREND.windowDays)).map(({ on, value, repsToFailure }) => ({ week: daysBetween(from, on) / DAYS_PER_WEEK, value, repsToFailure })).slice(-TREND.mostPoints)
+  const used = own
+    .filter(({ on, leftOut }) => leftOut === null && on >= addDays(today, -TREND.windowDays))
+    .map(({ on, value, repsToFailure }) => ({
+      week: daysBetween(from, on) / DAYS_PER_WEEK,
+      value,
+      repsToFailure,
+    }))
+    .slice(-TREND.mostPoints)
   const trend = exerciseTrend(used)
   const known = catalogue.get(exercise)
   return {
-    exercise, name: known?.name ?? exercise, group: known ? directGroups(known.intents[0].credits)[0] ?? null : null, points: own.map(({ on, value, leftOut }) => ({ on, value, leftOut })),
+    exercise,
+    name: known?.name ?? exercise,
+    group: known ? (directGroups(known.intents[0].credits)[0] ?? null) : null,
+    points: own.map(({ on, value, leftOut }) => ({ on, value, leftOut })),
     trend: { ...trend, error: Number.isFinite(trend.error) ? trend.error : null },
-    line: trendBand(used, trend).map(({ week, ...range }) => ({ ...range, on: plainDate(addDays(from, Math.round(week * DAYS_PER_WEEK))) })),
+    line: trendBand(used, trend).map(({ week, ...range }) => ({
+      ...range,
+      on: plainDate(addDays(from, Math.round(week * DAYS_PER_WEEK))),
+    })),
   }
 }
 
 /** Estimates by exercise with their trends, those with most estimates first. */
-export function exerciseCourses(exposures: Awaited<ReturnType<typeof exposuresOf>>, ground: ReviewGround, today: PlainDate): readonly ExerciseCourse[] {
+export function exerciseCourses(
+  exposures: Awaited<ReturnType<typeof exposuresOf>>,
+  ground: ReviewGround,
+  today: PlainDate,
+): readonly ExerciseCourse[] {
   const { block, reports, decided, catalogue } = ground
-  const { used, leftOut } = sifted(exposures, siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }))
-  const all = [...used.map(one => ({ ...one, leftOut: null })), ...leftOut.map(({ reason, ...one }) => ({ ...one, leftOut: reason }))].sort((a, b) => a.on.localeCompare(b.on))
-  return [...groupedBy(all, ({ exercise }) => exercise)].map(([exercise, own]) => courseOf(exercise, own, ground, today)).sort((a, b) => b.points.length - a.points.length)
+  const { used, leftOut } = sifted(
+    exposures,
+    siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
+  )
+  const all = [
+    ...used.map(one => ({ ...one, leftOut: null })),
+    ...leftOut.map(({ reason, ...one }) => ({ ...one, leftOut: reason })),
+  ].sort((a, b) => a.on.localeCompare(b.on))
+  return [...groupedBy(all, ({ exercise }) => exercise)]
+    .map(([exercise, own]) => courseOf(exercise, own, ground, today))
+    .sort((a, b) => b.points.length - a.points.length)
 }
 
 /** Estimates of a year with their trends, volume and readiness of the block behind them, and what was measured. */
-export async function trends(coach: Coach, clientId: ClientId, today: PlainDate): Promise<Result<TrendsView, Problem>> {
+export async function trends(
+  coach: Coach,
+  clientId: ClientId,
+  today: PlainDate,
+): Promise<Result<TrendsView, Problem>> {
   const db = database()
-  const [ground, exposures, measurements] = await Promise.all([reviewGround(coach, clientId, 'latest', today, 'block'), exposuresOf(db, coach.id, [clientId], addDays(today, -SHOWN_DAYS)), measurementsOf(db, coach.id, clientId)])
+  const [ground, exposures, measurements] = await Promise.all([
+    reviewGround(coach, clientId, 'latest', today, 'block'),
+    exposuresOf(db, coach.id, [clientId], addDays(today, -SHOWN_DAYS)),
+    measurementsOf(db, coach.id, clientId),
+  ])
   if (!ground.ok) return ground
   const { question, view } = ground.value
   return success({
-    name: view.name, ...blockCourse(question.expanded, question.outcomes, question.context), measurements: measurements.map(({ on, kind, value }) => ({ on, kind, value })),
+    name: view.name,
+    ...blockCourse(question.expanded, question.outcomes, question.context),
+    measurements: measurements.map(({ on, kind, value }) => ({ on, kind, value })),
     exercises: exerciseCourses(exposures, ground.value, today),
   })
 }

@@ -9,7 +9,11 @@ import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
 
 type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
 
-interface Request<Params, Body> { readonly event: H3Event, readonly params: Parsed<Params>, readonly body: Parsed<Body> }
+interface Request<Params, Body> {
+  readonly event: H3Event
+  readonly params: Parsed<Params>
+  readonly body: Parsed<Body>
+}
 
 interface Route<Params, Body, Answer extends z.ZodType, Asker> {
   readonly params?: Params
@@ -17,33 +21,42 @@ interface Route<Params, Body, Answer extends z.ZodType, Asker> {
   /** Most a body may hold, where it is more than a plan. */
   readonly limitBytes?: number
   readonly answer: Answer
-  readonly handle: (request: Request<Params, Body> & Asker) => Promise<Result<z.input<Answer>, Problem>>
+  readonly handle: (
+    request: Request<Params, Body> & Asker,
+  ) => Promise<Result<z.input<Answer>, Problem>>
 }
 
 /** A route for whoever is signed in: reads the sign-in, parses what comes in, turns failures into problem details. */
-export function defineRoute<Answer extends z.ZodType, Params extends z.ZodType | undefined = undefined, Body extends z.ZodType | undefined = undefined>(
-  route: Route<Params, Body, Answer, { readonly coach: Coach }>,
-): EventHandler {
-  return guarded(async (event) => {
+export function defineRoute<
+  Answer extends z.ZodType,
+  Params extends z.ZodType | undefined = undefined,
+  Body extends z.ZodType | undefined = undefined,
+>(route: Route<Params, Body, Answer, { readonly coach: Coach }>): EventHandler {
+  return guarded(async event => {
     const coach = await askingCoach(event)
     return coach ? answered(event, route, { coach }) : failure<Problem>({ kind: 'not-signed-in' })
   })
 }
 
 /** A route that needs no sign-in. */
-export function defineOpenRoute<Answer extends z.ZodType, Params extends z.ZodType | undefined = undefined, Body extends z.ZodType | undefined = undefined>(
-  route: Route<Params, Body, Answer, object>,
-): EventHandler {
+export function defineOpenRoute<
+  Answer extends z.ZodType,
+  Params extends z.ZodType | undefined = undefined,
+  Body extends z.ZodType | undefined = undefined,
+>(route: Route<Params, Body, Answer, object>): EventHandler {
   return guarded(event => answered(event, route, {}))
 }
 
 /** A route for a client's phone, which shows the key it got when her link was opened on it. */
-export function defineSheetRoute<Answer extends z.ZodType, Params extends z.ZodType | undefined = undefined, Body extends z.ZodType | undefined = undefined>(
-  route: Route<Params, Body, Answer, { readonly reader: SheetReader }>,
-): EventHandler {
-  return guarded(async (event) => {
+export function defineSheetRoute<
+  Answer extends z.ZodType,
+  Params extends z.ZodType | undefined = undefined,
+  Body extends z.ZodType | undefined = undefined,
+>(route: Route<Params, Body, Answer, { readonly reader: SheetReader }>): EventHandler {
+  return guarded(async event => {
     const [, key] = /^Sheet (\S{20,100})$/.exec(getHeader(event, 'authorization') ?? '') ?? []
-    const reader = key === undefined ? failure<Problem>({ kind: 'not-signed-in' }) : await sheetReader(key)
+    const reader =
+      key === undefined ? failure<Problem>({ kind: 'not-signed-in' }) : await sheetReader(key)
     return reader.ok ? answered(event, route, { reader: reader.value }) : reader
   })
 }
@@ -60,7 +73,9 @@ async function askingCoach(event: H3Event): Promise<Coach | undefined> {
 }
 
 async function answered<Params, Body, Answer extends z.ZodType, Asker>(
-  event: H3Event, route: Route<Params, Body, Answer, Asker>, asker: Asker,
+  event: H3Event,
+  route: Route<Params, Body, Answer, Asker>,
+  asker: Asker,
 ): Promise<Result<unknown, Problem>> {
   const params = parsed(route.params, getRouterParams(event))
   // An id that is none is as absent as an id nobody has.
@@ -69,7 +84,12 @@ async function answered<Params, Body, Answer extends z.ZodType, Asker>(
   if (!raw.ok) return raw
   const body = parsed(route.body, raw.value)
   if (!body.ok) return failure({ kind: 'invalid', errors: fieldErrors(body.error) })
-  const result = await route.handle({ event, params: params.value, body: body.value, ...asker } as Request<Params, Body> & Asker)
+  const result = await route.handle({
+    event,
+    params: params.value,
+    body: body.value,
+    ...asker,
+  } as Request<Params, Body> & Asker)
   if (result.ok) route.answer.parse(result.value)
   return result
 }
@@ -84,18 +104,19 @@ const READING = new Set(['GET', 'HEAD'])
 
 function isFromElsewhere(event: H3Event): boolean {
   const site = getHeader(event, 'sec-fetch-site')
-  return !READING.has(event.method) && site !== undefined && site !== 'same-origin' && site !== 'none'
+  return (
+    !READING.has(event.method) && site !== undefined && site !== 'same-origin' && site !== 'none'
+  )
 }
 
 function guarded(run: (event: H3Event) => Promise<Result<unknown, Problem>>): EventHandler {
-  return defineEventHandler(async (event) => {
+  return defineEventHandler(async event => {
     setHeader(event, 'cache-control', 'no-store')
     if (isFromElsewhere(event)) return sentProblem(event, { kind: 'foreign-origin' })
     try {
       const result = await run(event)
       return result.ok ? result.value : sentProblem(event, result.error)
-    }
-    catch (error) {
+    } catch (error) {
       const requestId = randomUUID()
       console.error(`request ${requestId}: ${event.method} ${event.path}: ${redacted(error)}`)
       return sentProblem(event, { kind: 'internal', requestId })
@@ -106,12 +127,15 @@ function guarded(run: (event: H3Event) => Promise<Result<unknown, Problem>>): Ev
 /** Query errors carry SQL and parameters, which may hold a client's data: only the cause's own message is logged. */
 function redacted(error: unknown): string {
   if (!(error instanceof Error)) return 'unknown failure'
-  return error.cause instanceof Error ? error.cause.message : `${error.message}\n${error.stack ?? ''}`
+  return error.cause instanceof Error
+    ? error.cause.message
+    : `${error.message}\n${error.stack ?? ''}`
 }
 
 function sentProblem(event: H3Event, problem: Problem): Record<string, unknown> {
   setResponseStatus(event, problemWords(problem).status)
   setHeader(event, 'content-type', 'application/problem+json')
-  if (problem.kind === 'too-many-attempts') setHeader(event, 'retry-after', problem.retryAfterSeconds)
+  if (problem.kind === 'too-many-attempts')
+    setHeader(event, 'retry-after', problem.retryAfterSeconds)
   return problemDetails(problem)
 }

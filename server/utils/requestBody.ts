@@ -7,12 +7,14 @@ import rawBody from 'raw-body'
 const LIMIT_BYTES = 1_000_000
 
 /** Reads the body of a request as JSON, whatever its announced length. */
-export async function jsonBody(event: H3Event, limitBytes = LIMIT_BYTES): Promise<Result<unknown, Problem>> {
+export async function jsonBody(
+  event: H3Event,
+  limitBytes = LIMIT_BYTES,
+): Promise<Result<unknown, Problem>> {
   try {
     const text = await rawBody(event.node.req, { limit: limitBytes, encoding: 'utf-8' })
     return success(JSON.parse(text))
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof SyntaxError) return failure({ kind: 'unreadable-json' })
     if ((error as { type?: string }).type === 'entity.too.large') {
       drained(event)

@@ -7,7 +7,10 @@ export function addressOf(event: H3Event): string {
 }
 
 /** Keeps a sign-in in the sealed cookie and gives what screens may know of it. */
-export async function keepSignIn(event: H3Event, { coach, signIn }: SignedIn): Promise<{ name: string, studio: string }> {
+export async function keepSignIn(
+  event: H3Event,
+  { coach, signIn }: SignedIn,
+): Promise<{ name: string; studio: string }> {
   const user = { name: coach.name, studio: coach.studio }
   await replaceUserSession(event, { user, secure: { coachId: coach.id, signInId: signIn.id } })
   return user

@@ -5,20 +5,36 @@ import { z } from 'zod'
 import { PlainDateContract, SessionContract } from './plan'
 
 /** Sends one going through the rotation to the client; `again` replaces what she has of it and has not done. */
-export const SendBody = z.strictObject({ pass: z.int().min(0).max(59), version: z.int().min(1), again: z.boolean() })
+export const SendBody = z.strictObject({
+  pass: z.int().min(0).max(59),
+  version: z.int().min(1),
+  again: z.boolean(),
+})
 export const SentAnswer = z.object({ sessions: z.int() })
 
 /** What of a block the client has, as it was prescribed. */
 export const SentView = z.object({
-  sent: z.array(z.object({
-    pass: z.int(), day: z.int(), place: z.int(), on: PlainDateContract, name: z.string(), content: SessionContract,
-    isDone: z.boolean(), isOpened: z.boolean(), setsDone: z.int(),
-  })),
+  sent: z.array(
+    z.object({
+      pass: z.int(),
+      day: z.int(),
+      place: z.int(),
+      on: PlainDateContract,
+      name: z.string(),
+      content: SessionContract,
+      isDone: z.boolean(),
+      isOpened: z.boolean(),
+      setsDone: z.int(),
+    }),
+  ),
 })
 
 /** Closes the block and begins the next from it. */
 export const NextBlockBody = z.strictObject({
-  version: z.int().min(1), title: z.string().trim().min(1, 'needs a title').max(120), startsOn: PlainDateContract, weeks: z.int().min(1).max(16),
+  version: z.int().min(1),
+  title: z.string().trim().min(1, 'needs a title').max(120),
+  startsOn: PlainDateContract,
+  weeks: z.int().min(1).max(16),
   /** Which sets it begins with: those of the first rotation, or of the last working one. */
   from: z.enum(['first', 'last']),
   modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
@@ -26,4 +42,7 @@ export const NextBlockBody = z.strictObject({
 export const NextBlockAnswer = z.object({ id: z.uuid().transform(blockId) })
 
 /** Path of a block's export. */
-export const ExportParams = z.object({ blockId: z.uuid().transform(blockId), kind: z.enum(['calendar', 'csv', 'json']) })
+export const ExportParams = z.object({
+  blockId: z.uuid().transform(blockId),
+  kind: z.enum(['calendar', 'csv', 'json']),
+})

@@ -8,33 +8,62 @@ import { MethodContract } from './method'
 import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
-const band = z.strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) }).readonly()
+const band = z
+  .strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) })
+  .readonly()
 
 /** What is known of a client and bears on the numbers. */
-export const ClientFactsContract = z.strictObject({
-  trainingAgeMonths: z.int().min(0).max(1200),
-  modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
-  bands: z.partialRecord(z.enum(GROUPS), band).readonly(),
-  equipment: z.array(z.enum(EQUIPMENT)).readonly(),
-  credits: z.record(z.string(), credits).readonly(),
-  ratioWish: z.number().min(0.3).max(3).exactOptional(),
-  frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),
-  sessionMax: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),
-  headFloors: z.partialRecord(z.enum(MUSCLES), z.number().min(0)).readonly().exactOptional(),
-  jointCeilings: z.partialRecord(z.enum(JOINTS), z.strictObject({ week: z.number(), session: z.number() }).readonly()).readonly().exactOptional(),
-  avoid: z.array(z.string()).readonly().exactOptional(),
-  keep: z.array(z.string()).readonly().exactOptional(),
-  joints: z.partialRecord(z.enum(JOINTS), z.enum(['normal', 'sensitive'])).readonly().exactOptional(),
-  pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
-  recoveryPace: z.partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2)).readonly().exactOptional(),
-  paceRecords: z.partialRecord(z.enum(GROUPS), z.strictObject({ by: z.enum(['log', 'coach']), on: PlainDateContract, was: z.number(), since: PlainDateContract.exactOptional() }).readonly()).readonly().exactOptional(),
-  slowedBy: z.array(z.enum(HINDRANCES)).readonly().exactOptional(),
-  sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
-  hasSafeties: z.boolean().exactOptional(),
-  screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
-  restrictedFlow: z.enum(['allowed', 'excluded']).exactOptional(),
-  isMinor: z.boolean().exactOptional(),
-}).readonly()
+export const ClientFactsContract = z
+  .strictObject({
+    trainingAgeMonths: z.int().min(0).max(1200),
+    modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
+    bands: z.partialRecord(z.enum(GROUPS), band).readonly(),
+    equipment: z.array(z.enum(EQUIPMENT)).readonly(),
+    credits: z.record(z.string(), credits).readonly(),
+    ratioWish: z.number().min(0.3).max(3).exactOptional(),
+    frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),
+    sessionMax: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),
+    headFloors: z.partialRecord(z.enum(MUSCLES), z.number().min(0)).readonly().exactOptional(),
+    jointCeilings: z
+      .partialRecord(
+        z.enum(JOINTS),
+        z.strictObject({ week: z.number(), session: z.number() }).readonly(),
+      )
+      .readonly()
+      .exactOptional(),
+    avoid: z.array(z.string()).readonly().exactOptional(),
+    keep: z.array(z.string()).readonly().exactOptional(),
+    joints: z
+      .partialRecord(z.enum(JOINTS), z.enum(['normal', 'sensitive']))
+      .readonly()
+      .exactOptional(),
+    pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
+    recoveryPace: z
+      .partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2))
+      .readonly()
+      .exactOptional(),
+    paceRecords: z
+      .partialRecord(
+        z.enum(GROUPS),
+        z
+          .strictObject({
+            by: z.enum(['log', 'coach']),
+            on: PlainDateContract,
+            was: z.number(),
+            since: PlainDateContract.exactOptional(),
+          })
+          .readonly(),
+      )
+      .readonly()
+      .exactOptional(),
+    slowedBy: z.array(z.enum(HINDRANCES)).readonly().exactOptional(),
+    sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
+    hasSafeties: z.boolean().exactOptional(),
+    screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
+    restrictedFlow: z.enum(['allowed', 'excluded']).exactOptional(),
+    isMinor: z.boolean().exactOptional(),
+  })
+  .readonly()
 
 export type _FactsAreCore = Proven<Equal<z.output<typeof ClientFactsContract>, ClientFacts>>
 
@@ -47,11 +76,21 @@ export const BlockParams = z.object({ blockId: uuid<BlockId>(blockId) })
 
 /** One client with the block that is being planned, and all it is computed with. */
 export const ClientView = z.object({
-  id: uuid<ClientId>(clientId), name: z.string(), about: z.string(),
+  id: uuid<ClientId>(clientId),
+  name: z.string(),
+  about: z.string(),
   method: MethodContract,
   /** The preset the method was copied from; null for a preset itself. */
   basedOn: z.string().nullable(),
-  facts: ClientFactsContract, library: LibraryContract,
-  block: z.object({ id: uuid<BlockId>(blockId), version: z.int(), savedAt: z.iso.datetime(), plan: PlanContract }).nullable(),
+  facts: ClientFactsContract,
+  library: LibraryContract,
+  block: z
+    .object({
+      id: uuid<BlockId>(blockId),
+      version: z.int(),
+      savedAt: z.iso.datetime(),
+      plan: PlanContract,
+    })
+    .nullable(),
 })
 export type ClientView = z.output<typeof ClientView>

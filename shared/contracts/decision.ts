@@ -19,26 +19,93 @@ const change = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('by_hand') }).readonly(),
   z.strictObject({ kind: z.literal('go_on') }).readonly(),
   z.strictObject({ kind: z.literal('load'), exercise, step: z.enum(['up', 'down']) }).readonly(),
-  z.strictObject({ kind: z.literal('swap'), from: exercise, to: exercise, intent: z.string().max(60).nullable() }).readonly(),
-  z.strictObject({ kind: z.literal('shorten'), day: z.int(), place: z.int(), minutes: z.number() }).readonly(),
-  z.strictObject({ kind: z.literal('replan'), option: z.enum(REPLAN_OPTIONS), session: z.string().max(200), on: PlainDateContract }).readonly(),
-  z.strictObject({ kind: z.literal('pace'), pace: z.number().nullable(), isAnew: z.boolean() }).readonly(),
-  z.strictObject({ kind: z.literal('confirm'), exercise, on: PlainDateContract, value: z.number() }).readonly(),
+  z
+    .strictObject({
+      kind: z.literal('swap'),
+      from: exercise,
+      to: exercise,
+      intent: z.string().max(60).nullable(),
+    })
+    .readonly(),
+  z
+    .strictObject({ kind: z.literal('shorten'), day: z.int(), place: z.int(), minutes: z.number() })
+    .readonly(),
+  z
+    .strictObject({
+      kind: z.literal('replan'),
+      option: z.enum(REPLAN_OPTIONS),
+      session: z.string().max(200),
+      on: PlainDateContract,
+    })
+    .readonly(),
+  z
+    .strictObject({ kind: z.literal('pace'), pace: z.number().nullable(), isAnew: z.boolean() })
+    .readonly(),
+  z
+    .strictObject({
+      kind: z.literal('confirm'),
+      exercise,
+      on: PlainDateContract,
+      value: z.number(),
+    })
+    .readonly(),
 ])
 
-const evidence = z.strictObject({
-  group: z.enum(GROUPS), mode: z.enum(MODES), direct: z.number(), counted: z.number(), band: z.strictObject({ floor: z.number(), target: z.number(), ceiling: z.number() }).readonly(), verdict: z.enum([...VERDICTS, 'mixed']), probability: z.number(), slope: z.number(),
-  sore: sore.nullable(), adherence: z.number(), done: z.number(), planned: z.number(), recovered: z.number(), notRecovered: z.number(), readiness: z.number(), exposures: z.number(), lowExposures: z.number(), belowFloorFor: z.number(), ramp: z.number(), daysAway: z.number().nullable().exactOptional(),
-}).readonly()
+const evidence = z
+  .strictObject({
+    group: z.enum(GROUPS),
+    mode: z.enum(MODES),
+    direct: z.number(),
+    counted: z.number(),
+    band: z.strictObject({ floor: z.number(), target: z.number(), ceiling: z.number() }).readonly(),
+    verdict: z.enum([...VERDICTS, 'mixed']),
+    probability: z.number(),
+    slope: z.number(),
+    sore: sore.nullable(),
+    adherence: z.number(),
+    done: z.number(),
+    planned: z.number(),
+    recovered: z.number(),
+    notRecovered: z.number(),
+    readiness: z.number(),
+    exposures: z.number(),
+    lowExposures: z.number(),
+    belowFloorFor: z.number(),
+    ramp: z.number(),
+    daysAway: z.number().nullable().exactOptional(),
+  })
+  .readonly()
 
-const facts = z.strictObject({
-  exercise: exercise.exactOptional(), error: z.number().exactOptional(), sets: z.number().exactOptional(), missed: z.number().exactOptional(), sore: sore.exactOptional(), slope: z.number().exactOptional(),
-  session: z.string().max(200).exactOptional(), minutes: z.number().exactOptional(), limit: z.number().exactOptional(), times: z.number().exactOptional(), of: z.number().exactOptional(),
-}).readonly()
+const facts = z
+  .strictObject({
+    exercise: exercise.exactOptional(),
+    error: z.number().exactOptional(),
+    sets: z.number().exactOptional(),
+    missed: z.number().exactOptional(),
+    sore: sore.exactOptional(),
+    slope: z.number().exactOptional(),
+    session: z.string().max(200).exactOptional(),
+    minutes: z.number().exactOptional(),
+    limit: z.number().exactOptional(),
+    times: z.number().exactOptional(),
+    of: z.number().exactOptional(),
+  })
+  .readonly()
 
 /** What was decided about, with the figures it rested on: a proposal, a missed session, a pace, an estimate. */
-export const AdjustmentContract = z.strictObject({
-  row: z.enum(DECISION_ROWS), group: z.enum(GROUPS).nullable(), change, before: z.number(), after: z.number(), evidence: evidence.nullable(), facts: facts.exactOptional(), signs: z.array(z.enum(DELOAD_SIGNS)).readonly(), confidence: z.enum(['strong', 'fair', 'weak']), isWaiting: z.boolean(),
-}).readonly()
+export const AdjustmentContract = z
+  .strictObject({
+    row: z.enum(DECISION_ROWS),
+    group: z.enum(GROUPS).nullable(),
+    change,
+    before: z.number(),
+    after: z.number(),
+    evidence: evidence.nullable(),
+    facts: facts.exactOptional(),
+    signs: z.array(z.enum(DELOAD_SIGNS)).readonly(),
+    confidence: z.enum(['strong', 'fair', 'weak']),
+    isWaiting: z.boolean(),
+  })
+  .readonly()
 
 export type _AdjustmentIsCore = Proven<Equal<z.output<typeof AdjustmentContract>, Adjustment>>

@@ -5,43 +5,108 @@ import { z } from 'zod'
 import { PlainDateContract } from './plan'
 
 export const SIDES = ['left', 'right', 'both'] as const
-export const MEASUREMENT_KINDS = ['body_weight', 'upper_arm_left', 'upper_arm_right', 'forearm_left', 'forearm_right', 'chest', 'waist', 'thigh'] as const
+export const MEASUREMENT_KINDS = [
+  'body_weight',
+  'upper_arm_left',
+  'upper_arm_right',
+  'forearm_left',
+  'forearm_right',
+  'chest',
+  'waist',
+  'thigh',
+] as const
 export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number]
 
 export const MEASUREMENT_NAMES: Readonly<Record<MeasurementKind, string>> = {
-  body_weight: 'Body weight', upper_arm_left: 'Upper arm, left', upper_arm_right: 'Upper arm, right', forearm_left: 'Forearm, left', forearm_right: 'Forearm, right', chest: 'Chest', waist: 'Waist', thigh: 'Thigh',
+  body_weight: 'Body weight',
+  upper_arm_left: 'Upper arm, left',
+  upper_arm_right: 'Upper arm, right',
+  forearm_left: 'Forearm, left',
+  forearm_right: 'Forearm, right',
+  chest: 'Chest',
+  waist: 'Waist',
+  thigh: 'Thigh',
 }
 
 /** What was measured: kilograms for body weight, centimetres for girths. */
-export const MeasurementBody = z.strictObject({ on: PlainDateContract, kind: z.enum(MEASUREMENT_KINDS), value: z.number().min(5).max(400) })
-export const MeasurementView = z.object({ id: z.uuid(), on: PlainDateContract, kind: z.enum(MEASUREMENT_KINDS), value: z.number() })
+export const MeasurementBody = z.strictObject({
+  on: PlainDateContract,
+  kind: z.enum(MEASUREMENT_KINDS),
+  value: z.number().min(5).max(400),
+})
+export const MeasurementView = z.object({
+  id: z.uuid(),
+  on: PlainDateContract,
+  kind: z.enum(MEASUREMENT_KINDS),
+  value: z.number(),
+})
 
 /** A record that a licensed professional has cleared a joint. */
-export const ClearanceBody = z.strictObject({ joint: z.enum(JOINTS), on: PlainDateContract, profession: z.string().trim().min(1).max(100), limits: z.string().trim().max(2000) })
+export const ClearanceBody = z.strictObject({
+  joint: z.enum(JOINTS),
+  on: PlainDateContract,
+  profession: z.string().trim().min(1).max(100),
+  limits: z.string().trim().max(2000),
+})
 
 /** Pain as the coach enters it for a client who told her. */
 export const PainBody = z.strictObject({
-  joint: z.enum(JOINTS), side: z.enum(SIDES), score: z.int().min(0).max(10), nextMorning: z.int().min(0).max(10).nullable(), hasAlarmSign: z.boolean(), on: PlainDateContract,
+  joint: z.enum(JOINTS),
+  side: z.enum(SIDES),
+  score: z.int().min(0).max(10),
+  nextMorning: z.int().min(0).max(10).nullable(),
+  hasAlarmSign: z.boolean(),
+  on: PlainDateContract,
 })
 
 /** What the coach decided about a missed session. */
 export const MissedDecisionBody = z.strictObject({ decision: z.enum(['drop']) })
 
-const trend = z.object({ exercise: z.string(), verdict: z.enum(VERDICTS), slope: z.number(), error: z.number().nullable(), count: z.int(), spanWeeks: z.number() })
+const trend = z.object({
+  exercise: z.string(),
+  verdict: z.enum(VERDICTS),
+  slope: z.number(),
+  error: z.number().nullable(),
+  count: z.int(),
+  spanWeeks: z.number(),
+})
 
 /** One column of history: sessions, trends, pain, measurements; the newest first. */
 export const HistoryView = z.object({
   name: z.string(),
-  sessions: z.array(z.object({
-    id: z.uuid(), on: PlainDateContract, name: z.string(), state: z.enum(['done', 'missed', 'decided', 'ahead']), armSets: z.int(),
-    setsDone: z.int(), setsPlanned: z.int(), minutes: z.int().nullable(), isRecovered: z.boolean().nullable(), note: z.string(),
-  })),
+  sessions: z.array(
+    z.object({
+      id: z.uuid(),
+      on: PlainDateContract,
+      name: z.string(),
+      state: z.enum(['done', 'missed', 'decided', 'ahead']),
+      armSets: z.int(),
+      setsDone: z.int(),
+      setsPlanned: z.int(),
+      minutes: z.int().nullable(),
+      isRecovered: z.boolean().nullable(),
+      note: z.string(),
+    }),
+  ),
   trends: z.array(trend),
-  joints: z.array(z.object({
-    joint: z.enum(JOINTS), level: z.enum(PAIN_LEVELS),
-    reports: z.array(z.object({ on: PlainDateContract, side: z.enum(SIDES), score: z.int(), nextMorning: z.int().nullable(), hasAlarmSign: z.boolean() })),
-    clearance: z.object({ on: PlainDateContract, profession: z.string(), limits: z.string() }).nullable(),
-  })),
+  joints: z.array(
+    z.object({
+      joint: z.enum(JOINTS),
+      level: z.enum(PAIN_LEVELS),
+      reports: z.array(
+        z.object({
+          on: PlainDateContract,
+          side: z.enum(SIDES),
+          score: z.int(),
+          nextMorning: z.int().nullable(),
+          hasAlarmSign: z.boolean(),
+        }),
+      ),
+      clearance: z
+        .object({ on: PlainDateContract, profession: z.string(), limits: z.string() })
+        .nullable(),
+    }),
+  ),
   measurements: z.array(MeasurementView),
 })
 export type HistoryView = z.output<typeof HistoryView>
@@ -52,4 +117,6 @@ export const MeasurementParams = z.object({ clientId: z.uuid(), measurementId: z
 export const Done = z.object({ isDone: z.literal(true) })
 
 /** Estimated one-rep maximum by exercise, from what was logged lately. Units: kilograms. */
-export const StrengthsView = z.object({ strengths: z.array(z.object({ exercise: z.string(), kg: z.number() })) })
+export const StrengthsView = z.object({
+  strengths: z.array(z.object({ exercise: z.string(), kg: z.number() })),
+})

@@ -11,17 +11,30 @@ export const LogParams = z.object({ clientId: z.uuid().transform(clientId), sess
 
 /** Sessions of a client's log, the newest first. */
 export const LogListView = z.object({
-  name: z.string(), units: z.enum(['kg', 'lb']),
-  sessions: z.array(z.object({
-    id: z.uuid(), on: PlainDateContract, name: z.string(), state: z.enum(['done', 'begun', 'missed', 'decided', 'ahead']), setsDone: z.int(), setsPlanned: z.int(), minutes: z.int().nullable(),
-    /** Entries kept aside for the coach to look at. */
-    aside: z.int(),
-  })),
+  name: z.string(),
+  units: z.enum(['kg', 'lb']),
+  sessions: z.array(
+    z.object({
+      id: z.uuid(),
+      on: PlainDateContract,
+      name: z.string(),
+      state: z.enum(['done', 'begun', 'missed', 'decided', 'ahead']),
+      setsDone: z.int(),
+      setsPlanned: z.int(),
+      minutes: z.int().nullable(),
+      /** Entries kept aside for the coach to look at. */
+      aside: z.int(),
+    }),
+  ),
 })
 export type LogListView = z.output<typeof LogListView>
 
 /** Something said about a session, with who said it and what became of it. */
-export interface ToldEntry extends LogEntry { readonly author: 'client' | 'coach' | 'import', readonly outcome: (typeof ENTRY_OUTCOMES)[number], readonly clockOffSeconds: number }
+export interface ToldEntry extends LogEntry {
+  readonly author: 'client' | 'coach' | 'import'
+  readonly outcome: (typeof ENTRY_OUTCOMES)[number]
+  readonly clockOffSeconds: number
+}
 
 /** A session as it was prescribed, and everything said about it. */
 export interface SessionLog {
@@ -29,18 +42,48 @@ export interface SessionLog {
   /** What was logged without entries, before there were any. */
   readonly base: readonly Extract<LogWord, { kind: 'set' }>[]
   readonly entries: readonly ToldEntry[]
-  readonly finish: { readonly at: string, readonly minutes: number | null, readonly isRecovered: boolean | null, readonly note: string } | null
+  readonly finish: {
+    readonly at: string
+    readonly minutes: number | null
+    readonly isRecovered: boolean | null
+    readonly note: string
+  } | null
 }
-export const SessionLogAnswer = z.custom<SessionLog>(value => typeof value === 'object' && value !== null)
+export const SessionLogAnswer = z.custom<SessionLog>(
+  value => typeof value === 'object' && value !== null,
+)
 
 /** Sets to be taken in, all or none; on trial nothing is written. */
 export const ImportLogBody = z.strictObject({
   isTrial: z.boolean(),
-  sets: z.array(z.strictObject({
-    on: PlainDateContract, session: z.string().max(120), exercise: z.string().min(1).max(60).transform(exerciseId), intent: z.string().max(60).nullable(), set: z.int().min(1).max(40), stage: z.int().min(1).max(30),
-    side: z.enum(BODY_SIDES).nullable(), role: z.enum(SET_ROLES), load: z.strictObject({ amount: z.number().min(LOG_LIMITS.load.least).max(LOG_LIMITS.load.most), unit: z.enum(WEIGHT_UNITS) }).readonly().nullable(),
-    reps: z.number().min(0).max(LOG_LIMITS.reps.most).nullable(), seconds: z.number().min(0).max(LOG_LIMITS.seconds.most).nullable(), rir: z.number().min(0).max(LOG_LIMITS.rir.most).nullable(), isRirOpen: z.boolean(),
-  }).readonly()).min(1, 'needs at least one row').max(5000),
+  sets: z
+    .array(
+      z
+        .strictObject({
+          on: PlainDateContract,
+          session: z.string().max(120),
+          exercise: z.string().min(1).max(60).transform(exerciseId),
+          intent: z.string().max(60).nullable(),
+          set: z.int().min(1).max(40),
+          stage: z.int().min(1).max(30),
+          side: z.enum(BODY_SIDES).nullable(),
+          role: z.enum(SET_ROLES),
+          load: z
+            .strictObject({
+              amount: z.number().min(LOG_LIMITS.load.least).max(LOG_LIMITS.load.most),
+              unit: z.enum(WEIGHT_UNITS),
+            })
+            .readonly()
+            .nullable(),
+          reps: z.number().min(0).max(LOG_LIMITS.reps.most).nullable(),
+          seconds: z.number().min(0).max(LOG_LIMITS.seconds.most).nullable(),
+          rir: z.number().min(0).max(LOG_LIMITS.rir.most).nullable(),
+          isRirOpen: z.boolean(),
+        })
+        .readonly(),
+    )
+    .min(1, 'needs at least one row')
+    .max(5000),
 })
 export type ImportLogBody = z.output<typeof ImportLogBody>
 export type _SetIsCore = Proven<Equal<ImportLogBody['sets'][number], ImportedSet>>

@@ -1,9 +1,37 @@
-import { exerciseId, groupingId, isoWeekday, isPlainDate, plainDate, sessionId, slotId } from '#core/base'
-import { ALTERNATION_MODES, EVENT_EFFECTS, MAX_GROUPINGS, MOST_PASSES, ONE_OFF_REASONS, PLAN_SCHEMA, type PlanDocument } from '#core/block'
+import {
+  exerciseId,
+  groupingId,
+  isoWeekday,
+  isPlainDate,
+  plainDate,
+  sessionId,
+  slotId,
+} from '#core/base'
+import {
+  ALTERNATION_MODES,
+  EVENT_EFFECTS,
+  MAX_GROUPINGS,
+  MOST_PASSES,
+  ONE_OFF_REASONS,
+  PLAN_SCHEMA,
+  type PlanDocument,
+} from '#core/block'
 import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/catalogue'
 import { LOAD_PROGRESSIONS } from '#core/method'
-import { canStayOnWeekdays, DAY_ROLES, MAX_SESSIONS_PER_DAY, ROTATION_KINDS, ROTATION_LENGTH } from '#core/rotation'
-import { allSets, MAX_SETS_PER_EXERCISE, type SetRun, type SetScheme, workStages } from '#core/scheme'
+import {
+  canStayOnWeekdays,
+  DAY_ROLES,
+  MAX_SESSIONS_PER_DAY,
+  ROTATION_KINDS,
+  ROTATION_LENGTH,
+} from '#core/rotation'
+import {
+  allSets,
+  MAX_SETS_PER_EXERCISE,
+  type SetRun,
+  type SetScheme,
+  workStages,
+} from '#core/scheme'
 import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/session'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
@@ -14,7 +42,10 @@ const shortText = z.string().trim().min(1).max(500)
 const title = z.string().trim().min(1).max(120)
 
 /** A calendar day, `2026-04-03`. */
-export const PlainDateContract = z.string().refine(isPlainDate, 'must be a calendar day like 2026-04-03').transform(plainDate)
+export const PlainDateContract = z
+  .string()
+  .refine(isPlainDate, 'must be a calendar day like 2026-04-03')
+  .transform(plainDate)
 
 const creditsContract = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 
@@ -29,130 +60,357 @@ function exerciseProblem(id: string, intent: string | null): string | undefined 
   return undefined
 }
 
-const slot = z.strictObject({
-  id: id.transform(slotId), exercise: id.transform(exerciseId), intent: IntentContract,
-  credits: creditsContract.exactOptional(), scheme: SetSchemeContract, note: shortText.exactOptional(), isHeld: z.literal(true).exactOptional(),
-}).readonly().superRefine((value, context) => {
-  const problem = exerciseProblem(value.exercise, value.intent)
-  if (problem) context.addIssue({ code: 'custom', path: ['exercise'], message: problem })
-  schemeProblems(value.scheme).forEach(({ path, message }) => context.addIssue({ code: 'custom', path: ['scheme', ...path], message }))
-})
+const slot = z
+  .strictObject({
+    id: id.transform(slotId),
+    exercise: id.transform(exerciseId),
+    intent: IntentContract,
+    credits: creditsContract.exactOptional(),
+    scheme: SetSchemeContract,
+    note: shortText.exactOptional(),
+    isHeld: z.literal(true).exactOptional(),
+  })
+  .readonly()
+  .superRefine((value, context) => {
+    const problem = exerciseProblem(value.exercise, value.intent)
+    if (problem) context.addIssue({ code: 'custom', path: ['exercise'], message: problem })
+    schemeProblems(value.scheme).forEach(({ path, message }) =>
+      context.addIssue({ code: 'custom', path: ['scheme', ...path], message }),
+    )
+  })
 
-interface FieldProblem { readonly path: (string | number)[], readonly message: string }
+interface FieldProblem {
+  readonly path: (string | number)[]
+  readonly message: string
+}
 
 function schemeProblems(scheme: SetScheme): readonly FieldProblem[] {
   const sets = allSets(scheme)
-  const tooMany = sets > MAX_SETS_PER_EXERCISE
-    ? [{ path: ['runs'], message: `holds ${sets} sets; one exercise takes at most ${MAX_SETS_PER_EXERCISE} in a session` }]
-    : []
-  return [...tooMany, ...scheme.runs.flatMap((run, at) => runProblems(run).map(({ path, message }) => ({ path: ['runs', at, ...path], message })))]
+  const tooMany =
+    sets > MAX_SETS_PER_EXERCISE
+      ? [
+          {
+            path: ['runs'],
+            message: `holds ${sets} sets; one exercise takes at most ${MAX_SETS_PER_EXERCISE} in a session`,
+          },
+        ]
+      : []
+  return [
+    ...tooMany,
+    ...scheme.runs.flatMap((run, at) =>
+      runProblems(run).map(({ path, message }) => ({ path: ['runs', at, ...path], message })),
+    ),
+  ]
 }
 
 function runProblems(run: SetRun): readonly FieldProblem[] {
   const problems: FieldProblem[] = []
   const { count, countRange } = run
   if (countRange && (countRange.low > count || (countRange.high ?? count) < count)) {
-    problems.push({ path: ['countRange'], message: `must hold the planned number of sets, ${count}` })
+    problems.push({
+      path: ['countRange'],
+      message: `must hold the planned number of sets, ${count}`,
+    })
   }
-  workStages(run).forEach((stage) => {
+  workStages(run).forEach(stage => {
     const named = stage.exercise && exerciseProblem(stage.exercise.id, stage.exercise.intent)
-    if (named) problems.push({ path: ['stages', run.stages.indexOf(stage), 'exercise'], message: named })
+    if (named)
+      problems.push({ path: ['stages', run.stages.indexOf(stage), 'exercise'], message: named })
     if (stage.reps?.kind === 'between' && stage.reps.low > stage.reps.high) {
-      problems.push({ path: ['stages', run.stages.indexOf(stage), 'reps'], message: 'must give the lower number of reps first' })
+      problems.push({
+        path: ['stages', run.stages.indexOf(stage), 'reps'],
+        message: 'must give the lower number of reps first',
+      })
     }
   })
   return problems
 }
 
-const grouping = z.strictObject({
-  id: id.transform(groupingId), kind: z.enum(GROUPING_KINDS), placement: z.enum(PLACEMENTS),
-  slots: z.tuple([slot], slot).readonly(), part: title.exactOptional(), changeOverSeconds: z.number().min(0).max(600).exactOptional(),
-  sameMuscleIntended: z.literal(true).exactOptional(), replaceable: z.literal(true).exactOptional(),
-  turn: z.strictObject({ at: z.int().min(1).max(14), of: z.int().min(2).max(14) }).readonly().exactOptional(),
-  restBetweenPartners: RestContract.exactOptional(), restAfterRound: RestContract.exactOptional(),
-  restAfterGrouping: RestContract.exactOptional(), onlyIf: shortText.exactOptional(),
-}).readonly()
+const grouping = z
+  .strictObject({
+    id: id.transform(groupingId),
+    kind: z.enum(GROUPING_KINDS),
+    placement: z.enum(PLACEMENTS),
+    slots: z.tuple([slot], slot).readonly(),
+    part: title.exactOptional(),
+    changeOverSeconds: z.number().min(0).max(600).exactOptional(),
+    sameMuscleIntended: z.literal(true).exactOptional(),
+    replaceable: z.literal(true).exactOptional(),
+    turn: z
+      .strictObject({ at: z.int().min(1).max(14), of: z.int().min(2).max(14) })
+      .readonly()
+      .exactOptional(),
+    restBetweenPartners: RestContract.exactOptional(),
+    restAfterRound: RestContract.exactOptional(),
+    restAfterGrouping: RestContract.exactOptional(),
+    onlyIf: shortText.exactOptional(),
+  })
+  .readonly()
 
 /** What a client does in one visit. */
-export const SessionContract = z.strictObject({
-  id: id.transform(sessionId), name: title.exactOptional(),
-  preparation: z.array(z.strictObject({ minutes: z.number().min(0).max(120), what: shortText, onlyIf: shortText.exactOptional() }).readonly()).max(10).readonly().exactOptional(),
-  groupings: z.array(grouping).max(MAX_GROUPINGS).readonly(), restBetweenMuscles: RestContract.exactOptional(),
-}).readonly()
+export const SessionContract = z
+  .strictObject({
+    id: id.transform(sessionId),
+    name: title.exactOptional(),
+    preparation: z
+      .array(
+        z
+          .strictObject({
+            minutes: z.number().min(0).max(120),
+            what: shortText,
+            onlyIf: shortText.exactOptional(),
+          })
+          .readonly(),
+      )
+      .max(10)
+      .readonly()
+      .exactOptional(),
+    groupings: z.array(grouping).max(MAX_GROUPINGS).readonly(),
+    restBetweenMuscles: RestContract.exactOptional(),
+  })
+  .readonly()
 
-const day = z.strictObject({
-  role: z.enum(DAY_ROLES), label: title.exactOptional(), minuteLimit: z.int().min(5).max(480).exactOptional(),
-  sessions: z.array(SessionContract).max(MAX_SESSIONS_PER_DAY).readonly(),
-}).readonly().refine(value => value.role !== 'rest' || value.sessions.length === 0, { path: ['sessions'], message: 'must be empty on a rest day' })
+const day = z
+  .strictObject({
+    role: z.enum(DAY_ROLES),
+    label: title.exactOptional(),
+    minuteLimit: z.int().min(5).max(480).exactOptional(),
+    sessions: z.array(SessionContract).max(MAX_SESSIONS_PER_DAY).readonly(),
+  })
+  .readonly()
+  .refine(value => value.role !== 'rest' || value.sessions.length === 0, {
+    path: ['sessions'],
+    message: 'must be empty on a rest day',
+  })
 
 /** Regular load besides the planned sessions. */
-export const SideLoadContract = z.strictObject({
-  what: shortText, groups: z.array(z.enum(GROUPS)).readonly(),
-  times: z.strictObject({ low: z.number().min(0).max(21), high: z.number().min(0).max(21) }).readonly(),
-  setsEach: z.number().min(0).max(50).nullable(),
-  isEstimate: z.literal(true).exactOptional(), weekdays: z.array(z.int().min(1).max(7)).max(7).readonly().exactOptional(),
-}).readonly()
+export const SideLoadContract = z
+  .strictObject({
+    what: shortText,
+    groups: z.array(z.enum(GROUPS)).readonly(),
+    times: z
+      .strictObject({ low: z.number().min(0).max(21), high: z.number().min(0).max(21) })
+      .readonly(),
+    setsEach: z.number().min(0).max(50).nullable(),
+    isEstimate: z.literal(true).exactOptional(),
+    weekdays: z.array(z.int().min(1).max(7)).max(7).readonly().exactOptional(),
+  })
+  .readonly()
 
-const rotation = z.strictObject({
-  kind: z.enum(ROTATION_KINDS),
-  maxGapDays: z.int().min(1).max(14).exactOptional(),
-  sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
-  anchor: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('floating') }).readonly(),
-    z.strictObject({ kind: z.literal('weekday'), startsOn: z.int().min(1).max(7) }).readonly(),
-  ]),
-  days: z.array(day).min(ROTATION_LENGTH.min).max(ROTATION_LENGTH.max).readonly(),
-}).readonly().refine(value => value.anchor.kind === 'floating' || canStayOnWeekdays(value.days.length),
-  { path: ['anchor'], message: 'can hold weekdays only with 7 or 14 days; choose floating' })
+const rotation = z
+  .strictObject({
+    kind: z.enum(ROTATION_KINDS),
+    maxGapDays: z.int().min(1).max(14).exactOptional(),
+    sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
+    anchor: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('floating') }).readonly(),
+      z.strictObject({ kind: z.literal('weekday'), startsOn: z.int().min(1).max(7) }).readonly(),
+    ]),
+    days: z.array(day).min(ROTATION_LENGTH.min).max(ROTATION_LENGTH.max).readonly(),
+  })
+  .readonly()
+  .refine(value => value.anchor.kind === 'floating' || canStayOnWeekdays(value.days.length), {
+    path: ['anchor'],
+    message: 'can hold weekdays only with 7 or 14 days; choose floating',
+  })
 
 const fromTo = z.strictObject({ from: z.int().min(0).max(6), to: z.int().min(0).max(6) }).readonly()
-const pass = z.int().min(0).max(MOST_PASSES - 1)
-const event = z.strictObject({
-  id: id, what: title, from: PlainDateContract, to: PlainDateContract, effect: z.enum(EVENT_EFFECTS), minutes: z.int().min(5).max(480).exactOptional(),
-}).readonly().refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not lie before the first day' })
-  .refine(({ effect, minutes }) => effect !== 'short' || minutes !== undefined, { path: ['minutes'], message: 'must say how many minutes there are' })
+const pass = z
+  .int()
+  .min(0)
+  .max(MOST_PASSES - 1)
+const event = z
+  .strictObject({
+    id: id,
+    what: title,
+    from: PlainDateContract,
+    to: PlainDateContract,
+    effect: z.enum(EVENT_EFFECTS),
+    minutes: z.int().min(5).max(480).exactOptional(),
+  })
+  .readonly()
+  .refine(({ from, to }) => from <= to, {
+    path: ['to'],
+    message: 'must not lie before the first day',
+  })
+  .refine(({ effect, minutes }) => effect !== 'short' || minutes !== undefined, {
+    path: ['minutes'],
+    message: 'must say how many minutes there are',
+  })
 const exception = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('sets'), pass, group: z.enum(GROUPS), change: z.int().min(-40).max(40) }).readonly(),
+  z
+    .strictObject({
+      kind: z.literal('sets'),
+      pass,
+      group: z.enum(GROUPS),
+      change: z.int().min(-40).max(40),
+    })
+    .readonly(),
   z.strictObject({ kind: z.literal('rir'), pass, change: z.int().min(-6).max(6) }).readonly(),
   z.strictObject({ kind: z.literal('choice'), pass }).readonly(),
-  z.strictObject({ kind: z.literal('moved'), pass, day: z.int().min(0).max(ROTATION_LENGTH.max - 1), place: z.int().min(0).max(MAX_SESSIONS_PER_DAY - 1), on: PlainDateContract }).readonly(),
-  z.strictObject({ kind: z.literal('dropped'), pass, day: z.int().min(0).max(ROTATION_LENGTH.max - 1), place: z.int().min(0).max(MAX_SESSIONS_PER_DAY - 1) }).readonly(),
-  z.strictObject({ kind: z.literal('load'), pass, exercise: id.transform(exerciseId), step: z.enum(['up', 'down']) }).readonly(),
+  z
+    .strictObject({
+      kind: z.literal('moved'),
+      pass,
+      day: z
+        .int()
+        .min(0)
+        .max(ROTATION_LENGTH.max - 1),
+      place: z
+        .int()
+        .min(0)
+        .max(MAX_SESSIONS_PER_DAY - 1),
+      on: PlainDateContract,
+    })
+    .readonly(),
+  z
+    .strictObject({
+      kind: z.literal('dropped'),
+      pass,
+      day: z
+        .int()
+        .min(0)
+        .max(ROTATION_LENGTH.max - 1),
+      place: z
+        .int()
+        .min(0)
+        .max(MAX_SESSIONS_PER_DAY - 1),
+    })
+    .readonly(),
+  z
+    .strictObject({
+      kind: z.literal('load'),
+      pass,
+      exercise: id.transform(exerciseId),
+      step: z.enum(['up', 'down']),
+    })
+    .readonly(),
 ])
 /** How the passes of a block differ (docs/formats.md). */
-export const BlockPlanContract = z.strictObject({
-  ramps: z.partialRecord(z.enum(GROUPS), z.strictObject({ kind: z.enum(['none', 'linear', 'step']), end: z.number().min(0).max(60) }).readonly()).readonly().exactOptional(),
-  effort: z.strictObject({ compound: fromTo, isolation: fromTo }).readonly().exactOptional(),
-  repWave: z.array(z.int().min(-8).max(8)).max(16).readonly().exactOptional(),
-  deloads: z.array(pass).max(MOST_PASSES).readonly().exactOptional(),
-  alternations: z.array(z.strictObject({ slot: id.transform(slotId), exercise: id.transform(exerciseId), intent: IntentContract, by: z.enum(ALTERNATION_MODES) }).readonly()).max(60).readonly().exactOptional(),
-  events: z.array(event).max(60).readonly().exactOptional(),
-  exceptions: z.array(exception).max(400).readonly().exactOptional(),
-  rules: z.record(id, z.strictObject({ rule: z.enum(LOAD_PROGRESSIONS), backOffPercent: z.number().min(5).max(20).exactOptional() }).readonly()).readonly().exactOptional(),
-}).readonly()
+export const BlockPlanContract = z
+  .strictObject({
+    ramps: z
+      .partialRecord(
+        z.enum(GROUPS),
+        z
+          .strictObject({
+            kind: z.enum(['none', 'linear', 'step']),
+            end: z.number().min(0).max(60),
+          })
+          .readonly(),
+      )
+      .readonly()
+      .exactOptional(),
+    effort: z.strictObject({ compound: fromTo, isolation: fromTo }).readonly().exactOptional(),
+    repWave: z.array(z.int().min(-8).max(8)).max(16).readonly().exactOptional(),
+    deloads: z.array(pass).max(MOST_PASSES).readonly().exactOptional(),
+    alternations: z
+      .array(
+        z
+          .strictObject({
+            slot: id.transform(slotId),
+            exercise: id.transform(exerciseId),
+            intent: IntentContract,
+            by: z.enum(ALTERNATION_MODES),
+          })
+          .readonly(),
+      )
+      .max(60)
+      .readonly()
+      .exactOptional(),
+    events: z.array(event).max(60).readonly().exactOptional(),
+    exceptions: z.array(exception).max(400).readonly().exactOptional(),
+    rules: z
+      .record(
+        id,
+        z
+          .strictObject({
+            rule: z.enum(LOAD_PROGRESSIONS),
+            backOffPercent: z.number().min(5).max(20).exactOptional(),
+          })
+          .readonly(),
+      )
+      .readonly()
+      .exactOptional(),
+  })
+  .readonly()
 
 /** The plan of one block (docs/formats.md). Frozen when parsed. */
-export const PlanContract = z.strictObject({
-  schema: z.literal(PLAN_SCHEMA), title, startsOn: PlainDateContract, passes: z.int().min(1).max(MOST_PASSES), rotation, block: BlockPlanContract.exactOptional(),
-  dismissed: z.array(z.strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) }).readonly()).max(200).readonly().exactOptional(),
-  oneOffs: z.array(z.strictObject({ on: PlainDateContract, session: id.transform(sessionId), reason: z.enum(ONE_OFF_REASONS), content: SessionContract }).readonly()).max(200).readonly().exactOptional(),
-  closingNotes: z.string().max(4000).exactOptional(), fromLast: z.string().max(4000).exactOptional(),
-  variants: z.array(z.strictObject({ session: id.transform(sessionId), name: title, content: SessionContract }).readonly()).max(40).readonly().exactOptional(),
-}).readonly().superRefine((plan, context) => {
-  const { anchor } = plan.rotation
-  if (anchor.kind === 'weekday' && isoWeekday(plan.startsOn) !== anchor.startsOn) {
-    context.addIssue({ code: 'custom', path: ['startsOn'], message: 'must fall on the weekday that the rotation begins with, or the rotation must be floating' })
-  }
-  const seen = new Set<string>()
-  plan.rotation.days.forEach((content, dayAt) => content.sessions.forEach((held, sessionAt) => {
-    for (const repeated of idsOf(held.groupings).filter(candidate => seen.size === seen.add(candidate).size)) {
-      context.addIssue({ code: 'custom', path: ['rotation', 'days', dayAt, 'sessions', sessionAt], message: `uses the id ${JSON.stringify(repeated)} twice` })
+export const PlanContract = z
+  .strictObject({
+    schema: z.literal(PLAN_SCHEMA),
+    title,
+    startsOn: PlainDateContract,
+    passes: z.int().min(1).max(MOST_PASSES),
+    rotation,
+    block: BlockPlanContract.exactOptional(),
+    dismissed: z
+      .array(
+        z
+          .strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) })
+          .readonly(),
+      )
+      .max(200)
+      .readonly()
+      .exactOptional(),
+    oneOffs: z
+      .array(
+        z
+          .strictObject({
+            on: PlainDateContract,
+            session: id.transform(sessionId),
+            reason: z.enum(ONE_OFF_REASONS),
+            content: SessionContract,
+          })
+          .readonly(),
+      )
+      .max(200)
+      .readonly()
+      .exactOptional(),
+    closingNotes: z.string().max(4000).exactOptional(),
+    fromLast: z.string().max(4000).exactOptional(),
+    variants: z
+      .array(
+        z
+          .strictObject({ session: id.transform(sessionId), name: title, content: SessionContract })
+          .readonly(),
+      )
+      .max(40)
+      .readonly()
+      .exactOptional(),
+  })
+  .readonly()
+  .superRefine((plan, context) => {
+    const { anchor } = plan.rotation
+    if (anchor.kind === 'weekday' && isoWeekday(plan.startsOn) !== anchor.startsOn) {
+      context.addIssue({
+        code: 'custom',
+        path: ['startsOn'],
+        message:
+          'must fall on the weekday that the rotation begins with, or the rotation must be floating',
+      })
     }
-  }))
-})
+    const seen = new Set<string>()
+    plan.rotation.days.forEach((content, dayAt) =>
+      content.sessions.forEach((held, sessionAt) => {
+        for (const repeated of idsOf(held.groupings).filter(
+          candidate => seen.size === seen.add(candidate).size,
+        )) {
+          context.addIssue({
+            code: 'custom',
+            path: ['rotation', 'days', dayAt, 'sessions', sessionAt],
+            message: `uses the id ${JSON.stringify(repeated)} twice`,
+          })
+        }
+      }),
+    )
+  })
 
 function idsOf(groupings: readonly Grouping[]): readonly string[] {
-  return groupings.flatMap(({ id: own, slots }): readonly string[] => [own, ...slots.map((held: Slot) => held.id)])
+  return groupings.flatMap(({ id: own, slots }): readonly string[] => [
+    own,
+    ...slots.map((held: Slot) => held.id),
+  ])
 }
 
 export type _PlanIsCore = Proven<Equal<z.output<typeof PlanContract>, PlanDocument>>

@@ -24,5 +24,8 @@ export function contextOf({ client, method }: PlanFile): PlanContext {
 
 /** JSON Schema (2020-12) of a plan file, from the side that is written. */
 export function planFileSchema(): object {
-  return { title: 'Tholepin plan file', ...z.toJSONSchema(PlanFile, { io: 'input', unrepresentable: 'any', reused: 'ref' }) }
+  return {
+    title: 'Tholepin plan file',
+    ...z.toJSONSchema(PlanFile, { io: 'input', unrepresentable: 'any', reused: 'ref' }),
+  }
 }

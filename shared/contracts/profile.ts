@@ -10,40 +10,65 @@ import { PlainDateContract, SideLoadContract } from './plan'
 const words = z.string().trim().max(2000)
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time such as 17:30')
 
-export const AvailableDayContract = z.strictObject({ weekday: z.int().min(1).max(7), minutes: z.int().min(10).max(240), start: clock }).readonly()
+export const AvailableDayContract = z
+  .strictObject({ weekday: z.int().min(1).max(7), minutes: z.int().min(10).max(240), start: clock })
+  .readonly()
 
-export const ScreeningContract = z.strictObject({
-  answers: z.partialRecord(z.enum(SCREENING_IDS), z.enum(SCREENING_ANSWERS)).readonly(),
-  clearance: z.strictObject({ on: PlainDateContract, profession: z.string().trim().min(1).max(100), limits: words }).readonly().nullable(),
-}).readonly()
+export const ScreeningContract = z
+  .strictObject({
+    answers: z.partialRecord(z.enum(SCREENING_IDS), z.enum(SCREENING_ANSWERS)).readonly(),
+    clearance: z
+      .strictObject({
+        on: PlainDateContract,
+        profession: z.string().trim().min(1).max(100),
+        limits: words,
+      })
+      .readonly()
+      .nullable(),
+  })
+  .readonly()
 
-export const JointNoteContract = z.strictObject({
-  joint: z.enum(JOINTS), side: z.enum(['left', 'right', 'both']), provokedBy: words, since: words,
-}).readonly()
+export const JointNoteContract = z
+  .strictObject({
+    joint: z.enum(JOINTS),
+    side: z.enum(['left', 'right', 'both']),
+    provokedBy: words,
+    since: words,
+  })
+  .readonly()
 
 /** Everything a plan starts from, as it is entered once. */
-export const ProfileContract = z.strictObject({
-  name: z.string().trim().min(1).max(100),
-  about: z.string().trim().max(200),
-  units: z.enum(WEIGHT_UNITS),
-  goal: words,
-  weakPoints: words,
-  trainingAgeMonths: z.int().min(0).max(1200),
-  method: MethodIdContract,
-  modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
-  days: z.array(AvailableDayContract).min(1).max(7).readonly()
-    .refine(days => new Set(days.map(({ weekday }) => weekday)).size === days.length, 'must name each weekday once'),
-  equipment: z.array(z.enum(EQUIPMENT)).readonly(),
-  sensitiveJoints: z.array(z.enum(JOINTS)).readonly(),
-  jointNotes: z.array(JointNoteContract).max(20).readonly(),
-  slowedBy: z.array(z.enum(HINDRANCES)).readonly(),
-  sideLoads: z.array(SideLoadContract).max(20).readonly(),
-  hasSafeties: z.boolean(),
-  /** Exercises not to be planned, and those to stay, by id. */
-  avoid: z.array(z.string().max(60)).max(100).readonly().default([]),
-  keep: z.array(z.string().max(60)).max(100).readonly().default([]),
-  screening: ScreeningContract,
-}).readonly()
+export const ProfileContract = z
+  .strictObject({
+    name: z.string().trim().min(1).max(100),
+    about: z.string().trim().max(200),
+    units: z.enum(WEIGHT_UNITS),
+    goal: words,
+    weakPoints: words,
+    trainingAgeMonths: z.int().min(0).max(1200),
+    method: MethodIdContract,
+    modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
+    days: z
+      .array(AvailableDayContract)
+      .min(1)
+      .max(7)
+      .readonly()
+      .refine(
+        days => new Set(days.map(({ weekday }) => weekday)).size === days.length,
+        'must name each weekday once',
+      ),
+    equipment: z.array(z.enum(EQUIPMENT)).readonly(),
+    sensitiveJoints: z.array(z.enum(JOINTS)).readonly(),
+    jointNotes: z.array(JointNoteContract).max(20).readonly(),
+    slowedBy: z.array(z.enum(HINDRANCES)).readonly(),
+    sideLoads: z.array(SideLoadContract).max(20).readonly(),
+    hasSafeties: z.boolean(),
+    /** Exercises not to be planned, and those to stay, by id. */
+    avoid: z.array(z.string().max(60)).max(100).readonly().default([]),
+    keep: z.array(z.string().max(60)).max(100).readonly().default([]),
+    screening: ScreeningContract,
+  })
+  .readonly()
 export type Profile = z.output<typeof ProfileContract>
 
 /** What saving a profile answers, and what a new client is found under. */

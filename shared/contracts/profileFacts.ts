@@ -6,20 +6,45 @@ import type { Profile } from './profile'
 export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
   return {
     ...ownFigures(before),
-    avoid: profile.avoid, keep: profile.keep,
-    trainingAgeMonths: profile.trainingAgeMonths, modes: profile.modes, equipment: profile.equipment,
+    avoid: profile.avoid,
+    keep: profile.keep,
+    trainingAgeMonths: profile.trainingAgeMonths,
+    modes: profile.modes,
+    equipment: profile.equipment,
     joints: Object.fromEntries(profile.sensitiveJoints.map(joint => [joint, 'sensitive' as const])),
-    slowedBy: profile.slowedBy, sideLoads: profile.sideLoads, hasSafeties: profile.hasSafeties,
-    screening: screeningState(profile.screening), isMinor: isMinorBy(profile.screening),
+    slowedBy: profile.slowedBy,
+    sideLoads: profile.sideLoads,
+    hasSafeties: profile.hasSafeties,
+    screening: screeningState(profile.screening),
+    isMinor: isMinorBy(profile.screening),
   }
 }
 
 /** What is set elsewhere than in the profile. */
-function ownFigures(before: ClientFacts | undefined): Pick<ClientFacts, 'bands' | 'credits'> & Partial<ClientFacts> {
+function ownFigures(
+  before: ClientFacts | undefined,
+): Pick<ClientFacts, 'bands' | 'credits'> & Partial<ClientFacts> {
   if (!before) return { bands: {}, credits: {} }
-  const { bands, credits, recoveryPace, paceRecords, ratioWish, frequencyMin, sessionMax, headFloors, jointCeilings } = before
+  const {
+    bands,
+    credits,
+    recoveryPace,
+    paceRecords,
+    ratioWish,
+    frequencyMin,
+    sessionMax,
+    headFloors,
+    jointCeilings,
+  } = before
   return {
-    bands, credits, ...(recoveryPace && { recoveryPace }), ...(paceRecords && { paceRecords }), ...(ratioWish !== undefined && { ratioWish }), ...(frequencyMin && { frequencyMin }),
-    ...(sessionMax && { sessionMax }), ...(headFloors && { headFloors }), ...(jointCeilings && { jointCeilings }),
+    bands,
+    credits,
+    ...(recoveryPace && { recoveryPace }),
+    ...(paceRecords && { paceRecords }),
+    ...(ratioWish !== undefined && { ratioWish }),
+    ...(frequencyMin && { frequencyMin }),
+    ...(sessionMax && { sessionMax }),
+    ...(headFloors && { headFloors }),
+    ...(jointCeilings && { jointCeilings }),
   }
 }

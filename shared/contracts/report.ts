@@ -18,9 +18,15 @@ export interface ReportView {
   readonly volume: readonly CourseRow[]
   readonly exercises: readonly ExerciseCourse[]
   /** What was decided on the way, in the order it was. */
-  readonly changes: readonly { readonly on: string, readonly words: string, readonly why: string }[]
-  readonly measured: readonly { readonly kind: MeasurementKind, readonly first: number, readonly last: number }[]
+  readonly changes: readonly { readonly on: string; readonly words: string; readonly why: string }[]
+  readonly measured: readonly {
+    readonly kind: MeasurementKind
+    readonly first: number
+    readonly last: number
+  }[]
   /** Muscles the block was meant to build up. */
   readonly built: readonly Group[]
 }
-export const ReportAnswer = z.custom<ReportView>(value => typeof value === 'object' && value !== null)
+export const ReportAnswer = z.custom<ReportView>(
+  value => typeof value === 'object' && value !== null,
+)

@@ -8,59 +8,121 @@ import { z } from 'zod'
 import { PlainDateContract } from './plan'
 
 /** Which rotation: by its number from 0, or the one that was trained last. */
-export const ReviewParams = z.object({ clientId: z.uuid().transform(clientId), pass: z.union([z.literal('latest'), z.coerce.number().int().min(0).max(59)]) })
+export const ReviewParams = z.object({
+  clientId: z.uuid().transform(clientId),
+  pass: z.union([z.literal('latest'), z.coerce.number().int().min(0).max(59)]),
+})
 
-export interface DecisionView { readonly id: string, readonly pass: number, readonly key: string, readonly words: string, readonly why: string, readonly decision: 'taken' | 'refused', readonly reason: string, readonly version: number | null, readonly by: string, readonly at: string }
+export interface DecisionView {
+  readonly id: string
+  readonly pass: number
+  readonly key: string
+  readonly words: string
+  readonly why: string
+  readonly decision: 'taken' | 'refused'
+  readonly reason: string
+  readonly version: number | null
+  readonly by: string
+  readonly at: string
+}
 
 /** A way to deal with a missed session, without the sessions' contents. */
-export type ReplanView = Omit<Replan, 'refilled'> & { readonly refilled: readonly Omit<Replan['refilled'][number], 'content'>[] }
+export type ReplanView = Omit<Replan, 'refilled'> & {
+  readonly refilled: readonly Omit<Replan['refilled'][number], 'content'>[]
+}
 
 /** How fast a muscle recovers: what the log says, and what is reckoned with. */
-export interface PaceView { readonly group: Group, readonly learned: OwnPace | null, readonly inForce: number, readonly by: 'log' | 'coach' | null, readonly since: PlainDate | null }
+export interface PaceView {
+  readonly group: Group
+  readonly learned: OwnPace | null
+  readonly inForce: number
+  readonly by: 'log' | 'coach' | null
+  readonly since: PlainDate | null
+}
 
 /** A rotation reviewed, with what was decided about it and what else there is to look at. */
 export interface ReviewView {
   readonly name: string
-  readonly block: { readonly id: string, readonly title: string, readonly version: number, readonly passes: number }
+  readonly block: {
+    readonly id: string
+    readonly title: string
+    readonly version: number
+    readonly passes: number
+  }
   readonly review: PassReview
   /** Proposals that were not refused in this block, by their keys; and those already decided. */
   readonly open: readonly string[]
   readonly decisions: readonly DecisionView[]
-  readonly pains: readonly { readonly words: string, readonly on: string }[]
-  readonly notes: readonly { readonly text: string, readonly session: string }[]
+  readonly pains: readonly { readonly words: string; readonly on: string }[]
+  readonly notes: readonly { readonly text: string; readonly session: string }[]
   /** Rotations whose plan the client does not have yet, or has in an older form. */
-  readonly toSend: readonly { readonly pass: number, readonly again: boolean }[]
+  readonly toSend: readonly { readonly pass: number; readonly again: boolean }[]
   /** Sessions that were missed and not decided about yet. */
-  readonly missed: readonly { readonly id: string, readonly name: string, readonly on: PlainDate }[]
+  readonly missed: readonly { readonly id: string; readonly name: string; readonly on: PlainDate }[]
   /** Sessions of the rotation that lie ahead. */
-  readonly ahead: readonly { readonly id: string, readonly name: string, readonly on: PlainDate }[]
+  readonly ahead: readonly { readonly id: string; readonly name: string; readonly on: PlainDate }[]
   /** What can be done about the first missed one, the best first. */
   readonly replans: readonly ReplanView[]
   /** Where the exercises of the client are going, by what the log is reckoned with. */
-  readonly trends: readonly { readonly exercise: string, readonly verdict: Verdict, readonly slope: number, readonly error: number | null, readonly count: number, readonly spanWeeks: number }[]
+  readonly trends: readonly {
+    readonly exercise: string
+    readonly verdict: Verdict
+    readonly slope: number
+    readonly error: number | null
+    readonly count: number
+    readonly spanWeeks: number
+  }[]
   /** Estimates that are kept and not reckoned with. */
   readonly leftOut: readonly LeftOut[]
   readonly paces: readonly PaceView[]
 }
-export const ReviewAnswer = z.custom<ReviewView>(value => typeof value === 'object' && value !== null)
+export const ReviewAnswer = z.custom<ReviewView>(
+  value => typeof value === 'object' && value !== null,
+)
 
 /** What the coach makes of a proposal; taking it changes the plan of the version she saw. */
-export const DecideBody = z.strictObject({ key: z.string().min(1).max(200), decision: z.enum(['taken', 'refused']), reason: z.string().trim().max(500), version: z.int().min(1) })
+export const DecideBody = z.strictObject({
+  key: z.string().min(1).max(200),
+  decision: z.enum(['taken', 'refused']),
+  reason: z.string().trim().max(500),
+  version: z.int().min(1),
+})
 export const DecideAnswer = z.object({ version: z.int() })
 
 export const ReplansParams = ReviewParams.extend({ sessionId: z.uuid() })
-export const ReplansAnswer = z.custom<{ readonly replans: readonly ReplanView[] }>(value => typeof value === 'object' && value !== null)
+export const ReplansAnswer = z.custom<{ readonly replans: readonly ReplanView[] }>(
+  value => typeof value === 'object' && value !== null,
+)
 
 /** What is done about a missed session. */
-export const ReplanBody = z.strictObject({ session: z.uuid(), option: z.enum(REPLAN_OPTIONS), version: z.int().min(1) })
+export const ReplanBody = z.strictObject({
+  session: z.uuid(),
+  option: z.enum(REPLAN_OPTIONS),
+  version: z.int().min(1),
+})
 
 /** An estimate that was questioned and is right. */
-export const ConfirmBody = z.strictObject({ exercise: z.string().min(1).max(100).transform(id => id as ExerciseId), on: PlainDateContract, value: z.number() })
+export const ConfirmBody = z.strictObject({
+  exercise: z
+    .string()
+    .min(1)
+    .max(100)
+    .transform(id => id as ExerciseId),
+  on: PlainDateContract,
+  value: z.number(),
+})
 
 /** How fast a muscle is to be reckoned with. */
 export const PaceBody = z.strictObject({
   group: z.enum(GROUPS),
   decision: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('set'), pace: z.number().refine(pace => pace >= 0.5 && pace <= 2, { message: 'must lie between 0.5 and 2 times the usual hours' }) }), z.strictObject({ kind: z.literal('usual') }), z.strictObject({ kind: z.literal('anew') }),
+    z.strictObject({
+      kind: z.literal('set'),
+      pace: z.number().refine(pace => pace >= 0.5 && pace <= 2, {
+        message: 'must lie between 0.5 and 2 times the usual hours',
+      }),
+    }),
+    z.strictObject({ kind: z.literal('usual') }),
+    z.strictObject({ kind: z.literal('anew') }),
   ]),
 })

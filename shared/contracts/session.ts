@@ -2,7 +2,10 @@ import { z } from 'zod'
 
 /** What the sign-in form sends. */
 export const SignInBody = z.strictObject({
-  email: z.email().max(200).transform(email => email.toLowerCase()),
+  email: z
+    .email()
+    .max(200)
+    .transform(email => email.toLowerCase()),
   password: z.string().min(1).max(200),
 })
 
@@ -12,15 +15,28 @@ const newPassword = z.string().min(LEAST_PASSWORD).max(200)
 
 /** What the sign-up form sends. */
 export const SignUpBody = z.strictObject({
-  name: z.string().trim().min(1).max(100), studio: z.string().trim().min(1).max(100),
-  email: z.email().max(200).transform(email => email.toLowerCase()), password: newPassword,
+  name: z.string().trim().min(1).max(100),
+  studio: z.string().trim().min(1).max(100),
+  email: z
+    .email()
+    .max(200)
+    .transform(email => email.toLowerCase()),
+  password: newPassword,
 })
 
 /** What changing a password takes. */
-export const ChangePasswordBody = z.strictObject({ current: z.string().min(1).max(200), next: newPassword })
+export const ChangePasswordBody = z.strictObject({
+  current: z.string().min(1).max(200),
+  next: newPassword,
+})
 
 /** How many places a coach is signed in at. */
-export const AccountView = z.object({ name: z.string(), studio: z.string(), email: z.string(), signIns: z.int() })
+export const AccountView = z.object({
+  name: z.string(),
+  studio: z.string(),
+  email: z.string(),
+  signIns: z.int(),
+})
 export type AccountView = z.output<typeof AccountView>
 
 /** The coach who is signed in, as screens know her. */

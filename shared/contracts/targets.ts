@@ -5,18 +5,35 @@ import { z } from 'zod'
 const sets = z.number().min(0).max(60)
 
 /** Floor, target and ceiling in their order. */
-export const BandContract = z.strictObject({ floor: sets, target: sets, ceiling: sets }).readonly()
-  .refine(({ floor, target }) => floor <= target, { path: ['floor'], message: 'may not lie above the target' })
-  .refine(({ target, ceiling }) => target <= ceiling, { path: ['target'], message: 'may not lie above the ceiling' })
+export const BandContract = z
+  .strictObject({ floor: sets, target: sets, ceiling: sets })
+  .readonly()
+  .refine(({ floor, target }) => floor <= target, {
+    path: ['floor'],
+    message: 'may not lie above the target',
+  })
+  .refine(({ target, ceiling }) => target <= ceiling, {
+    path: ['target'],
+    message: 'may not lie above the ceiling',
+  })
 
 /** A coach's own targets of a client; what is left out follows from training age, mode and method. */
-export const TargetsContract = z.strictObject({
-  modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
-  bands: z.partialRecord(z.enum(GROUPS), BandContract).readonly(),
-  headFloors: z.partialRecord(z.enum(MUSCLES), sets).readonly(),
-  frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0.25).max(7)).readonly(),
-  sessionMax: z.partialRecord(z.enum(GROUPS), z.number().min(1).max(40)).readonly(),
-  jointCeilings: z.partialRecord(z.enum(JOINTS), z.strictObject({ week: z.number().min(1).max(400), session: z.number().min(1).max(200) }).readonly()).readonly(),
-  ratioWish: z.number().min(0.3).max(3).nullable(),
-}).readonly()
+export const TargetsContract = z
+  .strictObject({
+    modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
+    bands: z.partialRecord(z.enum(GROUPS), BandContract).readonly(),
+    headFloors: z.partialRecord(z.enum(MUSCLES), sets).readonly(),
+    frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0.25).max(7)).readonly(),
+    sessionMax: z.partialRecord(z.enum(GROUPS), z.number().min(1).max(40)).readonly(),
+    jointCeilings: z
+      .partialRecord(
+        z.enum(JOINTS),
+        z
+          .strictObject({ week: z.number().min(1).max(400), session: z.number().min(1).max(200) })
+          .readonly(),
+      )
+      .readonly(),
+    ratioWish: z.number().min(0.3).max(3).nullable(),
+  })
+  .readonly()
 export type Targets = z.output<typeof TargetsContract>

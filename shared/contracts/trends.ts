@@ -10,7 +10,11 @@ export interface ExerciseCourse {
   readonly exercise: string
   readonly name: string
   readonly group: Group | null
-  readonly points: readonly { readonly on: PlainDate, readonly value: number, readonly leftOut: LeftOutReason | null }[]
+  readonly points: readonly {
+    readonly on: PlainDate
+    readonly value: number
+    readonly leftOut: LeftOutReason | null
+  }[]
   readonly trend: Omit<Trend, 'error'> & { readonly error: number | null }
   readonly line: readonly (Omit<BandPoint, 'week'> & { readonly on: PlainDate })[]
 }
@@ -21,6 +25,12 @@ export interface TrendsView {
   readonly exercises: readonly ExerciseCourse[]
   readonly volume: readonly CourseRow[]
   readonly readiness: readonly CourseArrival[]
-  readonly measurements: readonly { readonly on: PlainDate, readonly kind: MeasurementKind, readonly value: number }[]
+  readonly measurements: readonly {
+    readonly on: PlainDate
+    readonly kind: MeasurementKind
+    readonly value: number
+  }[]
 }
-export const TrendsAnswer = z.custom<TrendsView>(value => typeof value === 'object' && value !== null)
+export const TrendsAnswer = z.custom<TrendsView>(
+  value => typeof value === 'object' && value !== null,
+)

@@ -5,7 +5,7 @@ import type { ClientDocument } from '../contracts/clientDocument'
 /** Ids given anew, each once: what pointed at the old one points at the new one. */
 function renewer(newId: () => string): (id: string) => string {
   const known = new Map<string, string>()
-  return (id) => {
+  return id => {
     const before = known.get(id)
     if (before !== undefined) return before
     const fresh = newId()
@@ -15,7 +15,9 @@ function renewer(newId: () => string): (id: string) => string {
 }
 
 function wordWith(word: LogWord, fresh: (id: string) => string): LogWord {
-  return word.kind === 'set' || word.kind === 'clear' ? { ...word, replaces: word.replaces === null ? null : fresh(word.replaces) } : word
+  return word.kind === 'set' || word.kind === 'clear'
+    ? { ...word, replaces: word.replaces === null ? null : fresh(word.replaces) }
+    : word
 }
 
 /**
@@ -26,12 +28,25 @@ function wordWith(word: LogWord, fresh: (id: string) => string): LogWord {
 export function renewedDocument(document: ClientDocument, newId: () => string): ClientDocument {
   const fresh = renewer(newId)
   return {
-    ...document, blocks: document.blocks.map(block => ({ ...block, id: blockId(fresh(block.id)) })),
-    decisions: document.decisions.map(decision => ({ ...decision, blockId: blockId(fresh(decision.blockId)) })),
+    ...document,
+    blocks: document.blocks.map(block => ({ ...block, id: blockId(fresh(block.id)) })),
+    decisions: document.decisions.map(decision => ({
+      ...decision,
+      blockId: blockId(fresh(decision.blockId)),
+    })),
     sessions: document.sessions.map(session => ({
-      ...session, id: fresh(session.id), blockId: blockId(fresh(session.blockId)),
-      sets: session.sets.map(set => ({ ...set, entryId: set.entryId === null ? null : fresh(set.entryId) })),
-      entries: session.entries.map(entry => ({ ...entry, id: fresh(entry.id), word: wordWith(entry.word, fresh) })),
+      ...session,
+      id: fresh(session.id),
+      blockId: blockId(fresh(session.blockId)),
+      sets: session.sets.map(set => ({
+        ...set,
+        entryId: set.entryId === null ? null : fresh(set.entryId),
+      })),
+      entries: session.entries.map(entry => ({
+        ...entry,
+        id: fresh(entry.id),
+        word: wordWith(entry.word, fresh),
+      })),
     })),
   }
 }

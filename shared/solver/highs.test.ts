@@ -5,17 +5,34 @@ import { contextWith, STEADY_MIDDLE } from '../../core/method'
 import { planIn, written } from '../../core/testing/shorthandPlans'
 import { linearSolver } from './highs'
 
-const plan = planIn(7, written('push', 'bench_press_dumbbell 3 x 8, rir 2', 'pushdown_rope 2 x 12, rir 2'), written('pull', 'machine_row 3 x 10, rir 2', 'cable_curl 2 x 12, rir 2'), written('arms', 'hammer_curl 2 x 12, rir 2'))
+const plan = planIn(
+  7,
+  written('push', 'bench_press_dumbbell 3 x 8, rir 2', 'pushdown_rope 2 x 12, rir 2'),
+  written('pull', 'machine_row 3 x 10, rir 2', 'cable_curl 2 x 12, rir 2'),
+  written('arms', 'hammer_curl 2 x 12, rir 2'),
+)
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
 
 test('the solver proves a bound that no plan found goes under', async () => {
   const solver = await linearSolver()
-  const tight = { ...plan, rotation: { ...plan.rotation, days: plan.rotation.days.map(day => (day.role === 'rest' ? day : { ...day, minuteLimit: 28 })) } }
+  const tight = {
+    ...plan,
+    rotation: {
+      ...plan.rotation,
+      days: plan.rotation.days.map(day =>
+        day.role === 'rest' ? day : { ...day, minuteLimit: 28 },
+      ),
+    },
+  }
   for (const asked of [plan, tight]) {
     const problem = allocationProblem({ plan: asked, context })
     const { status, bound } = solver(relaxedQuestion(problem), 5)
     expect(status).toBe('optimal')
-    const { points } = search(problem, { kind: 'fewest_changes', random: seededRandom(3), moves: 4000 })
+    const { points } = search(problem, {
+      kind: 'fewest_changes',
+      random: seededRandom(3),
+      moves: 4000,
+    })
     expect(bound ?? Infinity).toBeLessThanOrEqual(points + 1e-6)
   }
 })
@@ -24,7 +41,8 @@ test('with the solver the same question has the same answer, and no proposal goe
   const solver = await linearSolver()
   const first = propose({ plan, context }, { solver })
   expect(first.solver).not.toBe('failed')
-  for (const { points } of first.proposals) expect(points).toBeGreaterThanOrEqual((first.bound ?? 0) - 1e-6)
+  for (const { points } of first.proposals)
+    expect(points).toBeGreaterThanOrEqual((first.bound ?? 0) - 1e-6)
   expect(propose({ plan, context }, { solver })).toEqual(first)
 })
 

@@ -6,8 +6,14 @@ import loadHighs from 'highs'
  * nodes, unlike one of time, gives the same answer on a slow machine as on a fast one.
  */
 const OPTIONS = {
-  output_flag: false, mip_abs_gap: 0.999, random_seed: 1, mip_max_nodes: 400,
-  mip_heuristic_run_rins: false, mip_heuristic_run_rens: false, mip_heuristic_run_root_reduced_cost: false, mip_heuristic_run_feasibility_jump: false,
+  output_flag: false,
+  mip_abs_gap: 0.999,
+  random_seed: 1,
+  mip_max_nodes: 400,
+  mip_heuristic_run_rins: false,
+  mip_heuristic_run_rens: false,
+  mip_heuristic_run_root_reduced_cost: false,
+  mip_heuristic_run_feasibility_jump: false,
 } as const
 
 /**
@@ -19,17 +25,22 @@ export async function linearSolver(locateFile?: (file: string) => string): Promi
   const highs = await loadHighs(locateFile ? { locateFile } : undefined)
   return ({ text }, seconds): LinearAnswer => {
     try {
-      return highs.withModel({ format: 'lp', data: text }, (model) => {
+      return highs.withModel({ format: 'lp', data: text }, model => {
         model.options.set({ ...OPTIONS, time_limit: seconds })
         model.run()
         const isOptimal = model.getModelStatus() === highs.constants.modelStatus.optimal
         const bound = Number(model.info.get('mip_dual_bound'))
         const { colValue } = model.getSolution()
-        const values = new Map(Array.from(colValue, (value, at) => [String(model.getColName(at)), Number(value)]))
-        return { status: isOptimal ? 'optimal' as const : 'stopped' as const, bound: Number.isFinite(bound) ? bound : null, values: values.size > 0 ? values : null }
+        const values = new Map(
+          Array.from(colValue, (value, at) => [String(model.getColName(at)), Number(value)]),
+        )
+        return {
+          status: isOptimal ? ('optimal' as const) : ('stopped' as const),
+          bound: Number.isFinite(bound) ? bound : null,
+          values: values.size > 0 ? values : null,
+        }
       })
-    }
-    catch {
+    } catch {
       return { status: 'failed', bound: null, values: null }
     }
   }

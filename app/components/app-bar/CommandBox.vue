@@ -4,7 +4,9 @@ import { Search } from 'lucide-vue-next'
 
 const { isOpen, open, found } = useCommands()
 useEventListener('keydown', (event: KeyboardEvent) => {
-  const isInField = event.target instanceof Element && event.target.closest('input, textarea, select, [role=dialog]') !== null
+  const isInField =
+    event.target instanceof Element &&
+    event.target.closest('input, textarea, select, [role=dialog]') !== null
   if (event.key !== '/' || isInField || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
   void open()

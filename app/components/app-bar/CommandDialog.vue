@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+  DialogTitle,
+} from '@headlessui/vue'
 import type { Command } from '~/composables/useCommands'
 
 /** The box itself; fetched when the page is at rest, so that the first view of a screen does not wait for it. */
@@ -20,13 +28,25 @@ function run(command: Command | null): void {
     <div class="fixed inset-0 bg-scrim" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center pt-24">
       <DialogPanel class="w-[520px] rounded-[6px] border border-edge bg-ground p-4">
-        <DialogTitle class="sr-only">
-          Find a client, a screen or an action
-        </DialogTitle>
+        <DialogTitle class="sr-only"> Find a client, a screen or an action </DialogTitle>
         <Combobox v-slot="{ activeOption }" :model-value="null" nullable @update:model-value="run">
-          <ComboboxInput class="field" aria-label="Client, screen or action" placeholder="Client, screen or action" autocomplete="off" @change="typed = $event.target.value" @keydown.esc="emit('closed')" @keydown.enter="activeOption ?? run(commands[0] ?? null)" />
+          <ComboboxInput
+            class="field"
+            aria-label="Client, screen or action"
+            placeholder="Client, screen or action"
+            autocomplete="off"
+            @change="typed = $event.target.value"
+            @keydown.esc="emit('closed')"
+            @keydown.enter="activeOption ?? run(commands[0] ?? null)"
+          />
           <ComboboxOptions static class="mt-2 max-h-[400px] overflow-y-auto outline-none">
-            <ComboboxOption v-for="command in commands" :key="command.name" v-slot="{ active }" :value="command" as="template">
+            <ComboboxOption
+              v-for="command in commands"
+              :key="command.name"
+              v-slot="{ active }"
+              :value="command"
+              as="template"
+            >
               <li class="option" :data-active="active || undefined">
                 <span class="font-semibold">{{ command.name }}</span>
                 <span class="ml-auto truncate pl-4 text-[12px] text-ink2">{{ command.hint }}</span>
@@ -43,6 +63,14 @@ function run(command: Command | null): void {
 </template>
 
 <style scoped>
-.option { display: flex; align-items: baseline; padding: 6px 10px; border-radius: 4px; cursor: pointer; }
-.option[data-active] { background: var(--focus-wash); }
+.option {
+  display: flex;
+  align-items: baseline;
+  padding: 6px 10px;
+  border-radius: 4px;
+  cursor: pointer;
+}
+.option[data-active] {
+  background: var(--focus-wash);
+}
 </style>

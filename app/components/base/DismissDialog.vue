@@ -3,8 +3,11 @@ import { findingSentence } from '#core/format'
 import type { Finding } from '#core/checks'
 
 /** Putting a finding aside takes a note, so that the next look knows why. */
-const { finding, isFirm } = defineProps<{ finding: Finding, /** Nothing but a clearance lifts it. */ isFirm: boolean }>()
-const emit = defineEmits<{ closed: [], dismissed: [note: string] }>()
+const { finding, isFirm } = defineProps<{
+  finding: Finding
+  /** Nothing but a clearance lifts it. */ isFirm: boolean
+}>()
+const emit = defineEmits<{ closed: []; dismissed: [note: string] }>()
 const note = ref('')
 </script>
 
@@ -16,7 +19,14 @@ const note = ref('')
         This cannot be put aside: only a recorded clearance by a licensed professional lifts it.
       </p>
       <template v-else>
-        <label class="font-semibold">Why<input v-model="note" class="field mt-1 font-normal" maxlength="500" placeholder="For yourself, at the next look" autocomplete="off"></label>
+        <label class="font-semibold"
+          >Why<input
+            v-model="note"
+            class="field mt-1 font-normal"
+            maxlength="500"
+            placeholder="For yourself, at the next look"
+            autocomplete="off"
+        /></label>
         <button type="submit" class="control control-strong self-start">
           Put aside <KeyCap label="Enter" />
         </button>

@@ -2,9 +2,9 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 
 /** A dialog with a title and a way out. */
-const { title, width = 620 } = defineProps<{ title: string, width?: number }>()
+const { title, width = 620 } = defineProps<{ title: string; width?: number }>()
 const emit = defineEmits<{ closed: [] }>()
-defineSlots<{ default?: () => unknown, actions?: () => unknown }>()
+defineSlots<{ default?: () => unknown; actions?: () => unknown }>()
 const panel = useTemplateRef<HTMLElement>('panel')
 </script>
 
@@ -12,7 +12,11 @@ const panel = useTemplateRef<HTMLElement>('panel')
   <Dialog open class="relative z-20" @close="emit('closed')">
     <div class="fixed inset-0 bg-scrim" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center overflow-y-auto p-6 pt-14">
-      <DialogPanel ref="panel" class="rounded-[6px] border border-edge bg-ground p-4" :style="{ width: `${width}px` }">
+      <DialogPanel
+        ref="panel"
+        class="rounded-[6px] border border-edge bg-ground p-4"
+        :style="{ width: `${width}px` }"
+      >
         <div class="flex items-center justify-between gap-4">
           <DialogTitle class="font-display text-[17px] font-semibold">
             {{ title }}

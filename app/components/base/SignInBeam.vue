@@ -14,7 +14,7 @@
     <g fill="var(--ext-peg)">
       <template v-for="at in 4" :key="at">
         <rect :x="206 + at * 16" y="122" width="5" height="28" />
-        <rect :x="202.500 + at * 16" y="119" width="12" height="6" />
+        <rect :x="202.5 + at * 16" y="119" width="12" height="6" />
       </template>
       <g fill="none" stroke="var(--ext-peg)" stroke-width="1.8">
         <rect x="286" y="134" width="3.500" height="14" />

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 /** A labelled field with its own complaint. */
-const { label, type = 'text', autocomplete = 'off', complaint = '', hint = '' } = defineProps<{
+const {
+  label,
+  type = 'text',
+  autocomplete = 'off',
+  complaint = '',
+  hint = '',
+} = defineProps<{
   label: string
   type?: 'text' | 'email' | 'password' | 'number'
   autocomplete?: string
@@ -16,10 +22,15 @@ const id = useId()
   <div>
     <label class="block font-semibold" :for="id">{{ label }}</label>
     <input
-      :id="id" :value="model" class="field mt-1" :type="type" :autocomplete="autocomplete"
-      :aria-invalid="complaint !== ''" :aria-describedby="`${id}-words`"
+      :id="id"
+      :value="model"
+      class="field mt-1"
+      :type="type"
+      :autocomplete="autocomplete"
+      :aria-invalid="complaint !== ''"
+      :aria-describedby="`${id}-words`"
       @input="model = ($event.target as HTMLInputElement).value"
-    >
+    />
     <p :id="`${id}-words`" class="mt-1 text-[12px]">
       <span v-if="complaint" class="alert-chip">{{ complaint }}</span>
       <span v-else class="text-ink2">{{ hint }}</span>

@@ -1,7 +1,20 @@
 <script setup lang="ts">
 /** What carries over into the next block, and what comes first in it. */
 const emit = defineEmits<{ closed: [] }>()
-const { title, startsOn, weeks, from, modes, rows, problem, isBusy, overlaps, begin, MODES, notes } = useNextBlock()
+const {
+  title,
+  startsOn,
+  weeks,
+  from,
+  modes,
+  rows,
+  problem,
+  isBusy,
+  overlaps,
+  begin,
+  MODES,
+  notes,
+} = useNextBlock()
 async function submit(): Promise<void> {
   if (await begin()) emit('closed')
 }
@@ -11,12 +24,32 @@ async function submit(): Promise<void> {
   <PanelDialog title="Begin the next block" :width="680" @closed="emit('closed')">
     <form class="mt-3" @submit.prevent="submit()">
       <p class="text-ink2">
-        This block is closed and stays in the history. Rotation, exercises that take turns and load rules carry over; ramps, effort and deloads follow the method and the priorities below.
+        This block is closed and stays in the history. Rotation, exercises that take turns and load
+        rules carry over; ramps, effort and deloads follow the method and the priorities below.
       </p>
       <div class="mt-3 flex flex-wrap items-end gap-4">
-        <label class="min-w-56 flex-1">Title <input v-model="title" type="text" maxlength="120" class="small-field block w-full" required></label>
-        <label>Starts on <input v-model="startsOn" type="date" class="small-field block" required></label>
-        <label>Weeks <input v-model="weeks" type="number" min="2" max="16" class="small-field block w-20" required></label>
+        <label class="min-w-56 flex-1"
+          >Title
+          <input
+            v-model="title"
+            type="text"
+            maxlength="120"
+            class="small-field block w-full"
+            required
+        /></label>
+        <label
+          >Starts on <input v-model="startsOn" type="date" class="small-field block" required
+        /></label>
+        <label
+          >Weeks
+          <input
+            v-model="weeks"
+            type="number"
+            min="2"
+            max="16"
+            class="small-field block w-20"
+            required
+        /></label>
       </div>
       <p v-if="overlaps" class="mt-1 text-[12.5px] text-alert">
         This block still runs on that day: it ends when the next one begins.
@@ -25,21 +58,35 @@ async function submit(): Promise<void> {
         {{ notes }}
       </p>
       <p v-else class="mt-3 text-[12.5px] text-ink2">
-        No closing notes yet. They are written on the block report (Review) and go along into the next block.
+        No closing notes yet. They are written on the block report (Review) and go along into the
+        next block.
       </p>
       <fieldset class="mt-3">
-        <legend class="font-semibold">
-          Begins with
-        </legend>
-        <label class="mr-5"><input v-model="from" type="radio" value="first"> the sets of this block's first rotation</label>
-        <label><input v-model="from" type="radio" value="last"> those of its last working one</label>
+        <legend class="font-semibold">Begins with</legend>
+        <label class="mr-5"
+          ><input v-model="from" type="radio" value="first" /> the sets of this block's first
+          rotation</label
+        >
+        <label
+          ><input v-model="from" type="radio" value="last" /> those of its last working one</label
+        >
       </fieldset>
       <fieldset class="mt-3">
-        <legend class="font-semibold">
-          What comes first
-        </legend>
+        <legend class="font-semibold">What comes first</legend>
         <div class="grid grid-cols-3 gap-x-6 gap-y-1">
-          <label v-for="row in rows" :key="row.group" class="flex items-center justify-between gap-2">{{ row.name }} <select v-model="modes[row.group]" class="small-field" :aria-label="`${row.name}, mode`"><option v-for="mode in MODES" :key="mode" :value="mode">{{ mode }}</option></select></label>
+          <label
+            v-for="row in rows"
+            :key="row.group"
+            class="flex items-center justify-between gap-2"
+            >{{ row.name }}
+            <select
+              v-model="modes[row.group]"
+              class="small-field"
+              :aria-label="`${row.name}, mode`"
+            >
+              <option v-for="mode in MODES" :key="mode" :value="mode">{{ mode }}</option>
+            </select></label
+          >
         </div>
       </fieldset>
       <p role="alert" class="mt-2 min-h-5 text-alert">

@@ -16,9 +16,7 @@ function add(): void {
 
 <template>
   <fieldset>
-    <legend class="font-semibold">
-      Joint notes
-    </legend>
+    <legend class="font-semibold">Joint notes</legend>
     <p class="text-[12px] text-ink2">
       What was sore or still is. Pain of today goes into the history, where it holds work back.
     </p>
@@ -33,9 +31,24 @@ function add(): void {
           {{ side }}
         </option>
       </select>
-      <input v-model="note.provokedBy" class="small-field min-w-0 flex-1" placeholder="what provokes it" :aria-label="`What provokes note ${at + 1}`">
-      <input v-model="note.since" class="small-field w-[96px]" placeholder="since when" :aria-label="`Since when, note ${at + 1}`">
-      <button type="button" class="rounded p-1" :aria-label="`Remove note ${at + 1}`" @click="notes = notes.filter((_, other) => other !== at)">
+      <input
+        v-model="note.provokedBy"
+        class="small-field min-w-0 flex-1"
+        placeholder="what provokes it"
+        :aria-label="`What provokes note ${at + 1}`"
+      />
+      <input
+        v-model="note.since"
+        class="small-field w-[96px]"
+        placeholder="since when"
+        :aria-label="`Since when, note ${at + 1}`"
+      />
+      <button
+        type="button"
+        class="rounded p-1"
+        :aria-label="`Remove note ${at + 1}`"
+        @click="notes = notes.filter((_, other) => other !== at)"
+      >
         <X :size="14" aria-hidden="true" />
       </button>
     </div>

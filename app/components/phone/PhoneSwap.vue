@@ -2,8 +2,14 @@
 import type { SheetExercise, SheetSwap } from '#core/sheet'
 
 /** What can stand in for an exercise, with what changes; taken, sore or simply not today. */
-const { exercise, inUse, sore } = defineProps<{ exercise: SheetExercise, /** Id of the movement that is done now. */ inUse: string, /** Joints that hurt, and how kind each choice is to them, in words. */ sore: (swap: SheetSwap) => string }>()
-const emit = defineEmits<{ closed: [], chosen: [swap: SheetSwap | null] }>()
+const { exercise, inUse, sore } = defineProps<{
+  exercise: SheetExercise
+  /** Id of the movement that is done now. */ inUse: string
+  /** Joints that hurt, and how kind each choice is to them, in words. */ sore: (
+    swap: SheetSwap,
+  ) => string
+}>()
+const emit = defineEmits<{ closed: []; chosen: [swap: SheetSwap | null] }>()
 </script>
 
 <template>
@@ -11,14 +17,22 @@ const emit = defineEmits<{ closed: [], chosen: [swap: SheetSwap | null] }>()
     <ul class="flex flex-col gap-2">
       <li v-if="inUse !== exercise.exercise">
         <button type="button" class="phone-row" @click="emit('chosen', null)">
-          <span class="text-[18px] font-semibold">{{ exercise.name }}</span><span class="text-[15px] text-ink2">back to the plan</span>
+          <span class="text-[18px] font-semibold">{{ exercise.name }}</span><span
+            class="text-[15px] text-ink2"
+            >back to the plan</span
+          >
         </button>
       </li>
-      <li v-for="swap in exercise.swaps.filter(({ exercise: id }) => id !== inUse)" :key="`${swap.exercise} ${swap.intent}`">
+      <li
+        v-for="swap in exercise.swaps.filter(({ exercise: id }) => id !== inUse)"
+        :key="`${swap.exercise} ${swap.intent}`"
+      >
         <button type="button" class="phone-row" @click="emit('chosen', swap)">
           <span class="text-[18px] font-semibold">{{ swap.name }}</span>
           <span v-if="sore(swap)" class="text-[15px] font-semibold">{{ sore(swap) }}</span>
-          <span v-if="swap.changes.length > 0" class="text-[14px] text-ink2">{{ swap.changes.slice(0, 3).join('; ') }}</span>
+          <span v-if="swap.changes.length > 0" class="text-[14px] text-ink2">{{
+            swap.changes.slice(0, 3).join('; ')
+          }}</span>
         </button>
       </li>
     </ul>

@@ -1,7 +1,20 @@
 /** A session of today on the time line. */
-export interface FloorSession { readonly id: string, readonly who: string, readonly what: string, readonly start: string, readonly minutes: number, readonly isPressing: boolean }
+export interface FloorSession {
+  readonly id: string
+  readonly who: string
+  readonly what: string
+  readonly start: string
+  readonly minutes: number
+  readonly isPressing: boolean
+}
 /** Where its plank lies: pixels from the left, and the lane from 0. */
-export interface FloorPlank { readonly session: FloorSession, readonly x: number, readonly width: number, readonly lane: number, readonly labelSide: 'left' | 'right' }
+export interface FloorPlank {
+  readonly session: FloorSession
+  readonly x: number
+  readonly width: number
+  readonly lane: number
+  readonly labelSide: 'left' | 'right'
+}
 
 /** The floor is open from six to half past nine in the evening. Units: hours. */
 export const FLOOR_HOURS = { from: 6, to: 21.5 } as const
@@ -19,16 +32,25 @@ export function floorX(hour: number, width: number): number {
 }
 
 /** Lays today's sessions along a time line, each in the first lane that has room for the plank and its label. */
-export function floorLayout(sessions: readonly FloorSession[], width: number): readonly FloorPlank[] {
+export function floorLayout(
+  sessions: readonly FloorSession[],
+  width: number,
+): readonly FloorPlank[] {
   const ends: number[] = []
-  return [...sessions].sort((a, b) => hourOf(a.start) - hourOf(b.start)).map((session) => {
-    const x = floorX(hourOf(session.start), width)
-    const plank = Math.max(LEAST_WIDTH, floorX(hourOf(session.start) + session.minutes / 60, width) - x)
-    const labelSide = x + plank + LABEL_ROOM > width ? 'left' : 'right'
-    const [left, right] = labelSide === 'left' ? [x - LABEL_ROOM, x + plank] : [x, x + plank + LABEL_ROOM]
-    const free = ends.findIndex(end => end <= left)
-    const lane = free < 0 ? ends.length : free
-    ends[lane] = right
-    return { session, x, width: plank, lane, labelSide }
-  })
+  return [...sessions]
+    .sort((a, b) => hourOf(a.start) - hourOf(b.start))
+    .map(session => {
+      const x = floorX(hourOf(session.start), width)
+      const plank = Math.max(
+        LEAST_WIDTH,
+        floorX(hourOf(session.start) + session.minutes / 60, width) - x,
+      )
+      const labelSide = x + plank + LABEL_ROOM > width ? 'left' : 'right'
+      const [left, right] =
+        labelSide === 'left' ? [x - LABEL_ROOM, x + plank] : [x, x + plank + LABEL_ROOM]
+      const free = ends.findIndex(end => end <= left)
+      const lane = free < 0 ? ends.length : free
+      ends[lane] = right
+      return { session, x, width: plank, lane, labelSide }
+    })
 }

@@ -7,9 +7,13 @@ interface RosterVerbs {
 }
 
 /** Keys of the roster: arrows walk the rows, digits give a quick answer, L asks again later, F flags. Enter is the link's own. */
-export function useRosterKeys(list: Readonly<Ref<HTMLElement | null>>, { open, flag }: RosterVerbs): void {
-  const rows = () => [...list.value?.querySelectorAll<HTMLElement>('[data-client]') ?? []]
-  const atRow = () => rows().findIndex(row => row.closest('.roster-row')?.contains(document.activeElement))
+export function useRosterKeys(
+  list: Readonly<Ref<HTMLElement | null>>,
+  { open, flag }: RosterVerbs,
+): void {
+  const rows = () => [...(list.value?.querySelectorAll<HTMLElement>('[data-client]') ?? [])]
+  const atRow = () =>
+    rows().findIndex(row => row.closest('.roster-row')?.contains(document.activeElement))
 
   function walk(step: number): void {
     const all = rows()
@@ -39,8 +43,11 @@ export function useRosterKeys(list: Readonly<Ref<HTMLElement | null>>, { open, f
   }
 
   useEventListener('keydown', (event: KeyboardEvent) => {
-    const isInField = event.target instanceof Element && event.target.closest('input, textarea, select, [role=dialog]') !== null
+    const isInField =
+      event.target instanceof Element &&
+      event.target.closest('input, textarea, select, [role=dialog]') !== null
     if (isInField || !list.value || event.ctrlKey || event.metaKey || event.altKey) return
-    if (pressed(event.key.length === 1 ? event.key.toLowerCase() : event.key, rows()[atRow()])) event.preventDefault()
+    if (pressed(event.key.length === 1 ? event.key.toLowerCase() : event.key, rows()[atRow()]))
+      event.preventDefault()
   })
 }

@@ -15,7 +15,14 @@ function laid(limit: number | null, ...lines: readonly string[]) {
 const PAIR = 'superset, between 15s, after 75s: cable_curl 3 x 12 & pushdown_rope 3 x 12'
 
 describe('the strip', () => {
-  test.each([[45 * 60, 45, 60], [70 * 60, 45, 75], [0, null, 20], [30 * 60, null, 35]])('%i s under a limit of %s min: %i min on the ruler', (seconds, limit, minutes) => expect(shownMinutes(seconds, limit)).toBe(minutes))
+  test.each([
+    [45 * 60, 45, 60],
+    [70 * 60, 45, 75],
+    [0, null, 20],
+    [30 * 60, null, 35],
+  ])('%i s under a limit of %s min: %i min on the ruler', (seconds, limit, minutes) =>
+    expect(shownMinutes(seconds, limit)).toBe(minutes),
+  )
 
   test('to scale: the end stands at its minute, planks follow each other without overlap', () => {
     const { layout, time } = laid(45, PAIR, 'hammer_curl 3 x 12')
@@ -35,8 +42,16 @@ describe('the strip', () => {
   })
   test('every set is on it, warm-up sets too', () => {
     const { layout } = laid(null, 'cable_curl warm-up 2 x 10, then 4 x 10')
-    expect(layout.planks[0]?.lanes[0]?.sets.map(({ isWarmUp }) => isWarmUp)).toEqual([true, true, false, false, false, false])
+    expect(layout.planks[0]?.lanes[0]?.sets.map(({ isWarmUp }) => isWarmUp)).toEqual([
+      true,
+      true,
+      false,
+      false,
+      false,
+      false,
+    ])
     expect(layout.limit).toBeNull()
   })
-  test('nothing planned is an empty strip', () => expect(stripLayout([], [], WIDTH, 45)).toMatchObject({ planks: [], end: 0 }))
+  test('nothing planned is an empty strip', () =>
+    expect(stripLayout([], [], WIDTH, 45)).toMatchObject({ planks: [], end: 0 }))
 })

@@ -15,10 +15,17 @@ function placeIn(element: Element, clientX: number): DropPlace {
   return share < EDGE ? 'before' : share > 1 - EDGE ? 'after' : 'together'
 }
 
-interface PlankOptions { readonly builder: SessionBuilder, readonly slot: () => SlotId, /** The first exercise of the grouping after this one. */ readonly next: () => SlotId | null }
+interface PlankOptions {
+  readonly builder: SessionBuilder
+  readonly slot: () => SlotId
+  /** The first exercise of the grouping after this one. */ readonly next: () => SlotId | null
+}
 
 /** Lets a plank be dragged before, after or onto another. */
-export function usePlankDrag(element: Readonly<Ref<HTMLElement | null>>, { builder, slot, next }: PlankOptions): { readonly over: Readonly<Ref<DropPlace | null>> } {
+export function usePlankDrag(
+  element: Readonly<Ref<HTMLElement | null>>,
+  { builder, slot, next }: PlankOptions,
+): { readonly over: Readonly<Ref<DropPlace | null>> } {
   const over = ref<DropPlace | null>(null)
   let detach: (() => void) | undefined
   onMounted(() => {

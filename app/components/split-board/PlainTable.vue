@@ -12,28 +12,25 @@ function words(cell: Parameters<typeof clusterCount>[0]): string {
 </script>
 
 <template>
-  <div class="overflow-x-auto py-3" tabindex="0" role="region" aria-label="Plain table of the board">
+  <div
+    class="overflow-x-auto py-3"
+    tabindex="0"
+    role="region"
+    aria-label="Plain table of the board"
+  >
     <table class="plain">
       <caption class="sr-only">
         Direct and indirect sets of each muscle on each day
       </caption>
       <thead>
         <tr>
-          <th scope="col">
-            Muscle
-          </th>
+          <th scope="col">Muscle</th>
           <th v-for="(day, at) in board.days.value" :key="at" scope="col">
             {{ at + 1 }} {{ dayName(day) }}
           </th>
-          <th scope="col">
-            Sets per 7 days
-          </th>
-          <th scope="col">
-            Floor / target / ceiling
-          </th>
-          <th scope="col">
-            Days in 7
-          </th>
+          <th scope="col">Sets per 7 days</th>
+          <th scope="col">Floor / target / ceiling</th>
+          <th scope="col">Days in 7</th>
         </tr>
       </thead>
       <tbody>
@@ -49,8 +46,11 @@ function words(cell: Parameters<typeof clusterCount>[0]): string {
           </td>
           <td>
             <template v-if="rail.view.band">
-              {{ rail.view.band.limits.floor }} / {{ rail.view.band.limits.target }} / {{ rail.view.band.limits.ceiling }}
-              <span v-if="outsideWords(rail.view.band.outside)" class="alert-chip ml-1">{{ outsideWords(rail.view.band.outside) }}</span>
+              {{ rail.view.band.limits.floor }} / {{ rail.view.band.limits.target }} /
+              {{ rail.view.band.limits.ceiling }}
+              <span v-if="outsideWords(rail.view.band.outside)" class="alert-chip ml-1">{{
+                outsideWords(rail.view.band.outside)
+              }}</span>
             </template>
           </td>
           <td>{{ formatOneDecimal(rail.view.frequencyPer7Days) }}</td>
@@ -61,7 +61,18 @@ function words(cell: Parameters<typeof clusterCount>[0]): string {
 </template>
 
 <style scoped>
-.plain { border-collapse: collapse; }
-.plain th, .plain td { padding: 4px 14px 4px 0; text-align: left; border-bottom: 1px solid var(--hair); white-space: nowrap; font-weight: 400; }
-.plain th { font-weight: 600; }
+.plain {
+  border-collapse: collapse;
+}
+.plain th,
+.plain td {
+  padding: 4px 14px 4px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--hair);
+  white-space: nowrap;
+  font-weight: 400;
+}
+.plain th {
+  font-weight: 600;
+}
 </style>

@@ -20,35 +20,92 @@ const foot = useBoardFoot(board)
 
 <template>
   <div ref="frame" class="overflow-x-auto">
-    <div role="grid" :aria-busy="!isLive || !isReady" aria-label="Split board: sets of each muscle on each day" class="board" :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }">
+    <div
+      role="grid"
+      :aria-busy="!isLive || !isReady"
+      aria-label="Split board: sets of each muscle on each day"
+      class="board"
+      :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }"
+    >
       <div role="row" class="contents">
         <div role="columnheader" class="legend">
-          <span class="flex items-end gap-1.5"><RailGlyph family="flex" :is-small="false" /> one set direct</span>
+          <span class="flex items-end gap-1.5"
+            ><RailGlyph family="flex" :is-small="false" /> one set direct</span
+          >
           <span class="flex items-end gap-1.5"><IndirectGlyph /> half credit</span>
         </div>
-        <SplitBoardDayHead v-for="(_, dayAt) in board.days.value" :key="dayAt" :day-at="dayAt" :date="dates[dayAt] ?? ''" />
-        <div role="columnheader" class="summary-head">
-          Sets per<br>7 days
-        </div>
+        <SplitBoardDayHead
+          v-for="(_, dayAt) in board.days.value"
+          :key="dayAt"
+          :day-at="dayAt"
+          :date="dates[dayAt] ?? ''"
+        />
+        <div role="columnheader" class="summary-head">Sets per<br />7 days</div>
         <div role="columnheader" class="band-head">
           <span>floor</span><span>target</span><span>ceiling</span>
         </div>
-        <div role="columnheader" class="summary-head">
-          Days<br>in 7
-        </div>
+        <div role="columnheader" class="summary-head">Days<br />in 7</div>
       </div>
-      <SplitBoardRail v-for="(rail, railAt) in board.rails.value" :key="rail.key" :rail="rail" :rail-at="railAt" :day-width="columns.day" />
+      <SplitBoardRail
+        v-for="(rail, railAt) in board.rails.value"
+        :key="rail.key"
+        :rail="rail"
+        :rail-at="railAt"
+        :day-width="columns.day"
+      />
       <BoardFoot v-for="row in foot" :key="row.name" v-bind="row" />
     </div>
   </div>
 </template>
 
 <style scoped>
-.board { display: grid; }
-.legend { display: flex; align-items: flex-end; gap: 12px; padding-bottom: 4px; font-size: 10.5px; line-height: 11px; color: var(--ink2); background: var(--ground); position: sticky; left: 0; z-index: 2; }
-.legend span { max-width: 62px; }
-.summary-head { align-self: end; padding: 0 4px 4px; text-align: right; font-size: 11px; line-height: 13px; color: var(--ink2); }
-.band-head { position: relative; align-self: end; height: 30px; font-size: 10.5px; color: var(--ink2); }
-.band-head span { position: absolute; bottom: 3px; transform: translateX(-50%); }
-.band-head span:nth-child(1) { left: 20px; } .band-head span:nth-child(2) { left: 50px; bottom: 16px; } .band-head span:nth-child(3) { left: 80px; }
+.board {
+  display: grid;
+}
+.legend {
+  display: flex;
+  align-items: flex-end;
+  gap: 12px;
+  padding-bottom: 4px;
+  font-size: 10.5px;
+  line-height: 11px;
+  color: var(--ink2);
+  background: var(--ground);
+  position: sticky;
+  left: 0;
+  z-index: 2;
+}
+.legend span {
+  max-width: 62px;
+}
+.summary-head {
+  align-self: end;
+  padding: 0 4px 4px;
+  text-align: right;
+  font-size: 11px;
+  line-height: 13px;
+  color: var(--ink2);
+}
+.band-head {
+  position: relative;
+  align-self: end;
+  height: 30px;
+  font-size: 10.5px;
+  color: var(--ink2);
+}
+.band-head span {
+  position: absolute;
+  bottom: 3px;
+  transform: translateX(-50%);
+}
+.band-head span:nth-child(1) {
+  left: 20px;
+}
+.band-head span:nth-child(2) {
+  left: 50px;
+  bottom: 16px;
+}
+.band-head span:nth-child(3) {
+  left: 80px;
+}
 </style>

@@ -4,7 +4,15 @@ import { bandShare } from './bandScale'
 
 const band = { floor: 12, target: 18, ceiling: 24 }
 
-test.each([[0, 0], [12, 0.24], [15, 0.37], [18, 0.5], [24, 0.76], [33.6, 1], [99, 1]])('%d sets stand at %d', (sets, share) => {
+test.each([
+  [0, 0],
+  [12, 0.24],
+  [15, 0.37],
+  [18, 0.5],
+  [24, 0.76],
+  [33.6, 1],
+  [99, 1],
+])('%d sets stand at %d', (sets, share) => {
   expect(bandShare(sets, band)).toBeCloseTo(share, 9)
 })
 
@@ -14,8 +22,14 @@ test('a floor of zero and equal marks do not break the scale', () => {
 })
 
 test('more sets never stand further left', () => {
-  fc.assert(fc.property(fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (a, b) => {
-    const [less, more] = a < b ? [a, b] : [b, a]
-    expect(bandShare(less, band)).toBeLessThanOrEqual(bandShare(more, band))
-  }))
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 50, noNaN: true }),
+      fc.double({ min: 0, max: 50, noNaN: true }),
+      (a, b) => {
+        const [less, more] = a < b ? [a, b] : [b, a]
+        expect(bandShare(less, band)).toBeLessThanOrEqual(bandShare(more, band))
+      },
+    ),
+  )
 })

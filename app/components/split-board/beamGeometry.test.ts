@@ -8,6 +8,12 @@ test('the pin sits where the wish is level', () => {
   expect(tilt).toBe(0)
 })
 
-test.each([[0.14, 5.24], [-0.14, -6.03], [3, 12], [-0.9, -12], [null, 0]])('an excess of %p tilts by %p degrees', (excess, tilt) => {
+test.each([
+  [0.14, 5.24],
+  [-0.14, -6.03],
+  [3, 12],
+  [-0.9, -12],
+  [null, 0],
+])('an excess of %p tilts by %p degrees', (excess, tilt) => {
   expect(beamGeometry(1.1, excess).tilt).toBeCloseTo(tilt, 2)
 })

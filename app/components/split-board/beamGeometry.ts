@@ -15,5 +15,9 @@ const STEEPEST = 12
 export function beamGeometry(wish: number, flexorExcess: number | null): BeamGeometry {
   const extensorArm = SPAN / (1 + wish)
   const tilt = flexorExcess === null ? 0 : DEGREES_PER_E * Math.log(1 + flexorExcess)
-  return { extensorArm, flexorArm: SPAN - extensorArm, tilt: Math.min(STEEPEST, Math.max(-STEEPEST, tilt)) }
+  return {
+    extensorArm,
+    flexorArm: SPAN - extensorArm,
+    tilt: Math.min(STEEPEST, Math.max(-STEEPEST, tilt)),
+  }
 }

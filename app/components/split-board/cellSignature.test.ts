@@ -9,16 +9,25 @@ import { planIn, written } from '#core/testing/shorthandPlans'
 import { cellSignature } from './cellSignature'
 
 const context = defaultContext({ trainingAgeMonths: 30 })
-const plan = planIn(8, written('push', 'pushdown_rope 3 x 12, rir 2'), written('pull', 'cable_curl 3 x 12, rir 2'), written('arms', 'cable_curl 2 x 12, rir 2', 'pushdown_bar 4 x 12, rir 2'))
+const plan = planIn(
+  8,
+  written('push', 'pushdown_rope 3 x 12, rir 2'),
+  written('pull', 'cable_curl 3 x 12, rir 2'),
+  written('arms', 'cable_curl 2 x 12, rir 2', 'pushdown_bar 4 x 12, rir 2'),
+)
 function signatures(of: PlanDocument, group: 'biceps' | 'triceps'): readonly string[] {
   const input = checkInput(of, context)
   const view = railView(input.ledger, { kind: 'group', group }, context)
   const arrivals = input.recovery.arrivals[group]
-  return view.cells.map((cell, day) => cellSignature({ cell, arrivals, resting: arrivals, worst: null }, day))
+  return view.cells.map((cell, day) =>
+    cellSignature({ cell, arrivals, resting: arrivals, worst: null }, day),
+  )
 }
 
 test('the same plan signs the same, whatever objects it is made of', () => {
-  expect(signatures(JSON.parse(JSON.stringify(plan)) as PlanDocument, 'biceps')).toEqual(signatures(plan, 'biceps'))
+  expect(signatures(JSON.parse(JSON.stringify(plan)) as PlanDocument, 'biceps')).toEqual(
+    signatures(plan, 'biceps'),
+  )
 })
 
 test('an edit changes the signature of the cells it is seen in, and leaves other muscles alone', () => {

@@ -2,7 +2,21 @@ import { expect, test } from '@jest/globals'
 import type { Arrival } from '#core/recovery'
 import { threadsOfDay } from './threadLayout'
 
-const arrival = (more: Partial<Arrival>): Arrival => ({ group: 'biceps', day: 3, session: 0, fromDay: 1, hoursSince: 48, readiness: 90, required: 90, role: 'lead', state: 'ready', thread: 'whole', hoursToReady: 0, fatigue: 1, ...more })
+const arrival = (more: Partial<Arrival>): Arrival => ({
+  group: 'biceps',
+  day: 3,
+  session: 0,
+  fromDay: 1,
+  hoursSince: 48,
+  readiness: 90,
+  required: 90,
+  role: 'lead',
+  state: 'ready',
+  thread: 'whole',
+  hoursToReady: 0,
+  fatigue: 1,
+  ...more,
+})
 
 test('a thread hangs from the day it leaves, as long as the time it lasts', () => {
   const [only, ...others] = threadsOfDay([arrival({})], 1, 8, 100)
@@ -21,11 +35,15 @@ test('over the turn it runs off on the right and comes back in on the left, labe
   expect(arriving?.path).toMatch(/ 50 0$/)
 })
 
-test.each([['taut', 3], ['frayed', 6]] as const)('a %s one carries its marks', (thread, strokes) => {
+test.each([
+  ['taut', 3],
+  ['frayed', 6],
+] as const)('a %s one carries its marks', (thread, strokes) => {
   expect(threadsOfDay([arrival({ thread })], 1, 8, 100)[0]?.marks.match(/M/g)).toHaveLength(strokes)
 })
 
-test('a frayed one is parted in the middle', () => expect(threadsOfDay([arrival({ thread: 'frayed' })], 1, 8, 100)[0]?.path).toContain('H137M163 6'))
+test('a frayed one is parted in the middle', () =>
+  expect(threadsOfDay([arrival({ thread: 'frayed' })], 1, 8, 100)[0]?.path).toContain('H137M163 6'))
 test('a group worked once comes to itself, a whole rotation later', () => {
   const once = arrival({ fromDay: 2, day: 2, hoursSince: 192 })
   expect(threadsOfDay([once], 2, 8, 100)).toHaveLength(2)

@@ -10,11 +10,10 @@ const token = lastSheet()
 <template>
   <PhoneSheet v-if="token" :token="token" />
   <main v-else class="phone px-5 pt-10">
-    <h1 class="font-display text-[30px]">
-      No sheet yet
-    </h1>
+    <h1 class="font-display text-[30px]">No sheet yet</h1>
     <p class="mt-4 text-[17px]">
-      Open the link your coach gave you once on this phone; after that, this icon leads to your sheet.
+      Open the link your coach gave you once on this phone; after that, this icon leads to your
+      sheet.
     </p>
   </main>
 </template>

@@ -6,5 +6,6 @@ import { defineRoute, signInOf } from '../../utils/defineRoute'
 export default defineRoute({
   body: ChangePasswordBody,
   answer: z.object({}),
-  handle: async ({ event, coach, body }) => changePassword(coach, { ...body, keep: (await signInOf(event))?.id ?? '' }),
+  handle: async ({ event, coach, body }) =>
+    changePassword(coach, { ...body, keep: (await signInOf(event))?.id ?? '' }),
 })

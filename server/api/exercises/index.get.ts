@@ -3,4 +3,7 @@ import { LibraryView } from '#shared/contracts/library'
 import { library } from '../../services/library'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ answer: LibraryView, handle: async ({ coach }) => success(await library(coach)) })
+export default defineRoute({
+  answer: LibraryView,
+  handle: async ({ coach }) => success(await library(coach)),
+})

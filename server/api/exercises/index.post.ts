@@ -2,4 +2,8 @@ import { NewExerciseBody, SavedExercise } from '#shared/contracts/library'
 import { addExercise } from '../../services/library'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ body: NewExerciseBody, answer: SavedExercise, handle: ({ coach, body }) => addExercise(coach, body) })
+export default defineRoute({
+  body: NewExerciseBody,
+  answer: SavedExercise,
+  handle: ({ coach, body }) => addExercise(coach, body),
+})

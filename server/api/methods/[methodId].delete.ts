@@ -2,4 +2,8 @@ import { MethodParams, SavedMethod } from '#shared/contracts/method'
 import { removeMethod } from '../../services/methods'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ params: MethodParams, answer: SavedMethod, handle: ({ coach, params }) => removeMethod(coach, params.methodId) })
+export default defineRoute({
+  params: MethodParams,
+  answer: SavedMethod,
+  handle: ({ coach, params }) => removeMethod(coach, params.methodId),
+})

@@ -2,4 +2,9 @@ import { MethodContract, MethodParams, SavedMethod } from '#shared/contracts/met
 import { saveMethod } from '../../services/methods'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ params: MethodParams, body: MethodContract, answer: SavedMethod, handle: ({ coach, params, body }) => saveMethod(coach, params.methodId, body) })
+export default defineRoute({
+  params: MethodParams,
+  body: MethodContract,
+  answer: SavedMethod,
+  handle: ({ coach, params, body }) => saveMethod(coach, params.methodId, body),
+})

@@ -3,4 +3,7 @@ import { MethodsView } from '#shared/contracts/method'
 import { methods } from '../../services/methods'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ answer: MethodsView, handle: async ({ coach }) => success(await methods(coach)) })
+export default defineRoute({
+  answer: MethodsView,
+  handle: async ({ coach }) => success(await methods(coach)),
+})

@@ -2,4 +2,8 @@ import { CopyMethodBody, SavedMethod } from '#shared/contracts/method'
 import { copyMethod } from '../../services/methods'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ body: CopyMethodBody, answer: SavedMethod, handle: ({ coach, body }) => copyMethod(coach, body) })
+export default defineRoute({
+  body: CopyMethodBody,
+  answer: SavedMethod,
+  handle: ({ coach, body }) => copyMethod(coach, body),
+})

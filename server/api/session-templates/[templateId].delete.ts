@@ -2,4 +2,8 @@ import { KeptSession, SessionTemplateParams } from '#shared/contracts/sessionTem
 import { removeSessionTemplate } from '../../services/sessionTemplates'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ params: SessionTemplateParams, answer: KeptSession, handle: ({ coach, params }) => removeSessionTemplate(coach, params.templateId) })
+export default defineRoute({
+  params: SessionTemplateParams,
+  answer: KeptSession,
+  handle: ({ coach, params }) => removeSessionTemplate(coach, params.templateId),
+})

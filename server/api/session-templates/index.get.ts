@@ -3,4 +3,7 @@ import { SessionTemplatesView } from '#shared/contracts/sessionTemplate'
 import { sessionTemplates } from '../../services/sessionTemplates'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ answer: SessionTemplatesView, handle: async ({ coach }) => success(await sessionTemplates(coach)) })
+export default defineRoute({
+  answer: SessionTemplatesView,
+  handle: async ({ coach }) => success(await sessionTemplates(coach)),
+})

@@ -2,4 +2,8 @@ import { KeepSessionBody, KeptSession } from '#shared/contracts/sessionTemplate'
 import { keepSession } from '../../services/sessionTemplates'
 import { defineRoute } from '../../utils/defineRoute'
 
-export default defineRoute({ body: KeepSessionBody, answer: KeptSession, handle: ({ coach, body }) => keepSession(coach, body) })
+export default defineRoute({
+  body: KeepSessionBody,
+  answer: KeptSession,
+  handle: ({ coach, body }) => keepSession(coach, body),
+})

@@ -3,4 +3,7 @@ import { sheet } from '../../services/sheet'
 import { defineSheetRoute } from '../../utils/defineRoute'
 import { todayOf } from '../../utils/today'
 
-export default defineSheetRoute({ answer: SheetAnswer, handle: ({ reader, event }) => sheet(reader, todayOf(event)) })
+export default defineSheetRoute({
+  answer: SheetAnswer,
+  handle: ({ reader, event }) => sheet(reader, todayOf(event)),
+})

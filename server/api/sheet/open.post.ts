@@ -3,4 +3,8 @@ import { openLink } from '../../services/sheetLinks'
 import { defineOpenRoute } from '../../utils/defineRoute'
 import { addressOf } from '../../utils/signInCookie'
 
-export default defineOpenRoute({ body: OpenLinkBody, answer: OpenLinkAnswer, handle: ({ event, body }) => openLink(body, addressOf(event)) })
+export default defineOpenRoute({
+  body: OpenLinkBody,
+  answer: OpenLinkAnswer,
+  handle: ({ event, body }) => openLink(body, addressOf(event)),
+})

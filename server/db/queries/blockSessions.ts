@@ -10,7 +10,11 @@ import { insertMessage } from './messages'
 
 /** Whose a block is, with its plan; undefined if there is none, or if it is another coach's. */
 export async function openBlock(db: Database, coachId: CoachId, blockId: BlockId) {
-  const [row] = await db.select({ clientId: blocks.clientId, version: blocks.version }).from(blocks).where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId))).limit(1)
+  const [row] = await db
+    .select({ clientId: blocks.clientId, version: blocks.version })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
+    .limit(1)
   return row
 }
 
@@ -19,15 +23,33 @@ export const setsDoneIn = sql<number>`(select count(distinct (l.slot, l.exercise
 
 /** Sessions of a block that the client has, in the order of their passes. */
 export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
-  return db.select({
-    pass: datedSessions.pass, day: datedSessions.day, place: datedSessions.place, on: datedSessions.on, name: datedSessions.name, content: datedSessions.prescribed,
-    isDone: sql<boolean>`${datedSessions.finishedAt} is not null`, isOpened: sql<boolean>`${datedSessions.openedAt} is not null`, setsDone: setsDoneIn,
-  }).from(datedSessions)
-    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, blockId), sql`${datedSessions.sentAt} is not null`))
+  return db
+    .select({
+      pass: datedSessions.pass,
+      day: datedSessions.day,
+      place: datedSessions.place,
+      on: datedSessions.on,
+      name: datedSessions.name,
+      content: datedSessions.prescribed,
+      isDone: sql<boolean>`${datedSessions.finishedAt} is not null`,
+      isOpened: sql<boolean>`${datedSessions.openedAt} is not null`,
+      setsDone: setsDoneIn,
+    })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.blockId, blockId),
+        sql`${datedSessions.sentAt} is not null`,
+      ),
+    )
     .orderBy(asc(datedSessions.pass), asc(datedSessions.day), asc(datedSessions.place))
 }
 
-export type SentRow = Omit<typeof datedSessions.$inferInsert, 'coachId' | 'clientId' | 'blockId' | 'pass'>
+export type SentRow = Omit<
+  typeof datedSessions.$inferInsert,
+  'coachId' | 'clientId' | 'blockId' | 'pass'
+>
 
 /**
  * Puts the sessions of one pass down as sent, all or none.
@@ -35,41 +57,134 @@ export type SentRow = Omit<typeof datedSessions.$inferInsert, 'coachId' | 'clien
  * Edge: undefined where the block is at another version by now, `already` where the pass was sent before and is not to be replaced;
  *       what is done stays as it is.
  */
-export async function sendPass(db: Database, { coachId, blockId, version, pass, rows, again, message }: { coachId: CoachId, blockId: BlockId, version: number, pass: number, rows: readonly SentRow[], again: boolean, message: string }): Promise<'already' | undefined | { readonly sessions: number }> {
-  return db.transaction(async (tx) => {
-    const [block] = await tx.select({ clientId: blocks.clientId, version: blocks.version }).from(blocks).where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId))).for('update')
+export async function sendPass(
+  db: Database,
+  {
+    coachId,
+    blockId,
+    version,
+    pass,
+    rows,
+    again,
+    message,
+  }: {
+    coachId: CoachId
+    blockId: BlockId
+    version: number
+    pass: number
+    rows: readonly SentRow[]
+    again: boolean
+    message: string
+  },
+): Promise<'already' | undefined | { readonly sessions: number }> {
+  return db.transaction(async tx => {
+    const [block] = await tx
+      .select({ clientId: blocks.clientId, version: blocks.version })
+      .from(blocks)
+      .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
+      .for('update')
     if (!block || block.version !== version) return undefined
-    const own = and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, blockId), eq(datedSessions.pass, pass))
-    const before = await tx.select({ id: datedSessions.id, day: datedSessions.day, place: datedSessions.place, isKept: sql<boolean>`${datedSessions.finishedAt} is not null or exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})` }).from(datedSessions).where(own)
+    const own = and(
+      eq(datedSessions.coachId, coachId),
+      eq(datedSessions.blockId, blockId),
+      eq(datedSessions.pass, pass),
+    )
+    const before = await tx
+      .select({
+        id: datedSessions.id,
+        day: datedSessions.day,
+        place: datedSessions.place,
+        isKept: sql<boolean>`${datedSessions.finishedAt} is not null or exists (select 1 from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id})`,
+      })
+      .from(datedSessions)
+      .where(own)
     if (before.length > 0 && !again) return 'already'
     const rowsAt = new Map(rows.map(row => [`${row.day} ${row.place}`, row]))
     const open = before.filter(({ isKept }) => !isKept)
     // What the client has open keeps its id: a phone without reception may be logging it.
     const gone = open.filter(({ day, place }) => !rowsAt.has(`${day} ${place}`)).map(({ id }) => id)
-    if (gone.length > 0) await tx.delete(datedSessions).where(and(own, inArray(datedSessions.id, gone)))
+    if (gone.length > 0)
+      await tx.delete(datedSessions).where(and(own, inArray(datedSessions.id, gone)))
     for (const { id, day, place } of open) {
       const row = rowsAt.get(`${day} ${place}`)
-      if (row) await tx.update(datedSessions).set({ ...row, id, openedAt: null, missedDecision: sql`case when ${datedSessions.on} = ${row.on} then ${datedSessions.missedDecision} end` }).where(and(own, eq(datedSessions.id, id)))
+      if (row)
+        await tx
+          .update(datedSessions)
+          .set({
+            ...row,
+            id,
+            openedAt: null,
+            missedDecision: sql`case when ${datedSessions.on} = ${row.on} then ${datedSessions.missedDecision} end`,
+          })
+          .where(and(own, eq(datedSessions.id, id)))
     }
     const known = new Set(before.map(({ day, place }) => `${day} ${place}`))
     const kept = before.length - open.length
     const fresh = rows.filter(({ day, place }) => !known.has(`${day} ${place}`))
-    if (fresh.length > 0) await tx.insert(datedSessions).values(fresh.map(row => ({ ...row, coachId, clientId: block.clientId, blockId, pass })))
-    await insertMessage(tx, { coachId, id: randomUUID(), clientId: block.clientId, kind: 'sent', text: message, writtenAt: new Date() })
+    if (fresh.length > 0)
+      await tx
+        .insert(datedSessions)
+        .values(fresh.map(row => ({ ...row, coachId, clientId: block.clientId, blockId, pass })))
+    await insertMessage(tx, {
+      coachId,
+      id: randomUUID(),
+      clientId: block.clientId,
+      kind: 'sent',
+      text: message,
+      writtenAt: new Date(),
+    })
     return { sessions: rows.length - kept }
   })
 }
 
 /** Closes a block and opens the next, with the client's new priorities; false if the block is at another version by now. */
-export async function beginNextBlock(db: Database, next: { coachId: CoachId, clientId: ClientId, blockId: BlockId, version: number, id: BlockId, plan: PlanDocument, modes: Readonly<Partial<Record<Group, Mode>>> }): Promise<boolean> {
-  return db.transaction(async (tx) => {
-    const [closed] = await tx.update(blocks).set({ closedAt: sql`now()` })
-      .where(and(eq(blocks.coachId, next.coachId), eq(blocks.id, next.blockId), eq(blocks.version, next.version), isNull(blocks.closedAt))).returning({ id: blocks.id })
+export async function beginNextBlock(
+  db: Database,
+  next: {
+    coachId: CoachId
+    clientId: ClientId
+    blockId: BlockId
+    version: number
+    id: BlockId
+    plan: PlanDocument
+    modes: Readonly<Partial<Record<Group, Mode>>>
+  },
+): Promise<boolean> {
+  return db.transaction(async tx => {
+    const [closed] = await tx
+      .update(blocks)
+      .set({ closedAt: sql`now()` })
+      .where(
+        and(
+          eq(blocks.coachId, next.coachId),
+          eq(blocks.id, next.blockId),
+          eq(blocks.version, next.version),
+          isNull(blocks.closedAt),
+        ),
+      )
+      .returning({ id: blocks.id })
     if (!closed) return false
-    await tx.insert(blocks).values({ coachId: next.coachId, id: next.id, clientId: next.clientId, version: 1, plan: next.plan })
-    await tx.insert(blockRevisions).values({ coachId: next.coachId, blockId: next.id, version: 1, plan: next.plan, name: 'Begun' })
+    await tx.insert(blocks).values({
+      coachId: next.coachId,
+      id: next.id,
+      clientId: next.clientId,
+      version: 1,
+      plan: next.plan,
+    })
+    await tx.insert(blockRevisions).values({
+      coachId: next.coachId,
+      blockId: next.id,
+      version: 1,
+      plan: next.plan,
+      name: 'Begun',
+    })
     if (Object.keys(next.modes).length > 0) {
-      await tx.update(clients).set({ facts: sql`jsonb_set(${clients.facts}, '{modes}', coalesce(${clients.facts} -> 'modes', '{}'::jsonb) || ${JSON.stringify(next.modes)}::jsonb)`, revision: sql`${clients.revision} + 1` })
+      await tx
+        .update(clients)
+        .set({
+          facts: sql`jsonb_set(${clients.facts}, '{modes}', coalesce(${clients.facts} -> 'modes', '{}'::jsonb) || ${JSON.stringify(next.modes)}::jsonb)`,
+          revision: sql`${clients.revision} + 1`,
+        })
         .where(and(eq(clients.coachId, next.coachId), eq(clients.id, next.clientId)))
     }
     return true

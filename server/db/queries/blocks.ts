@@ -7,8 +7,11 @@ import { blockRevisions, blocks } from '../schema'
 
 /** A block as it stands; undefined if there is none, or if it is another coach's. */
 export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) {
-  const [row] = await db.select({ version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan })
-    .from(blocks).where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId))).limit(1)
+  const [row] = await db
+    .select({ version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
+    .limit(1)
   return row && { ...row, plan: PlanContract.parse(row.plan) }
 }
 
@@ -17,14 +20,30 @@ export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) 
  *
  * Edge: undefined when the block is at another version by now (or not there); then nothing is written.
  */
-export async function savePlanOver(db: Database, save: { coachId: CoachId, blockId: BlockId, version: number, plan: PlanDocument }) {
-  return db.transaction(async (tx) => {
-    const [saved] = await tx.update(blocks)
+export async function savePlanOver(
+  db: Database,
+  save: { coachId: CoachId; blockId: BlockId; version: number; plan: PlanDocument },
+) {
+  return db.transaction(async tx => {
+    const [saved] = await tx
+      .update(blocks)
       .set({ plan: save.plan, version: sql`${blocks.version} + 1`, savedAt: sql`now()` })
-      .where(and(eq(blocks.coachId, save.coachId), eq(blocks.id, save.blockId), eq(blocks.version, save.version)))
+      .where(
+        and(
+          eq(blocks.coachId, save.coachId),
+          eq(blocks.id, save.blockId),
+          eq(blocks.version, save.version),
+        ),
+      )
       .returning({ version: blocks.version, savedAt: blocks.savedAt })
     if (!saved) return undefined
-    await tx.insert(blockRevisions).values({ coachId: save.coachId, blockId: save.blockId, version: saved.version, plan: save.plan, savedAt: saved.savedAt })
+    await tx.insert(blockRevisions).values({
+      coachId: save.coachId,
+      blockId: save.blockId,
+      version: saved.version,
+      plan: save.plan,
+      savedAt: saved.savedAt,
+    })
     return saved
   })
 }

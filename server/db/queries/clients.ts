@@ -6,77 +6,175 @@ import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blocks, clients } from '../schema'
 
-const openBlock = and(eq(blocks.coachId, clients.coachId), eq(blocks.clientId, clients.id), isNull(blocks.closedAt))
-const ofClient = (coachId: CoachId, id: ClientId) => and(eq(clients.coachId, coachId), eq(clients.id, id))
+const openBlock = and(
+  eq(blocks.coachId, clients.coachId),
+  eq(blocks.clientId, clients.id),
+  isNull(blocks.closedAt),
+)
+const ofClient = (coachId: CoachId, id: ClientId) =>
+  and(eq(clients.coachId, coachId), eq(clients.id, id))
 
 /** One client of a coach with the block being planned; undefined if there is none, or if it is another coach's. */
 export async function clientOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  const [row] = await db.select({
-    id: clients.id, name: clients.name, about: clients.about, method: clients.method, facts: clients.facts,
-    block: { id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan },
-  }).from(clients).leftJoin(blocks, openBlock).where(ofClient(coachId, clientId)).limit(1)
+  const [row] = await db
+    .select({
+      id: clients.id,
+      name: clients.name,
+      about: clients.about,
+      method: clients.method,
+      facts: clients.facts,
+      block: { id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan },
+    })
+    .from(clients)
+    .leftJoin(blocks, openBlock)
+    .where(ofClient(coachId, clientId))
+    .limit(1)
   // Documents are checked on their way out too: what an older program wrote is caught here, not on a screen.
-  return row && { ...row, facts: ClientFactsContract.parse(row.facts), block: row.block && { ...row.block, plan: PlanContract.parse(row.block.plan) } }
+  return (
+    row && {
+      ...row,
+      facts: ClientFactsContract.parse(row.facts),
+      block: row.block && { ...row.block, plan: PlanContract.parse(row.block.plan) },
+    }
+  )
 }
 
 /** The lines of a roster without what is computed: who, marks, and the versions that tell whether something known is still right. */
 export function rosterLines(db: Database, coachId: CoachId) {
-  return db.select({
-    id: clients.id, name: clients.name, about: clients.about, method: clients.method, revision: clients.revision, trainingRevision: clients.trainingRevision, isFlagged: clients.isFlagged, laterUntil: clients.laterUntil,
-    /** Usual starts by weekday, `1=17:30,3=06:30`. */
-    starts: sql<string>`(select coalesce(string_agg((entry->>'weekday') || '=' || (entry->>'start'), ','), '') from jsonb_array_elements(${clients.profile}->'days') as entry)`,
-    blockId: blocks.id, version: blocks.version,
-  }).from(clients).leftJoin(blocks, openBlock).where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt))).orderBy(asc(clients.position), asc(clients.name))
+  return db
+    .select({
+      id: clients.id,
+      name: clients.name,
+      about: clients.about,
+      method: clients.method,
+      revision: clients.revision,
+      trainingRevision: clients.trainingRevision,
+      isFlagged: clients.isFlagged,
+      laterUntil: clients.laterUntil,
+      /** Usual starts by weekday, `1=17:30,3=06:30`. */
+      starts: sql<string>`(select coalesce(string_agg((entry->>'weekday') || '=' || (entry->>'start'), ','), '') from jsonb_array_elements(${clients.profile}->'days') as entry)`,
+      blockId: blocks.id,
+      version: blocks.version,
+    })
+    .from(clients)
+    .leftJoin(blocks, openBlock)
+    .where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt)))
+    .orderBy(asc(clients.position), asc(clients.name))
 }
 
 /** Plans and facts of some clients' open blocks. */
 export async function plansOf(db: Database, coachId: CoachId, ids: readonly ClientId[]) {
   if (ids.length === 0) return []
-  const rows = await db.select({ id: clients.id, facts: clients.facts, plan: blocks.plan }).from(clients)
-    .innerJoin(blocks, openBlock).where(and(eq(clients.coachId, coachId), inArray(clients.id, [...ids])))
-  return rows.map(({ id, facts, plan }) => ({ id, facts: ClientFactsContract.parse(facts), plan: PlanContract.parse(plan) }))
+  const rows = await db
+    .select({ id: clients.id, facts: clients.facts, plan: blocks.plan })
+    .from(clients)
+    .innerJoin(blocks, openBlock)
+    .where(and(eq(clients.coachId, coachId), inArray(clients.id, [...ids])))
+  return rows.map(({ id, facts, plan }) => ({
+    id,
+    facts: ClientFactsContract.parse(facts),
+    plan: PlanContract.parse(plan),
+  }))
 }
 
 /** Every client who is not archived with method, facts and the plan being made: what a change for all of them is reckoned on. */
 export async function plannedClients(db: Database, coachId: CoachId) {
-  const rows = await db.select({ id: clients.id, name: clients.name, method: clients.method, facts: clients.facts, plan: blocks.plan }).from(clients)
-    .leftJoin(blocks, openBlock).where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt))).orderBy(asc(clients.position))
-  return rows.map(({ facts, plan, ...client }) => ({ ...client, facts: ClientFactsContract.parse(facts), plan: plan && PlanContract.parse(plan) }))
+  const rows = await db
+    .select({
+      id: clients.id,
+      name: clients.name,
+      method: clients.method,
+      facts: clients.facts,
+      plan: blocks.plan,
+    })
+    .from(clients)
+    .leftJoin(blocks, openBlock)
+    .where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt)))
+    .orderBy(asc(clients.position))
+  return rows.map(({ facts, plan, ...client }) => ({
+    ...client,
+    facts: ClientFactsContract.parse(facts),
+    plan: plan && PlanContract.parse(plan),
+  }))
 }
 
 /** The open block's id and every client's name by the method followed. */
 export function followers(db: Database, coachId: CoachId) {
-  return db.select({ id: clients.id, name: clients.name, method: clients.method }).from(clients).where(eq(clients.coachId, coachId)).orderBy(asc(clients.position))
+  return db
+    .select({ id: clients.id, name: clients.name, method: clients.method })
+    .from(clients)
+    .where(eq(clients.coachId, coachId))
+    .orderBy(asc(clients.position))
 }
 
 /** Facts of a client, locked until the transaction ends, so that two changes do not lose each other. */
 export async function lockedFacts(db: Database, coachId: CoachId, id: ClientId) {
-  const [row] = await db.select({ facts: clients.facts, profile: clients.profile }).from(clients).where(ofClient(coachId, id)).for('update')
+  const [row] = await db
+    .select({ facts: clients.facts, profile: clients.profile })
+    .from(clients)
+    .where(ofClient(coachId, id))
+    .for('update')
   return row && { facts: ClientFactsContract.parse(row.facts), profile: row.profile }
 }
 
 /** Writes changed facts (and, where they share something, the profile). */
-export async function updateFacts(db: Database, coachId: CoachId, id: ClientId, changed: { readonly facts: ClientFacts, readonly profile?: typeof clients.$inferInsert.profile }): Promise<void> {
-  await db.update(clients).set({ ...changed, revision: sql`${clients.revision} + 1` }).where(ofClient(coachId, id))
+export async function updateFacts(
+  db: Database,
+  coachId: CoachId,
+  id: ClientId,
+  changed: { readonly facts: ClientFacts; readonly profile?: typeof clients.$inferInsert.profile },
+): Promise<void> {
+  await db
+    .update(clients)
+    .set({ ...changed, revision: sql`${clients.revision} + 1` })
+    .where(ofClient(coachId, id))
 }
 
 /** Sets the coach's marks; false if there is no such client of hers. */
-export async function updateMarks(db: Database, coachId: CoachId, id: ClientId, marks: { readonly isFlagged: boolean, readonly laterUntil: PlainDate | null }): Promise<boolean> {
-  const rows = await db.update(clients).set(marks).where(ofClient(coachId, id)).returning({ id: clients.id })
+export async function updateMarks(
+  db: Database,
+  coachId: CoachId,
+  id: ClientId,
+  marks: { readonly isFlagged: boolean; readonly laterUntil: PlainDate | null },
+): Promise<boolean> {
+  const rows = await db
+    .update(clients)
+    .set(marks)
+    .where(ofClient(coachId, id))
+    .returning({ id: clients.id })
   return rows.length > 0
 }
 
 /** Puts a client away, or takes her back; false if there is no such client. */
-export async function setArchived(db: Database, coachId: CoachId, id: ClientId, at: Date | null): Promise<boolean> {
-  const rows = await db.update(clients).set({ archivedAt: at }).where(ofClient(coachId, id)).returning({ id: clients.id })
+export async function setArchived(
+  db: Database,
+  coachId: CoachId,
+  id: ClientId,
+  at: Date | null,
+): Promise<boolean> {
+  const rows = await db
+    .update(clients)
+    .set({ archivedAt: at })
+    .where(ofClient(coachId, id))
+    .returning({ id: clients.id })
   return rows.length > 0
 }
 
 /** Clients that are put away, the last one first. */
 export async function archivedClients(db: Database, coachId: CoachId) {
-  const rows = await db.select({ id: clients.id, name: clients.name, about: clients.about, archivedAt: clients.archivedAt }).from(clients)
-    .where(and(eq(clients.coachId, coachId), isNotNull(clients.archivedAt))).orderBy(sql`${clients.archivedAt} desc`)
-  return rows.flatMap(({ archivedAt, ...client }) => (archivedAt ? [{ ...client, archivedAt }] : []))
+  const rows = await db
+    .select({
+      id: clients.id,
+      name: clients.name,
+      about: clients.about,
+      archivedAt: clients.archivedAt,
+    })
+    .from(clients)
+    .where(and(eq(clients.coachId, coachId), isNotNull(clients.archivedAt)))
+    .orderBy(sql`${clients.archivedAt} desc`)
+  return rows.flatMap(({ archivedAt, ...client }) =>
+    archivedAt ? [{ ...client, archivedAt }] : [],
+  )
 }
 
 /** How many clients are put away. */
@@ -86,7 +184,11 @@ export function archivedCount(db: Database, coachId: CoachId): Promise<number> {
 
 /** Name and archive date of a client. */
 export async function clientName(db: Database, coachId: CoachId, id: ClientId) {
-  const [row] = await db.select({ name: clients.name, archivedAt: clients.archivedAt }).from(clients).where(ofClient(coachId, id)).limit(1)
+  const [row] = await db
+    .select({ name: clients.name, archivedAt: clients.archivedAt })
+    .from(clients)
+    .where(ofClient(coachId, id))
+    .limit(1)
   return row
 }
 
@@ -97,5 +199,5 @@ export async function deleteClient(db: Database, coachId: CoachId, id: ClientId)
 
 /** Coach and client of a block, to know whose library its plan may name. */
 export async function blockExists(db: Database, coachId: CoachId, id: BlockId): Promise<boolean> {
-  return await db.$count(blocks, and(eq(blocks.coachId, coachId), eq(blocks.id, id))) > 0
+  return (await db.$count(blocks, and(eq(blocks.coachId, coachId), eq(blocks.id, id)))) > 0
 }

@@ -10,44 +10,93 @@ export async function coachByEmail(db: Database, email: string) {
 }
 
 /** Keeps a sign-in and drops the coach's expired ones. */
-export async function insertSignIn(db: Database, signIn: { coachId: CoachId, id: string, expiresAt: Date }, now: Date): Promise<void> {
-  await db.delete(signIns).where(and(eq(signIns.coachId, signIn.coachId), lt(signIns.expiresAt, now)))
+export async function insertSignIn(
+  db: Database,
+  signIn: { coachId: CoachId; id: string; expiresAt: Date },
+  now: Date,
+): Promise<void> {
+  await db
+    .delete(signIns)
+    .where(and(eq(signIns.coachId, signIn.coachId), lt(signIns.expiresAt, now)))
   await db.insert(signIns).values(signIn)
 }
 
 /** The coach behind a sign-in that is still good. */
-export async function signedInCoach(db: Database, signIn: { coachId: CoachId, id: string }, now: Date) {
-  const [row] = await db.select({ id: coaches.id, name: coaches.name, studio: coaches.studio })
-    .from(signIns).innerJoin(coaches, eq(coaches.id, signIns.coachId))
-    .where(and(eq(signIns.coachId, signIn.coachId), eq(signIns.id, signIn.id), gt(signIns.expiresAt, now))).limit(1)
+export async function signedInCoach(
+  db: Database,
+  signIn: { coachId: CoachId; id: string },
+  now: Date,
+) {
+  const [row] = await db
+    .select({ id: coaches.id, name: coaches.name, studio: coaches.studio })
+    .from(signIns)
+    .innerJoin(coaches, eq(coaches.id, signIns.coachId))
+    .where(
+      and(
+        eq(signIns.coachId, signIn.coachId),
+        eq(signIns.id, signIn.id),
+        gt(signIns.expiresAt, now),
+      ),
+    )
+    .limit(1)
   return row
 }
 
 /** Ends a sign-in. */
-export async function deleteSignIn(db: Database, signIn: { coachId: CoachId, id: string }): Promise<void> {
-  await db.delete(signIns).where(and(eq(signIns.coachId, signIn.coachId), eq(signIns.id, signIn.id)))
+export async function deleteSignIn(
+  db: Database,
+  signIn: { coachId: CoachId; id: string },
+): Promise<void> {
+  await db
+    .delete(signIns)
+    .where(and(eq(signIns.coachId, signIn.coachId), eq(signIns.id, signIn.id)))
 }
 
 /** Ends every sign-in of a coach, but for one that is to stay. */
-export async function deleteSignIns(db: Database, coachId: CoachId, except?: string): Promise<void> {
-  await db.delete(signIns).where(and(eq(signIns.coachId, coachId), except === undefined ? undefined : ne(signIns.id, except)))
+export async function deleteSignIns(
+  db: Database,
+  coachId: CoachId,
+  except?: string,
+): Promise<void> {
+  await db
+    .delete(signIns)
+    .where(
+      and(eq(signIns.coachId, coachId), except === undefined ? undefined : ne(signIns.id, except)),
+    )
 }
 
 /** A coach's own account with the number of sign-ins that are still good. */
 export async function accountOf(db: Database, coachId: CoachId, now: Date) {
-  const [row] = await db.select({ name: coaches.name, studio: coaches.studio, email: coaches.email, passwordHash: coaches.passwordHash, signIns: count(signIns.id) })
-    .from(coaches).leftJoin(signIns, and(eq(signIns.coachId, coaches.id), gt(signIns.expiresAt, now)))
-    .where(eq(coaches.id, coachId)).groupBy(coaches.id)
+  const [row] = await db
+    .select({
+      name: coaches.name,
+      studio: coaches.studio,
+      email: coaches.email,
+      passwordHash: coaches.passwordHash,
+      signIns: count(signIns.id),
+    })
+    .from(coaches)
+    .leftJoin(signIns, and(eq(signIns.coachId, coaches.id), gt(signIns.expiresAt, now)))
+    .where(eq(coaches.id, coachId))
+    .groupBy(coaches.id)
   return row
 }
 
 /** Writes a new coach; undefined if the email is taken. */
 export async function insertCoach(db: Database, coach: typeof coaches.$inferInsert) {
-  const [row] = await db.insert(coaches).values(coach).onConflictDoNothing({ target: coaches.email }).returning({ id: coaches.id, name: coaches.name, studio: coaches.studio })
+  const [row] = await db
+    .insert(coaches)
+    .values(coach)
+    .onConflictDoNothing({ target: coaches.email })
+    .returning({ id: coaches.id, name: coaches.name, studio: coaches.studio })
   return row
 }
 
 /** Gives a coach another password. */
-export async function setCoachPassword(db: Database, coachId: CoachId, passwordHash: string): Promise<void> {
+export async function setCoachPassword(
+  db: Database,
+  coachId: CoachId,
+  passwordHash: string,
+): Promise<void> {
   await db.update(coaches).set({ passwordHash }).where(eq(coaches.id, coachId))
 }

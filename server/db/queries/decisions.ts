@@ -5,22 +5,61 @@ import { datedSessions, decisions, logEntries } from '../schema'
 
 /** Decisions about a block's proposals, the newest first. */
 export function decisionsOf(db: Database, coachId: CoachId, block: BlockId) {
-  return db.select().from(decisions).where(and(eq(decisions.coachId, coachId), eq(decisions.blockId, block))).orderBy(desc(decisions.decidedAt))
+  return db
+    .select()
+    .from(decisions)
+    .where(and(eq(decisions.coachId, coachId), eq(decisions.blockId, block)))
+    .orderBy(desc(decisions.decidedAt))
 }
 
-export async function insertDecision(db: Pick<Database, 'insert'>, decision: typeof decisions.$inferInsert): Promise<void> {
+export async function insertDecision(
+  db: Pick<Database, 'insert'>,
+  decision: typeof decisions.$inferInsert,
+): Promise<void> {
   await db.insert(decisions).values(decision)
 }
 
 /** Dated sessions of a block with how they ended, by pass. */
 export function outcomesOf(db: Database, coachId: CoachId, block: BlockId) {
-  return db.select({ id: datedSessions.id, pass: datedSessions.pass, day: datedSessions.day, place: datedSessions.place, on: datedSessions.on, name: datedSessions.name, startedAt: datedSessions.startedAt, finishedAt: datedSessions.finishedAt, minutes: datedSessions.minutes, isRecovered: datedSessions.isRecovered, missedDecision: datedSessions.missedDecision, note: datedSessions.note })
-    .from(datedSessions).where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, block))).orderBy(asc(datedSessions.on), asc(datedSessions.place))
+  return db
+    .select({
+      id: datedSessions.id,
+      pass: datedSessions.pass,
+      day: datedSessions.day,
+      place: datedSessions.place,
+      on: datedSessions.on,
+      name: datedSessions.name,
+      startedAt: datedSessions.startedAt,
+      finishedAt: datedSessions.finishedAt,
+      minutes: datedSessions.minutes,
+      isRecovered: datedSessions.isRecovered,
+      missedDecision: datedSessions.missedDecision,
+      note: datedSessions.note,
+    })
+    .from(datedSessions)
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, block)))
+    .orderBy(asc(datedSessions.on), asc(datedSessions.place))
 }
 
 /** Notes a client wrote since a day. */
 export function notesSince(db: Database, coachId: CoachId, clientId: ClientId, since: PlainDate) {
-  return db.select({ text: sql<string>`${logEntries.word} ->> 'text'`, session: datedSessions.name }).from(logEntries)
-    .innerJoin(datedSessions, and(eq(datedSessions.coachId, logEntries.coachId), eq(datedSessions.id, logEntries.sessionId)))
-    .where(and(eq(logEntries.coachId, coachId), eq(logEntries.clientId, clientId), sql`${logEntries.word} ->> 'kind' = 'note'`, gte(datedSessions.on, since))).orderBy(asc(logEntries.seq))
+  return db
+    .select({ text: sql<string>`${logEntries.word} ->> 'text'`, session: datedSessions.name })
+    .from(logEntries)
+    .innerJoin(
+      datedSessions,
+      and(
+        eq(datedSessions.coachId, logEntries.coachId),
+        eq(datedSessions.id, logEntries.sessionId),
+      ),
+    )
+    .where(
+      and(
+        eq(logEntries.coachId, coachId),
+        eq(logEntries.clientId, clientId),
+        sql`${logEntries.word} ->> 'kind' = 'note'`,
+        gte(datedSessions.on, since),
+      ),
+    )
+    .orderBy(asc(logEntries.seq))
 }

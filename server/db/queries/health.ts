@@ -4,22 +4,40 @@ import type { Database } from '../database'
 import { clearances, measurements, painReports } from '../schema'
 
 const placed = {
-  clientId: painReports.clientId, joint: painReports.joint, side: painReports.side, score: painReports.score, nextMorning: painReports.nextMorning, hasAlarmSign: painReports.hasAlarmSign,
-  atHour: sql<number>`(extract(epoch from ${painReports.reportedAt}) / 3600)::float8`, on: sql<PlainDate>`to_char(${painReports.reportedAt} at time zone 'UTC', 'YYYY-MM-DD')`,
+  clientId: painReports.clientId,
+  joint: painReports.joint,
+  side: painReports.side,
+  score: painReports.score,
+  nextMorning: painReports.nextMorning,
+  hasAlarmSign: painReports.hasAlarmSign,
+  atHour: sql<number>`(extract(epoch from ${painReports.reportedAt}) / 3600)::float8`,
+  on: sql<PlainDate>`to_char(${painReports.reportedAt} at time zone 'UTC', 'YYYY-MM-DD')`,
 }
 
 /** Pain reports of all of a coach's clients, the oldest first. A stop never ages away, so none is left out. */
 export function allPainReports(db: Database, coachId: CoachId) {
-  return db.select(placed).from(painReports).where(eq(painReports.coachId, coachId)).orderBy(asc(painReports.reportedAt))
+  return db
+    .select(placed)
+    .from(painReports)
+    .where(eq(painReports.coachId, coachId))
+    .orderBy(asc(painReports.reportedAt))
 }
 
 /** Pain reports of one client, the oldest first. */
 export function painReportsOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db.select(placed).from(painReports).where(and(eq(painReports.coachId, coachId), eq(painReports.clientId, clientId))).orderBy(asc(painReports.reportedAt))
+  return db
+    .select(placed)
+    .from(painReports)
+    .where(and(eq(painReports.coachId, coachId), eq(painReports.clientId, clientId)))
+    .orderBy(asc(painReports.reportedAt))
 }
 
 const cleared = {
-  clientId: clearances.clientId, joint: clearances.joint, on: clearances.on, profession: clearances.profession, limits: clearances.limits,
+  clientId: clearances.clientId,
+  joint: clearances.joint,
+  on: clearances.on,
+  profession: clearances.profession,
+  limits: clearances.limits,
   atHour: sql<number>`(extract(epoch from ${clearances.recordedAt}) / 3600)::float8`,
 }
 
@@ -30,29 +48,64 @@ export function allClearances(db: Database, coachId: CoachId) {
 
 /** Clearances of one client, the newest first. */
 export function clearancesOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db.select(cleared).from(clearances).where(and(eq(clearances.coachId, coachId), eq(clearances.clientId, clientId))).orderBy(desc(clearances.recordedAt))
+  return db
+    .select(cleared)
+    .from(clearances)
+    .where(and(eq(clearances.coachId, coachId), eq(clearances.clientId, clientId)))
+    .orderBy(desc(clearances.recordedAt))
 }
 
-export async function insertPainReport(db: Pick<Database, 'insert'>, report: typeof painReports.$inferInsert): Promise<void> {
+export async function insertPainReport(
+  db: Pick<Database, 'insert'>,
+  report: typeof painReports.$inferInsert,
+): Promise<void> {
   await db.insert(painReports).values(report)
 }
 
-export async function insertClearance(db: Database, clearance: typeof clearances.$inferInsert): Promise<void> {
+export async function insertClearance(
+  db: Database,
+  clearance: typeof clearances.$inferInsert,
+): Promise<void> {
   await db.insert(clearances).values(clearance)
 }
 
 /** Measurements of a client, the newest first. */
 export function measurementsOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db.select({ id: measurements.id, on: measurements.on, kind: measurements.kind, value: measurements.value }).from(measurements)
-    .where(and(eq(measurements.coachId, coachId), eq(measurements.clientId, clientId))).orderBy(desc(measurements.on), asc(measurements.kind))
+  return db
+    .select({
+      id: measurements.id,
+      on: measurements.on,
+      kind: measurements.kind,
+      value: measurements.value,
+    })
+    .from(measurements)
+    .where(and(eq(measurements.coachId, coachId), eq(measurements.clientId, clientId)))
+    .orderBy(desc(measurements.on), asc(measurements.kind))
 }
 
-export async function insertMeasurement(db: Database, measurement: typeof measurements.$inferInsert): Promise<void> {
+export async function insertMeasurement(
+  db: Database,
+  measurement: typeof measurements.$inferInsert,
+): Promise<void> {
   await db.insert(measurements).values(measurement)
 }
 
 /** Removes a measurement; false if the client has none by that id. */
-export async function deleteMeasurement(db: Database, coachId: CoachId, clientId: ClientId, id: string): Promise<boolean> {
-  const rows = await db.delete(measurements).where(and(eq(measurements.coachId, coachId), eq(measurements.clientId, clientId), eq(measurements.id, id))).returning({ id: measurements.id })
+export async function deleteMeasurement(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  id: string,
+): Promise<boolean> {
+  const rows = await db
+    .delete(measurements)
+    .where(
+      and(
+        eq(measurements.coachId, coachId),
+        eq(measurements.clientId, clientId),
+        eq(measurements.id, id),
+      ),
+    )
+    .returning({ id: measurements.id })
   return rows.length > 0
 }

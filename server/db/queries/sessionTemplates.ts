@@ -7,18 +7,42 @@ import { sessionTemplates } from '../schema'
 
 /** Session templates of a coach's own, the newest first. */
 export async function sessionTemplatesOf(db: Database, coachId: CoachId) {
-  const rows = await db.select({ id: sessionTemplates.id, name: sessionTemplates.name, reason: sessionTemplates.reason, content: sessionTemplates.content })
-    .from(sessionTemplates).where(eq(sessionTemplates.coachId, coachId)).orderBy(desc(sessionTemplates.savedAt), desc(sessionTemplates.id))
+  const rows = await db
+    .select({
+      id: sessionTemplates.id,
+      name: sessionTemplates.name,
+      reason: sessionTemplates.reason,
+      content: sessionTemplates.content,
+    })
+    .from(sessionTemplates)
+    .where(eq(sessionTemplates.coachId, coachId))
+    .orderBy(desc(sessionTemplates.savedAt), desc(sessionTemplates.id))
   return rows.map(row => ({ ...row, content: SessionContract.parse(row.content) }))
 }
 
 /** Keeps a session as a template. */
-export async function insertSessionTemplate(db: Database, coachId: CoachId, template: { readonly id: string, readonly name: string, readonly reason: string, readonly content: Session }): Promise<void> {
+export async function insertSessionTemplate(
+  db: Database,
+  coachId: CoachId,
+  template: {
+    readonly id: string
+    readonly name: string
+    readonly reason: string
+    readonly content: Session
+  },
+): Promise<void> {
   await db.insert(sessionTemplates).values({ coachId, ...template })
 }
 
 /** Removes a template; false if the coach has none by that id. */
-export async function deleteSessionTemplate(db: Database, coachId: CoachId, id: string): Promise<boolean> {
-  const rows = await db.delete(sessionTemplates).where(and(eq(sessionTemplates.coachId, coachId), eq(sessionTemplates.id, id))).returning({ id: sessionTemplates.id })
+export async function deleteSessionTemplate(
+  db: Database,
+  coachId: CoachId,
+  id: string,
+): Promise<boolean> {
+  const rows = await db
+    .delete(sessionTemplates)
+    .where(and(eq(sessionTemplates.coachId, coachId), eq(sessionTemplates.id, id)))
+    .returning({ id: sessionTemplates.id })
   return rows.length > 0
 }

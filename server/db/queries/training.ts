@@ -20,48 +20,151 @@ export interface SessionLine {
 }
 
 /** Dated sessions of some clients around a day, by client and in the order of their days; one row per client, with its sessions as JSON. */
-export async function sessionsAround(db: Database, coachId: CoachId, ids: readonly ClientId[], { from, to }: { readonly from: PlainDate, readonly to: PlainDate }): Promise<ReadonlyMap<ClientId, readonly SessionLine[]>> {
+export async function sessionsAround(
+  db: Database,
+  coachId: CoachId,
+  ids: readonly ClientId[],
+  { from, to }: { readonly from: PlainDate; readonly to: PlainDate },
+): Promise<ReadonlyMap<ClientId, readonly SessionLine[]>> {
   if (ids.length === 0) return new Map()
   const at = datedSessions
   const line = sql`json_build_object('id', ${at.id}, 'blockId', ${at.blockId}, 'pass', ${at.pass}, 'day', ${at.day}, 'on', ${at.on}, 'name', ${at.name}, 'armSets', ${at.armSets},
     'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isOpened', ${at.openedAt} is not null, 'isDone', ${at.finishedAt} is not null or (${at.startedAt} is not null and ${at.on} < current_date), 'isDecided', ${at.missedDecision} is not null)`
-  const rows = await db.select({ clientId: at.clientId, sessions: sql<readonly SessionLine[]>`json_agg(${line} order by ${at.on}, ${at.place})` })
-    .from(at).where(and(eq(at.coachId, coachId), inArray(at.clientId, [...ids]), gte(at.on, from), lte(at.on, to))).groupBy(at.clientId)
+  const rows = await db
+    .select({
+      clientId: at.clientId,
+      sessions: sql<readonly SessionLine[]>`json_agg(${line} order by ${at.on}, ${at.place})`,
+    })
+    .from(at)
+    .where(
+      and(
+        eq(at.coachId, coachId),
+        inArray(at.clientId, [...ids]),
+        gte(at.on, from),
+        lte(at.on, to),
+      ),
+    )
+    .groupBy(at.clientId)
   return new Map(rows.map(({ clientId, sessions }) => [clientId, sessions]))
 }
 
 /** Exposures since a day, of some clients, in the order of their days. */
-export async function exposuresOf(db: Database, coachId: CoachId, ids: readonly ClientId[], since: PlainDate) {
+export async function exposuresOf(
+  db: Database,
+  coachId: CoachId,
+  ids: readonly ClientId[],
+  since: PlainDate,
+) {
   if (ids.length === 0) return []
-  return db.select({ clientId: exposures.clientId, exercise: exposures.exercise, on: exposures.on, value: exposures.value, repsToFailure: exposures.repsToFailure })
-    .from(exposures).where(and(eq(exposures.coachId, coachId), inArray(exposures.clientId, [...ids]), gte(exposures.on, since))).orderBy(asc(exposures.on))
+  return db
+    .select({
+      clientId: exposures.clientId,
+      exercise: exposures.exercise,
+      on: exposures.on,
+      value: exposures.value,
+      repsToFailure: exposures.repsToFailure,
+    })
+    .from(exposures)
+    .where(
+      and(
+        eq(exposures.coachId, coachId),
+        inArray(exposures.clientId, [...ids]),
+        gte(exposures.on, since),
+      ),
+    )
+    .orderBy(asc(exposures.on))
 }
 
 /** Sessions of one client with how many working sets were done, the newest first. */
 export function sessionsOf(db: Database, coachId: CoachId, clientId: ClientId, from: PlainDate) {
-  return db.select({
-    id: datedSessions.id, on: datedSessions.on, name: datedSessions.name, armSets: datedSessions.armSets, setsPlanned: datedSessions.setsPlanned, finishedAt: datedSessions.finishedAt,
-    minutes: datedSessions.minutes, isRecovered: datedSessions.isRecovered, note: datedSessions.note, missedDecision: datedSessions.missedDecision, setsDone: setsDoneIn,
-  }).from(datedSessions)
-    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from))).orderBy(desc(datedSessions.on), desc(datedSessions.place))
+  return db
+    .select({
+      id: datedSessions.id,
+      on: datedSessions.on,
+      name: datedSessions.name,
+      armSets: datedSessions.armSets,
+      setsPlanned: datedSessions.setsPlanned,
+      finishedAt: datedSessions.finishedAt,
+      minutes: datedSessions.minutes,
+      isRecovered: datedSessions.isRecovered,
+      note: datedSessions.note,
+      missedDecision: datedSessions.missedDecision,
+      setsDone: setsDoneIn,
+    })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, from),
+      ),
+    )
+    .orderBy(desc(datedSessions.on), desc(datedSessions.place))
 }
 
 /** Keeps what the coach decided about a missed session; false if the client has no such session, or it was done. */
-export async function decideMissed(db: Database, coachId: CoachId, clientId: ClientId, id: string, decision: string): Promise<boolean> {
-  const rows = await db.update(datedSessions).set({ missedDecision: decision })
-    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), eq(datedSessions.id, id), sql`${datedSessions.finishedAt} is null`)).returning({ id: datedSessions.id })
+export async function decideMissed(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  id: string,
+  decision: string,
+): Promise<boolean> {
+  const rows = await db
+    .update(datedSessions)
+    .set({ missedDecision: decision })
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        eq(datedSessions.id, id),
+        sql`${datedSessions.finishedAt} is null`,
+      ),
+    )
+    .returning({ id: datedSessions.id })
   return rows.length > 0
 }
 
 /** What a client trained since a day, as it was prescribed. */
 export function trainedSince(db: Database, coachId: CoachId, clientId: ClientId, from: PlainDate) {
-  return db.select({ id: datedSessions.id, on: datedSessions.on, place: datedSessions.place, prescribed: datedSessions.prescribed, isRecovered: datedSessions.isRecovered }).from(datedSessions)
-    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId), gte(datedSessions.on, from), isNotNull(datedSessions.finishedAt))).orderBy(asc(datedSessions.on), asc(datedSessions.place))
+  return db
+    .select({
+      id: datedSessions.id,
+      on: datedSessions.on,
+      place: datedSessions.place,
+      prescribed: datedSessions.prescribed,
+      isRecovered: datedSessions.isRecovered,
+    })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, from),
+        isNotNull(datedSessions.finishedAt),
+      ),
+    )
+    .orderBy(asc(datedSessions.on), asc(datedSessions.place))
 }
 
 /** The last day each exercise was done on, whether or not its sets say anything about strength. */
 export function lastDone(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db.select({ exercise: loggedSets.exercise, on: sql<PlainDate>`max(${datedSessions.on})` }).from(loggedSets)
-    .innerJoin(datedSessions, and(eq(datedSessions.coachId, loggedSets.coachId), eq(datedSessions.id, loggedSets.sessionId)))
-    .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId), eq(loggedSets.role, 'working'))).groupBy(loggedSets.exercise)
+  return db
+    .select({ exercise: loggedSets.exercise, on: sql<PlainDate>`max(${datedSessions.on})` })
+    .from(loggedSets)
+    .innerJoin(
+      datedSessions,
+      and(
+        eq(datedSessions.coachId, loggedSets.coachId),
+        eq(datedSessions.id, loggedSets.sessionId),
+      ),
+    )
+    .where(
+      and(
+        eq(loggedSets.coachId, coachId),
+        eq(loggedSets.clientId, clientId),
+        eq(loggedSets.role, 'working'),
+      ),
+    )
+    .groupBy(loggedSets.exercise)
 }

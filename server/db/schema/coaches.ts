@@ -12,12 +12,19 @@ export const coaches = pgTable('coaches', {
 })
 
 /** Sign-ins that are still good. The cookie names one of them, so that it can be revoked. */
-export const signIns = pgTable('sign_ins', {
-  coachId: uuid('coach_id').$type<CoachId>().notNull().references(() => coaches.id, { onDelete: 'cascade' }),
-  id: uuid('id').notNull(),
-  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
-  expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
-}, table => [
-  primaryKey({ columns: [table.coachId, table.id] }),
-  index('sign_ins_by_expiry').on(table.coachId, table.expiresAt),
-])
+export const signIns = pgTable(
+  'sign_ins',
+  {
+    coachId: uuid('coach_id')
+      .$type<CoachId>()
+      .notNull()
+      .references(() => coaches.id, { onDelete: 'cascade' }),
+    id: uuid('id').notNull(),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  },
+  table => [
+    primaryKey({ columns: [table.coachId, table.id] }),
+    index('sign_ins_by_expiry').on(table.coachId, table.expiresAt),
+  ],
+)

@@ -4,11 +4,18 @@ import { jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/p
 import { coaches } from './coaches'
 
 /** Sessions a coach keeps to put on other days and for other clients. */
-export const sessionTemplates = pgTable('session_templates', {
-  coachId: uuid('coach_id').$type<CoachId>().notNull().references(() => coaches.id, { onDelete: 'cascade' }),
-  id: uuid('id').notNull(),
-  name: text('name').notNull(),
-  reason: text('reason').notNull(),
-  content: jsonb('content').$type<Session>().notNull(),
-  savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
-}, table => [primaryKey({ columns: [table.coachId, table.id] })])
+export const sessionTemplates = pgTable(
+  'session_templates',
+  {
+    coachId: uuid('coach_id')
+      .$type<CoachId>()
+      .notNull()
+      .references(() => coaches.id, { onDelete: 'cascade' }),
+    id: uuid('id').notNull(),
+    name: text('name').notNull(),
+    reason: text('reason').notNull(),
+    content: jsonb('content').$type<Session>().notNull(),
+    savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  table => [primaryKey({ columns: [table.coachId, table.id] })],
+)

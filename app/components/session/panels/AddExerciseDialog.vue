@@ -16,15 +16,26 @@ const input = useTemplateRef<{ el: HTMLInputElement }>('input')
 
 function credits({ exercise, intent }: RankedChoice): string {
   const chosen = exercise.intents.find(candidate => candidate.id === intent) ?? exercise.intents[0]
-  return Object.entries(chosen.credits).map(([group, credit]) => `${GROUP_NAMES[group as keyof typeof GROUP_NAMES].toLowerCase()} ${creditWords(credit)}`).join(', ')
+  return Object.entries(chosen.credits)
+    .map(
+      ([group, credit]) =>
+        `${GROUP_NAMES[group as keyof typeof GROUP_NAMES].toLowerCase()} ${creditWords(credit)}`,
+    )
+    .join(', ')
 }
 function purpose({ exercise, intent }: RankedChoice): string {
-  return intent === null ? '' : exercise.intents.find(candidate => candidate.id === intent)?.name ?? ''
+  return intent === null
+    ? ''
+    : (exercise.intents.find(candidate => candidate.id === intent)?.name ?? '')
 }
 function add(choice: RankedChoice | null): void {
   if (!choice) return
   const whole = Math.round(Number(sets.value))
-  builder.add(choice, Math.min(MOST_SETS, Math.max(1, Number.isFinite(whole) ? whole : 3)), isPaired.value)
+  builder.add(
+    choice,
+    Math.min(MOST_SETS, Math.max(1, Number.isFinite(whole) ? whole : 3)),
+    isPaired.value,
+  )
   typed.value = ''
   if (input.value) input.value.el.value = ''
 }
@@ -38,22 +49,66 @@ function add(choice: RankedChoice | null): void {
     <Combobox :model-value="null" nullable @update:model-value="add">
       <div class="mt-2 flex items-center gap-3">
         <div class="flex-1">
-          <ComboboxInput ref="input" class="field" aria-label="Exercise" placeholder="Type a few letters" autocomplete="off" @change="typed = $event.target.value" @keydown.esc="builder.close()" />
+          <ComboboxInput
+            ref="input"
+            class="field"
+            aria-label="Exercise"
+            placeholder="Type a few letters"
+            autocomplete="off"
+            @change="typed = $event.target.value"
+            @keydown.esc="builder.close()"
+          />
         </div>
-        <label class="flex items-center gap-2">Sets
-          <input v-model.number="sets" type="number" min="1" :max="MOST_SETS" step="1" class="field w-[70px]!">
+        <label class="flex items-center gap-2"
+          >Sets
+          <input
+            v-model.number="sets"
+            type="number"
+            min="1"
+            :max="MOST_SETS"
+            step="1"
+            class="field w-[70px]!"
+          />
         </label>
-        <label class="flex items-center gap-1.5"><input v-model="isPaired" type="checkbox"> with the one before</label>
+        <label class="flex items-center gap-1.5"
+          ><input v-model="isPaired" type="checkbox" /> with the one before</label
+        >
       </div>
       <ComboboxOptions static class="mt-3 max-h-[400px] overflow-y-auto outline-none">
-        <ComboboxOption v-for="choice in found" :key="`${choice.exercise.id} ${choice.intent}`" v-slot="{ active }" :value="choice" as="template">
-          <li class="flex cursor-pointer items-center gap-4 rounded px-2.5 py-1" :class="active ? 'bg-focus-wash' : ''">
+        <ComboboxOption
+          v-for="choice in found"
+          :key="`${choice.exercise.id} ${choice.intent}`"
+          v-slot="{ active }"
+          :value="choice"
+          as="template"
+        >
+          <li
+            class="flex cursor-pointer items-center gap-4 rounded px-2.5 py-1"
+            :class="active ? 'bg-focus-wash' : ''"
+          >
             <span class="min-w-0">
-              <span class="block font-semibold">{{ choice.exercise.name }}<span v-if="purpose(choice)" class="font-normal text-ink2">, {{ purpose(choice) }}</span></span>
+              <span class="block font-semibold"
+                >{{ choice.exercise.name
+                }}<span v-if="purpose(choice)" class="font-normal text-ink2"
+                  >, {{ purpose(choice) }}</span
+                ></span
+              >
               <span class="block truncate text-[12px] text-ink2">{{ credits(choice) }}</span>
             </span>
             <span class="ml-auto shrink-0 text-right text-[12px]">
-              <span v-for="reason in choice.reasons.slice(0, 2)" :key="reason.kind" class="block" :class="reason.kind === 'fills' ? 'text-focus' : reason.kind === 'known' ? 'text-ink2' : 'text-alert'">{{ choiceReasonWords(reason) }}</span>
+              <span
+                v-for="reason in choice.reasons.slice(0, 2)"
+                :key="reason.kind"
+                class="block"
+                :class="
+                  reason.kind === 'fills'
+                    ? 'text-focus'
+                    : reason.kind === 'known'
+                      ? 'text-ink2'
+                      : 'text-alert'
+                "
+                >{{ choiceReasonWords(reason) }}</span
+              >
             </span>
           </li>
         </ComboboxOption>

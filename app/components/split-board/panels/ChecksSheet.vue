@@ -11,7 +11,7 @@ const showsDismissed = ref(false)
 const list = useTemplateRef<HTMLElement>('list')
 
 function move(step: number): void {
-  const rows = [...list.value?.querySelectorAll<HTMLElement>('[data-row]') ?? []]
+  const rows = [...(list.value?.querySelectorAll<HTMLElement>('[data-row]') ?? [])]
   const at = rows.findIndex(row => row.contains(document.activeElement))
   rows[Math.min(rows.length - 1, Math.max(0, at + step))]?.focus()
 }
@@ -19,43 +19,94 @@ onMounted(() => move(1))
 </script>
 
 <template>
-  <section class="sheet" role="dialog" aria-label="Checks" @keydown.esc.stop.prevent="board.close()" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)">
+  <section
+    class="sheet"
+    role="dialog"
+    aria-label="Checks"
+    @keydown.esc.stop.prevent="board.close()"
+    @keydown.down.prevent="move(1)"
+    @keydown.up.prevent="move(-1)"
+  >
     <div class="flex items-center gap-4 px-5 pt-2">
       <h2 class="text-[14px] font-[650]">
         Checks <span class="font-normal text-ink2">{{ findings.length }}</span>
       </h2>
-      <span class="text-[12px] text-ink2"><KeyCap label="↑" /> <KeyCap label="↓" /> the chosen fix is shown on the board in blue · <KeyCap label="Enter" /> makes it · <KeyCap label="Del" /> puts the finding aside</span>
-      <button v-if="dismissed.length > 0" type="button" class="quiet-link ml-auto" :aria-pressed="showsDismissed" @click="showsDismissed = !showsDismissed">
+      <span class="text-[12px] text-ink2"
+        ><KeyCap label="↑" /> <KeyCap label="↓" /> the chosen fix is shown on the board in blue ·
+        <KeyCap label="Enter" /> makes it · <KeyCap label="Del" /> puts the finding aside</span
+      >
+      <button
+        v-if="dismissed.length > 0"
+        type="button"
+        class="quiet-link ml-auto"
+        :aria-pressed="showsDismissed"
+        @click="showsDismissed = !showsDismissed"
+      >
         {{ dismissed.length }} put aside
       </button>
-      <button type="button" class="control" :class="dismissed.length > 0 ? '' : 'ml-auto'" @click="board.close()">
+      <button
+        type="button"
+        class="control"
+        :class="dismissed.length > 0 ? '' : 'ml-auto'"
+        @click="board.close()"
+      >
         Close <KeyCap label="Esc" />
       </button>
     </div>
     <ul ref="list" class="mt-1 max-h-[210px] overflow-y-auto px-5 pb-2">
       <template v-if="!showsDismissed">
         <li
-          v-for="told in findings" :key="told.key" data-row tabindex="-1" class="finding" :aria-label="`${SEVERITY_WORDS[told.finding.severity]}: ${told.place} ${told.sentence}`"
-          @focus="board.tryFix(told.finding)" @keydown.enter.self.prevent="board.applyFix(told.finding)" @keydown.delete.self.prevent="board.showFinding(told.finding), board.dismissNotice()" @click="board.tryFix(told.finding)"
+          v-for="told in findings"
+          :key="told.key"
+          data-row
+          tabindex="-1"
+          class="finding"
+          :aria-label="`${SEVERITY_WORDS[told.finding.severity]}: ${told.place} ${told.sentence}`"
+          @focus="board.tryFix(told.finding)"
+          @keydown.enter.self.prevent="board.applyFix(told.finding)"
+          @keydown.delete.self.prevent="(board.showFinding(told.finding), board.dismissNotice())"
+          @click="board.tryFix(told.finding)"
         >
-          <component :is="ICONS[told.finding.severity]" :size="15" :class="told.finding.severity === 'info' ? 'text-ink2' : 'text-alert'" aria-hidden="true" />
-          <span class="w-[120px] shrink-0 text-[12px] text-ink2 first-letter:uppercase">{{ told.place || 'the rotation' }}</span>
-          <span class="min-w-0 flex-1"><b class="font-semibold">{{ told.sentence }}</b> <span class="text-ink2">{{ told.reason }}</span></span>
-          <button v-if="told.hasFix" type="button" class="control" @click.stop="board.applyFix(told.finding)">
+          <component
+            :is="ICONS[told.finding.severity]"
+            :size="15"
+            :class="told.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
+            aria-hidden="true"
+          />
+          <span class="w-[120px] shrink-0 text-[12px] text-ink2 first-letter:uppercase">{{
+            told.place || 'the rotation'
+          }}</span>
+          <span class="min-w-0 flex-1"
+            ><b class="font-semibold">{{ told.sentence }}</b>
+            <span class="text-ink2">{{ told.reason }}</span></span
+          >
+          <button
+            v-if="told.hasFix"
+            type="button"
+            class="control"
+            @click.stop="board.applyFix(told.finding)"
+          >
             Fix it
           </button>
-          <button type="button" class="control" @click.stop="board.showFinding(told.finding), board.dismissNotice()">
+          <button
+            type="button"
+            class="control"
+            @click.stop="(board.showFinding(told.finding), board.dismissNotice())"
+          >
             Put aside…
           </button>
         </li>
-        <li v-if="findings.length === 0" class="py-3 text-ink2">
-          Nothing to look at.
-        </li>
+        <li v-if="findings.length === 0" class="py-3 text-ink2">Nothing to look at.</li>
       </template>
       <template v-else>
         <li v-for="told in dismissed" :key="told.key" class="finding">
-          <span class="w-[120px] shrink-0 text-[12px] text-ink2">{{ told.place || 'the rotation' }}</span>
-          <span class="min-w-0 flex-1">{{ told.sentence }} <span class="text-ink2">{{ told.note ? `“${told.note}”` : 'no note' }}</span></span>
+          <span class="w-[120px] shrink-0 text-[12px] text-ink2">{{
+            told.place || 'the rotation'
+          }}</span>
+          <span class="min-w-0 flex-1"
+            >{{ told.sentence }}
+            <span class="text-ink2">{{ told.note ? `“${told.note}”` : 'no note' }}</span></span
+          >
           <button type="button" class="control" @click="board.bringBack(told.finding)">
             Bring back
           </button>
@@ -66,7 +117,25 @@ onMounted(() => move(1))
 </template>
 
 <style scoped>
-.sheet { position: fixed; inset-inline: 0; bottom: 68px; z-index: 15; border-top: 1.5px solid var(--ink); background: var(--ground); }
-.finding { display: flex; align-items: center; gap: 10px; min-height: 32px; padding: 1px 6px; border-bottom: 1px solid var(--hair); }
-.finding:focus { background: var(--focus-wash); outline: 2px solid var(--focus); outline-offset: -2px; }
+.sheet {
+  position: fixed;
+  inset-inline: 0;
+  bottom: 68px;
+  z-index: 15;
+  border-top: 1.5px solid var(--ink);
+  background: var(--ground);
+}
+.finding {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 32px;
+  padding: 1px 6px;
+  border-bottom: 1px solid var(--hair);
+}
+.finding:focus {
+  background: var(--focus-wash);
+  outline: 2px solid var(--focus);
+  outline-offset: -2px;
+}
 </style>

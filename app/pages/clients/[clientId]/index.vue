@@ -8,7 +8,9 @@ const { ask } = useApi()
 const { data: profile, error } = await useAsyncData(`profile-${id}`, async () => {
   const result = await ask(`/api/clients/${id}/profile`, { answer: ProfileContract })
   if (result.ok) return result.value
-  throw createError({ statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503 })
+  throw createError({
+    statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503,
+  })
 })
 if (error.value) throw createError({ statusCode: error.value.statusCode ?? 503, fatal: true })
 useHead({ title: () => `${profile.value?.name ?? 'Client'} · Profile · Tholepin` })
@@ -34,22 +36,28 @@ async function archive(): Promise<void> {
       <p role="status" class="text-ink2">
         {{ isSaved ? 'Saved. The board reckons with it from now on.' : profile.about }}
       </p>
-      <ProfileForm class="mt-4" :before="profile" :path="`/api/clients/${id}/profile`" action="Save the profile" @saved="isSaved = true" />
+      <ProfileForm
+        class="mt-4"
+        :before="profile"
+        :path="`/api/clients/${id}/profile`"
+        action="Save the profile"
+        @saved="isSaved = true"
+      />
       <section class="mt-8" aria-labelledby="away">
-        <h2 id="away" class="section-head">
-          Put away
-        </h2>
+        <h2 id="away" class="section-head">Put away</h2>
         <p class="flex items-center gap-3">
-          <a class="control" :href="`/api/clients/${id}/export`" download>Export everything as JSON</a>
-          <a class="quiet-link" :href="`/api/clients/${id}/export?screening=with`" download>with the screening answers, which are health data</a>
+          <a class="control" :href="`/api/clients/${id}/export`" download
+            >Export everything as JSON</a
+          >
+          <a class="quiet-link" :href="`/api/clients/${id}/export?screening=with`" download
+            >with the screening answers, which are health data</a
+          >
           <button v-if="!isAsking" type="button" class="control" @click="isAsking = true">
             Archive…
           </button>
           <template v-else>
             <span>{{ profile.name }} leaves the roster; everything stays and can be restored.</span>
-            <button type="button" class="control" @click="archive">
-              Archive
-            </button>
+            <button type="button" class="control" @click="archive">Archive</button>
             <button type="button" class="control" @click="isAsking = false">
               Keep on the roster
             </button>

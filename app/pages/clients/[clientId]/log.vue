@@ -22,9 +22,7 @@ async function saved(run: Promise<unknown>): Promise<void> {
     <ClientBar :id="id" :name="name" here="log" />
     <main class="grid grid-cols-[300px_1fr] gap-8 px-5 pt-4 pb-12">
       <nav aria-label="Sessions">
-        <h1 class="font-display text-[23px] leading-[27px]">
-          Log
-        </h1>
+        <h1 class="font-display text-[23px] leading-[27px]">Log</h1>
         <p class="my-2 flex gap-2">
           <button type="button" class="control" @click="panel = 'link'">
             Sheet link <KeyCap label="K" />
@@ -36,10 +34,29 @@ async function saved(run: Promise<unknown>): Promise<void> {
         </p>
         <ol class="flex flex-col">
           <li v-for="row in rows" :key="row.id">
-            <button type="button" class="flex w-full items-baseline gap-2 rounded border-b border-hair px-2 py-1 text-left hover:bg-sunk" :class="row.id === chosen?.id ? 'bg-paper font-semibold' : ''" :aria-current="row.id === chosen?.id ? 'true' : undefined" @click="choose(row.id)">
-              <span class="w-[78px]">{{ row.day }}</span><span class="flex-1 truncate">{{ row.name }}</span>
-              <span v-if="row.aside > 0" class="alert-chip text-[12px]">{{ row.aside }} to look at</span>
-              <span class="text-[12px]" :class="row.state === 'missed' ? 'font-semibold text-alert' : 'text-ink2'">{{ row.words }}{{ row.state === 'done' || row.state === 'begun' ? ` ${row.setsDone}/${row.setsPlanned}` : '' }}</span>
+            <button
+              type="button"
+              class="flex w-full items-baseline gap-2 rounded border-b border-hair px-2 py-1 text-left hover:bg-sunk"
+              :class="row.id === chosen?.id ? 'bg-paper font-semibold' : ''"
+              :aria-current="row.id === chosen?.id ? 'true' : undefined"
+              @click="choose(row.id)"
+            >
+              <span class="w-[78px]">{{ row.day }}</span><span class="flex-1 truncate">{{
+                row.name
+              }}</span>
+              <span v-if="row.aside > 0" class="alert-chip text-[12px]"
+                >{{ row.aside }} to look at</span
+              >
+              <span
+                class="text-[12px]"
+                :class="row.state === 'missed' ? 'font-semibold text-alert' : 'text-ink2'"
+                >{{ row.words
+                }}{{
+                  row.state === 'done' || row.state === 'begun'
+                    ? ` ${row.setsDone}/${row.setsPlanned}`
+                    : ''
+                }}</span
+              >
             </button>
           </li>
         </ol>
@@ -49,11 +66,11 @@ async function saved(run: Promise<unknown>): Promise<void> {
       </nav>
       <section v-if="chosen" :aria-label="`${chosen.name}, ${chosen.day}`">
         <header class="flex items-baseline gap-3">
-          <h2 class="font-display text-[21px]">
-            {{ chosen.name }}, {{ chosen.day }}
-          </h2>
+          <h2 class="font-display text-[21px]">{{ chosen.name }}, {{ chosen.day }}</h2>
           <p class="text-ink2">
-            {{ chosen.words }}, {{ chosen.setsDone }} of {{ chosen.setsPlanned }} sets{{ chosen.minutes === null ? '' : `, ${chosen.minutes} min` }}
+            {{ chosen.words }}, {{ chosen.setsDone }} of {{ chosen.setsPlanned }} sets{{
+              chosen.minutes === null ? '' : `, ${chosen.minutes} min`
+            }}
           </p>
           <p class="ml-auto text-[12px] text-ink2" role="status">
             {{ state === 'saving' ? 'Saving' : '' }}
@@ -63,7 +80,10 @@ async function saved(run: Promise<unknown>): Promise<void> {
           {{ notice }}
         </p>
         <p v-for="pain in pains" :key="pain.id" class="alert-chip mt-2 mr-2">
-          {{ pain.joints.map(joint => JOINT_NAMES[joint]).join(' and ') }}, {{ pain.side }}: {{ pain.score }} of 10{{ pain.hasAlarmSign ? ', with an alarm sign' : '' }} ({{ pain.at }})
+          {{ pain.joints.map(joint => JOINT_NAMES[joint]).join(' and ') }}, {{ pain.side }}:
+          {{ pain.score }} of 10{{ pain.hasAlarmSign ? ', with an alarm sign' : '' }} ({{
+            pain.at
+          }})
         </p>
         <p v-for="note in notes" :key="note.text" class="mt-2">
           “{{ note.text }}”<span v-if="note.about" class="text-ink2"> about {{ note.about }}</span>
@@ -72,26 +92,39 @@ async function saved(run: Promise<unknown>): Promise<void> {
           The phone’s clock was {{ Math.round(clockOff / 60) }} min off; times here are put right.
         </p>
         <p v-if="state === 'failed'" role="alert" class="alert-chip mt-2">
-          The session could not be fetched. <button type="button" class="underline" @click="session.load()">
-            Try again
-          </button>
+          The session could not be fetched.
+          <button type="button" class="underline" @click="session.load()">Try again</button>
         </p>
-        <p v-if="state === 'loading'" class="mt-3 text-ink2">
-          Fetching the session
-        </p>
+        <p v-if="state === 'loading'" class="mt-3 text-ink2">Fetching the session</p>
         <template v-if="log">
           <SessionLogTable
-            class="mt-3" :blocks="blocks" :complaints="complaints" @saved="(line, fields) => saved(session.save([[line, fields]]))" @planned="lines => saved(session.asPlanned(lines))"
-            @taken="(line, value) => saved(session.take(line, value))" @cleared="line => saved(session.clear(line))"
+            class="mt-3"
+            :blocks="blocks"
+            :complaints="complaints"
+            @saved="(line, fields) => saved(session.save([[line, fields]]))"
+            @planned="lines => saved(session.asPlanned(lines))"
+            @taken="(line, value) => saved(session.take(line, value))"
+            @cleared="line => saved(session.clear(line))"
           />
-          <SessionEnd :finish="log.finish" :is-busy="state === 'saving'" @finished="word => saved(session.finish(word))" />
+          <SessionEnd
+            :finish="log.finish"
+            :is-busy="state === 'saving'"
+            @finished="word => saved(session.finish(word))"
+          />
           <p class="mt-4 text-[12px] text-ink2">
-            <KeyCap label="Enter" /> saves a set, empty fields as planned, and goes on · <KeyCap label="↑" /> <KeyCap label="↓" /> from set to set · <KeyCap label="," /> <KeyCap label="." /> sessions · 4+ for four or more left
+            <KeyCap label="Enter" /> saves a set, empty fields as planned, and goes on ·
+            <KeyCap label="↑" /> <KeyCap label="↓" /> from set to set · <KeyCap label="," />
+            <KeyCap label="." /> sessions · 4+ for four or more left
           </p>
         </template>
       </section>
     </main>
     <SheetLinkDialog v-if="panel === 'link'" :client-id="id" :name="name" @closed="panel = null" />
-    <LogImportDialog v-if="panel === 'import'" :client-id="id" @closed="panel = null" @imported="saved(session.load())" />
+    <LogImportDialog
+      v-if="panel === 'import'"
+      :client-id="id"
+      @closed="panel = null"
+      @imported="saved(session.load())"
+    />
   </div>
 </template>

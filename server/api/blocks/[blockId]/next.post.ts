@@ -3,4 +3,9 @@ import { BlockParams } from '#shared/contracts/client'
 import { startNextBlock } from '../../../services/blocks'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: BlockParams, body: NextBlockBody, answer: NextBlockAnswer, handle: ({ coach, params, body }) => startNextBlock(coach, params.blockId, body) })
+export default defineRoute({
+  params: BlockParams,
+  body: NextBlockBody,
+  answer: NextBlockAnswer,
+  handle: ({ coach, params, body }) => startNextBlock(coach, params.blockId, body),
+})

@@ -3,4 +3,9 @@ import { BlockParams } from '#shared/contracts/client'
 import { send } from '../../../services/blocks'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: BlockParams, body: SendBody, answer: SentAnswer, handle: ({ coach, params, body }) => send(coach, params.blockId, body) })
+export default defineRoute({
+  params: BlockParams,
+  body: SendBody,
+  answer: SentAnswer,
+  handle: ({ coach, params, body }) => send(coach, params.blockId, body),
+})

@@ -3,4 +3,9 @@ import { AvoidBody, SavedClient } from '#shared/contracts/profile'
 import { avoidExercise } from '../../../services/profiles'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: AvoidBody, answer: SavedClient, handle: ({ coach, params, body }) => avoidExercise(coach, params.clientId, body.exercise) })
+export default defineRoute({
+  params: ClientParams,
+  body: AvoidBody,
+  answer: SavedClient,
+  handle: ({ coach, params, body }) => avoidExercise(coach, params.clientId, body.exercise),
+})

@@ -4,4 +4,10 @@ import { recordClearance } from '../../../services/history'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, body: ClearanceBody, answer: Done, handle: ({ coach, params, body, event }) => recordClearance(coach, params.clientId, body, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  body: ClearanceBody,
+  answer: Done,
+  handle: ({ coach, params, body, event }) =>
+    recordClearance(coach, params.clientId, body, todayOf(event)),
+})

@@ -4,4 +4,8 @@ import { history } from '../../../services/history'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, answer: HistoryView, handle: ({ coach, params, event }) => history(coach, params.clientId, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  answer: HistoryView,
+  handle: ({ coach, params, event }) => history(coach, params.clientId, todayOf(event)),
+})

@@ -2,4 +2,8 @@ import { ClientParams, ClientView } from '#shared/contracts/client'
 import { client } from '../../../services/clients'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, answer: ClientView, handle: ({ coach, params }) => client(coach, params.clientId) })
+export default defineRoute({
+  params: ClientParams,
+  answer: ClientView,
+  handle: ({ coach, params }) => client(coach, params.clientId),
+})

@@ -4,4 +4,9 @@ import { MarksBody } from '#shared/contracts/roster'
 import { markClient } from '../../../services/archive'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: MarksBody, answer: Done, handle: ({ coach, params, body }) => markClient(coach, params.clientId, body) })
+export default defineRoute({
+  params: ClientParams,
+  body: MarksBody,
+  answer: Done,
+  handle: ({ coach, params, body }) => markClient(coach, params.clientId, body),
+})

@@ -5,4 +5,10 @@ import { decidePace } from '../../../services/pace'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, body: PaceBody, answer: Done, handle: ({ coach, params, body, event }) => decidePace(coach, params.clientId, body, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  body: PaceBody,
+  answer: Done,
+  handle: ({ coach, params, body, event }) =>
+    decidePace(coach, params.clientId, body, todayOf(event)),
+})

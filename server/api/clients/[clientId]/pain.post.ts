@@ -4,4 +4,10 @@ import { reportPain } from '../../../services/history'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, body: PainBody, answer: Done, handle: ({ coach, params, body, event }) => reportPain(coach, params.clientId, body, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  body: PainBody,
+  answer: Done,
+  handle: ({ coach, params, body, event }) =>
+    reportPain(coach, params.clientId, body, todayOf(event)),
+})

@@ -4,4 +4,8 @@ import { makePractice } from '../../../services/practice'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, answer: SavedClient, handle: ({ coach, params, event }) => makePractice(coach, params.clientId, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  answer: SavedClient,
+  handle: ({ coach, params, event }) => makePractice(coach, params.clientId, todayOf(event)),
+})

@@ -3,4 +3,9 @@ import { ProfileContract, SavedClient } from '#shared/contracts/profile'
 import { saveProfile } from '../../../services/profiles'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: ProfileContract, answer: SavedClient, handle: ({ coach, params, body }) => saveProfile(coach, params.clientId, body) })
+export default defineRoute({
+  params: ClientParams,
+  body: ProfileContract,
+  answer: SavedClient,
+  handle: ({ coach, params, body }) => saveProfile(coach, params.clientId, body),
+})

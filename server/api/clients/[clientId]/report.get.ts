@@ -4,4 +4,8 @@ import { report } from '../../../services/report'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, answer: ReportAnswer, handle: ({ coach, params, event }) => report(coach, params.clientId, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  answer: ReportAnswer,
+  handle: ({ coach, params, event }) => report(coach, params.clientId, todayOf(event)),
+})

@@ -3,4 +3,8 @@ import { Done } from '#shared/contracts/history'
 import { restoreClient } from '../../../services/archive'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, answer: Done, handle: ({ coach, params }) => restoreClient(coach, params.clientId) })
+export default defineRoute({
+  params: ClientParams,
+  answer: Done,
+  handle: ({ coach, params }) => restoreClient(coach, params.clientId),
+})

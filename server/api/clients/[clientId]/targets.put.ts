@@ -4,4 +4,9 @@ import { TargetsContract } from '#shared/contracts/targets'
 import { saveTargets } from '../../../services/targets'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: TargetsContract, answer: SavedClient, handle: ({ coach, params, body }) => saveTargets(coach, params.clientId, body) })
+export default defineRoute({
+  params: ClientParams,
+  body: TargetsContract,
+  answer: SavedClient,
+  handle: ({ coach, params, body }) => saveTargets(coach, params.clientId, body),
+})

@@ -4,4 +4,8 @@ import { trends } from '../../../services/trendsPage'
 import { defineRoute } from '../../../utils/defineRoute'
 import { todayOf } from '../../../utils/today'
 
-export default defineRoute({ params: ClientParams, answer: TrendsAnswer, handle: ({ coach, params, event }) => trends(coach, params.clientId, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  answer: TrendsAnswer,
+  handle: ({ coach, params, event }) => trends(coach, params.clientId, todayOf(event)),
+})

@@ -2,4 +2,9 @@ import { ChangeCreditsBody, CreditEffectsView, ExerciseParams } from '#shared/co
 import { changeCredits } from '../../../services/library'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ExerciseParams, body: ChangeCreditsBody, answer: CreditEffectsView, handle: ({ coach, params, body }) => changeCredits(coach, params.exerciseId, body) })
+export default defineRoute({
+  params: ExerciseParams,
+  body: ChangeCreditsBody,
+  answer: CreditEffectsView,
+  handle: ({ coach, params, body }) => changeCredits(coach, params.exerciseId, body),
+})

@@ -2,4 +2,8 @@ import { ExerciseParams, SavedExercise } from '#shared/contracts/library'
 import { removeExercise } from '../../../services/library'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ExerciseParams, answer: SavedExercise, handle: ({ coach, params }) => removeExercise(coach, params.exerciseId) })
+export default defineRoute({
+  params: ExerciseParams,
+  answer: SavedExercise,
+  handle: ({ coach, params }) => removeExercise(coach, params.exerciseId),
+})

@@ -2,4 +2,9 @@ import { ExerciseParams, NewExerciseBody, SavedExercise } from '#shared/contract
 import { saveExercise } from '../../../services/library'
 import { defineRoute } from '../../../utils/defineRoute'
 
-export default defineRoute({ params: ExerciseParams, body: NewExerciseBody, answer: SavedExercise, handle: ({ coach, params, body }) => saveExercise(coach, params.exerciseId, body) })
+export default defineRoute({
+  params: ExerciseParams,
+  body: NewExerciseBody,
+  answer: SavedExercise,
+  handle: ({ coach, params, body }) => saveExercise(coach, params.exerciseId, body),
+})

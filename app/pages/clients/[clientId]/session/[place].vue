@@ -16,13 +16,20 @@ const place = computed(() => {
 const id = await useClientPlan('session')
 const asked = store.plan?.rotation.days[place.value.day]
 // A day without sessions begins with its first; a second one is opened only where it stands.
-if (store.plan && (!asked || (place.value.session > 0 && !asked.sessions[place.value.session]))) throw createError({ statusCode: 404, fatal: true })
+if (store.plan && (!asked || (place.value.session > 0 && !asked.sessions[place.value.session])))
+  throw createError({ statusCode: 404, fatal: true })
 
-const builder = useSessionBuilder(() => place.value.day, () => place.value.session)
+const builder = useSessionBuilder(
+  () => place.value.day,
+  () => place.value.session,
+)
 provideSession(builder)
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Session · Tholepin` })
 const { isTakenUp } = useAutosave()
-watch(() => store.mergedAt, () => builder.say('Changes made in another window are in here now.'))
+watch(
+  () => store.mergedAt,
+  () => builder.say('Changes made in another window are in here now.'),
+)
 const isLive = useMounted()
 
 async function toDay(day: number): Promise<void> {
@@ -30,15 +37,36 @@ async function toDay(day: number): Promise<void> {
   builder.select(null)
   await navigateTo(`/clients/${id}/session/${day + 1}`)
 }
-useSessionKeyboard({ builder, isSilent: () => !isTakenUp.value || builder.opened.value !== null, onDay: day => void toDay(day) })
-preloadedLater(['AddExerciseDialog', 'ShortDialog', 'SwapDialog', 'TemplateDialog', 'SessionTextDialog', 'VersionsDialog', 'DismissDialog', 'SessionKeysDialog'])
+useSessionKeyboard({
+  builder,
+  isSilent: () => !isTakenUp.value || builder.opened.value !== null,
+  onDay: day => void toDay(day),
+})
+preloadedLater([
+  'AddExerciseDialog',
+  'ShortDialog',
+  'SwapDialog',
+  'TemplateDialog',
+  'SessionTextDialog',
+  'VersionsDialog',
+  'DismissDialog',
+  'SessionKeysDialog',
+])
 
 const isRest = computed(() => builder.day.value?.role === 'rest')
-const difference = computed(() => (store.saveState.kind === 'conflict' && store.plan ? planDifference(store.plan, store.saveState.theirs.plan) : null))
+const difference = computed(() =>
+  store.saveState.kind === 'conflict' && store.plan
+    ? planDifference(store.plan, store.saveState.theirs.plan)
+    : null,
+)
 const readout = computed(() => {
   const slot = builder.selected.value
-  const time = builder.view.value?.time.groupings.find(held => held.grouping === builder.selectedGrouping.value?.id)
-  return slot && time ? `${builder.nameOf(slot.id)}: its group takes ${formatClock(time.seconds)}, of it ${formatClock(time.work)} work and ${formatClock(time.rest)} rest` : ''
+  const time = builder.view.value?.time.groupings.find(
+    held => held.grouping === builder.selectedGrouping.value?.id,
+  )
+  return slot && time
+    ? `${builder.nameOf(slot.id)}: its group takes ${formatClock(time.seconds)}, of it ${formatClock(time.work)} work and ${formatClock(time.rest)} rest`
+    : ''
 })
 </script>
 
@@ -46,10 +74,20 @@ const readout = computed(() => {
   <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="session">
       <template #actions>
-        <button type="button" class="control" :disabled="store.past.length === 0" @click="builder.undo()">
+        <button
+          type="button"
+          class="control"
+          :disabled="store.past.length === 0"
+          @click="builder.undo()"
+        >
           <Undo2 :size="15" aria-hidden="true" /> Undo <KeyCap label="Z" />
         </button>
-        <button type="button" class="control" :disabled="store.future.length === 0" @click="builder.redo()">
+        <button
+          type="button"
+          class="control"
+          :disabled="store.future.length === 0"
+          @click="builder.redo()"
+        >
           <Redo2 :size="15" aria-hidden="true" /> Redo
         </button>
       </template>
@@ -57,18 +95,23 @@ const readout = computed(() => {
     <main class="flex-1 px-5 pb-4">
       <SessionHead :id="id" @day="toDay" />
       <ConflictPanel v-if="difference" :difference="difference" />
-      <p v-if="!store.plan" class="py-10 text-ink2">
-        No block is planned for this client yet.
-      </p>
+      <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <p v-else-if="isRest" class="py-10 text-ink2">
-        Day {{ place.day + 1 }} is rest. <NuxtLink :to="`/clients/${id}/split`" class="underline">On the board</NuxtLink> R makes it a training day.
+        Day {{ place.day + 1 }} is rest.
+        <NuxtLink :to="`/clients/${id}/split`" class="underline">On the board</NuxtLink> R makes it
+        a training day.
       </p>
       <div v-else class="grid grid-cols-[minmax(0,1fr)_300px] gap-7 max-[1100px]:grid-cols-1">
         <div class="min-w-0">
           <SessionStrip />
           <section aria-label="Exercises" class="mt-2">
             <ol class="border-t border-line">
-              <GroupingBlock v-for="(grouping, at) in builder.groupings.value" :key="grouping.id" :grouping="grouping" :at="at" />
+              <GroupingBlock
+                v-for="(grouping, at) in builder.groupings.value"
+                :key="grouping.id"
+                :grouping="grouping"
+                :at="at"
+              />
             </ol>
             <div class="mt-2 flex flex-wrap gap-2">
               <button type="button" class="control" @click="builder.open('add')">
@@ -110,10 +153,18 @@ const readout = computed(() => {
         </button>
         <span><KeyCap label="+" /> <KeyCap label="−" /> sets</span>
         <span><KeyCap label="[" /> <KeyCap label="]" /> rest 15 s</span>
-        <button type="button" class="quiet-link" @click="builder.selected.value && builder.open('swap')">
+        <button
+          type="button"
+          class="quiet-link"
+          @click="builder.selected.value && builder.open('swap')"
+        >
           <KeyCap label="V" /> swap
         </button>
-        <button type="button" class="quiet-link" @click="builder.selected.value && builder.warmUp(builder.selected.value)">
+        <button
+          type="button"
+          class="quiet-link"
+          @click="builder.selected.value && builder.warmUp(builder.selected.value)"
+        >
           <KeyCap label="W" /> warm-up sets
         </button>
         <button type="button" class="quiet-link" @click="builder.open('keys')">
@@ -128,11 +179,37 @@ const readout = computed(() => {
     <LazySessionTextDialog v-else-if="builder.opened.value === 'text'" />
     <LazyVersionsDialog v-else-if="builder.opened.value === 'versions'" />
     <LazySessionKeysDialog v-else-if="builder.opened.value === 'keys'" />
-    <LazyDismissDialog v-else-if="builder.opened.value === 'dismiss' && builder.notice.value" :finding="builder.notice.value" :is-firm="builder.isFirm.value" @closed="builder.close()" @dismissed="note => builder.notice.value && builder.dismiss(builder.notice.value, note)" />
+    <LazyDismissDialog
+      v-else-if="builder.opened.value === 'dismiss' && builder.notice.value"
+      :finding="builder.notice.value"
+      :is-firm="builder.isFirm.value"
+      @closed="builder.close()"
+      @dismissed="note => builder.notice.value && builder.dismiss(builder.notice.value, note)"
+    />
   </div>
 </template>
 
 <style scoped>
-.readout { display: flex; gap: 16px; min-height: 26px; padding: 4px 20px; border-top: 1px solid var(--line); background: var(--paper); font-size: 12.5px; }
-.keys { display: flex; align-items: center; justify-content: space-between; gap: 16px; min-height: 30px; padding: 4px 20px; border-top: 1px solid var(--hair); color: var(--ink2); font-size: 12.5px; white-space: nowrap; overflow: hidden; }
+.readout {
+  display: flex;
+  gap: 16px;
+  min-height: 26px;
+  padding: 4px 20px;
+  border-top: 1px solid var(--line);
+  background: var(--paper);
+  font-size: 12.5px;
+}
+.keys {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 16px;
+  min-height: 30px;
+  padding: 4px 20px;
+  border-top: 1px solid var(--hair);
+  color: var(--ink2);
+  font-size: 12.5px;
+  white-space: nowrap;
+  overflow: hidden;
+}
 </style>

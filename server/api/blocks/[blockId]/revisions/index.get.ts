@@ -3,4 +3,8 @@ import { RevisionsView } from '#shared/contracts/revisions'
 import { revisions } from '../../../../services/revisions'
 import { defineRoute } from '../../../../utils/defineRoute'
 
-export default defineRoute({ params: BlockParams, answer: RevisionsView, handle: ({ coach, params }) => revisions(coach, params.blockId) })
+export default defineRoute({
+  params: BlockParams,
+  answer: RevisionsView,
+  handle: ({ coach, params }) => revisions(coach, params.blockId),
+})

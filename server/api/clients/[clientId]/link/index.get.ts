@@ -3,4 +3,8 @@ import { LinkView } from '#shared/contracts/sheet'
 import { linkState } from '../../../../services/sheetLinks'
 import { defineRoute } from '../../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, answer: LinkView, handle: ({ coach, params }) => linkState(coach, params.clientId) })
+export default defineRoute({
+  params: ClientParams,
+  answer: LinkView,
+  handle: ({ coach, params }) => linkState(coach, params.clientId),
+})

@@ -3,4 +3,9 @@ import { NewLinkAnswer, NewLinkBody } from '#shared/contracts/sheet'
 import { makeLink } from '../../../../services/sheetLinks'
 import { defineRoute } from '../../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: NewLinkBody, answer: NewLinkAnswer, handle: ({ coach, params, body }) => makeLink(coach, params.clientId, body) })
+export default defineRoute({
+  params: ClientParams,
+  body: NewLinkBody,
+  answer: NewLinkAnswer,
+  handle: ({ coach, params, body }) => makeLink(coach, params.clientId, body),
+})

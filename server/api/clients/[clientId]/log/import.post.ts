@@ -3,4 +3,9 @@ import { ImportLogAnswer, ImportLogBody } from '#shared/contracts/log'
 import { importLog } from '../../../../services/logImport'
 import { defineRoute } from '../../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: ImportLogBody, answer: ImportLogAnswer, handle: ({ coach, params, body }) => importLog(coach, params.clientId, body) })
+export default defineRoute({
+  params: ClientParams,
+  body: ImportLogBody,
+  answer: ImportLogAnswer,
+  handle: ({ coach, params, body }) => importLog(coach, params.clientId, body),
+})

@@ -3,4 +3,9 @@ import { Done, MeasurementParams } from '#shared/contracts/history'
 import { removeMeasurement } from '../../../../services/history'
 import { defineRoute } from '../../../../utils/defineRoute'
 
-export default defineRoute({ params: MeasurementParams, answer: Done, handle: ({ coach, params }) => removeMeasurement(coach, clientId(params.clientId), params.measurementId) })
+export default defineRoute({
+  params: MeasurementParams,
+  answer: Done,
+  handle: ({ coach, params }) =>
+    removeMeasurement(coach, clientId(params.clientId), params.measurementId),
+})

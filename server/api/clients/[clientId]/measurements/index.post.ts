@@ -4,4 +4,10 @@ import { addMeasurement } from '../../../../services/history'
 import { defineRoute } from '../../../../utils/defineRoute'
 import { todayOf } from '../../../../utils/today'
 
-export default defineRoute({ params: ClientParams, body: MeasurementBody, answer: Done, handle: ({ coach, params, body, event }) => addMeasurement(coach, params.clientId, body, todayOf(event)) })
+export default defineRoute({
+  params: ClientParams,
+  body: MeasurementBody,
+  answer: Done,
+  handle: ({ coach, params, body, event }) =>
+    addMeasurement(coach, params.clientId, body, todayOf(event)),
+})

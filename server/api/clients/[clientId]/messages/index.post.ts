@@ -4,4 +4,9 @@ import { MessageBody } from '#shared/contracts/sheet'
 import { writeMessage } from '../../../../services/outbox'
 import { defineRoute } from '../../../../utils/defineRoute'
 
-export default defineRoute({ params: ClientParams, body: MessageBody, answer: Done, handle: ({ coach, params, body }) => writeMessage(coach, params.clientId, body.text) })
+export default defineRoute({
+  params: ClientParams,
+  body: MessageBody,
+  answer: Done,
+  handle: ({ coach, params, body }) => writeMessage(coach, params.clientId, body.text),
+})

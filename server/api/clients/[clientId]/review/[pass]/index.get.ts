@@ -3,4 +3,8 @@ import { review } from '../../../../../services/review'
 import { defineRoute } from '../../../../../utils/defineRoute'
 import { todayOf } from '../../../../../utils/today'
 
-export default defineRoute({ params: ReviewParams, answer: ReviewAnswer, handle: ({ coach, params, event }) => review(coach, params.clientId, params.pass, todayOf(event)) })
+export default defineRoute({
+  params: ReviewParams,
+  answer: ReviewAnswer,
+  handle: ({ coach, params, event }) => review(coach, params.clientId, params.pass, todayOf(event)),
+})

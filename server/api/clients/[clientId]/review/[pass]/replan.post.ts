@@ -3,4 +3,10 @@ import { chooseReplan } from '../../../../../services/review'
 import { defineRoute } from '../../../../../utils/defineRoute'
 import { todayOf } from '../../../../../utils/today'
 
-export default defineRoute({ params: ReviewParams, body: ReplanBody, answer: DecideAnswer, handle: ({ coach, params, body, event }) => chooseReplan(coach, params.clientId, params.pass, body, todayOf(event)) })
+export default defineRoute({
+  params: ReviewParams,
+  body: ReplanBody,
+  answer: DecideAnswer,
+  handle: ({ coach, params, body, event }) =>
+    chooseReplan(coach, params.clientId, params.pass, body, todayOf(event)),
+})

@@ -3,4 +3,10 @@ import { Done, MissedDecisionBody, SessionParams } from '#shared/contracts/histo
 import { decide } from '../../../../../services/history'
 import { defineRoute } from '../../../../../utils/defineRoute'
 
-export default defineRoute({ params: SessionParams, body: MissedDecisionBody, answer: Done, handle: ({ coach, params, body }) => decide(coach, clientId(params.clientId), params.sessionId, body.decision) })
+export default defineRoute({
+  params: SessionParams,
+  body: MissedDecisionBody,
+  answer: Done,
+  handle: ({ coach, params, body }) =>
+    decide(coach, clientId(params.clientId), params.sessionId, body.decision),
+})
