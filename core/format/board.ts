@@ -1,11 +1,10 @@
 import type { Catalogue } from '../catalogue'
 import type { RailCell, RailPiece, RailView } from '../ledger'
-import type { RotationDay } from '../rotation'
+import { dayName, type RotationDay } from '../rotation'
 import { plannedSets } from '../scheme'
 import { formatFigure, formatOneDecimal, formatSets } from './figures'
 import {
   creditWords,
-  dayName,
   GROUP_NAMES,
   MUSCLE_NAMES,
   POSITION_NAMES,

@@ -1,3 +1,4 @@
+export { dayName, ROLE_NAMES } from '../rotation'
 export {
   formatFigure,
   formatOneDecimal,
@@ -9,14 +10,12 @@ export {
 export {
   BUNDLE_NAMES,
   creditWords,
-  dayName,
   EQUIPMENT_NAMES,
   GROUP_NAMES,
   HINDRANCE_NAMES,
   MODE_NAMES,
   MUSCLE_NAMES,
   POSITION_NAMES,
-  ROLE_NAMES,
   SCHOOL_NAMES,
   TRAINING_AGE_NAMES,
 } from './names'

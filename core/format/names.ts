@@ -1,6 +1,5 @@
 import type { BundleId, Equipment, Group, Muscle } from '../catalogue'
 import type { BandPosition, CountingSchoolId, Hindrance, Mode, TrainingAge } from '../method'
-import type { DayRole, RotationDay } from '../rotation'
 
 /** Names of groups as a coach reads them. */
 export const GROUP_NAMES: Readonly<Record<Group, string>> = {
@@ -59,20 +58,6 @@ export const BUNDLE_NAMES: Readonly<Record<BundleId, string>> = {
   abs: 'Abs',
 }
 
-export const ROLE_NAMES: Readonly<Record<DayRole, string>> = {
-  push: 'Push',
-  pull: 'Pull',
-  upper: 'Upper',
-  lower: 'Lower',
-  arms: 'Arms',
-  legs: 'Legs',
-  full: 'Full body',
-  conditioning: 'Conditioning',
-  rest: 'Rest',
-  open: 'Not said yet',
-  other: 'Other',
-}
-
 export const MODE_NAMES: Readonly<Record<Mode, string>> = {
   build: 'build up',
   keep: 'keep',
@@ -123,11 +108,6 @@ export const HINDRANCE_NAMES: Readonly<Record<Hindrance, string>> = {
   age_50: 'age 50 to 59',
   age_60: 'age 60 or more',
   short_sleep: 'under 6 h of sleep',
-}
-
-/** What the head of a day says: the coach's own word, else the role. */
-export function dayName(day: RotationDay): string {
-  return day.label ?? ROLE_NAMES[day.role]
 }
 
 /** How a credit is said: half credit, a quarter, three quarters, or the number. */

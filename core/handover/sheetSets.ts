@@ -12,7 +12,8 @@ import {
   statedRir,
   type WorkStage,
 } from '../scheme'
-import type { BodySide, PartLoad, SheetPart, SheetSet } from '../sheet'
+import type { BodySide } from '../log'
+import type { PartLoad, SheetPart, SheetSet } from '../sheet'
 
 /** What is known of an exercise's load before the session. */
 export interface LoadHint {

@@ -10,7 +10,8 @@ import {
 } from '../base'
 import type { Catalogue } from '../catalogue'
 import { SET_ROLES, type SetRole, WEIGHT_UNITS, type WeightUnit } from '../scheme'
-import { BODY_SIDES, type BodySide, type LogField, numberSentence, parsedNumber } from '../sheet'
+import { BODY_SIDES, type BodySide } from '../log'
+import { type LogField, numberSentence, parsedNumber } from '../sheet'
 
 /** What a column of a log can be. Exercise, date and a count are needed; the rest has defaults. */
 export const LOG_COLUMNS = [

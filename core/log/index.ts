@@ -1,4 +1,5 @@
-export type { LoggedSet } from './loggedSet'
+export { BODY_SIDES } from './loggedSet'
+export type { BodySide, LoggedSet } from './loggedSet'
 export { trendValue } from './trendPoint'
 export type { TrendPoint } from './trendPoint'
 export { exerciseTrend, pooledTrend, robustLine, TREND, VERDICTS } from './trend'

@@ -1,6 +1,8 @@
 import type { ExerciseId, SlotId } from '../base'
 import type { SetRole } from '../scheme'
-import type { BodySide } from '../sheet'
+
+export const BODY_SIDES = ['left', 'right'] as const
+export type BodySide = (typeof BODY_SIDES)[number]
 
 /** One work stage of one set as it was done. A plain set has one stage; a drop set has one per load. */
 export interface LoggedSet {

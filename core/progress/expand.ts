@@ -9,10 +9,9 @@ import {
   type PlanDocument,
   sessionOn,
 } from '../block'
-import { dayName } from '../format'
 import { rotationLedger } from '../ledger'
 import type { PlanContext } from '../method'
-import type { DayRole, Rotation, RotationDay } from '../rotation'
+import { dayName, type DayRole, type Rotation, type RotationDay } from '../rotation'
 import { orderedText, plannedSets } from '../scheme'
 import type { Session } from '../session'
 import { groupWeeks, shortSession } from '../short'

@@ -1,10 +1,12 @@
 export {
   canStayOnWeekdays,
   DAY_ROLES,
+  dayName,
   daySetCount,
   daySlots,
   MAX_SESSIONS_PER_DAY,
   placeOn,
+  ROLE_NAMES,
   ROTATION_KINDS,
   ROTATION_LENGTH,
 } from './rotation'

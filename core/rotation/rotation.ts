@@ -73,3 +73,22 @@ export function placeOn(
   const since = daysBetween(start, date)
   return since < 0 ? null : { pass: Math.floor(since / lengthDays), day: since % lengthDays }
 }
+
+export const ROLE_NAMES: Readonly<Record<DayRole, string>> = {
+  push: 'Push',
+  pull: 'Pull',
+  upper: 'Upper',
+  lower: 'Lower',
+  arms: 'Arms',
+  legs: 'Legs',
+  full: 'Full body',
+  conditioning: 'Conditioning',
+  rest: 'Rest',
+  open: 'Not said yet',
+  other: 'Other',
+}
+
+/** What the head of a day says: the coach's own word, else the role. */
+export function dayName(day: RotationDay): string {
+  return day.label ?? ROLE_NAMES[day.role]
+}

@@ -1,7 +1,7 @@
 import type { ExerciseId, SlotId } from '../base'
 import type { Joint } from '../catalogue'
 import type { SetRole, WeightUnit } from '../scheme'
-import type { BodySide } from './sheet'
+import type { BodySide } from '../log'
 
 /** Which part of which set: one place holds one value at a time. */
 export interface SetPlace {

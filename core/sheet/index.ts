@@ -1,6 +1,4 @@
-export { BODY_SIDES } from './sheet'
 export type {
-  BodySide,
   LastTime,
   LoadScale,
   PartLoad,

@@ -1,6 +1,7 @@
 import type { Joint } from '../catalogue'
 import type { PainLevel } from '../method'
-import type { BodySide, SheetMovement } from './sheet'
+import type { BodySide } from '../log'
+import type { SheetMovement } from './sheet'
 
 /** Where it can hurt, as a client says it; an elbow that cannot say which side means both. */
 export const PAIN_PLACES = [

@@ -1,6 +1,7 @@
 import type { ExerciseId, PlainDate, SlotId } from '../base'
 import type { Joint } from '../catalogue'
 import type { LoadGrid } from '../estimate'
+import type { BodySide } from '../log'
 import type { SetRole, WeightUnit } from '../scheme'
 import type { GroupingKind, Placement } from '../session'
 
@@ -8,9 +9,6 @@ import type { GroupingKind, Placement } from '../session'
  * What a client's phone holds of a session: everything in words and numbers, so that it works without reception and
  * without the catalogue. Types and small arithmetic only; whatever is imported here is loaded by every phone.
  */
-
-export const BODY_SIDES = ['left', 'right'] as const
-export type BodySide = (typeof BODY_SIDES)[number]
 
 /** What a part is loaded with: a weight of its own, a share of an earlier part's, or nothing that can be written as a number. */
 export type PartLoad =

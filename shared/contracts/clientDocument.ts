@@ -1,7 +1,7 @@
 import { blockId, exerciseId, slotId } from '#core/base'
 import { JOINTS } from '#core/catalogue'
 import { SET_ROLES, WEIGHT_UNITS } from '#core/scheme'
-import { BODY_SIDES } from '#core/sheet'
+import { BODY_SIDES } from '#core/log'
 import { z } from 'zod'
 import { ClientFactsContract } from './client'
 import { AdjustmentContract } from './decision'

@@ -1,9 +1,9 @@
+import { BODY_SIDES } from '#core/log'
 import { exerciseId, type PlainDate, slotId } from '#core/base'
 import { JOINTS } from '#core/catalogue'
 import type { PlacedPainReport } from '#core/joints'
 import { SET_ROLES, WEIGHT_UNITS } from '#core/scheme'
 import {
-  BODY_SIDES,
   type DonePart,
   type Levels,
   LOG_LIMITS,
