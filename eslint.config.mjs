@@ -2,6 +2,7 @@
 import importX, { createNodeResolver } from 'eslint-plugin-import-x'
 import tseslint from 'typescript-eslint'
 import withNuxt from './.nuxt/eslint.config.mjs'
+import house from './scripts/lint/house.mjs'
 
 // The framework's config composer calls this at run time; Node 20 does not have it yet.
 Object.groupBy ??= (items, keyOf) => {
@@ -15,10 +16,6 @@ Object.groupBy ??= (items, keyOf) => {
  * Who may import whom. Dependencies point one way: app and server → shared → core.
  * The last block that matches a file wins for one rule, so every block carries its folder's full list.
  */
-const CONCEPT_INDEX = {
-  regex: '^#core/[^/]+/',
-  message: 'Import a core concept through its index: #core/<concept>.',
-}
 const NO_SERVER = {
   regex: '(^|/)server/|^h3$|^drizzle-orm|^postgres$',
   message: 'The application asks the server over its routes only.',
@@ -35,18 +32,6 @@ const NO_H3 = {
 /** @param {readonly { regex: string, message: string }[]} patterns */
 const imports = (...patterns) => /** @type {const} */ (['error', { patterns }])
 
-const PURE = { regex: '^[^.]', message: 'core/ is pure: it imports core/ only, by relative paths.' }
-const THROUGH_INDEX = 'Import another concept through its index.'
-const coreImports = imports(
-  PURE,
-  { regex: '^\\.\\./[^./]+/', message: THROUGH_INDEX },
-  { regex: '^\\.\\./\\.\\./', message: 'Leaves core/.' },
-)
-const coreInnerImports = imports(
-  PURE,
-  { regex: '^\\.\\./\\.\\./[^./]+/', message: THROUGH_INDEX },
-  { regex: '^\\.\\./\\.\\./\\.\\./', message: 'Leaves core/.' },
-)
 const CLOCK_AND_HOST = [
   'Date',
   'window',
@@ -75,7 +60,7 @@ export default withNuxt(
     ],
   },
   {
-    plugins: { 'import-x': importX },
+    plugins: { 'import-x': importX, house },
     settings: {
       'import-x/resolver-next': [
         createNodeResolver({ extensions: ['.ts', '.mjs', '.vue'], conditionNames: ['default'] }),
@@ -87,7 +72,7 @@ export default withNuxt(
       'import-x/no-cycle': 'error',
       complexity: ['warn', { max: 20, variant: 'modified' }],
       'max-lines-per-function': ['warn', { max: 60, skipBlankLines: true, skipComments: true }],
-      'no-restricted-imports': imports(CONCEPT_INDEX),
+      'house/faces': 'error',
       '@typescript-eslint/no-unused-vars': [
         'error',
         { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
@@ -105,7 +90,7 @@ export default withNuxt(
       parserOptions: { project: './core/tsconfig.json', tsconfigRootDir: import.meta.dirname },
     },
     rules: {
-      'no-restricted-imports': coreImports,
+      'house/chapters': 'error',
       'no-restricted-globals': ['error', ...CLOCK_AND_HOST],
       'no-restricted-properties': [
         'error',
@@ -127,26 +112,21 @@ export default withNuxt(
       ],
     },
   },
-  {
-    files: ['core/*/*/**/*.ts'],
-    ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-imports': coreInnerImports },
-  },
   { files: ['core/base/plainDate.ts'], rules: { 'no-restricted-globals': 'off' } },
   { files: ['core/base/invariant.ts'], rules: { 'no-restricted-syntax': 'off' } },
   {
     files: ['shared/**/*.ts'],
-    rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER, NO_APP) },
+    rules: { 'no-restricted-imports': imports(NO_SERVER, NO_APP) },
   },
-  { files: ['server/**/*.ts'], rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP) } },
+  { files: ['server/**/*.ts'], rules: { 'no-restricted-imports': imports(NO_APP) } },
   {
     files: ['server/services/**/*.ts', 'server/db/**/*.ts'],
-    rules: { 'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP, NO_H3) },
+    rules: { 'no-restricted-imports': imports(NO_APP, NO_H3) },
   },
   {
     files: ['server/api/**/*.ts'],
     rules: {
-      'no-restricted-imports': imports(CONCEPT_INDEX, NO_APP, {
+      'no-restricted-imports': imports(NO_APP, {
         regex: 'drizzle|(^|/)db/',
         message: 'Routes call services; services reach the database.',
       }),
@@ -155,27 +135,28 @@ export default withNuxt(
   {
     files: ['app/**/*.{ts,vue}'],
     rules: {
-      'no-restricted-imports': imports(CONCEPT_INDEX, NO_SERVER),
+      'no-restricted-imports': imports(NO_SERVER),
       'max-lines-per-function': 'off',
     },
   },
+  { files: ['app/pages/**/*.vue'], rules: { 'house/only-routes': 'error' } },
   {
-    // Components show and ask. What they need computed comes from a composable, a store or core/format.
-    files: ['app/components/**/*.{ts,vue}'],
-    ignores: ['**/*.test.ts'],
+    // Components show and ask. What they need computed comes from a composable, a store or core/words.
+    files: ['app/{screens,shell,ui}/**/*.vue'],
+    // The root of a screen hands core's lists of choices to its parts.
+    ignores: ['app/screens/*/*Screen.vue'],
     rules: {
       'no-restricted-imports': 'off',
       '@typescript-eslint/no-restricted-imports': [
         'error',
         {
           patterns: [
-            CONCEPT_INDEX,
             NO_SERVER,
             {
-              regex: '^#core/(?!format$)',
+              regex: '^#core/(?!words$)',
               allowTypeImports: true,
               message:
-                'Components take types and #core/format only; compute in a composable or the core.',
+                'Components take types and #core/words only; compute in a composable or the core.',
             },
           ],
         },
@@ -187,6 +168,7 @@ export default withNuxt(
     files: ['**/*.test.ts', 'e2e/**/*.ts', 'core/testing/**/*.ts'],
     rules: {
       'no-restricted-imports': 'off',
+      'house/faces': 'off',
       'max-lines-per-function': 'off',
       '@typescript-eslint/no-explicit-any': 'off',
     },

@@ -15,8 +15,11 @@ export default defineNuxtConfig({
   ],
   alias: { '#core': core },
   css: ['~/assets/main.css'],
-  components: [{ path: '~/components', pathPrefix: false }],
-  imports: { dirs: ['stores'] },
+  components: ['screens', 'shell', 'ui'].map(folder => ({
+    path: `~/${folder}`,
+    pathPrefix: false,
+  })),
+  imports: { dirs: ['stores', 'screens/**', 'shell', 'ui'] },
   telemetry: false,
   // Other pages' scripts are fetched ahead by the document itself when the browser is idle; links run them only on the way there.
   experimental: {

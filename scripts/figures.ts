@@ -6,7 +6,9 @@ import { run } from './plan/commands'
 
 const COMMANDS = ['ledger', 'recovery', 'minutes', 'checks'] as const
 
-for (const { name, method, facts, plan } of demoClients(plainDate(process.argv[2] ?? '2026-04-01'))) {
+for (const { name, method, facts, plan } of demoClients(
+  plainDate(process.argv[2] ?? '2026-04-01'),
+)) {
   const file = JSON.stringify({ plan, method, client: facts })
   for (const command of COMMANDS) {
     const { out, errors } = run([command, 'demo'], () => file)

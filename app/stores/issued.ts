@@ -1,8 +1,8 @@
 import { failure, type Result, success } from '#core/base'
-import { expandedBlock, issuedBlock, type SentSession } from '#core/progress'
+import { expandedBlock, issuedBlock, type SentSession } from '#core/design/progress'
 import { SentView } from '#shared/contracts/block'
 import { defineStore } from 'pinia'
-import type { ApiFailure } from '~/composables/useApi'
+import type { ApiFailure } from '~/shell/useApi'
 
 /** The block laid out over its dates, and what of it the client has; apart from the plan, because most screens need neither. */
 export const useIssuedStore = defineStore('issued', () => {

@@ -1,12 +1,12 @@
-import { STEADY_MIDDLE } from '#core/method'
+import { STEADY_MIDDLE } from '#core/plan/method'
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import { clientId } from '#core/base'
-import { applyEdits, type PlanDocument } from '#core/block'
-import { findingKey } from '#core/checks'
-import { daySlots } from '#core/rotation'
-import { plannedSets } from '#core/scheme'
+import { applyEdits, type PlanDocument } from '#core/plan/block'
+import { findingKey } from '#core/judge/checks'
+import { daySlots } from '#core/plan/rotation'
+import { plannedSets } from '#core/plan/scheme'
 import { planIn, written } from '#core/testing/shorthandPlans'
-import { type Asked, frameworkWith } from '../testing/framework'
+import { type Asked, frameworkWith } from '~/testing/framework'
 
 const id = clientId('6f9619ff-8b86-4011-b42d-00c04fc964ff')
 const blockId = '7f9619ff-8b86-4011-b42d-00c04fc964ff'

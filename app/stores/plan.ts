@@ -5,18 +5,30 @@ import {
   mergedPlans,
   type PlanDocument,
   type PlanEdit,
-} from '#core/block'
-import { catalogueWith } from '#core/catalogue'
-import { canBeDismissed, checkInput, type Finding, findingKey, findingsOf } from '#core/checks'
-import { armBalance, attentionList, isUnallocated, pushPull, rotationLedger } from '#core/ledger'
-import { contextWith, methodById } from '#core/method'
-import { orderedText } from '#core/scheme'
+} from '#core/plan/block'
+import { catalogueWith } from '#core/plan/catalogue'
+import {
+  canBeDismissed,
+  checkInput,
+  type Finding,
+  findingKey,
+  findingsOf,
+} from '#core/judge/checks'
+import {
+  armBalance,
+  attentionList,
+  isUnallocated,
+  pushPull,
+  rotationLedger,
+} from '#core/count/ledger'
+import { contextWith, methodById } from '#core/plan/method'
+import { orderedText } from '#core/plan/scheme'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
 import { type CurrentBlock, CurrentBlockContract } from '#shared/contracts/problem'
 import { defineStore } from 'pinia'
-import { newId } from '~/composables/newId'
-import type { ApiFailure } from '~/composables/useApi'
+import { newId } from '~/shell/newId'
+import type { ApiFailure } from '~/shell/useApi'
 
 /** What is happening to edits that the server has not got yet. */
 export type SaveState =

@@ -1,6 +1,6 @@
 import { RosterView } from '#shared/contracts/roster'
 import { defineStore } from 'pinia'
-import type { ApiFailure } from '~/composables/useApi'
+import type { ApiFailure } from '~/shell/useApi'
 
 /** The coach's clients as the roster shows them. */
 export const useRosterStore = defineStore('roster', () => {

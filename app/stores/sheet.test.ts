@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { success } from '#core/base'
-import type { LogEntry, LogWord } from '#core/sheet'
+import type { LogEntry, LogWord } from '#core/follow/sheet'
 import type { EntriesAnswer, SheetView } from '#shared/contracts/sheet'
 import { placeAt, saidSet, SLOTS, smallSheet } from '../../core/testing/sheets'
-import { frameworkWith } from '../testing/framework'
+import { frameworkWith } from '~/testing/framework'
 
 type Sent = { readonly id: string; readonly session: string; readonly word: LogWord }
 type Outcome = 'taken' | 'conflict' | 'too_old' | 'unknown_session'

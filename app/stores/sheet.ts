@@ -1,10 +1,10 @@
-import { painBySide } from '#core/joints'
-import type { Levels, LogEntry, LogWord } from '#core/sheet'
+import { painBySide } from '#core/body/joints'
+import type { Levels, LogEntry, LogWord } from '#core/follow/sheet'
 import type { SheetView } from '#shared/contracts/sheet'
 import { defineStore } from 'pinia'
-import { newUuid } from '~/composables/newId'
-import { type Clash, sheetKeeping } from '~/composables/sheetKeeping'
-import { type SessionEntry, useSheetApi } from '~/composables/useSheetApi'
+import { newUuid } from '~/shell/newId'
+import { type Clash, sheetKeeping } from '~/screens/phone/sheetKeeping'
+import { type SessionEntry, useSheetApi } from '~/screens/phone/useSheetApi'
 
 /** Where the sheet stands: asking for it, asking for a PIN, in hand, or no longer to be had. */
 export type SheetState =

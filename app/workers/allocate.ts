@@ -5,10 +5,10 @@ import {
   type Proposals,
   type Scenario,
   scenarios,
-} from '#core/allocation'
-import type { PlanDocument } from '#core/block'
-import type { Group } from '#core/catalogue'
-import type { PlanContext } from '#core/method'
+} from '#core/design/allocation'
+import type { PlanDocument } from '#core/plan/block'
+import type { Group } from '#core/plan/catalogue'
+import type { PlanContext } from '#core/plan/method'
 import { linearSolver } from '#shared/solver/highs'
 import wasmUrl from 'highs/runtime?url'
 

@@ -1,13 +1,13 @@
-import type { PlanDocument } from '#core/block'
-import type { PlanContext } from '#core/method'
-import { expandedBlock } from '#core/progress'
+import type { PlanDocument } from '#core/plan/block'
+import type { PlanContext } from '#core/plan/method'
+import { expandedBlock } from '#core/design/progress'
 import {
   rehearsalGround,
   rehearsalSpread,
   type RehearsalSpread,
   rehearsedRun,
   type Run,
-} from '#core/rehearsal'
+} from '#core/follow/rehearsal'
 
 export interface RehearseQuestion {
   readonly plan: PlanDocument

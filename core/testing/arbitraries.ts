@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { exerciseId, groupingId, plainDate, sessionId, slotId } from '../base'
-import type { PlanDocument } from '../block'
-import { EXERCISES } from '../catalogue'
-import type { RotationDay } from '../rotation'
-import type { Effort, Load, Reps, SetRun, Stage } from '../scheme'
-import type { Grouping, Session, Slot } from '../session'
+import type { PlanDocument } from '../plan/block'
+import { EXERCISES } from '../plan/catalogue'
+import type { RotationDay } from '../plan/rotation'
+import type { Effort, Load, Reps, SetRun, Stage } from '../plan/scheme'
+import type { Grouping, Session, Slot } from '../plan/session'
 
 const id = fc.uuid()
 const reps: fc.Arbitrary<Reps> = fc.oneof(

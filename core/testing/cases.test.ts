@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { countedWorkOfDay, derivation, groupTarget, spanLedger } from '../ledger'
-import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, defaultContext } from '../method'
-import { sessionTime } from '../minutes'
-import { formatSession, parseSession } from '../shorthand'
+import { countedWorkOfDay, derivation, groupTarget, spanLedger } from '../count/ledger'
+import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, defaultContext } from '../plan/method'
+import { sessionTime } from '../plan/minutes'
+import { formatSession, parseSession } from '../plan/shorthand'
 import { CASES } from './cases'
 
 const context = defaultContext({ trainingAgeMonths: 50 })

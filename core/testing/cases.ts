@@ -1,4 +1,4 @@
-import type { Group } from '../catalogue'
+import type { Group } from '../plan/catalogue'
 
 /** A way of training that must be typed, printed, counted and timed. */
 export interface Case {

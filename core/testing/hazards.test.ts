@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyEdit, applyEdits, findSlot } from '../block'
-import { checkPlan } from '../checks'
-import { amountIn } from '../estimate'
-import { formatFigure } from '../format'
+import { applyEdit, applyEdits, findSlot } from '../plan/block'
+import { checkPlan } from '../judge/checks'
+import { amountIn } from '../plan/estimate'
+import { formatFigure } from '../words'
 import {
   countedWorkOfDay,
   dailySets,
@@ -10,12 +10,12 @@ import {
   groupTarget,
   rotationLedger,
   spanLedger,
-} from '../ledger'
-import { COUNTING_SCHOOLS, defaultContext, type PlanContext } from '../method'
-import { sessionTime } from '../minutes'
-import { rotationRecovery } from '../recovery'
-import type { RotationDay } from '../rotation'
-import { formatScheme, parseScheme } from '../shorthand'
+} from '../count/ledger'
+import { COUNTING_SCHOOLS, defaultContext, type PlanContext } from '../plan/method'
+import { sessionTime } from '../plan/minutes'
+import { rotationRecovery } from '../body/recovery'
+import type { RotationDay } from '../plan/rotation'
+import { formatScheme, parseScheme } from '../plan/shorthand'
 import { idsInARow } from './notation'
 import { planIn, written } from './shorthandPlans'
 

@@ -1,8 +1,8 @@
 import { exerciseId, groupingId, plainDate, sessionId, slotId } from '../base'
-import type { PlanDocument } from '../block'
-import type { RotationDay } from '../rotation'
-import type { Load, Rest, SetRun, Stage, WorkStage } from '../scheme'
-import type { Grouping, Slot } from '../session'
+import type { PlanDocument } from '../plan/block'
+import type { RotationDay } from '../plan/rotation'
+import type { Load, Rest, SetRun, Stage, WorkStage } from '../plan/scheme'
+import type { Grouping, Slot } from '../plan/session'
 
 /* A few words to write plans down in tests as a coach would say them. */
 

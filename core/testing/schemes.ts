@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { EXERCISES } from '../catalogue'
+import { EXERCISES } from '../plan/catalogue'
 import {
   type Effort,
   FORMS,
@@ -25,7 +25,7 @@ import {
   TEMPO_WORDS,
   WEIGHT_UNITS,
   type WorkStage,
-} from '../scheme'
+} from '../plan/scheme'
 
 /* Any set scheme that can be written down: every kind of every field, alone and together. */
 

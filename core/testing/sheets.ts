@@ -8,7 +8,7 @@ import type {
   SheetPart,
   SheetSession,
   SheetSet,
-} from '../sheet'
+} from '../follow/sheet'
 
 export const SLOTS = [slotId('a'), slotId('b')] as const
 

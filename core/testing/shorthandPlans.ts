@@ -1,7 +1,7 @@
-import type { PlanDocument } from '../block'
-import type { DayRole, RotationDay } from '../rotation'
-import type { Session } from '../session'
-import { parseSession } from '../shorthand'
+import type { PlanDocument } from '../plan/block'
+import type { DayRole, RotationDay } from '../plan/rotation'
+import type { Session } from '../plan/session'
+import { parseSession } from '../plan/shorthand'
 import { planOf } from './notation'
 
 let nextId = 0

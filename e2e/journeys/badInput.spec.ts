@@ -1,4 +1,4 @@
-import type { PlanDocument } from '#core/block'
+import type { PlanDocument } from '#core/plan/block'
 import { expect, signIn, test } from '../support/test'
 
 interface Bad {

@@ -1,5 +1,5 @@
-import { EXERCISES } from '#core/catalogue'
-import { METHODS } from '#core/method'
+import { EXERCISES } from '#core/plan/catalogue'
+import { METHODS } from '#core/plan/method'
 import type { TestStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
 

@@ -1,15 +1,21 @@
-import { allocationProblem, greedyStart, propose, relaxedQuestion, search } from '#core/allocation'
+import {
+  allocationProblem,
+  greedyStart,
+  propose,
+  relaxedQuestion,
+  search,
+} from '#core/design/allocation'
 import { exerciseId, groupingId, plainDate, seededRandom, sessionId, slotId } from '#core/base'
-import { type PlanDocument, usualScheme } from '#core/block'
-import { type CatalogueId, type Equipment, requireExercise } from '#core/catalogue'
+import { type PlanDocument, usualScheme } from '#core/plan/block'
+import { type CatalogueId, type Equipment, requireExercise } from '#core/plan/catalogue'
 import {
   type ClientFacts,
   contextWith,
   METHODS,
   type PlanContext,
   STEADY_MIDDLE,
-} from '#core/method'
-import type { DayRole, RotationDay } from '#core/rotation'
+} from '#core/plan/method'
+import type { DayRole, RotationDay } from '#core/plan/rotation'
 import { linearSolver } from '#shared/solver/highs'
 import { seededUuids } from '../demo/seededIds'
 

@@ -1,7 +1,7 @@
-import { exerciseTrend, type Verdict } from '#core/log'
-import { estimatedOneRep, expectedReps, loadForReps } from '#core/estimate'
-import { ownPace, type PaceExposure, PERFORMANCE_LOSS, RECOVERY } from '#core/recovery'
-import { chance, saidRir, saysRecovered, SIMULATED } from '#core/rehearsal'
+import { exerciseTrend, type Verdict } from '#core/body/log'
+import { estimatedOneRep, expectedReps, loadForReps } from '#core/plan/estimate'
+import { ownPace, type PaceExposure, PERFORMANCE_LOSS, RECOVERY } from '#core/body/recovery'
+import { chance, saidRir, saysRecovered, SIMULATED } from '#core/follow/rehearsal'
 
 const CLIENTS = 2000
 const WANTED_RIR = 1

@@ -1,8 +1,8 @@
 // 200 phones logging at once against the built server: how long a set's save takes, and whether every set is there once.
 import { randomUUID } from 'node:crypto'
 import { coachId, plainDate } from '#core/base'
-import type { SheetSession, LogEntry } from '#core/sheet'
-import { nextTurn, prefillOf, sessionStanding, turnsOf } from '#core/sheet'
+import type { SheetSession, LogEntry } from '#core/follow/sheet'
+import { nextTurn, prefillOf, sessionStanding, turnsOf } from '#core/follow/sheet'
 import { connectedDatabase } from '../../server/db/database'
 import { insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'

@@ -1,7 +1,7 @@
 import { plainDate, seededRandom } from '#core/base'
-import type { PlanDocument } from '#core/block'
-import { type CatalogueId, EXERCISES } from '#core/catalogue'
-import type { DayRole, RotationDay } from '#core/rotation'
+import type { PlanDocument } from '#core/plan/block'
+import { type CatalogueId, EXERCISES } from '#core/plan/catalogue'
+import type { DayRole, RotationDay } from '#core/plan/rotation'
 import { seededUuids } from '../demo/seededIds'
 import { line, planFrom, restDay, trainingDay } from '../demo/planWriter'
 

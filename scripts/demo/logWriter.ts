@@ -1,5 +1,5 @@
 import { addDays, type BlockId, blockId, daysBetween, type PlainDate } from '#core/base'
-import type { PlanDocument } from '#core/block'
+import type { PlanDocument } from '#core/plan/block'
 import {
   BUILT_IN_CATALOGUE,
   directGroups,
@@ -8,13 +8,13 @@ import {
   type Joint,
   requireExercise,
   requireIntent,
-} from '#core/catalogue'
-import { expectedReps, loadForReps } from '#core/estimate'
-import { type LoggedSet, trendValue } from '#core/log'
-import type { PlanContext } from '#core/method'
-import { type DatedSession, datedSession, expandedBlock } from '#core/progress'
-import { leadRir, nominalReps, type SetRun, workStages } from '#core/scheme'
-import { sessionSlots, type Slot } from '#core/session'
+} from '#core/plan/catalogue'
+import { expectedReps, loadForReps } from '#core/plan/estimate'
+import { type LoggedSet, trendValue } from '#core/body/log'
+import type { PlanContext } from '#core/plan/method'
+import { type DatedSession, datedSession, expandedBlock } from '#core/design/progress'
+import { leadRir, nominalReps, type SetRun, workStages } from '#core/plan/scheme'
+import { sessionSlots, type Slot } from '#core/plan/session'
 import type { MeasurementKind } from '#shared/contracts/history'
 
 /** How a demo client's last weeks went. */

@@ -1,10 +1,10 @@
 import { exerciseId, groupingId, type PlainDate, sessionId, slotId } from '#core/base'
-import { type BlockPlan, type PlanDocument, usualScheme } from '#core/block'
-import { BUILT_IN_CATALOGUE, requireExercise } from '#core/catalogue'
-import { STEADY_MIDDLE } from '#core/method'
-import type { DayRole, Rotation, RotationDay } from '#core/rotation'
-import type { SetRun, WorkStage } from '#core/scheme'
-import type { Grouping, GroupingKind, Placement, Slot } from '#core/session'
+import { type BlockPlan, type PlanDocument, usualScheme } from '#core/plan/block'
+import { BUILT_IN_CATALOGUE, requireExercise } from '#core/plan/catalogue'
+import { STEADY_MIDDLE } from '#core/plan/method'
+import type { DayRole, Rotation, RotationDay } from '#core/plan/rotation'
+import type { SetRun, WorkStage } from '#core/plan/scheme'
+import type { Grouping, GroupingKind, Placement, Slot } from '#core/plan/session'
 
 /** One exercise as the demo data write it down: `name:intent`, sets, and what differs from the usual. */
 interface Line {

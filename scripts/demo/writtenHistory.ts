@@ -1,7 +1,7 @@
 import { seededRandom } from '#core/base'
 import type { PlainDate } from '#core/base'
 import type { NewHistory } from '../../server/db/queries/studio'
-import { contextWith, methodById } from '#core/method'
+import { contextWith, methodById } from '#core/plan/method'
 import { exposuresIn, historyOf } from './logWriter'
 import { seededUuids } from './seededIds'
 import type { DemoClient } from './studio'

@@ -1,18 +1,18 @@
-import { type LinearSolver, propose } from '#core/allocation'
-import { checkPlan, CHECKS } from '#core/checks'
-import { findingSentence, formatDay } from '#core/format'
+import { type LinearSolver, propose } from '#core/design/allocation'
+import { checkPlan, CHECKS } from '#core/judge/checks'
+import { findingSentence, formatDay } from '#core/words'
 import { addDays } from '#core/base'
-import { GROUPS } from '#core/catalogue'
-import { armBalance, blockLedger, coverage, rotationLedger } from '#core/ledger'
+import { GROUPS } from '#core/plan/catalogue'
+import { armBalance, blockLedger, coverage, rotationLedger } from '#core/count/ledger'
 import {
   COUNTING_SCHOOL_IDS,
   COUNTING_SCHOOLS,
   type CountingSchoolId,
   type PlanContext,
-} from '#core/method'
-import { sessionTime } from '#core/minutes'
-import { fatigueSources, rotationRecovery } from '#core/recovery'
-import type { PlanDocument } from '#core/block'
+} from '#core/plan/method'
+import { sessionTime } from '#core/plan/minutes'
+import { fatigueSources, rotationRecovery } from '#core/body/recovery'
+import type { PlanDocument } from '#core/plan/block'
 import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { contextOf, PlanFile } from '#shared/contracts/planFile'
 

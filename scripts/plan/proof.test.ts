@@ -6,7 +6,7 @@ import {
   propose,
   relaxedQuestion,
   search,
-} from '#core/allocation'
+} from '#core/design/allocation'
 import { seededRandom } from '#core/base'
 import { linearSolver } from '#shared/solver/highs'
 import { instances } from '../bench/allocation'

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { type BlockId, blockId as blockIdOf, failure, type Result, success } from '#core/base'
-import type { PlanDocument } from '#core/block'
-import { catalogueWith } from '#core/catalogue'
-import { checkInput, findingKey, findingsOf } from '#core/checks'
-import { findingSentence, formatDay } from '#core/format'
-import { contextWith, type PlanContext } from '#core/method'
+import type { PlanDocument } from '#core/plan/block'
+import { catalogueWith } from '#core/plan/catalogue'
+import { checkInput, findingKey, findingsOf } from '#core/judge/checks'
+import { findingSentence, formatDay } from '#core/words'
+import { contextWith, type PlanContext } from '#core/plan/method'
 import {
   type BlockPass,
   type BlockSession,
@@ -14,7 +14,7 @@ import {
   issuedBlock,
   nextBlock,
   type SentSession,
-} from '#core/progress'
+} from '#core/design/progress'
 import type { NextBlockBody, SendBody, SentView } from '#shared/contracts/block'
 import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'

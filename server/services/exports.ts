@@ -1,6 +1,6 @@
 import type { BlockId, Result } from '#core/base'
 import { success } from '#core/base'
-import { planRows } from '#core/exports'
+import { planRows } from '#core/exchange/exports'
 import type { ExportParams } from '#shared/contracts/block'
 import type { Problem } from '#shared/contracts/problem'
 import { calendarOf } from '#shared/exports/calendar'

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
-import { JOINTS } from '#core/catalogue'
-import { recentBest, sifted, TREND } from '#core/log'
+import { JOINTS } from '#core/plan/catalogue'
+import { recentBest, sifted, TREND } from '#core/body/log'
 import type {
   ClearanceBody,
   HistoryView,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { type ClientId, failure, type Result, success } from '#core/base'
-import { exercisesUsed } from '#core/block'
+import { exercisesUsed } from '#core/plan/block'
 import {
   type Catalogue,
   catalogueWith,
@@ -8,9 +8,9 @@ import {
   type CreditChanges,
   type Exercise,
   OWN_EXERCISE_PREFIX,
-} from '#core/catalogue'
-import { type CreditEffect, creditEffects } from '#core/ledger'
-import type { ClientFacts } from '#core/method'
+} from '#core/plan/catalogue'
+import { type CreditEffect, creditEffects } from '#core/count/ledger'
+import type { ClientFacts } from '#core/plan/method'
 import type { ChangeCredits, LibraryView } from '#shared/contracts/library'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'

@@ -7,8 +7,8 @@ import {
   slotId,
   success,
 } from '#core/base'
-import { saidAmount } from '#core/estimate'
-import type { LogWord } from '#core/sheet'
+import { saidAmount } from '#core/plan/estimate'
+import type { LogWord } from '#core/follow/sheet'
 import type { LogListView, SessionLog } from '#shared/contracts/log'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'

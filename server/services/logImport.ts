@@ -8,10 +8,10 @@ import {
   slotId,
   success,
 } from '#core/base'
-import { kilogramsOf } from '#core/estimate'
-import { logRows } from '#core/exports'
-import type { ImportedSet } from '#core/imports'
-import { sessionSlots } from '#core/session'
+import { kilogramsOf } from '#core/plan/estimate'
+import { logRows } from '#core/exchange/exports'
+import type { ImportedSet } from '#core/exchange/imports'
+import { sessionSlots } from '#core/plan/session'
 import type { ImportLogAnswer, ImportLogBody } from '#shared/contracts/log'
 import { SessionContract } from '#shared/contracts/plan'
 import type { FieldError, Problem } from '#shared/contracts/problem'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { failure, type Result, success } from '#core/base'
-import type { Method } from '#core/method'
+import type { Method } from '#core/plan/method'
 import type { OwnMethodView } from '#shared/contracts/method'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'

@@ -8,10 +8,10 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { passOn } from '#core/block'
-import { catalogueWith, type Group } from '#core/catalogue'
-import { type LoggedSet, sifted } from '#core/log'
-import { contextWith, type PlanContext } from '#core/method'
+import { passOn } from '#core/plan/block'
+import { catalogueWith, type Group } from '#core/plan/catalogue'
+import { type LoggedSet, sifted } from '#core/body/log'
+import { contextWith, type PlanContext } from '#core/plan/method'
 import {
   learnedPaces,
   LEARNING_DAYS,
@@ -19,9 +19,9 @@ import {
   pacesWith,
   type PaceDecision,
   type TrainedSession,
-} from '#core/pace'
-import type { OwnPace } from '#core/recovery'
-import { adjustmentKey, doneSession, ownDecision } from '#core/review'
+} from '#core/body/recovery-rate'
+import type { OwnPace } from '#core/body/recovery'
+import { adjustmentKey, doneSession, ownDecision } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
 import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'

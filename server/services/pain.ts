@@ -1,6 +1,6 @@
-import type { Joint } from '#core/catalogue'
-import { painByJoint, type PlacedPainReport } from '#core/joints'
-import type { ClientFacts, PainLevel } from '#core/method'
+import type { Joint } from '#core/plan/catalogue'
+import { painByJoint, type PlacedPainReport } from '#core/body/joints'
+import type { ClientFacts, PainLevel } from '#core/plan/method'
 import type { allClearances, allPainReports } from '../db/queries/health'
 
 type Report = Awaited<ReturnType<typeof allPainReports>>[number]

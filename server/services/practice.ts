@@ -11,12 +11,12 @@ import {
   type Result,
   success,
 } from '#core/base'
-import type { PlanDocument } from '#core/block'
-import { catalogueWith } from '#core/catalogue'
-import { recentBest, sifted, trendValue, TREND } from '#core/log'
-import { contextWith, type PlanContext } from '#core/method'
-import { datedSession, expandedBlock } from '#core/progress'
-import { practiceLog, type PracticeSession, rehearsalGround } from '#core/rehearsal'
+import type { PlanDocument } from '#core/plan/block'
+import { catalogueWith } from '#core/plan/catalogue'
+import { recentBest, sifted, trendValue, TREND } from '#core/body/log'
+import { contextWith, type PlanContext } from '#core/plan/method'
+import { datedSession, expandedBlock } from '#core/design/progress'
+import { practiceLog, type PracticeSession, rehearsalGround } from '#core/follow/rehearsal'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import { database } from '../db/database'

@@ -10,7 +10,7 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { starterPlan } from '#core/block'
+import { starterPlan } from '#core/plan/block'
 import type { Problem } from '#shared/contracts/problem'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'

@@ -7,18 +7,18 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { GROUPS } from '#core/catalogue'
-import { adjustmentReason, adjustmentWords, formatDay, JOINT_NAMES } from '#core/format'
-import type { PlanContext } from '#core/method'
-import type { ExpandedBlock } from '#core/progress'
-import { replans, withReplan } from '#core/replan'
+import { GROUPS } from '#core/plan/catalogue'
+import { adjustmentReason, adjustmentWords, formatDay, JOINT_NAMES } from '#core/words'
+import type { PlanContext } from '#core/plan/method'
+import type { ExpandedBlock } from '#core/design/progress'
+import { replans, withReplan } from '#core/follow/replan'
 import {
   type Adjustment,
   adjustmentKey,
   ownDecision,
   passReview,
   withAdjustment,
-} from '#core/review'
+} from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
 import type {
   ConfirmBody,

@@ -1,6 +1,6 @@
 import { type BlockId, failure, type Result, success } from '#core/base'
-import { planDifference, type PlanDocument } from '#core/block'
-import { adjustmentWords } from '#core/format'
+import { planDifference, type PlanDocument } from '#core/plan/block'
+import { adjustmentWords } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
 import type { RevisionsView } from '#shared/contracts/revisions'
 import { database } from '../db/database'

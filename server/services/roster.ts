@@ -1,9 +1,15 @@
 import { addDays, type ClientId, groupedBy, isoWeekday, type PlainDate } from '#core/base'
-import { dayName, needWords } from '#core/format'
-import { type RotationStrip, rotationStrip } from '#core/ledger'
-import { type Trend, TREND } from '#core/log'
-import { byPressure, clientNeeds, type Need, rosterSection, type RosterSession } from '#core/roster'
-import { placeOn } from '#core/rotation'
+import { dayName, needWords } from '#core/words'
+import { type RotationStrip, rotationStrip } from '#core/count/ledger'
+import { type Trend, TREND } from '#core/body/log'
+import {
+  byPressure,
+  clientNeeds,
+  type Need,
+  rosterSection,
+  type RosterSession,
+} from '#core/follow/roster'
+import { placeOn } from '#core/plan/rotation'
 import type { RosterEntry, RosterView } from '#shared/contracts/roster'
 import { LRUCache } from 'lru-cache'
 import { type Database, database } from '../db/database'

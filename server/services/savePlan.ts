@@ -1,5 +1,5 @@
 import { type BlockId, failure, type Result, success } from '#core/base'
-import { type PlanDocument, unknownExercises } from '#core/block'
+import { type PlanDocument, unknownExercises } from '#core/plan/block'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { blockOf, savePlanOver } from '../db/queries/blocks'

@@ -1,5 +1,5 @@
 import type { CoachId } from '#core/base'
-import { type Catalogue, catalogueWith, type Library } from '#core/catalogue'
+import { type Catalogue, catalogueWith, type Library } from '#core/plan/catalogue'
 import {
   type ClientFacts,
   contextWith,
@@ -7,7 +7,7 @@ import {
   METHODS,
   type PlanContext,
   STEADY_MIDDLE,
-} from '#core/method'
+} from '#core/plan/method'
 import type { Database } from '../db/database'
 import { libraryOf, ownMethods } from '../db/queries/studioSettings'
 

@@ -1,5 +1,5 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
-import type { ClientFacts } from '#core/method'
+import type { ClientFacts } from '#core/plan/method'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import type { Targets } from '#shared/contracts/targets'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { exerciseId, plainDate } from '#core/base'
-import { BUILT_IN_CATALOGUE } from '#core/catalogue'
-import { ownDecision } from '#core/review'
+import { BUILT_IN_CATALOGUE } from '#core/plan/catalogue'
+import { ownDecision } from '#core/follow/review'
 import { planIn, written } from '../../core/testing/shorthandPlans'
 import { siftFacts, trendsOf } from './trends'
 

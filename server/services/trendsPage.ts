@@ -8,7 +8,7 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { directGroups } from '#core/catalogue'
+import { directGroups } from '#core/plan/catalogue'
 import {
   type DatedValue,
   exerciseTrend,
@@ -16,8 +16,8 @@ import {
   sifted,
   TREND,
   trendBand,
-} from '#core/log'
-import { blockCourse } from '#core/review'
+} from '#core/body/log'
+import { blockCourse } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
 import type { ExerciseCourse, TrendsView } from '#shared/contracts/trends'
 import { database } from '../db/database'

@@ -1,6 +1,6 @@
 import { blockId } from '#core/base'
-import { GROUPS } from '#core/catalogue'
-import { MODES } from '#core/method'
+import { GROUPS } from '#core/plan/catalogue'
+import { MODES } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract, SessionContract } from './plan'
 

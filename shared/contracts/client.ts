@@ -1,6 +1,6 @@
 import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
-import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/catalogue'
-import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS } from '#core/method'
+import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
+import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { LibraryContract } from './library'

@@ -1,6 +1,6 @@
-import { JOINTS } from '#core/catalogue'
-import { VERDICTS } from '#core/log'
-import { PAIN_LEVELS } from '#core/method'
+import { JOINTS } from '#core/plan/catalogue'
+import { VERDICTS } from '#core/body/log'
+import { PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
 

@@ -13,7 +13,7 @@ import {
   MUSCLES,
   OWN_EXERCISE_PREFIX,
   PATTERNS,
-} from '#core/catalogue'
+} from '#core/plan/catalogue'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 

@@ -5,7 +5,7 @@ import {
   LOAD_PROGRESSIONS,
   LONG_SET_KINDS,
   type Method,
-} from '#core/method'
+} from '#core/plan/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { SpanContract } from './scheme'

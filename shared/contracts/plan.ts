@@ -15,24 +15,24 @@ import {
   ONE_OFF_REASONS,
   PLAN_SCHEMA,
   type PlanDocument,
-} from '#core/block'
-import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/catalogue'
-import { LOAD_PROGRESSIONS } from '#core/method'
+} from '#core/plan/block'
+import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/plan/catalogue'
+import { LOAD_PROGRESSIONS } from '#core/plan/method'
 import {
   canStayOnWeekdays,
   DAY_ROLES,
   MAX_SESSIONS_PER_DAY,
   ROTATION_KINDS,
   ROTATION_LENGTH,
-} from '#core/rotation'
+} from '#core/plan/rotation'
 import {
   allSets,
   MAX_SETS_PER_EXERCISE,
   type SetRun,
   type SetScheme,
   workStages,
-} from '#core/scheme'
-import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/session'
+} from '#core/plan/scheme'
+import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/plan/session'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { IntentContract, RestContract, SetSchemeContract } from './scheme'

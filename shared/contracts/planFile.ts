@@ -1,4 +1,4 @@
-import { contextWith, methodById, METHODS, type PlanContext } from '#core/method'
+import { contextWith, methodById, METHODS, type PlanContext } from '#core/plan/method'
 import { z } from 'zod'
 import { ClientFactsContract } from './client'
 import { PlanContract } from './plan'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '#core/base'
-import { SCREENING_IDS } from '#core/safety'
+import { SCREENING_IDS } from '#core/plan/safety'
 import { demoClients } from '../../scripts/demo/studio'
 import { ClientFactsContract } from './client'
 import { type Profile, ProfileContract } from './profile'

@@ -1,5 +1,5 @@
-import type { ClientFacts } from '#core/method'
-import { isMinorBy, screeningState } from '#core/safety'
+import type { ClientFacts } from '#core/plan/method'
+import { isMinorBy, screeningState } from '#core/plan/safety'
 import type { Profile } from './profile'
 
 /** What of a profile bears on the numbers; bands, credits, pain and pace that were set elsewhere stay. */

@@ -1,6 +1,6 @@
 import type { PlainDate } from '#core/base'
-import type { Group } from '#core/catalogue'
-import type { CourseRow } from '#core/review'
+import type { Group } from '#core/plan/catalogue'
+import type { CourseRow } from '#core/follow/review'
 import { z } from 'zod'
 import type { ExerciseCourse } from './trends'
 import type { MeasurementKind } from './history'

@@ -12,7 +12,7 @@ import {
   SIDE_ORDERS,
   TEMPO_WORDS,
   WEIGHT_UNITS,
-} from '#core/scheme'
+} from '#core/plan/scheme'
 import { z } from 'zod'
 
 /*

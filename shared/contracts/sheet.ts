@@ -1,8 +1,8 @@
-import { BODY_SIDES } from '#core/log'
+import { BODY_SIDES } from '#core/body/log'
 import { exerciseId, type PlainDate, slotId } from '#core/base'
-import { JOINTS } from '#core/catalogue'
-import type { PlacedPainReport } from '#core/joints'
-import { SET_ROLES, WEIGHT_UNITS } from '#core/scheme'
+import { JOINTS } from '#core/plan/catalogue'
+import type { PlacedPainReport } from '#core/body/joints'
+import { SET_ROLES, WEIGHT_UNITS } from '#core/plan/scheme'
 import {
   type DonePart,
   type Levels,
@@ -11,7 +11,7 @@ import {
   type LogWord,
   type SetPlace,
   type SheetSession,
-} from '#core/sheet'
+} from '#core/follow/sheet'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 

@@ -1,5 +1,5 @@
-import { GROUPS, JOINTS, MUSCLES } from '#core/catalogue'
-import { MODES } from '#core/method'
+import { GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
+import { MODES } from '#core/plan/method'
 import { z } from 'zod'
 
 const sets = z.number().min(0).max(60)

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { plainDate } from '#core/base'
-import type { PlanDocument } from '#core/block'
+import type { PlanDocument } from '#core/plan/block'
 import fc from 'fast-check'
 import { planArbitrary } from '../../core/testing/arbitraries'
 import { entriesArbitrary, placeAt, saidSet, SLOTS } from '../../core/testing/sheets'

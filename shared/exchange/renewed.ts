@@ -1,5 +1,5 @@
 import { blockId } from '#core/base'
-import type { LogWord } from '#core/sheet'
+import type { LogWord } from '#core/follow/sheet'
 import type { ClientDocument } from '../contracts/clientDocument'
 
 /** Ids given anew, each once: what pointed at the old one points at the new one. */

@@ -1,7 +1,7 @@
 import type { BlockId } from '#core/base'
-import { sessionLines } from '#core/exports'
-import type { PlanContext } from '#core/method'
-import type { BlockSession, ExpandedBlock } from '#core/progress'
+import { sessionLines } from '#core/exchange/exports'
+import type { PlanContext } from '#core/plan/method'
+import type { BlockSession, ExpandedBlock } from '#core/design/progress'
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator'
 
 interface CalendarQuestion {

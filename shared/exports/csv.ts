@@ -1,4 +1,4 @@
-import type { Row } from '#core/exports'
+import type { Row } from '#core/exchange/exports'
 import Papa from 'papaparse'
 
 /** Rows as CSV (RFC 4180) with a header line; text that a spreadsheet would take for a formula is disarmed. */

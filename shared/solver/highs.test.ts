@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
-import { allocationProblem, propose, relaxedQuestion, search } from '../../core/allocation'
+import { allocationProblem, propose, relaxedQuestion, search } from '../../core/design/allocation'
 import { seededRandom } from '../../core/base'
-import { contextWith, STEADY_MIDDLE } from '../../core/method'
+import { contextWith, STEADY_MIDDLE } from '../../core/plan/method'
 import { planIn, written } from '../../core/testing/shorthandPlans'
 import { linearSolver } from './highs'
 

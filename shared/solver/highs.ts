@@ -1,4 +1,4 @@
-import type { LinearAnswer, LinearSolver } from '#core/allocation'
+import type { LinearAnswer, LinearSolver } from '#core/design/allocation'
 import loadHighs from 'highs'
 
 /**

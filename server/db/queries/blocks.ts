@@ -1,5 +1,5 @@
 import type { BlockId, CoachId } from '#core/base'
-import type { PlanDocument } from '#core/block'
+import type { PlanDocument } from '#core/plan/block'
 import { PlanContract } from '#shared/contracts/plan'
 import { and, eq, sql } from 'drizzle-orm'
 import type { Database } from '../database'

@@ -1,5 +1,5 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
-import type { ClientFacts } from '#core/method'
+import type { ClientFacts } from '#core/plan/method'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { PlanContract } from '#shared/contracts/plan'
 import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'

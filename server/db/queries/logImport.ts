@@ -1,5 +1,5 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
-import type { Session } from '#core/session'
+import type { Session } from '#core/plan/session'
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blocks, datedSessions, loggedSets } from '../schema'

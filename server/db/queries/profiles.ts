@@ -1,6 +1,6 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
-import type { PlanDocument } from '#core/block'
-import type { ClientFacts } from '#core/method'
+import type { PlanDocument } from '#core/plan/block'
+import type { ClientFacts } from '#core/plan/method'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { and, eq, max, sql } from 'drizzle-orm'

@@ -1,5 +1,5 @@
 import type { CoachId } from '#core/base'
-import type { Session } from '#core/session'
+import type { Session } from '#core/plan/session'
 import { SessionContract } from '#shared/contracts/plan'
 import { and, desc, eq } from 'drizzle-orm'
 import type { Database } from '../database'

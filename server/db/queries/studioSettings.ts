@@ -1,6 +1,6 @@
 import type { CoachId } from '#core/base'
-import type { Credits, Exercise } from '#core/catalogue'
-import type { Method } from '#core/method'
+import type { Credits, Exercise } from '#core/plan/catalogue'
+import type { Method } from '#core/plan/method'
 import { CreditsContract, OwnExerciseContract } from '#shared/contracts/library'
 import { MethodContract } from '#shared/contracts/method'
 import { and, asc, eq, sql } from 'drizzle-orm'

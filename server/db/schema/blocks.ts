@@ -1,5 +1,5 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
-import type { PlanDocument } from '#core/block'
+import type { PlanDocument } from '#core/plan/block'
 import { sql } from 'drizzle-orm'
 import {
   foreignKey,

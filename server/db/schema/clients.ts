@@ -1,5 +1,5 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
-import type { ClientFacts } from '#core/method'
+import type { ClientFacts } from '#core/plan/method'
 import type { Profile } from '#shared/contracts/profile'
 import {
   boolean,

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
-import type { Joint } from '#core/catalogue'
+import type { Joint } from '#core/plan/catalogue'
 import type { MeasurementKind } from '#shared/contracts/history'
 import {
   boolean,

@@ -1,5 +1,5 @@
 import type { CoachId } from '#core/base'
-import type { Credits, Exercise } from '#core/catalogue'
+import type { Credits, Exercise } from '#core/plan/catalogue'
 import { jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
 

@@ -1,5 +1,5 @@
 import type { CoachId } from '#core/base'
-import type { Method } from '#core/method'
+import type { Method } from '#core/plan/method'
 import { jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
 

@@ -1,5 +1,5 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
-import type { Adjustment } from '#core/review'
+import type { Adjustment } from '#core/follow/review'
 import {
   foreignKey,
   index,

@@ -1,5 +1,5 @@
 import type { CoachId } from '#core/base'
-import type { Session } from '#core/session'
+import type { Session } from '#core/plan/session'
 import { jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
 

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId } from '#core/base'
-import type { LogWord } from '#core/sheet'
+import type { LogWord } from '#core/follow/sheet'
 import {
   bigserial,
   foreignKey,

@@ -1,7 +1,7 @@
 import type { BlockId, ClientId, CoachId, ExerciseId, PlainDate, SlotId } from '#core/base'
-import type { SetRole, WeightUnit } from '#core/scheme'
-import type { Session } from '#core/session'
-import type { BodySide } from '#core/log'
+import type { SetRole, WeightUnit } from '#core/plan/scheme'
+import type { Session } from '#core/plan/session'
+import type { BodySide } from '#core/body/log'
 import {
   boolean,
   date,

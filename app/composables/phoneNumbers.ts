@@ -1,2 +1,0 @@
-// Reading numbers is the core's; components get it from here.
-export { numberSentence, parsedNumber } from '#core/sheet'

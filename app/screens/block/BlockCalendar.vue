@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { WEEKDAY_NAMES } from '#core/words'
+import { useEventListener } from '@vueuse/core'
+
+/** Dated sessions month by month. */
+const {
+  months,
+  carried,
+  consequences,
+  heldWords,
+  message,
+  lift,
+  carryTo,
+  carryBy,
+  putDown,
+  putBack,
+} = useBlockCalendar()
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowLeft: -1,
+  ArrowRight: 1,
+  ArrowUp: -7,
+  ArrowDown: 7,
+}
+useEventListener(
+  'keydown',
+  (event: KeyboardEvent) => {
+    if (
+      !carried.value ||
+      (event.target instanceof Element && event.target.closest('input, select, [role=dialog]'))
+    )
+      return
+    const step = STEPS[event.key]
+    if (step !== undefined) carryBy(step)
+    else if (event.key === 'Enter') putDown()
+    else if (event.key === 'Escape') putBack()
+    else return
+    event.preventDefault()
+    event.stopPropagation()
+  },
+  { capture: true },
+)
+</script>
+
+<template>
+  <div>
+    <div role="status" class="min-h-[22px]">
+      <section v-if="carried" aria-label="Carrying" class="carrying">
+        <p>
+          <b>{{ heldWords }}</b>
+        </p>
+        <ul>
+          <li v-for="line in consequences" :key="line">
+            {{ line }}
+          </li>
+        </ul>
+        <span class="flex gap-2"
+          ><button type="button" class="control control-strong" @click="putDown()">
+            Put down <KeyCap label="↵" /></button
+          ><button type="button" class="control" @click="putBack()">
+            Put back <KeyCap label="Esc" /></button
+        ></span>
+      </section>
+      <p class="text-ink2">
+        {{
+          message ||
+          'Choose a session and carry it to another day with the arrows, or drag it. What it costs is shown before it is put down.'
+        }}
+      </p>
+    </div>
+    <div
+      class="grid grid-cols-2 items-start gap-x-8 gap-y-4 max-lg:grid-cols-1"
+      :class="{ 'pb-36': carried }"
+    >
+      <table v-for="month in months" :key="month.key" class="w-full table-fixed">
+        <caption class="text-left font-display text-[17px] font-semibold">
+          {{
+            month.title
+          }}
+        </caption>
+        <thead class="text-left text-[12px] text-ink2">
+          <tr>
+            <th v-for="weekday in WEEKDAY_NAMES" :key="weekday" scope="col" class="font-normal">
+              {{ weekday }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="week in month.weeks" :key="week[0]?.date">
+            <CalendarDayCell
+              v-for="day in week"
+              :key="day.date"
+              :day="day"
+              :is-target="carried?.to === day.date && day.number > 0"
+              :is-sought="carried?.isStepped === true"
+              @over="carryTo(day.date)"
+              @dropped="putDown()"
+            >
+              <CalendarChip
+                v-for="entry in day.entries"
+                :key="entry.key"
+                :entry="entry"
+                :is-held="carried?.key === entry.key"
+                @lifted="lift(entry.key)"
+              />
+            </CalendarDayCell>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+/* Over the months, not among them: nothing moves under a session that is carried. */
+.carrying {
+  position: fixed;
+  right: 20px;
+  bottom: 34px;
+  left: 20px;
+  z-index: 20;
+  display: flex;
+  align-items: flex-start;
+  gap: 24px;
+  padding: 6px 12px;
+  border: 1.5px dashed var(--focus);
+  border-radius: 6px;
+  background: var(--paper);
+  font-size: 12.5px;
+}
+.carrying ul {
+  flex: 1;
+}
+</style>

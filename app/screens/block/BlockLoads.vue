@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { RULE_NAMES } from '#core/words'
+import type { LoadProgression } from '#core/plan/method'
+import { CircleAlert } from 'lucide-vue-next'
+
+/** Loads and reps of the first set, rotation by rotation, if everything goes as planned. */
+const { rows, passes, isKnown, setRule } = useBlockLoads()
+const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
+</script>
+
+<template>
+  <div class="overflow-x-auto">
+    <p class="mb-2 text-ink2">
+      Load × reps of the first set, if every target before is met. Loads begin with what the plan
+      names, else with what the last logs allow, and are rounded to what can be loaded.
+    </p>
+    <table class="min-w-max text-left" :aria-busy="!isKnown">
+      <thead class="text-[12px] text-ink2">
+        <tr>
+          <th class="pr-4 font-normal">Exercise</th>
+          <th class="pr-4 font-normal">Rule</th>
+          <th
+            v-for="pass in passes"
+            :key="pass.at"
+            class="px-2 font-normal"
+            :data-deload="pass.isDeload || undefined"
+          >
+            {{ pass.number }}{{ pass.isDeload ? ', deload' : '' }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.exercise" class="border-t border-hair">
+          <th scope="row" class="py-0.5 pr-4 font-semibold">{{ row.name }}</th>
+          <td class="pr-4">
+            <select
+              class="small-field"
+              :aria-label="`${row.name}, rule`"
+              :title="RULE_NAMES[row.rule][1]"
+              :value="row.isOwn ? row.rule : ''"
+              @change="
+                setRule(row.exercise, ($event.target as HTMLSelectElement).value as LoadProgression)
+              "
+            >
+              <option value="">
+                {{ row.isOwn ? 'as the method has it' : `${RULE_NAMES[row.rule][0]} (method)` }}
+              </option>
+              <option v-for="rule in RULES" :key="rule" :value="rule">
+                {{ RULE_NAMES[rule][0] }}
+              </option>
+            </select>
+          </td>
+          <td v-if="row.from === null" :colspan="passes.length" class="px-2 text-ink2">
+            no load yet: name one in the session, or log one
+          </td>
+          <template v-else>
+            <td
+              v-for="cell in row.cells"
+              :key="cell.at"
+              class="px-2 whitespace-nowrap"
+              :data-deload="passes[cell.at]?.isDeload || undefined"
+            >
+              {{ cell.words }}
+              <span v-if="cell.words" class="text-[11.5px] text-ink2">{{ cell.unit }}</span><span
+                v-if="cell.jump !== null"
+                class="alert-chip"
+                ><CircleAlert :size="12" aria-hidden="true" />+{{ cell.jump }}&nbsp;%</span
+              >
+            </td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+    <p
+      v-if="rows.some(({ cells }) => cells.some(({ jump }) => jump !== null))"
+      class="mt-2 text-[12.5px] text-alert"
+    >
+      A marked jump is more than a step and more than a tenth: start lighter, or give the exercise
+      smaller steps.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+[data-deload] {
+  background: var(--sunk);
+}
+</style>

@@ -1,0 +1,267 @@
+<script setup lang="ts">
+import { formatDay } from '#core/words'
+import { useEventListener, useMounted } from '@vueuse/core'
+import { CalendarDays, ChevronRight, Download, Printer, Send, Undo2 } from 'lucide-vue-next'
+import { provideBlock } from './blockContext'
+
+const VIEWS = [
+  ['rotations', 'Rotations'],
+  ['terms', 'Terms'],
+  ['loads', 'Loads'],
+  ['charts', 'Charts'],
+  ['calendar', 'Calendar'],
+] as const
+type View = (typeof VIEWS)[number][0]
+
+const store = usePlanStore()
+const issued = useIssuedStore()
+const id = await useClientPlan('block')
+await useAsyncData(`block-sent-${id}`, async () => (await issued.load()).ok)
+useHead({ title: () => `${store.client?.name ?? 'Client'} · Block · Tholepin` })
+const { isTakenUp } = useAutosave()
+const isLive = useMounted()
+const block = useBlock()
+provideBlock(block)
+const { at, message, looks, readout, columns, isAskingAgain, isSending } = block
+const route = useRoute()
+const view = computed<View>({
+  get: () => VIEWS.find(([name]) => name === route.query.view)?.[0] ?? 'rotations',
+  set: next =>
+    void navigateTo({ query: next === 'rotations' ? {} : { view: next } }, { replace: true }),
+})
+const isBeginning = ref(false)
+const now = columns.value.findIndex(({ isNow }) => isNow)
+at.value = Math.max(0, now)
+
+const dates = computed(() =>
+  issued.expanded ? `${formatDay(issued.expanded.from)} to ${formatDay(issued.expanded.to)}` : '',
+)
+const length = computed(() => {
+  const days = store.plan?.rotation.days.length ?? 0
+  const passes = store.plan?.passes ?? 0
+  return days === 7
+    ? `${passes} ${passes === 1 ? 'week' : 'weeks'}`
+    : `${passes} ${passes === 1 ? 'rotation' : 'rotations'} of ${days} days, ${Math.round(((passes * days) / 7) * 10) / 10} weeks`
+})
+const KEYS: Readonly<Record<string, () => unknown>> = {
+  ArrowLeft: () => block.go({ passes: -1, rails: 0 }),
+  ArrowRight: () => block.go({ passes: 1, rails: 0 }),
+  ArrowUp: () => block.go({ passes: 0, rails: -1 }),
+  ArrowDown: () => block.go({ passes: 0, rails: 1 }),
+  '+': () => block.stepSets(1),
+  '=': () => block.stepSets(1),
+  '-': () => block.stepSets(-1),
+  '−': () => block.stepSets(-1),
+  '[': () => block.stepRir(-1),
+  ']': () => block.stepRir(1),
+  d: block.toggleDeload,
+  x: block.swapChoice,
+  k: block.copyToNext,
+  Delete: block.clearExceptions,
+  n: block.nextLook,
+  z: undo,
+  Enter: () => navigateTo(`/clients/${id}/split`),
+}
+function undo(): void {
+  message.value = store.undo() ? 'Undone.' : 'Nothing to undo.'
+}
+/** What a key does here; undefined where the page has nothing for it. */
+function actionOf(
+  { key, shiftKey }: KeyboardEvent,
+  isOnControl: boolean,
+): (() => unknown) | undefined {
+  if (key === 'Enter' && shiftKey) return () => block.send()
+  const name = VIEWS[Number(key) - 1]?.[0]
+  if (name) return () => (view.value = name)
+  if (key === 'Enter' && isOnControl) return undefined
+  return view.value === 'rotations' || key.toLowerCase() === 'z'
+    ? (KEYS[key] ?? KEYS[key.toLowerCase()])
+    : undefined
+}
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const target = event.target instanceof Element ? event.target : null
+  const isElsewhere =
+    isBeginning.value ||
+    isAskingAgain.value ||
+    target?.closest('input, select, textarea, [role=dialog], [role=menu]')
+  if (event.ctrlKey || event.metaKey || event.altKey || !isTakenUp.value || isElsewhere) return
+  const run = actionOf(
+    event,
+    target?.closest('button, a') !== null && !target?.closest('[role=grid]'),
+  )
+  if (!run) return
+  event.preventDefault()
+  void run()
+})
+const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/export/${kind}`
+</script>
+
+<template>
+  <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="block">
+      <template #actions>
+        <button type="button" class="control" :disabled="store.past.length === 0" @click="undo()">
+          <Undo2 :size="15" aria-hidden="true" /> Undo
+        </button>
+        <button
+          v-if="store.plan"
+          type="button"
+          class="control control-strong"
+          :disabled="isSending"
+          @click="block.send()"
+        >
+          <Send :size="14" aria-hidden="true" /> Send rotation {{ at + 1 }}
+        </button>
+      </template>
+    </ClientBar>
+    <main class="flex-1 px-5 pb-4">
+      <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
+      <template v-else>
+        <div
+          class="grid grid-cols-[minmax(300px,1fr)_minmax(280px,0.8fr)_auto] items-start gap-6 pt-3"
+        >
+          <div>
+            <h1 class="font-display text-[23px] leading-[27px]">
+              {{ store.plan.title }}
+            </h1>
+            <p class="text-ink2">{{ dates }} · {{ length }}</p>
+            <details v-if="store.plan.fromLast" class="text-[12.5px]">
+              <summary class="cursor-pointer text-ink2">From the last block</summary>
+              <p class="whitespace-pre-line">
+                {{ store.plan.fromLast }}
+              </p>
+            </details>
+            <SaveStatus />
+          </div>
+          <section aria-label="To look at" class="text-[12.5px] leading-[18px]">
+            <h2 class="text-ink2">
+              {{ looks.length === 0 ? 'Nothing to look at' : `${looks.length} to look at` }}
+              <KeyCap v-if="looks.length > 0" label="N" />
+            </h2>
+            <ul>
+              <li v-for="look in looks" :key="look.what">
+                <b>{{ look.what }}</b> <span class="text-ink2">{{ look.much }}</span>
+              </li>
+            </ul>
+          </section>
+          <nav aria-label="Keep and go on" class="flex flex-col items-start gap-1 text-[12.5px]">
+            <a class="quiet-link flex items-center gap-1.5" :href="exportPath('calendar')"
+              ><CalendarDays :size="13" aria-hidden="true" /> Calendar file</a
+            >
+            <span class="flex gap-3"
+              ><a class="quiet-link flex items-center gap-1.5" :href="exportPath('csv')"
+                ><Download :size="13" aria-hidden="true" /> CSV</a
+              ><a class="quiet-link" :href="exportPath('json')">JSON</a></span
+            >
+            <NuxtLink
+              class="quiet-link flex items-center gap-1.5"
+              :to="`/clients/${id}/print?block=1`"
+              ><Printer :size="13" aria-hidden="true" /> Print the block</NuxtLink
+            >
+            <button
+              type="button"
+              class="quiet-link flex items-center gap-1.5"
+              @click="isBeginning = true"
+            >
+              <ChevronRight :size="13" aria-hidden="true" /> Begin the next block
+            </button>
+          </nav>
+        </div>
+        <div role="group" aria-label="View" class="mt-2 mb-2 flex gap-1">
+          <button
+            v-for="([name, word], n) in VIEWS"
+            :key="name"
+            type="button"
+            class="view"
+            :aria-pressed="view === name"
+            @click="view = name"
+          >
+            {{ word }} <KeyCap :label="String(n + 1)" />
+          </button>
+        </div>
+        <BlockRotations v-if="view === 'rotations'" />
+        <LazyBlockTerms v-else-if="view === 'terms'" />
+        <LazyBlockLoads v-else-if="view === 'loads'" />
+        <LazyBlockCharts v-else-if="view === 'charts'" />
+        <LazyBlockCalendar v-else />
+      </template>
+    </main>
+    <footer class="sticky bottom-0 z-10 bg-ground">
+      <p role="status" class="readout">
+        {{ message || readout }}
+      </p>
+      <div v-if="view === 'rotations'" class="keys">
+        <span><KeyCap label="←" /> <KeyCap label="→" /> rotation</span
+        ><span><KeyCap label="↑" /> <KeyCap label="↓" /> muscle</span>
+        <button type="button" class="quiet-link" @click="block.stepSets(1)">
+          <KeyCap label="+" /> a set more
+        </button>
+        <button type="button" class="quiet-link" @click="block.stepSets(-1)">
+          <KeyCap label="−" /> a set fewer
+        </button>
+        <button type="button" class="quiet-link" @click="block.stepRir(-1)">
+          <KeyCap label="[" /> harder
+        </button>
+        <button type="button" class="quiet-link" @click="block.stepRir(1)">
+          <KeyCap label="]" /> easier
+        </button>
+        <button type="button" class="quiet-link" @click="block.toggleDeload()">
+          <KeyCap label="D" /> deload here
+        </button>
+        <button type="button" class="quiet-link" @click="block.swapChoice()">
+          <KeyCap label="X" /> swap A and B
+        </button>
+        <button type="button" class="quiet-link" @click="block.copyToNext()">
+          <KeyCap label="K" /> copy to next
+        </button>
+        <button type="button" class="quiet-link" @click="block.clearExceptions()">
+          <KeyCap label="Del" /> no exceptions
+        </button>
+      </div>
+    </footer>
+    <LazySendAgainDialog
+      v-if="isAskingAgain"
+      :pass="at"
+      @closed="isAskingAgain = false"
+      @confirmed="block.send(true)"
+    />
+    <LazyNextBlockDialog v-if="isBeginning" @closed="isBeginning = false" />
+  </div>
+</template>
+
+<style scoped>
+.view {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  padding: 2px 10px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  color: var(--ink2);
+}
+.view[aria-pressed='true'] {
+  border-color: var(--edge);
+  background: var(--paper);
+  color: var(--ink);
+  font-weight: 650;
+}
+.readout {
+  min-height: 26px;
+  padding: 4px 20px;
+  border-top: 1px solid var(--hair);
+  color: var(--focus);
+}
+.keys {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 14px;
+  min-height: 30px;
+  padding: 4px 20px;
+  border-top: 1px solid var(--hair);
+  color: var(--ink2);
+  font-size: 12.5px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import type { CalendarDay } from './useBlockCalendar'
+import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
+
+/** One day of a month; sessions can be put down here. */
+const { day, isTarget, isSought } = defineProps<{
+  day: CalendarDay
+  isTarget: boolean
+  /** Whether the day should come into sight when it is the target. */ isSought: boolean
+}>()
+const emit = defineEmits<{ over: []; dropped: [] }>()
+defineSlots<{ default?: () => unknown }>()
+const cell = useTemplateRef<HTMLElement>('cell')
+let stop: (() => void) | undefined
+onMounted(() => {
+  if (cell.value && day.number > 0)
+    stop = dropTargetForElements({
+      element: cell.value,
+      onDragEnter: () => emit('over'),
+      onDrop: () => emit('dropped'),
+    })
+})
+onBeforeUnmount(() => stop?.())
+watch(
+  () => isTarget && isSought,
+  isWanted => isWanted && cell.value?.scrollIntoView({ block: 'nearest' }),
+  { flush: 'post' },
+)
+</script>
+
+<template>
+  <td ref="cell" class="day" :class="{ out: !day.isInBlock || day.number === 0, target: isTarget }">
+    <template v-if="day.number > 0">
+      <span class="number" :class="{ today: day.isToday }"
+        >{{ day.number }}<span v-if="day.isToday" class="sr-only">, today</span></span
+      >
+      <span v-for="event in day.events" :key="event" class="event">{{ event }}</span>
+      <slot />
+    </template>
+  </td>
+</template>
+
+<style scoped>
+.day {
+  height: 66px;
+  scroll-margin-block: 60px 170px;
+  padding: 2px 4px;
+  border-top: 1px solid var(--hair);
+  vertical-align: top;
+}
+.day.out {
+  background: var(--sunk);
+}
+.day.target {
+  background: var(--focus-wash);
+  box-shadow: inset 0 0 0 2px var(--focus);
+}
+.number {
+  color: var(--ink2);
+  font-size: 12px;
+}
+.number.today {
+  padding: 0 4px;
+  border-radius: 3px;
+  background: var(--focus);
+  color: var(--ground);
+  font-weight: 650;
+}
+.event {
+  display: block;
+  color: var(--ink2);
+  font-size: 12px;
+  font-style: italic;
+  line-height: 15px;
+}
+</style>

@@ -1,0 +1,277 @@
+import { addDays, daysBetween, isoWeekday, type PlainDate, plainDate } from '#core/base'
+import { applyEdit, type PlanDocument, withException, withoutException } from '#core/plan/block'
+import { type Group, GROUPS } from '#core/plan/catalogue'
+import { formatDay, GROUP_NAMES, sessionStateWords } from '#core/words'
+import { modeOf } from '#core/plan/method'
+import { type BlockSession, blockVerdict, expandedBlock, issuedBlock } from '#core/design/progress'
+import { plannedSets } from '#core/plan/scheme'
+import { sessionSlots } from '#core/plan/session'
+import { newId } from '~/shell/newId'
+
+const WEEK = 7
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const
+const MOST_LINES = 4
+const NOTICED_FROM = 2
+
+export interface CalendarEntry {
+  readonly key: string
+  readonly name: string
+  readonly sets: number
+  readonly words: string
+  readonly pass: number
+  readonly isDeload: boolean
+  readonly isSkipped: boolean
+  readonly isDone: boolean
+  readonly isMoved: boolean
+  readonly label: string
+}
+export interface CalendarDay {
+  readonly date: PlainDate
+  readonly number: number
+  readonly isInBlock: boolean
+  readonly isToday: boolean
+  readonly events: readonly string[]
+  readonly entries: readonly CalendarEntry[]
+}
+
+const keyOf = ({ pass, day, place }: Pick<BlockSession, 'pass' | 'day' | 'place'>) =>
+  `${pass} ${day} ${place}`
+
+/** The block on the calendar: months of weeks, sessions that can be carried to another day with what that costs shown first. */
+export function useBlockCalendar() {
+  const store = usePlanStore()
+  const issued = useIssuedStore()
+  const today = useToday()
+  const carried = ref<{
+    readonly key: string
+    readonly to: PlainDate
+    /** Carried by keys: the day is brought into sight. */ readonly isStepped: boolean
+  } | null>(null)
+  const message = ref('')
+
+  const sessions = computed(
+    () =>
+      issued.expanded?.passes.flatMap(pass =>
+        pass.sessions.map(session => ({ session, isDeload: pass.isDeload })),
+      ) ?? [],
+  )
+  const held = computed(() =>
+    carried.value
+      ? (sessions.value.find(({ session }) => keyOf(session) === carried.value?.key)?.session ??
+        null)
+      : null,
+  )
+
+  function planWith(session: BlockSession, to: PlainDate): PlanDocument | null {
+    if (!store.plan) return null
+    const block = store.plan.block ?? {}
+    const exception = {
+      kind: 'moved' as const,
+      pass: session.pass,
+      day: session.day,
+      place: session.place,
+      on: to,
+    }
+    const usual = expandedBlock(
+      { ...store.plan, block: withoutException(block, exception) },
+      store.context!,
+    ).passes[session.pass]?.sessions.find(other => keyOf(other) === keyOf(session))
+    const next =
+      usual?.on === to ? withoutException(block, exception) : withException(block, exception)
+    const edited = applyEdit(store.plan, { kind: 'set_block', block: next }, newId)
+    return edited.ok ? edited.value : null
+  }
+  /** What putting the carried session down there changes: readiness that falls or rises, days that fill up. */
+  const consequences = computed((): readonly string[] => {
+    const [session, target, context] = [held.value, carried.value, store.context]
+    if (!session || !target || !context || !issued.expanded || target.to === session.on) return []
+    const plan = planWith(session, target.to)
+    if (!plan) return []
+    const [before, after] = [
+      blockVerdict(issued.expanded, context),
+      blockVerdict(issuedBlock(expandedBlock(plan, context), issued.sent), context),
+    ]
+    const changes = GROUPS.flatMap((group: Group) =>
+      after.arrivals[group].flatMap(arrival => {
+        const was = before.arrivals[group].find(
+          ({ pass, name, on }) =>
+            pass === arrival.pass &&
+            name === arrival.name &&
+            (on === arrival.on || name === session.name),
+        )
+        const change = was ? arrival.readiness - was.readiness : 0
+        return was && Math.abs(change) >= NOTICED_FROM && modeOf(context, group) !== 'maintain'
+          ? [
+              {
+                change,
+                short: arrival.required - arrival.readiness,
+                words: `${GROUP_NAMES[group]} ${Math.round(arrival.readiness)} % ready for ${arrival.name} on ${formatDay(arrival.on)}, was ${Math.round(was.readiness)} %${arrival.readiness < arrival.required ? `; ${arrival.required} % wanted` : ''}`,
+              },
+            ]
+          : []
+      }),
+    )
+      .sort((a, b) => b.short - a.short)
+      .slice(0, MOST_LINES)
+      .map(({ words }) => words)
+    const others = sessions.value.filter(
+      ({ session: other }) =>
+        other.on === target.to && keyOf(other) !== target.key && !other.isSkipped,
+    )
+    return [
+      ...(others.length > 0
+        ? [
+            `${formatDay(target.to)} holds ${others.map(({ session: other }) => other.name).join(' and ')} already`,
+          ]
+        : []),
+      ...(session.sent
+        ? [
+            'The client has this session already: send the rotation again, so that she sees the new day',
+          ]
+        : []),
+      ...(target.to < today.value ? ['This day is past'] : []),
+      ...(changes.length === 0 ? ['Readiness stays as it is'] : changes),
+    ]
+  })
+
+  function entryOf({
+    session,
+    isDeload,
+  }: {
+    session: BlockSession
+    isDeload: boolean
+  }): CalendarEntry {
+    const sets = sessionSlots(session.content).reduce(
+      (sum, { scheme }) => sum + plannedSets(scheme),
+      0,
+    )
+    const words = sessionStateWords(session)
+    return {
+      key: keyOf(session),
+      name: session.name,
+      sets,
+      words,
+      pass: session.pass,
+      isDeload,
+      isSkipped: session.isSkipped,
+      isDone: session.sent?.isDone === true,
+      isMoved: session.isMoved,
+      label: `${session.name}, rotation ${session.pass + 1}, ${formatDay(session.on)}, ${sets} sets, ${words}${session.isMoved ? ', moved' : ''}`,
+    }
+  }
+  const months = computed(() => {
+    const expanded = issued.expanded
+    if (!expanded) return []
+    const last = sessions.value.reduce(
+      (latest, { session }) => (session.on > latest ? session.on : latest),
+      expanded.to,
+    )
+    const first = sessions.value.reduce(
+      (earliest, { session }) => (session.on < earliest ? session.on : earliest),
+      expanded.from,
+    )
+    const byDate = new Map<string, CalendarEntry[]>()
+    for (const held of sessions.value)
+      byDate.set(held.session.on, [...(byDate.get(held.session.on) ?? []), entryOf(held)])
+    const found: { key: string; title: string; weeks: CalendarDay[][] }[] = []
+    for (
+      let month = first.slice(0, 7);
+      month <= last.slice(0, 7);
+      month = addDays(plainDate(`${month}-28`), 4).slice(0, 7)
+    ) {
+      const begin = plainDate(`${month}-01`)
+      const start = addDays(begin, 1 - isoWeekday(begin))
+      const weeks: CalendarDay[][] = []
+      for (let week = start; week.slice(0, 7) <= month; week = addDays(week, WEEK)) {
+        weeks.push(
+          Array.from({ length: WEEK }, (_, day) => {
+            const date = addDays(week, day)
+            const isHere = date.startsWith(month)
+            return {
+              date,
+              number: isHere ? Number(date.slice(8)) : 0,
+              isInBlock: date >= expanded.from && date <= expanded.to,
+              isToday: date === today.value,
+              events: isHere
+                ? (store.plan?.block?.events ?? [])
+                    .filter(({ from, to }) => from <= date && date <= to)
+                    .map(({ what }) => what)
+                : [],
+              entries: isHere ? (byDate.get(date) ?? []) : [],
+            }
+          }),
+        )
+      }
+      const shown = weeks.filter(days =>
+        days.some(
+          ({ isInBlock, number, entries }) => number > 0 && (isInBlock || entries.length > 0),
+        ),
+      )
+      found.push({
+        key: month,
+        title: `${MONTHS[Number(month.slice(5)) - 1]} ${month.slice(0, 4)}`,
+        weeks: shown,
+      })
+    }
+    return found
+  })
+
+  function lift(key: string): void {
+    const found = sessions.value.find(({ session }) => keyOf(session) === key)?.session
+    if (!found) return
+    if (found.sent?.isDone)
+      return void (message.value = `${found.name} on ${formatDay(found.on)} is done and stays where it was.`)
+    carried.value = { key, to: found.on, isStepped: false }
+    message.value = ''
+  }
+  function carryTo(to: PlainDate): void {
+    if (carried.value) carried.value = { ...carried.value, to, isStepped: false }
+  }
+  function carryBy(days: number): void {
+    if (carried.value)
+      carried.value = { ...carried.value, to: addDays(carried.value.to, days), isStepped: true }
+  }
+  function putDown(): void {
+    const [session, target] = [held.value, carried.value]
+    carried.value = null
+    if (!session || !target || target.to === session.on) return
+    const plan = planWith(session, target.to)
+    if (!plan) return
+    store.put(plan)
+    message.value = `${session.name} of rotation ${session.pass + 1} is on ${formatDay(target.to)} now, ${Math.abs(daysBetween(session.on, target.to))} ${Math.abs(daysBetween(session.on, target.to)) === 1 ? 'day' : 'days'} ${target.to > session.on ? 'later' : 'earlier'}.`
+  }
+  function putBack(): void {
+    carried.value = null
+    message.value = ''
+  }
+  const heldWords = computed(() =>
+    held.value && carried.value
+      ? `${held.value.name} of rotation ${held.value.pass + 1}: ${formatDay(held.value.on)} → ${formatDay(carried.value.to)}`
+      : '',
+  )
+  return {
+    months,
+    carried,
+    consequences,
+    heldWords,
+    message,
+    lift,
+    carryTo,
+    carryBy,
+    putDown,
+    putBack,
+  }
+}

@@ -1,0 +1,83 @@
+import { addDays, isPlainDate, plainDate } from '#core/base'
+import { type Group, GROUPS } from '#core/plan/catalogue'
+import { GROUP_NAMES } from '#core/words'
+import { type Mode, modeOf, MODES } from '#core/plan/method'
+import { NextBlockAnswer, NextBlockBody } from '#shared/contracts/block'
+
+/** The form that begins the next block from this one. */
+export function useNextBlock() {
+  const store = usePlanStore()
+  const issued = useIssuedStore()
+  const { ask } = useApi()
+  const title = ref('')
+  const startsOn = ref<string>(issued.expanded ? addDays(issued.expanded.to, 1) : '')
+  const weeks = ref(8)
+  const from = ref<'first' | 'last'>('first')
+  const problem = ref('')
+  const isBusy = ref(false)
+  const known = GROUPS.filter(group => (store.ledger?.groups[group].week.counted.value ?? 0) > 0)
+  const modes = reactive(
+    Object.fromEntries(
+      known.map(group => [group, store.context ? modeOf(store.context, group) : 'keep']),
+    ) as Record<Group, Mode>,
+  )
+  const rows = known.map(group => ({ group, name: GROUP_NAMES[group] }))
+
+  async function begin(): Promise<boolean> {
+    const block = store.client?.block
+    if (!block || isBusy.value) return false
+    if (title.value.trim() === '') return told('Title: give the next block a name.')
+    if (!isPlainDate(startsOn.value)) return told('Starts on: choose a calendar day.')
+    if (!Number.isInteger(weeks.value) || weeks.value < 2 || weeks.value > 16)
+      return told('Weeks: give a whole number from 2 to 16.')
+    isBusy.value = true
+    await store.save()
+    const changed = Object.fromEntries(
+      known
+        .filter(group => store.context && modes[group] !== modeOf(store.context, group))
+        .map(group => [group, modes[group]]),
+    )
+    const body = NextBlockBody.parse({
+      version: store.version,
+      title: title.value,
+      startsOn: plainDate(startsOn.value),
+      weeks: weeks.value,
+      from: from.value,
+      modes: changed,
+    })
+    const result = await ask(`/api/blocks/${block.id}/next`, {
+      method: 'POST',
+      body,
+      answer: NextBlockAnswer,
+    })
+    isBusy.value = false
+    if (!result.ok)
+      return told(
+        result.error.kind === 'unreachable'
+          ? 'The server did not answer, so nothing was begun. Try again.'
+          : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
+      )
+    const client = store.client?.id
+    if (client) await store.load(client)
+    return true
+  }
+  function told(words: string): false {
+    problem.value = words
+    return false
+  }
+  const overlaps = computed(() => issued.expanded !== null && startsOn.value <= issued.expanded.to)
+  return {
+    title,
+    startsOn,
+    weeks,
+    from,
+    modes,
+    rows,
+    problem,
+    isBusy,
+    overlaps,
+    begin,
+    MODES,
+    notes: computed(() => store.plan?.closingNotes ?? ''),
+  }
+}

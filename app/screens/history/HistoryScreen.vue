@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { JOINTS } from '#core/plan/catalogue'
+import { formatDay, trendSentence } from '#core/words'
+import { MEASUREMENT_KINDS } from '#shared/contracts/history'
+
+const route = useRoute()
+const id = String(route.params.clientId)
+const today = useToday()
+const { catalogue } = useStudioSettings()
+const { history, decide, removeMeasurement, pain, clearance, measurement } = await useHistory(id)
+useHead({ title: () => `${history.value?.name ?? 'Client'} · History · Tholepin` })
+const STATE_WORDS = { done: 'done', missed: 'missed', decided: 'let go', ahead: 'to come' } as const
+const ORDER = ['decline', 'unclear', 'plateau', 'progress', 'insufficient'] as const
+const trends = computed(() =>
+  [...(history.value?.trends ?? [])].sort(
+    (a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) || a.slope - b.slope,
+  ),
+)
+const painComplaints = computed(() =>
+  [...pain.errors.value, ...clearance.errors.value]
+    .map(({ detail }) => detail)
+    .concat(pain.complaint.value, clearance.complaint.value)
+    .filter(Boolean),
+)
+const measurementComplaint = computed(
+  () => measurement.errors.value[0]?.detail ?? measurement.complaint.value,
+)
+</script>
+
+<template>
+  <div class="min-w-[1080px]">
+    <ClientBar :id="id" :name="history?.name ?? ''" here="history" />
+    <main v-if="history" class="grid grid-cols-2 gap-10 px-5 pt-4 pb-12">
+      <h1 class="col-span-2 -mb-8 font-display text-[23px] leading-[27px]">History</h1>
+      <div class="flex flex-col gap-5">
+        <JointHistory
+          :joints="history.joints"
+          :all-joints="JOINTS"
+          :today="today"
+          :send="pain.send"
+          :clear="clearance.send"
+          :complaints="painComplaints"
+        />
+        <section id="trends" aria-labelledby="trends-head" tabindex="-1">
+          <h2 id="trends-head" class="section-head">Where exercises are going</h2>
+          <table>
+            <tbody>
+              <tr v-for="trend in trends" :key="trend.exercise">
+                <th scope="row" class="pr-4 text-left font-semibold">
+                  {{ catalogue.get(trend.exercise)?.name ?? trend.exercise }}
+                </th>
+                <td
+                  :class="
+                    trend.verdict === 'decline'
+                      ? 'text-alert'
+                      : trend.verdict === 'progress'
+                        ? ''
+                        : 'text-ink2'
+                  "
+                >
+                  {{ trendSentence(trend) }}
+                </td>
+                <td class="pl-4 text-[12px] text-ink2">{{ trend.count }} sessions</td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-if="trends.length === 0" class="text-ink2">No sessions logged yet.</p>
+          <p class="mt-1 text-[12px] text-ink3">
+            RIR-adjusted one-rep estimates of the last 56 days, robust against single bad days; a
+            verdict needs five sessions over two weeks.
+          </p>
+        </section>
+        <MeasurementList
+          :measurements="history.measurements"
+          :kinds="MEASUREMENT_KINDS"
+          :today="today"
+          :send="measurement.send"
+          :complaint="measurementComplaint"
+          @removed="removeMeasurement"
+        />
+      </div>
+      <section id="sessions" aria-labelledby="sessions-head" tabindex="-1">
+        <h2 id="sessions-head" class="section-head">Sessions of the last twelve weeks</h2>
+        <table class="w-full text-left">
+          <thead>
+            <tr class="text-[12px] text-ink2">
+              <th scope="col">Day</th>
+              <th scope="col">Session</th>
+              <th scope="col">State</th>
+              <th scope="col">Sets</th>
+              <th scope="col">Min</th>
+              <th scope="col">Recovered</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="session in history.sessions" :key="session.id" class="border-b border-hair">
+              <td class="py-0.5">
+                {{ formatDay(session.on) }}
+              </td>
+              <td class="font-semibold">
+                {{ session.name }}
+              </td>
+              <td :class="session.state === 'missed' ? 'font-semibold text-alert' : 'text-ink2'">
+                {{ STATE_WORDS[session.state] }}
+                <button
+                  v-if="session.state === 'missed'"
+                  type="button"
+                  class="control ml-2"
+                  :aria-label="`Let ${session.name} of ${formatDay(session.on)} go`"
+                  @click="decide(session.id)"
+                >
+                  Let it go
+                </button>
+              </td>
+              <td>
+                {{
+                  session.state === 'done'
+                    ? `${session.setsDone} of ${session.setsPlanned}`
+                    : session.setsPlanned
+                }}
+              </td>
+              <td>{{ session.minutes ?? '' }}</td>
+              <td>{{ session.isRecovered === null ? '' : session.isRecovered ? 'yes' : 'no' }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="history.sessions.length === 0" class="text-ink2">No sessions yet.</p>
+      </section>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { formatDay } from '#core/words'
+import {
+  type HistoryView,
+  MEASUREMENT_NAMES,
+  type MeasurementKind,
+} from '#shared/contracts/history'
+import { X } from 'lucide-vue-next'
+
+const { measurements, kinds, today, send, complaint } = defineProps<{
+  measurements: HistoryView['measurements']
+  kinds: readonly MeasurementKind[]
+  today: string
+  send: (measurement: object) => Promise<boolean>
+  complaint: string
+}>()
+const emit = defineEmits<{ removed: [id: string] }>()
+const entered = reactive({ kind: 'upper_arm_left' as MeasurementKind, value: '', on: today })
+const byKind = computed(() =>
+  kinds.flatMap(kind => {
+    const own = measurements.filter(measurement => measurement.kind === kind)
+    return own.length === 0 ? [] : [{ kind, own }]
+  }),
+)
+const unit = (kind: MeasurementKind) => (kind === 'body_weight' ? 'kg' : 'cm')
+async function submit(): Promise<void> {
+  const value = Number(entered.value.replace(',', '.'))
+  if (await send({ ...entered, value: entered.value.trim() === '' ? Number.NaN : value }))
+    entered.value = ''
+}
+</script>
+
+<template>
+  <section id="measurements" aria-labelledby="measurements-head">
+    <h2 id="measurements-head" class="section-head">Measurements</h2>
+    <table class="text-left">
+      <tbody>
+        <tr v-for="{ kind, own } in byKind" :key="kind">
+          <th scope="row" class="pr-4 align-top font-semibold">
+            {{ MEASUREMENT_NAMES[kind] }}
+          </th>
+          <td>
+            <span
+              v-for="one in own.slice(0, 6)"
+              :key="one.id"
+              class="mr-3 inline-flex items-center gap-1 whitespace-nowrap"
+            >
+              <b class="font-display font-semibold">{{ one.value }} {{ unit(kind) }}</b>
+              <span class="text-[12px] text-ink2">{{ formatDay(one.on) }}</span>
+              <button
+                type="button"
+                class="rounded text-ink2"
+                :aria-label="`Remove ${MEASUREMENT_NAMES[kind]} of ${formatDay(one.on)}`"
+                @click="emit('removed', one.id)"
+              >
+                <X :size="12" aria-hidden="true" />
+              </button>
+            </span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="byKind.length === 0" class="text-ink2">Nothing measured yet.</p>
+    <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="submit">
+      <label
+        >What
+        <select v-model="entered.kind" class="small-field">
+          <option v-for="kind in kinds" :key="kind" :value="kind">
+            {{ MEASUREMENT_NAMES[kind] }}
+          </option>
+        </select></label
+      >
+      <label
+        >{{ unit(entered.kind) }}
+        <input
+          v-model="entered.value"
+          inputmode="decimal"
+          class="small-field w-[72px]"
+          autocomplete="off"
+      /></label>
+      <label>measured on <input v-model="entered.on" type="date" class="small-field" /></label>
+      <button type="submit" class="control">Add the measurement</button>
+    </form>
+    <p v-if="complaint" role="alert" class="alert-chip mt-1">
+      {{ complaint }}
+    </p>
+  </section>
+</template>

@@ -1,0 +1,106 @@
+import {
+  creditKey,
+  type Credits,
+  type Equipment,
+  type Exercise,
+  type Group,
+  GROUPS,
+  type Intent,
+  type Joint,
+  type Muscle,
+  rankedSubstitutes,
+  searchExercises,
+} from '#core/plan/catalogue'
+import { EQUIPMENT_PRESETS } from '#core/plan/catalogue'
+
+/** The library screen: search, the exercise in sight, its purposes and substitutes. */
+export function useExerciseLibrary() {
+  const studio = useStudioSettings()
+  const route = useRoute()
+  const search = reactive({
+    words: '',
+    group: '' as Group | '',
+    head: '' as Muscle | '',
+    length: '' as Intent['lengthBias'] | '',
+    preset: '',
+    easyOn: '' as Joint | '',
+    own: false,
+  })
+  const retired = computed(() => studio.library.value?.retired ?? [])
+  const ownIds = computed(
+    () => new Set(studio.library.value?.library.exercises.map(({ id }) => id)),
+  )
+  const changedIds = computed(
+    () =>
+      new Set(
+        [
+          ...Object.keys(studio.library.value?.library.credits ?? {}),
+          ...(studio.library.value?.clients ?? []).flatMap(({ credits }) => Object.keys(credits)),
+        ].map(key => key.split(':')[0] ?? ''),
+      ),
+  )
+
+  const equipment = computed((): readonly Equipment[] | undefined => {
+    const preset = EQUIPMENT_PRESETS.find(({ id }) => id === search.preset)
+    return preset && preset.equipment.length > 0 ? preset.equipment : undefined
+  })
+  const shown = computed(() =>
+    searchExercises(studio.catalogue.value.values(), {
+      words: search.words.trim(),
+      ...(search.group && { group: search.group }),
+      ...(search.head && { head: search.head }),
+      ...(search.length && { length: search.length }),
+      ...(search.easyOn && { easyOn: search.easyOn }),
+      ...(equipment.value && { equipment: equipment.value }),
+    }).filter(
+      ({ id }) =>
+        !retired.value.includes(id) &&
+        (!search.own || ownIds.value.has(id) || changedIds.value.has(id)),
+    ),
+  )
+  const selectedId = computed(() => String(route.query.id ?? ''))
+  const selected = computed(
+    (): Exercise | null => studio.catalogue.value.get(selectedId.value) ?? shown.value[0] ?? null,
+  )
+
+  const substitutes = computed(() => {
+    const exercise = selected.value
+    return exercise
+      ? rankedSubstitutes(exercise, exercise.intents[0], studio.catalogue.value, {
+          without: retired.value,
+        })
+          .slice(0, 6)
+          .map(({ exercise: other, likeness }) => ({ id: other.id, name: other.name, likeness }))
+      : []
+  })
+  /** Credits of a purpose as they hold for a client, or for everyone where none is named. */
+  function creditsFor(exercise: Exercise, intent: string | null, client: string | null): Credits {
+    const purpose = exercise.intents.find(({ id }) => id === intent) ?? exercise.intents[0]
+    const own = studio.library.value?.clients.find(({ id }) => id === client)?.credits
+    return own?.[creditKey(exercise.id, intent)] ?? own?.[exercise.id] ?? purpose.credits
+  }
+  function isChanged(exercise: Exercise, intent: string | null, client: string | null): boolean {
+    const changes =
+      client === null
+        ? studio.library.value?.library.credits
+        : studio.library.value?.clients.find(({ id }) => id === client)?.credits
+    return changes?.[creditKey(exercise.id, intent)] !== undefined
+  }
+  function select(id: string): void {
+    void navigateTo({ query: { ...route.query, id } }, { replace: true })
+  }
+  return {
+    ...studio,
+    search,
+    shown,
+    selected,
+    select,
+    substitutes,
+    ownIds,
+    changedIds,
+    creditsFor,
+    isChanged,
+    groups: GROUPS,
+    presets: EQUIPMENT_PRESETS,
+  }
+}

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import type { LogLine, OtherValue } from './useSessionLog'
+
+/** One set to fill in: what was asked, three fields, and whatever was said about it before. Enter takes the plan where a field is empty. */
+const { line, complaint } = defineProps<{ line: LogLine; complaint: string }>()
+const emit = defineEmits<{
+  entered: [fields: { load: string; count: string; rir: string }]
+  left: [fields: { load: string; count: string; rir: string }]
+  taken: [value: OtherValue]
+  cleared: []
+  moved: [by: 1 | -1, column: number]
+}>()
+const fields = reactive({ load: '', count: '', rir: '' })
+/** What Enter has sent already need not be sent again when the field is left for the next. */
+const sent = ref('')
+watch(
+  () => [line.load, line.count, line.rir] as const,
+  ([load, count, rir]) => {
+    Object.assign(fields, { load, count, rir })
+    sent.value = ''
+  },
+  { immediate: true },
+)
+const isChanged = computed(
+  () => fields.load !== line.load || fields.count !== line.count || fields.rir !== line.rir,
+)
+const COLUMNS = ['load', 'count', 'rir'] as const
+const labels = computed(() => ({
+  load: `load in ${line.movement.scale.unit}`,
+  count: line.isSeconds ? 'seconds' : 'reps',
+  rir: 'reps left',
+}))
+function enter(): void {
+  sent.value = JSON.stringify(fields)
+  emit('entered', { ...fields })
+}
+function left(): void {
+  if (sent.value === JSON.stringify(fields)) return
+  if (isChanged.value && (fields.count !== '' || line.state === 'done')) emit('left', { ...fields })
+}
+</script>
+
+<template>
+  <tr :data-state="line.state">
+    <th
+      scope="row"
+      class="py-0.5 pr-3 text-left font-normal whitespace-nowrap"
+      :class="line.place.stage > 1 ? 'pl-5 text-ink2' : ''"
+    >
+      {{ line.name }}
+    </th>
+    <td class="truncate pr-4 text-ink2" :title="line.planned">
+      {{ line.planned }}
+    </td>
+    <td v-for="(column, at) in COLUMNS" :key="column" class="pr-1">
+      <input
+        v-if="column !== 'load' || line.hasLoad"
+        v-model="fields[column]"
+        class="small-field w-[62px] text-right"
+        :data-line="line.key"
+        :data-column="at"
+        inputmode="decimal"
+        maxlength="8"
+        autocomplete="off"
+        :aria-label="`${line.movement.name}, set ${line.name}, ${labels[column]}`"
+        :placeholder="line.usual[column]"
+        :aria-invalid="complaint !== ''"
+        @keydown.enter.prevent="enter"
+        @keydown.up.prevent="emit('moved', -1, at)"
+        @keydown.down.prevent="emit('moved', 1, at)"
+        @blur="left"
+      />
+    </td>
+    <td class="pl-2 text-[12px]">
+      <span v-if="complaint" role="alert" class="font-semibold text-alert">{{ complaint }}</span>
+      <span v-else class="text-ink2">
+        <template v-for="other in line.others.slice(0, 2)" :key="other.key">
+          <span class="mr-2"
+            >{{ other.isAside ? 'also' : 'was' }} {{ other.words }} ({{
+              [other.by, other.at].filter(Boolean).join(', ')
+            }})
+            <button
+              type="button"
+              class="quiet-link font-semibold"
+              :aria-label="`Take ${other.words} for set ${line.name} of ${line.movement.name}`"
+              @click="emit('taken', other)"
+            >
+              {{ other.isAside ? 'take it' : 'back' }}
+            </button></span
+          >
+        </template>
+        <button
+          v-if="line.state === 'done' && line.others.length === 0"
+          type="button"
+          class="quiet-link"
+          :aria-label="`Take set ${line.name} of ${line.movement.name} out`"
+          @click="emit('cleared')"
+        >
+          take out
+        </button>
+      </span>
+    </td>
+  </tr>
+</template>

@@ -1,0 +1,156 @@
+import { catalogueWith } from '#core/plan/catalogue'
+import type { DATE_ORDERS, LogColumn, LogMapping } from '#core/exchange/imports'
+import { guessedMapping, LOG_COLUMNS, readLogRows } from '#core/exchange/imports'
+import type { WeightUnit } from '#core/plan/scheme'
+import { ImportLogAnswer } from '#shared/contracts/log'
+import { LibraryView } from '#shared/contracts/library'
+import { rowsOfCsv } from '#shared/exports/csv'
+
+const SHOWN = 8
+const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
+  date: 'Date',
+  session: 'Session',
+  exercise: 'Exercise',
+  purpose: 'Purpose',
+  set: 'Set number',
+  part: 'Part of the set',
+  side: 'Side',
+  role: 'Warm-up or working',
+  load: 'Load',
+  unit: 'Unit',
+  reps: 'Reps',
+  seconds: 'Seconds',
+  rir: 'Reps left',
+}
+const NEEDED: readonly LogColumn[] = ['date', 'exercise', 'reps']
+
+/** Reading a log from a CSV file: which column is which, what it will become, what is wrong, and taking it in whole. */
+export function useLogImport(clientId: string) {
+  const { ask } = useApi()
+  const today = useToday()
+  const text = ref('')
+  const mapping = ref<LogMapping>({})
+  const unit = ref<WeightUnit>('kg')
+  const dateOrder = ref<(typeof DATE_ORDERS)[number]>('day_first')
+  const catalogue = shallowRef(catalogueWith({ exercises: [], credits: {} }))
+  const refused = shallowRef<readonly { readonly row: number; readonly detail: string }[]>([])
+  const outcome = ref('')
+  const trial = shallowRef<{
+    readonly sets: number
+    readonly found: number
+    readonly added: number
+  } | null>(null)
+  const isBusy = ref(false)
+
+  onMounted(async () => {
+    const library = await ask('/api/exercises', { answer: LibraryView })
+    if (library.ok) catalogue.value = catalogueWith(library.value.library)
+  })
+  const file = computed(() => rowsOfCsv(text.value))
+  watch(
+    () => file.value.headers.join('\n'),
+    () => (mapping.value = guessedMapping(file.value.headers)),
+  )
+  const read = computed(() =>
+    file.value.headers.length === 0
+      ? { sets: [], problems: [] }
+      : readLogRows(file.value.rows, mapping.value, {
+          catalogue: catalogue.value,
+          unit: unit.value,
+          dateOrder: dateOrder.value,
+          today: today.value,
+        }),
+  )
+  const problems = computed(() => [
+    ...file.value.complaints.map(detail => ({ row: 0, detail })),
+    ...read.value.problems.map(({ row, detail }) => ({ row, detail })),
+    ...refused.value,
+  ])
+  const isReady = computed(() => read.value.sets.length > 0 && problems.value.length === 0)
+
+  async function taken(isTrial: boolean): Promise<boolean> {
+    isBusy.value = true
+    const result = await ask(`/api/clients/${clientId}/log/import`, {
+      method: 'POST',
+      body: { isTrial, sets: [...read.value.sets] },
+      answer: ImportLogAnswer,
+    })
+    isBusy.value = false
+    if (result.ok) {
+      trial.value = result.value
+      outcome.value = isTrial
+        ? ''
+        : `Taken in: ${result.value.sets} sets in ${result.value.found + result.value.added} sessions.`
+      return true
+    }
+    trial.value = null
+    if (result.error.kind === 'unreachable')
+      outcome.value = 'The server does not answer. Nothing was written; try again.'
+    else
+      refused.value = (
+        result.error.problem.errors ?? [
+          { pointer: '', kind: '', detail: result.error.problem.detail },
+        ]
+      ).map(({ pointer, detail }) => ({
+        row: Number(/^\/sets\/(\d+)/.exec(pointer)?.[1] ?? -1) + 1,
+        detail,
+      }))
+    return false
+  }
+  // What it would become is asked for as soon as every row can be read.
+  watch(
+    () => [text.value, mapping.value, unit.value, dateOrder.value, catalogue.value] as const,
+    () => {
+      refused.value = []
+      trial.value = null
+      outcome.value = ''
+    },
+  )
+  watchDebounced(isReady, ready => ready && !trial.value && void taken(true), { debounce: 250 })
+
+  async function take(file: File | undefined): Promise<void> {
+    if (file) text.value = await file.text()
+  }
+  return {
+    text,
+    unit,
+    dateOrder,
+    outcome,
+    isBusy,
+    trial,
+    isReady,
+    problems,
+    take,
+    importAll: () => taken(false),
+    headers: computed(() => file.value.headers),
+    rowCount: computed(() => file.value.rows.length),
+    columns: computed(() =>
+      LOG_COLUMNS.map(column => ({
+        id: column,
+        words: COLUMN_WORDS[column],
+        chosen: mapping.value[column] ?? '',
+        isNeeded: NEEDED.includes(column),
+      })),
+    ),
+    choose: (column: LogColumn, header: string) => {
+      const { [column]: _, ...others } = mapping.value
+      mapping.value = header === '' ? others : { ...others, [column]: header }
+    },
+    preview: computed(() =>
+      read.value.sets
+        .slice(0, SHOWN)
+        .map(
+          ({ on, session, exercise, set, stage, side, load, reps, seconds, rir, isRirOpen }) => ({
+            key: [on, session, exercise, set, stage, side].join(' '),
+            on,
+            session,
+            name: catalogue.value.get(exercise)?.name ?? exercise,
+            set: `${set}${stage > 1 ? `, part ${stage}` : ''}${side ? ` ${side}` : ''}`,
+            load: load ? `${load.amount} ${load.unit}` : '',
+            count: reps ?? (seconds === null ? '' : `${seconds} s`),
+            rir: rir === null ? '' : `${rir}${isRirOpen ? '+' : ''}`,
+          }),
+        ),
+    ),
+  }
+}

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { numberSentence, parsedNumber } from './phoneNumbers'
+import { PAIN_PLACES } from './phonePain'
+import type { LogWord, PainPlace } from '#core/follow/sheet'
+
+/** The end of a session: minutes, what hurts, recovered or not, a note. */
+const { name, minutes, sets, planned } = defineProps<{
+  name: string
+  /** Since the first set. */ minutes: number | null
+  sets: number
+  planned: number
+}>()
+const emit = defineEmits<{ back: []; finished: [words: readonly LogWord[]] }>()
+const minutesText = ref(minutes === null ? '' : String(minutes))
+const isRecovered = ref<boolean | null>(null)
+const note = ref('')
+const scores = ref<
+  Partial<Record<PainPlace, { readonly score: number; readonly side: 'left' | 'right' | 'both' }>>
+>({})
+const complaint = ref('')
+const ASKED = PAIN_PLACES.filter(({ id }) => id !== 'elbow')
+
+function rate(place: PainPlace, score: number): void {
+  scores.value = { ...scores.value, [place]: { score, side: scores.value[place]?.side ?? 'both' } }
+}
+function finish(): void {
+  const parsed = minutesText.value.trim() === '' ? null : parsedNumber(minutesText.value, 'minutes')
+  complaint.value = parsed && !parsed.ok ? numberSentence(parsed.error, 'minutes') : ''
+  if (parsed && !parsed.ok) return
+  const pains = ASKED.flatMap(({ id, joints }): LogWord[] => {
+    const said = scores.value[id]
+    return said
+      ? [
+          {
+            kind: 'pain',
+            joints,
+            side: id === 'low_back' ? 'both' : said.side,
+            score: said.score,
+            hasAlarmSign: false,
+          },
+        ]
+      : []
+  })
+  emit('finished', [
+    ...pains,
+    {
+      kind: 'finish',
+      minutes: parsed?.ok ? parsed.value : null,
+      isRecovered: isRecovered.value,
+      note: note.value.trim(),
+    },
+  ])
+}
+</script>
+
+<template>
+  <main class="flex flex-col gap-5 px-5 pt-4 pb-10">
+    <header>
+      <h1 class="font-display text-[30px] leading-tight">
+        {{ sets === 0 ? name : 'Well done' }}
+      </h1>
+      <p class="text-[16px] text-ink2">{{ name }}: {{ sets }} of {{ planned }} sets logged.</p>
+    </header>
+    <fieldset>
+      <legend class="phone-legend">Did the muscles feel recovered when you began?</legend>
+      <div class="grid grid-cols-2 gap-2">
+        <label class="phone-choice"
+          ><input
+            v-model="isRecovered"
+            type="radio"
+            name="recovered"
+            :value="true"
+            class="sr-only"
+          />Yes</label
+        >
+        <label class="phone-choice"
+          ><input
+            v-model="isRecovered"
+            type="radio"
+            name="recovered"
+            :value="false"
+            class="sr-only"
+          />No</label
+        >
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend class="phone-legend">Does anything hurt? 0 is nothing</legend>
+      <div v-for="place in ASKED" :key="place.id" class="border-b border-hair py-2">
+        <label class="flex items-center justify-between gap-3 text-[16px]"
+          >{{ place.words }}
+          <select
+            class="min-h-[48px] min-w-[90px] rounded-lg border border-edge bg-paper px-3 text-[17px]"
+            :value="scores[place.id]?.score ?? ''"
+            @change="rate(place.id, Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option value="" disabled>–</option>
+            <option v-for="value in 11" :key="value" :value="value - 1">{{ value - 1 }}</option>
+          </select>
+        </label>
+        <div
+          v-if="(scores[place.id]?.score ?? 0) > 0 && place.id !== 'low_back'"
+          class="mt-2 grid grid-cols-3 gap-2"
+          role="radiogroup"
+          :aria-label="`${place.words}, side`"
+        >
+          <label v-for="side in ['left', 'right', 'both'] as const" :key="side" class="phone-choice"
+            ><input
+              type="radio"
+              class="sr-only"
+              :name="`${place.id}-side`"
+              :checked="scores[place.id]?.side === side"
+              @change="
+                scores = { ...scores, [place.id]: { score: scores[place.id]?.score ?? 0, side } }
+              "
+            />{{ side }}</label
+          >
+        </div>
+      </div>
+    </fieldset>
+    <label class="flex items-center justify-between gap-3 text-[16px]"
+      ><span class="font-semibold">Minutes it took</span>
+      <input
+        v-model="minutesText"
+        inputmode="numeric"
+        maxlength="4"
+        class="min-h-[52px] w-[110px] rounded-lg border border-edge bg-paper px-3 text-center font-display text-[24px]"
+        :aria-invalid="complaint !== ''"
+      />
+    </label>
+    <p v-if="complaint" role="alert" class="font-semibold text-alert">
+      {{ complaint }}
+    </p>
+    <label class="flex flex-col gap-2"
+      ><span class="phone-legend">Anything else?</span>
+      <textarea
+        v-model="note"
+        rows="3"
+        maxlength="1000"
+        class="rounded-lg border border-edge bg-paper p-3 text-[17px]"
+      />
+    </label>
+    <button type="button" class="phone-log" @click="finish">Finish {{ name }}</button>
+    <button type="button" class="phone-control" @click="emit('back')">Back to the sets</button>
+  </main>
+</template>

@@ -1,0 +1,82 @@
+import type { DonePart, StandingTurn } from '#core/follow/sheet'
+
+/** Words and figures of the phone sheet. They stand here, not with the coach's, so that a phone loads no more than it shows. */
+
+const WEEKDAYS = [
+  'Sunday',
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+] as const
+const MONTHS = [
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sep',
+  'Oct',
+  'Nov',
+  'Dec',
+] as const
+
+/** `27.5`, `12`: no more digits than there are. */
+export function phoneNumber(value: number): string {
+  return String(Math.round(value * 100) / 100)
+}
+
+/** `2:05`. */
+export function phoneClock(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds))
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+}
+
+/** `Tuesday 3 Apr`; `short` leaves `3 Apr`. */
+export function phoneDay(day: string, room: 'long' | 'short' = 'long'): string {
+  const date = new Date(`${day}T12:00:00Z`)
+  const short = `${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}`
+  return room === 'short' ? short : `${WEEKDAYS[date.getUTCDay()]} ${short}`
+}
+
+/** `27.5 × 12`, `12 reps`, `30 s`. */
+export function doneWords({
+  load,
+  reps,
+  seconds,
+}: Pick<DonePart, 'load' | 'reps' | 'seconds'>): string {
+  const count = reps ?? seconds
+  if (count === null) return load ? `${phoneNumber(load.amount)} ${load.unit}` : '–'
+  if (load) return `${phoneNumber(load.amount)} × ${phoneNumber(count)}`
+  return seconds === null ? `${phoneNumber(count)} reps` : `${phoneNumber(count)} s`
+}
+
+/** Everything logged of a set: `27.5 × 12, 20 × 8`. */
+export function turnWords({ parts }: StandingTurn): string {
+  return parts
+    .flatMap(({ standing, part }) =>
+      standing
+        ? [`${part.side ? `${part.side === 'left' ? 'L' : 'R'} ` : ''}${doneWords(standing.done)}`]
+        : [],
+    )
+    .join(', ')
+}
+
+/** `Set 3`, `Warm-up 1`, `Primer`. */
+export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
+  const name = { warmup: 'Warm-up', working: 'Set', primer: 'Primer', ramp: 'Build-up' }[plan.role]
+  return `${name} ${plan.number}`
+}
+
+export const JOINT_WORDS = {
+  elbow_flexor_side: 'front of the elbow',
+  elbow_extensor_side: 'back of the elbow',
+  wrist: 'wrist',
+  shoulder: 'shoulder',
+  low_back: 'low back',
+} as const

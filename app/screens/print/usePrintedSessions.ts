@@ -1,0 +1,169 @@
+import { plainDate, isPlainDate, type PlainDate } from '#core/base'
+import { sessionOn } from '#core/plan/block'
+import { requireExercise } from '#core/plan/catalogue'
+import {
+  CAUTION_WORDS,
+  dayName,
+  formatClock,
+  formatDay,
+  GROUPING_NAMES,
+  PLACEMENT_NAMES,
+  restWords,
+  schemeLines,
+  slotName,
+} from '#core/words'
+import { intentFor, type PlanContext } from '#core/plan/method'
+import { pairRests, sessionSeconds } from '#core/plan/minutes'
+import { plannedSets, type SetScheme } from '#core/plan/scheme'
+import type { Grouping, Session, Slot } from '#core/plan/session'
+
+/** One exercise as it stands on paper. */
+export interface PrintedExercise {
+  readonly key: string
+  readonly letter: string
+  readonly name: string
+  readonly lines: readonly string[]
+  readonly hints: string
+  readonly note: string
+  readonly sets: number
+}
+export interface PrintedGroup {
+  readonly key: string
+  readonly heading: string
+  readonly exercises: readonly PrintedExercise[]
+}
+export interface PrintedSession {
+  readonly key: string
+  readonly title: string
+  readonly date: string
+  readonly minutes: string
+  readonly sets: number
+  readonly preparation: readonly string[]
+  readonly groups: readonly PrintedGroup[]
+}
+
+const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
+
+const isTogether = ({ kind, slots }: Grouping) => kind !== 'straight' && slots.length > 1
+
+/** Partners rest by the round, whatever each would rest by itself. */
+function withoutRests(scheme: SetScheme): SetScheme {
+  return { ...scheme, runs: scheme.runs.map(({ restAfter: _, ...run }) => run) }
+}
+
+/** The rests of a round, those that are usual where the plan says nothing. */
+function roundWords(grouping: Grouping, context: PlanContext): readonly string[] {
+  const { inside, after } = pairRests(grouping, context)
+  const said = (rest: Grouping['restAfterRound'], seconds: number) =>
+    rest ? restWords(rest) : restWords({ kind: 'seconds', seconds })
+  return [
+    `${said(grouping.restBetweenPartners, inside.seconds)} between partners`,
+    `${said(grouping.restAfterRound, after.seconds)} after each round`,
+  ]
+}
+
+function sentences(parts: readonly string[]): string {
+  return parts
+    .filter(Boolean)
+    .map(part => (part.endsWith('.') ? part : `${part}.`))
+    .join(' ')
+}
+
+/** Sessions in words for paper: one day's, or the whole rotation. */
+export function usePrintedSessions(
+  asked: () => {
+    readonly day: number | null
+    readonly session: number
+    readonly on: string | null
+    readonly isBlock?: boolean
+  },
+) {
+  const store = usePlanStore()
+  const issued = useIssuedStore()
+
+  function printed(content: Session, title: string, on: PlainDate | null): PrintedSession {
+    const context = store.context!
+    const exercise = (slot: Slot, letter: string, isTogether: boolean): PrintedExercise => {
+      const own = requireExercise(context.catalogue, slot.exercise)
+      return {
+        key: slot.id,
+        letter,
+        name: slotName(slot, context.catalogue),
+        lines: schemeLines(isTogether ? withoutRests(slot.scheme) : slot.scheme, context.catalogue),
+        hints: sentences([
+          intentFor(context, own, slot.intent).how,
+          ...own.cautions.map(caution => CAUTION_WORDS[caution]),
+        ]),
+        note: slot.note ?? '',
+        sets: plannedSets(slot.scheme),
+      }
+    }
+    return {
+      key: content.id,
+      title,
+      date: on ? formatDay(on) : '',
+      minutes: formatClock(sessionSeconds(content, context)),
+      sets: content.groupings
+        .flatMap(({ slots }) => slots)
+        .reduce((sum, { scheme }) => sum + plannedSets(scheme), 0),
+      preparation: (content.preparation ?? []).map(
+        ({ minutes, what, onlyIf }) =>
+          `${what}, ${minutes} min${onlyIf ? `, only if ${onlyIf}` : ''}`,
+      ),
+      groups: content.groupings.map((grouping, at) => ({
+        key: grouping.id,
+        heading: [
+          grouping.placement === 'main' ? '' : PLACEMENT_NAMES[grouping.placement],
+          grouping.slots.length > 1 ? GROUPING_NAMES[grouping.kind] : '',
+          ...(isTogether(grouping) ? roundWords(grouping, context) : []),
+          grouping.turn ? `every ${grouping.turn.of} sessions, the ${grouping.turn.at}.` : '',
+          grouping.onlyIf ? `only if ${grouping.onlyIf}` : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
+        exercises: grouping.slots.map((slot, n) =>
+          exercise(
+            slot,
+            `${at + 1}${isTogether(grouping) ? (LETTERS[n] ?? '') : ''}`,
+            isTogether(grouping),
+          ),
+        ),
+      })),
+    }
+  }
+
+  /** Every dated session of the block, as it will be done. */
+  function blockSessions(): readonly PrintedSession[] {
+    const dated =
+      issued.expanded?.passes.flatMap(({ sessions }) =>
+        sessions.filter(({ isSkipped }) => !isSkipped),
+      ) ?? []
+    return [...dated]
+      .sort((a, b) => (a.on === b.on ? a.place - b.place : a.on < b.on ? -1 : 1))
+      .map(({ content, name, pass, day, place, on }) => ({
+        ...printed(content, `Rotation ${pass + 1}, day ${day + 1} ${name}`, on),
+        key: `${pass} ${day} ${place}`,
+      }))
+  }
+
+  return computed((): readonly PrintedSession[] => {
+    const [plan, context] = [store.plan, store.context]
+    if (!plan || !context) return []
+    const { day: only, session: place, on: text, isBlock = false } = asked()
+    if (isBlock) return blockSessions()
+    const on = text !== null && isPlainDate(text) ? plainDate(text) : null
+    return plan.rotation.days.flatMap((day, at) =>
+      only !== null && only !== at
+        ? []
+        : day.sessions
+            .filter((_, n) => only === null || n === place)
+            .map(content =>
+              printed(
+                on ? sessionOn(plan, content, on) : content,
+                `Day ${at + 1} ${dayName(day)}${content.name ? `, ${content.name}` : ''}`,
+                on,
+              ),
+            ),
+    )
+  })
+}

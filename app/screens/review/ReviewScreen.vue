@@ -1,0 +1,354 @@
+<script setup lang="ts">
+import { useMounted } from '@vueuse/core'
+import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
+
+/** The review: plan beside log, and what to do about the next rotation. The most important first. */
+const route = useRoute()
+const id = String(route.params.clientId)
+const review = await useReview(id)
+const {
+  view,
+  head,
+  notice,
+  isBusy,
+  at,
+  proposals,
+  waiting,
+  asPlanned,
+  decide,
+  confirm,
+  sendAll,
+  turn,
+  step,
+  leftOut,
+  muscles,
+  exercises,
+} = review
+const { missed, lines, choose, ahead, cannotCome, canCome } = useReplans(id, review)
+const { rows: paces, silent, set, usual, anew } = usePaces(id, review)
+useHead({ title: () => `Review of ${view.value?.name ?? ''} · Tholepin` })
+const isRefusing = ref(false)
+const change = () => navigateTo(`/clients/${id}/block?view=rotations`)
+async function refused(key: string, reason: string): Promise<void> {
+  isRefusing.value = false
+  await decide(key, 'refused', reason)
+}
+useReviewKeyboard({
+  step,
+  turn,
+  take: () => proposals.value[at.value] && void decide(proposals.value[at.value]!.key, 'taken'),
+  change,
+  refuse: () => (isRefusing.value = proposals.value.length > 0),
+  replan: choose,
+  send: () => void sendAll(),
+})
+const toSend = computed(() =>
+  (view.value?.toSend ?? [])
+    .map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`)
+    .join(' and '),
+)
+const isLive = useMounted()
+</script>
+
+<template>
+  <div class="min-w-[1080px]" :aria-busy="!isLive">
+    <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
+    <ReviewNav :id="id" here="rotation" />
+    <main v-if="view && head" class="grid grid-cols-[1fr_400px] gap-8 px-5 pt-4 pb-12">
+      <div>
+        <header class="flex items-center gap-2">
+          <h1 class="font-display text-[23px] leading-[27px]">
+            {{ head.title }}
+          </h1>
+          <button
+            type="button"
+            class="control px-1.5!"
+            aria-label="The rotation before"
+            @click="turn(-1)"
+          >
+            <ChevronLeft :size="15" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="control px-1.5!"
+            aria-label="The rotation after"
+            @click="turn(1)"
+          >
+            <ChevronRight :size="15" aria-hidden="true" />
+          </button>
+          <p class="text-ink2">
+            {{ head.dates }}
+          </p>
+        </header>
+        <p class="mt-1 text-[15px]">
+          <strong class="font-semibold">{{ head.adherence }}.</strong> {{ head.recovered }}.
+          {{ head.minutes }}.
+        </p>
+        <p
+          v-for="pain in view.pains"
+          :key="`${pain.on} ${pain.words}`"
+          class="alert-chip mt-1 mr-2"
+        >
+          {{ pain.on }}: {{ pain.words }}
+        </p>
+        <section
+          v-if="missed"
+          aria-labelledby="missed-head"
+          class="mt-3 rounded border border-hair px-3 py-2"
+        >
+          <h2 id="missed-head" class="flex items-center gap-2 text-[14px] font-[650]">
+            <span class="alert-chip">{{ missed.isAhead ? 'Will be missed' : 'Missed' }}</span>
+            {{ missed.words }}
+            <span v-if="missed.more > 0" class="font-normal text-ink2"
+              >and {{ missed.more }} more after it</span
+            >
+            <button
+              v-if="missed.isAhead"
+              type="button"
+              class="quiet-link font-normal"
+              @click="canCome()"
+            >
+              it can be done after all
+            </button>
+          </h2>
+          <ReplanTable class="mt-1" :lines="lines" :is-busy="isBusy" @chosen="choose" />
+        </section>
+        <p v-if="ahead.length > 0" class="mt-2 flex flex-wrap items-center gap-2 text-[12.5px]">
+          <span class="text-ink2">Ahead:</span>
+          <span v-for="session in ahead" :key="session.id" class="flex items-center gap-1"
+            >{{ session.words }}
+            <button
+              type="button"
+              class="control"
+              :aria-label="`${session.words} cannot be done: show what could be`"
+              @click="cannotCome(session.id)"
+            >
+              cannot be done
+            </button></span
+          >
+        </p>
+        <p v-for="note in view.notes" :key="note.text" class="mt-1">
+          “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
+        </p>
+        <section aria-labelledby="muscles-head" class="mt-3">
+          <h2 id="muscles-head" class="section-head">Muscles, counted sets per 7 days</h2>
+          <table class="w-full text-left">
+            <thead>
+              <tr class="text-[12px] text-ink2">
+                <th scope="col">Muscle</th>
+                <th scope="col" class="text-right">Done</th>
+                <th scope="col" class="text-right">Due so far</th>
+                <th scope="col" class="text-right">Planned</th>
+                <th scope="col" class="text-right">Missed</th>
+                <th scope="col" class="text-right">Days</th>
+                <th scope="col" class="text-right">Least ready</th>
+                <th scope="col" class="pl-6">Floor, target, ceiling</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in muscles" :key="row.group" class="border-b border-hair">
+                <th scope="row" class="py-0.5 font-semibold">
+                  {{ row.name }}
+                </th>
+                <td class="text-right font-semibold">
+                  <SetPegs :done="row.pegs.done" :due="row.pegs.due" />{{ row.done }}
+                </td>
+                <td class="text-right">
+                  {{ row.due }}
+                </td>
+                <td class="text-right text-ink2">
+                  {{ row.planned }}
+                </td>
+                <td class="text-right" :class="row.short ? 'font-semibold text-alert' : ''">
+                  {{ row.short }}
+                </td>
+                <td
+                  class="text-right"
+                  :class="row.isRarer ? 'font-semibold text-alert' : 'text-ink2'"
+                >
+                  {{ row.times }}
+                </td>
+                <td class="text-right text-ink2">
+                  {{ row.ready }}
+                </td>
+                <td class="pl-6 text-ink2">
+                  {{ row.band }}
+                  <span v-if="row.words" class="font-semibold text-alert">{{ row.words }}</span>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section aria-labelledby="exercises-head" class="mt-4">
+          <h2 id="exercises-head" class="section-head">Exercises</h2>
+          <table class="w-full text-left">
+            <thead>
+              <tr class="text-[12px] text-ink2">
+                <th scope="col">Exercise</th>
+                <th scope="col" class="text-right">Sets</th>
+                <th scope="col" class="text-right">Top, kg</th>
+                <th scope="col" class="text-right">Reps, middle</th>
+                <th scope="col" class="text-right">Reps left</th>
+                <th scope="col" class="pl-4">Trend of eight weeks</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in exercises" :key="row.exercise" class="border-b border-hair">
+                <th scope="row" class="py-0.5 font-normal">
+                  {{ row.name }}
+                </th>
+                <td class="text-right" :class="row.isShort ? 'font-semibold text-alert' : ''">
+                  {{ row.sets }}
+                </td>
+                <td class="text-right">
+                  {{ row.load }}
+                </td>
+                <td class="text-right">
+                  {{ row.reps }}
+                </td>
+                <td class="text-right">
+                  {{ row.rir }}
+                </td>
+                <td class="pl-4" :class="row.trend.isFalling ? 'text-alert' : 'text-ink2'">
+                  {{ row.trend.words }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-if="exercises.length === 0" class="text-ink2">
+            Nothing of this rotation is behind yet.
+          </p>
+        </section>
+        <section v-if="leftOut.length > 0" aria-labelledby="left-out-head" class="mt-4">
+          <h2 id="left-out-head" class="section-head">Kept in the log, left out of trends</h2>
+          <p
+            v-for="line in leftOut"
+            :key="line.key"
+            class="flex items-center gap-2 border-b border-hair py-1"
+          >
+            <span class="flex-1">{{ line.words }}</span>
+            <button
+              v-if="line.isQuestioned"
+              type="button"
+              class="control"
+              :disabled="isBusy"
+              :aria-label="`It is right: ${line.words}`"
+              @click="confirm(line.value)"
+            >
+              It is right
+            </button>
+          </p>
+        </section>
+        <section aria-labelledby="pace-head" class="mt-4">
+          <h2 id="pace-head" class="section-head">Recovery, learned from twelve weeks</h2>
+          <PaceTable
+            v-if="paces.length > 0"
+            :rows="paces"
+            :is-busy="isBusy"
+            @set="set"
+            @usual="usual"
+            @anew="anew"
+          />
+          <p v-else-if="silent.length === 0" class="text-ink2">
+            Nothing to learn from yet: no muscle has an estimate beside what was done before it.
+          </p>
+          <details v-if="silent.length > 0" class="mt-1">
+            <summary class="cursor-pointer">
+              {{ silent.length }} with nothing to learn from yet: the usual hours
+            </summary>
+            <PaceTable :rows="silent" :is-busy="isBusy" @set="set" @usual="usual" @anew="anew" />
+          </details>
+        </section>
+      </div>
+      <aside aria-labelledby="next-head">
+        <h2 id="next-head" class="font-display text-[17px]">
+          For rotation {{ view.review.pass + 2 }}
+        </h2>
+        <p role="status" class="mt-1 text-[12.5px]" :class="notice ? 'font-semibold' : 'text-ink2'">
+          {{
+            notice ||
+            (proposals.length === 0
+              ? 'Nothing asks for a change.'
+              : `${proposals.length} ${proposals.length === 1 ? 'change' : 'changes'} the log speaks for`)
+          }}
+        </p>
+        <ProposalList
+          v-model:refusing="isRefusing"
+          class="mt-2"
+          :proposals="proposals"
+          :at="at"
+          :is-busy="isBusy"
+          @chosen="n => (at = n)"
+          @taken="key => decide(key, 'taken')"
+          @changed="change"
+          @refused="refused"
+        />
+        <button
+          v-if="toSend"
+          type="button"
+          class="control mt-3"
+          :disabled="isBusy"
+          @click="sendAll()"
+        >
+          Send {{ toSend }} <KeyCap label="S" />
+        </button>
+        <p v-else class="mt-3 text-[12.5px] text-ink2">
+          The client has everything up to the next rotation.
+        </p>
+        <p v-for="name in view.review.contradictory" :key="name" class="mt-2 text-[12.5px]">
+          <span class="alert-chip">Answers contradict</span> {{ name }}: said to be recovered, yet
+          half of the sets fell two reps or more short. Ask what happened.
+        </p>
+        <details v-if="waiting.length > 0" class="mt-3">
+          <summary class="cursor-pointer">
+            {{ waiting.length }} waiting: no more changes in one week than a client can answer to
+          </summary>
+          <p v-for="line in waiting" :key="line.key" class="mt-1">
+            {{ line.words }}. <span class="text-ink2">{{ line.reason }}</span>
+          </p>
+        </details>
+        <details v-if="asPlanned.length > 0" class="mt-3">
+          <summary class="cursor-pointer">{{ asPlanned.length }} as planned, and why</summary>
+          <p v-for="line in asPlanned" :key="line.key" class="mt-1">
+            {{ line.words }}. <span class="text-ink2">{{ line.reason }}</span>
+          </p>
+        </details>
+        <section v-if="view.decisions.length > 0" aria-labelledby="decided-head" class="mt-4">
+          <h3 id="decided-head" class="section-head">Decided</h3>
+          <ul>
+            <li
+              v-for="decision in view.decisions"
+              :key="decision.id"
+              class="border-b border-hair py-1"
+            >
+              <span :class="decision.decision === 'taken' ? '' : 'line-through'">{{
+                decision.words
+              }}</span>
+              <span class="block text-[12px] text-ink2"
+                >{{ decision.decision }} by {{ decision.by }}, {{ decision.at.slice(0, 10) }}, after
+                rotation {{ decision.pass + 1
+                }}{{ decision.version === null ? '' : `, plan version ${decision.version}`
+                }}{{ decision.reason ? `: “${decision.reason}”` : '' }}</span
+              >
+              <span v-if="decision.why" class="block text-[12px] text-ink2">{{
+                decision.why
+              }}</span>
+              <NuxtLink
+                v-if="decision.version !== null"
+                :to="`/clients/${id}/split`"
+                class="quiet-link text-[12px]"
+                >version {{ decision.version }} in the history of the plan (B on the
+                board)</NuxtLink
+              >
+            </li>
+          </ul>
+        </section>
+        <p class="mt-4 text-[12px] text-ink2">
+          <KeyCap label="↑" /> <KeyCap label="↓" /> proposals · <KeyCap label="," />
+          <KeyCap label="." /> rotations · <KeyCap label="1" /> to <KeyCap label="4" /> a missed
+          session. Proposals follow fixed rules from trends, answers, bands and pain; you decide.
+        </p>
+      </aside>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { formatDay } from '#core/words'
+import { useRosterKeys } from './useRosterKeys'
+import { ROSTER_FILTERS } from './useRoster'
+import { Plus } from 'lucide-vue-next'
+
+useHead({ title: 'Roster · Tholepin' })
+const {
+  store,
+  today,
+  typed,
+  filter,
+  openRow,
+  complaint,
+  sections,
+  counts,
+  placeToday,
+  flag,
+  later,
+  settle,
+  toggle,
+} = useRoster()
+await useAsyncData('roster', async () => {
+  await store.load()
+  return true
+})
+if (store.failure?.kind === 'refused' && store.failure.problem.status === 401)
+  await navigateTo('/sign-in')
+
+const list = useTemplateRef<HTMLElement>('list')
+useRosterKeys(list, { open: toggle, flag: id => void flag(id) })
+const FILTER_NAMES = {
+  all: 'All',
+  now: 'Now',
+  week: 'This week',
+  steady: 'Steady',
+  flagged: 'Flagged',
+} as const
+const total = computed(() => store.view?.clients.length ?? 0)
+</script>
+
+<template>
+  <div class="min-w-[1080px]">
+    <AppBar here="roster">
+      <template #actions>
+        <NuxtLink to="/clients/new" class="control control-strong">
+          <Plus :size="15" aria-hidden="true" /> New client
+        </NuxtLink>
+      </template>
+    </AppBar>
+    <main class="px-5 pb-10">
+      <div class="flex items-start justify-between gap-6 py-3">
+        <div>
+          <h1 class="font-display text-[23px] leading-[27px]">
+            {{ formatDay(today) }}
+          </h1>
+          <p class="text-ink2">
+            {{ store.view?.studio }} · {{ total }} {{ total === 1 ? 'client' : 'clients'
+            }}<template v-if="counts.now > 0"
+              >, {{ counts.now }} {{ counts.now === 1 ? 'needs' : 'need' }} you now</template
+            >
+          </p>
+        </div>
+        <TodaysFloor :clients="store.view?.clients ?? []" :today="today" />
+      </div>
+      <div class="mb-2 flex items-center gap-3">
+        <label class="sr-only" for="roster-search">Search the roster</label>
+        <input
+          id="roster-search"
+          v-model="typed"
+          type="search"
+          class="small-field w-[220px]"
+          placeholder="Name, reason, block"
+          autocomplete="off"
+        />
+        <div role="group" aria-label="Show" class="flex gap-1">
+          <button
+            v-for="id in ROSTER_FILTERS"
+            :key="id"
+            type="button"
+            class="filter"
+            :aria-pressed="filter === id"
+            @click="filter = id"
+          >
+            {{ FILTER_NAMES[id] }} <span class="font-normal text-ink2">{{ counts[id] }}</span>
+          </button>
+        </div>
+        <NuxtLink to="/archive" class="quiet-link ml-auto">
+          Archive<template v-if="store.view && store.view.archived > 0">
+            · {{ store.view.archived }}</template
+          >
+        </NuxtLink>
+      </div>
+      <p v-if="store.failure" role="alert" class="alert-chip">
+        The roster could not be fetched.
+        <button type="button" class="underline" @click="store.load()">Try again</button>
+      </p>
+      <p v-if="complaint" role="alert" class="alert-chip">
+        {{ complaint }}
+      </p>
+      <div ref="list">
+        <section
+          v-for="section in sections"
+          :key="section.id"
+          class="mb-4"
+          :aria-label="section.name"
+        >
+          <div class="roster-heads">
+            <h2 class="col-span-3 text-[14px] font-[650]">
+              {{ section.name }}
+              <span class="ml-1 font-normal text-ink2">{{ section.clients.length }}</span>
+            </h2>
+            <span>Direct arm sets this rotation</span>
+            <span class="font-semibold text-flex">Flexors</span>
+            <span class="font-semibold text-ext">Triceps</span>
+            <span>Block</span>
+          </div>
+          <RosterRow
+            v-for="entry in section.clients"
+            :key="entry.id"
+            :entry="entry"
+            :place="placeToday(entry)"
+            :today="today"
+            :is-open="openRow === entry.id"
+            @opened="toggle(entry.id)"
+            @flagged="flag(entry.id)"
+            @later="days => later(entry.id, days)"
+            @settled="session => settle(entry.id, session)"
+          />
+        </section>
+        <p v-if="store.view && sections.length === 0" class="py-6 text-ink2">
+          {{
+            total === 0
+              ? 'No clients yet. New client takes you through one page.'
+              : 'Nobody like that. Change the search or the filter.'
+          }}
+        </p>
+      </div>
+      <p class="flex flex-wrap items-center gap-x-6 gap-y-2 text-[12px] text-ink2">
+        <span
+          >Flexor sets stand above the line, triceps sets below; pale is still to come, lying down
+          is missed. Figures are counted sets per 7 days.</span
+        >
+        <span><KeyCap label="↑" /> <KeyCap label="↓" /> client</span>
+        <span><KeyCap label="Enter" /> split</span>
+        <span><KeyCap label="→" /> reasons</span>
+        <span><KeyCap label="1" />–<KeyCap label="4" /> quick answer</span>
+        <span><KeyCap label="L" /> later</span>
+        <span><KeyCap label="F" /> flag</span>
+      </p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.roster-heads {
+  display: grid;
+  grid-template-columns: 26px 190px minmax(170px, 1fr) 264px 54px 54px 120px 32px;
+  align-items: baseline;
+  column-gap: 14px;
+  padding: 4px 12px;
+  border-bottom: 1.5px solid var(--ink);
+  font-size: 12px;
+  color: var(--ink2);
+}
+.roster-heads h2 {
+  color: var(--ink);
+}
+.filter {
+  min-height: 28px;
+  padding: 0 9px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  color: var(--ink2);
+}
+.filter:hover {
+  background: var(--sunk);
+}
+.filter[aria-pressed='true'] {
+  border-color: var(--edge);
+  background: var(--paper);
+  color: var(--ink);
+  font-weight: 600;
+}
+</style>

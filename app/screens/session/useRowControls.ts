@@ -1,0 +1,280 @@
+import { type Exercise, type Intent, requireExercise } from '#core/plan/catalogue'
+import { intentFor } from '#core/plan/method'
+import {
+  FORMS,
+  GRIP_WIDTHS,
+  GRIPS,
+  type Load,
+  type LoadBasis,
+  LOCK_OUTS,
+  plannedSets,
+  type SchemeControl,
+  type SchemeControls,
+  sharedControls,
+  SIDE_ORDERS,
+  type Span,
+  TECHNIQUES,
+  withControl,
+  withSetsAdded,
+  splitSets,
+} from '#core/plan/scheme'
+import type { Slot } from '#core/plan/session'
+import type { SessionBuilder } from './useSessionBuilder'
+
+/** A number of a scheme that a coach sets: empty means open. */
+export type NumberKey =
+  'sets' | 'low' | 'high' | 'rir' | 'rest' | 'load' | 'lower' | 'longPause' | 'lift' | 'shortPause'
+export interface NumberField {
+  readonly key: NumberKey
+  readonly name: string
+  readonly value: number | ''
+  readonly varies: boolean
+  readonly max: number
+  readonly step: number
+}
+export type ChoiceKey =
+  'grip' | 'gripWidth' | 'form' | 'lockOut' | 'sideOrder' | 'startSide' | 'side'
+export interface TextField {
+  readonly key: 'position' | 'attachment' | 'note'
+  readonly name: string
+  readonly value: string
+  readonly example: string
+}
+
+const BASES: Readonly<Record<Exercise['loadBasis'], LoadBasis>> = {
+  total: 'total',
+  per_hand: 'per_hand',
+  stack: 'stack',
+  added: 'added',
+  counterweight: 'assisted',
+  band: 'total',
+  angle: 'total',
+}
+
+interface ChoiceList {
+  readonly key: ChoiceKey
+  readonly name: string
+  readonly options: readonly string[]
+  readonly words: Readonly<Record<string, string>>
+}
+const SIDES = ['left', 'right'] as const
+/** What is chosen from a list, in the words of the lists. */
+const LISTS: readonly ChoiceList[] = [
+  {
+    key: 'grip',
+    name: 'Grip',
+    options: GRIPS,
+    words: { supinated: 'palms up', neutral: 'palms facing', pronated: 'palms down' },
+  },
+  { key: 'gripWidth', name: 'Grip width', options: GRIP_WIDTHS, words: {} },
+  {
+    key: 'form',
+    name: 'Form',
+    options: FORMS,
+    words: { momentum: 'momentum allowed', assisted: 'with help', lowering_only: 'lowering only' },
+  },
+  { key: 'lockOut', name: 'Lock-out', options: LOCK_OUTS, words: { never: 'not at all' } },
+  {
+    key: 'sideOrder',
+    name: 'Arms',
+    options: SIDE_ORDERS,
+    words: {
+      switch: 'left then right',
+      rest_between: 'rest between sides',
+      alternating_reps: 'alternating reps',
+      alternating_sets: 'alternating sets',
+    },
+  },
+  { key: 'startSide', name: 'Starting side', options: SIDES, words: {} },
+  { key: 'side', name: 'Only one side', options: SIDES, words: {} },
+]
+
+const spanValue = (span: Span | undefined): number | '' => (typeof span === 'number' ? span : '')
+
+function repEnds({ reps }: SchemeControls): { low: number | ''; high: number | '' } {
+  if (reps?.kind === 'between') return { low: reps.low, high: reps.high }
+  if (reps?.kind === 'exactly') return { low: reps.count, high: reps.count }
+  return { low: '', high: '' }
+}
+
+/** The controls of one exercise's sets: what the working sets share, and how to set it. */
+export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
+  const store = usePlanStore()
+  const context = computed(() => store.context!)
+  const exercise = computed((): Exercise =>
+    requireExercise(context.value.catalogue, slot().exercise),
+  )
+  const intent = computed((): Intent => intentFor(context.value, exercise.value, slot().intent))
+  const controls = computed(() => sharedControls(slot().scheme))
+  const shared = computed(() => controls.value.shared)
+
+  const numbers = computed((): readonly NumberField[] => {
+    const { shared: own, varies } = controls.value
+    const ends = repEnds(own)
+    const field = (
+      key: NumberKey,
+      name: string,
+      value: number | '',
+      control: SchemeControl | null,
+      max: number,
+      step = 1,
+    ): NumberField => ({
+      key,
+      name,
+      value,
+      varies: control !== null && varies.has(control),
+      max,
+      step,
+    })
+    return [
+      field('sets', 'Sets', plannedSets(slot().scheme), null, 20),
+      field('low', 'Reps from', ends.low, 'reps', 1000),
+      field('high', 'Reps to', ends.high, 'reps', 1000),
+      field(
+        'rir',
+        'RIR',
+        own.effort?.kind === 'rir' ? own.effort.rir : own.effort?.kind === 'failure' ? 0 : '',
+        'effort',
+        20,
+        0.5,
+      ),
+      field(
+        'rest',
+        'Rest, s',
+        own.restAfter?.kind === 'seconds' ? own.restAfter.seconds : '',
+        'restAfter',
+        3600,
+        15,
+      ),
+      field(
+        'load',
+        `Load, ${own.load?.kind === 'weight' ? own.load.unit : 'kg'}`,
+        own.load?.kind === 'weight' ? own.load.amount : '',
+        'load',
+        2000,
+        0.5,
+      ),
+      field('lower', 'Lowering, s', spanValue(own.tempo?.lower), 'tempo', 30),
+      field('longPause', 'Pause long, s', spanValue(own.tempo?.longPause), 'tempo', 30),
+      field('lift', 'Lifting, s', spanValue(own.tempo?.lift), 'tempo', 30),
+      field('shortPause', 'Pause short, s', spanValue(own.tempo?.shortPause), 'tempo', 30),
+    ]
+  })
+  const choices = computed((): Readonly<Partial<Record<ChoiceKey, string>>> => shared.value)
+  const texts = computed((): readonly TextField[] => [
+    {
+      key: 'position',
+      name: 'Bench, seat, pulley',
+      value: shared.value.position ?? '',
+      example: 'incline 45, seat 4, pulley low',
+    },
+    {
+      key: 'attachment',
+      name: 'Handle',
+      value: shared.value.attachment ?? '',
+      example: 'rope, straight bar',
+    },
+    {
+      key: 'note',
+      name: 'Note for the client',
+      value: slot().note ?? '',
+      example: 'elbows stay beside the body',
+    },
+  ])
+
+  function control<Key extends SchemeControl>(key: Key, value: SchemeControls[Key] | null): void {
+    builder.setScheme(slot().id, withControl(slot().scheme, key, value))
+  }
+
+  function setReps(key: 'low' | 'high', value: number | null): void {
+    const ends = repEnds(shared.value)
+    if (value === null) return control('reps', null)
+    const low = key === 'low' ? value : Number(ends.low === '' ? value : ends.low)
+    const high = key === 'high' ? value : Number(ends.high === '' ? value : ends.high)
+    const [least, most] = [Math.min(low, high), Math.max(low, high)]
+    control(
+      'reps',
+      least === most
+        ? { kind: 'exactly', count: least }
+        : { kind: 'between', low: least, high: most },
+    )
+  }
+  function setLoad(value: number | null): void {
+    const now = shared.value.load
+    const load: Load | null =
+      value === null
+        ? null
+        : now?.kind === 'weight'
+          ? { ...now, amount: value }
+          : { kind: 'weight', amount: value, unit: 'kg', basis: BASES[exercise.value.loadBasis] }
+    control('load', load)
+  }
+  function setSets(value: number): void {
+    const change = value - plannedSets(slot().scheme)
+    if (change !== 0)
+      builder.setScheme(
+        slot().id,
+        change > 0 ? withSetsAdded(slot().scheme, change) : splitSets(slot().scheme, -change).kept,
+      )
+  }
+  function setNumber(key: NumberKey, typed: string): void {
+    const value = typed.trim() === '' ? null : Number(typed)
+    const { max = 0 } = numbers.value.find(field => field.key === key) ?? {}
+    if (value !== null && (!Number.isFinite(value) || value < 0 || value > max))
+      return builder.say(`Choose a number from 0 to ${max}.`)
+    switch (key) {
+      case 'sets':
+        return value === null || value < 1
+          ? builder.say('At least one set, or take the exercise out.')
+          : setSets(Math.round(value))
+      case 'low':
+      case 'high':
+        return setReps(key, value)
+      case 'rir':
+        return control('effort', value === null ? null : { kind: 'rir', rir: value })
+      case 'rest':
+        return control('restAfter', value === null ? null : { kind: 'seconds', seconds: value })
+      case 'load':
+        return setLoad(value)
+      default:
+        return control('tempo', withoutEmpty({ ...shared.value.tempo, [key]: value }))
+    }
+  }
+  function setChoice(key: ChoiceKey, value: string): void {
+    control(key, value === '' ? null : (value as never))
+  }
+  function setText(key: TextField['key'], value: string): void {
+    if (key === 'note') builder.edit({ kind: 'set_note', slot: slot().id, note: value })
+    else control(key, value.trim() === '' ? null : value.trim())
+  }
+  function applyTechnique(id: string): void {
+    const technique = TECHNIQUES.find(candidate => candidate.id === id)
+    if (!technique) return
+    builder.setScheme(slot().id, technique.apply(slot().scheme))
+    builder.say(`${technique.name}. Z undoes it.`)
+  }
+  const techniques = computed(() =>
+    TECHNIQUES.map(({ id, name, what, longSet, asks = '' }) => ({
+      id,
+      words: `${name}${longSet && !context.value.method.effort.extendedKinds.includes(longSet) ? ' (not in this method)' : ''}: ${what} ${asks}`,
+    })),
+  )
+  return {
+    techniques,
+    lists: LISTS,
+    exercise,
+    intent,
+    numbers,
+    choices,
+    texts,
+    setNumber,
+    setChoice,
+    setText,
+    applyTechnique,
+  }
+}
+
+function withoutEmpty(tempo: Readonly<Record<string, unknown>>): SchemeControls['tempo'] | null {
+  const entries = Object.entries(tempo).filter(([, value]) => value !== null && value !== undefined)
+  return entries.length === 0 ? null : (Object.fromEntries(entries) as SchemeControls['tempo'])
+}

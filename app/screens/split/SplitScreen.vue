@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import { passDates, passOn, planDifference } from '#core/plan/block'
+import { formatDay } from '#core/words'
+import { Redo2, Undo2 } from 'lucide-vue-next'
+import { provideBoard } from './boardContext'
+
+const NARROW_FROM_DAYS = 9
+const isNarrow = useMediaQuery('(max-width: 1279px)')
+
+const store = usePlanStore()
+const id = await useClientPlan('client')
+useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` })
+
+const board = useSplitBoard()
+provideBoard(board)
+const { isTakenUp } = useAutosave()
+const trial = useTrial()
+watch(
+  isTakenUp,
+  isIn =>
+    isIn &&
+    trial.takeUp() &&
+    board.say(`On trial: ${store.trial?.name}. Enter keeps it, Escape puts it back.`),
+)
+watch(
+  () => store.mergedAt,
+  () => board.say('Changes made in another window are in here now.'),
+)
+
+function answersTrial(answer: () => unknown): boolean {
+  if (!store.trial || board.carry.inHand.value) return false
+  void answer()
+  return true
+}
+const isTable = ref(false)
+const isKeysOpen = ref(false)
+useBoardKeyboard({
+  board,
+  isSilent: () =>
+    !isTakenUp.value ||
+    board.isPickerOpen.value ||
+    isKeysOpen.value ||
+    (board.opened.value !== null && board.opened.value !== 'checks'),
+  // While something is on trial, Enter and Escape answer that, unless sets are in hand.
+  onConfirm: () => answersTrial(trial.keep),
+  onCancel: () => answersTrial(trial.putBack),
+  onTable: () => {
+    isTable.value = !isTable.value
+  },
+  onKeys: () => {
+    isKeysOpen.value = true
+  },
+})
+
+// What opens over the board is fetched when the page is at rest, so that the board itself comes first.
+preloadedLater([
+  'ExercisePicker',
+  'ChecksSheet',
+  'DismissDialog',
+  'DayChooser',
+  'WhyDialog',
+  'KeysDialog',
+  'RotationDialog',
+  'CalendarDialog',
+  'RevisionsDialog',
+])
+
+const today = useToday()
+const pass = computed(() => (store.plan ? passOn(store.plan, today.value) : null))
+const dates = computed(() => {
+  const plan = store.plan
+  if (!plan) return []
+  return (passDates(plan)[pass.value ?? 0] ?? []).map(date =>
+    formatDay(
+      date,
+      plan.rotation.days.length > NARROW_FROM_DAYS || isNarrow.value ? 'narrow' : 'wide',
+    ),
+  )
+})
+const shownPass = computed(() =>
+  pass.value === null ? null : Math.min(pass.value + 1, store.plan?.passes ?? 1),
+)
+const difference = computed(() =>
+  store.saveState.kind === 'conflict' && store.plan
+    ? planDifference(store.plan, store.saveState.theirs.plan)
+    : null,
+)
+</script>
+
+<template>
+  <div class="flex min-h-dvh flex-col">
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="split">
+      <template #actions>
+        <button
+          type="button"
+          class="control"
+          :disabled="store.past.length === 0"
+          @click="board.undo()"
+        >
+          <Undo2 :size="15" aria-hidden="true" /> Undo <KeyCap label="Z" />
+        </button>
+        <button
+          type="button"
+          class="control"
+          :disabled="store.future.length === 0"
+          @click="board.redo()"
+        >
+          <Redo2 :size="15" aria-hidden="true" /> Redo
+        </button>
+      </template>
+    </ClientBar>
+    <main class="flex-1 px-5">
+      <SplitBoardHead :pass="shownPass" />
+      <TrialBar
+        v-if="store.trial"
+        :name="store.trial.name"
+        @kept="trial.keep()"
+        @put-back="trial.putBack()"
+      />
+      <ConflictPanel v-if="difference" :difference="difference" />
+      <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
+      <PlainTable v-else-if="isTable" />
+      <SplitBoard v-else :dates="dates" :is-ready="isTakenUp" />
+    </main>
+    <footer v-if="store.plan" class="sticky bottom-0 z-10 bg-ground">
+      <SplitBoardReadout />
+      <div class="keys">
+        <span
+          ><KeyCap label="←" /> <KeyCap label="→" /> <KeyCap label="↑" />
+          <KeyCap label="↓" /> move</span
+        >
+        <span><KeyCap label="⇧" /> <KeyCap label="←" /> <KeyCap label="→" /> carry sets</span>
+        <span><KeyCap label="+" /> <KeyCap label="−" /> add, cut</span>
+        <span class="max-xl:hidden"><KeyCap label="," /> <KeyCap label="." /> pick exercise</span>
+        <button type="button" class="quiet-link" @click="board.openSession()">
+          <KeyCap label="↵" /> session
+        </button>
+        <NuxtLink :to="`/clients/${id}/proposals`" class="quiet-link">
+          <KeyCap label="P" /> propose
+        </NuxtLink>
+        <button type="button" class="quiet-link" @click="board.toggleHeads()">
+          <KeyCap label="H" /> heads
+        </button>
+        <button type="button" class="quiet-link" @click="board.open('rotation')">
+          <KeyCap label="O" /> rotation
+        </button>
+        <button type="button" class="quiet-link" @click="board.open('why')">
+          <KeyCap label="Y" /> why
+        </button>
+        <button type="button" class="quiet-link max-xl:hidden" @click="board.open('calendar')">
+          <KeyCap label="C" /> weeks
+        </button>
+        <button type="button" class="quiet-link" @click="board.open('revisions')">
+          <KeyCap label="B" /> history
+        </button>
+        <button
+          type="button"
+          class="quiet-link"
+          :aria-pressed="isTable"
+          @click="isTable = !isTable"
+        >
+          <KeyCap label="T" /> {{ isTable ? 'board' : 'plain table' }}
+        </button>
+        <button type="button" class="quiet-link" @click="isKeysOpen = true">
+          <KeyCap label="?" /> all keys
+        </button>
+      </div>
+    </footer>
+    <LazyExercisePicker v-if="board.isPickerOpen.value" />
+    <LazyWhyDialog v-if="board.opened.value === 'why'" />
+    <LazyChecksSheet v-else-if="board.opened.value === 'checks'" />
+    <LazyDismissDialog
+      v-else-if="board.opened.value === 'dismiss' && board.notice.value"
+      :finding="board.notice.value"
+      :is-firm="board.isFirm.value"
+      @closed="board.close()"
+      @dismissed="note => board.notice.value && board.dismiss(board.notice.value, note)"
+    />
+    <LazyRotationDialog v-else-if="board.opened.value === 'rotation'" />
+    <LazyRevisionsDialog v-else-if="board.opened.value === 'revisions'" />
+    <LazyCalendarDialog v-else-if="board.opened.value === 'calendar'" />
+    <LazyDayChooser
+      v-else-if="
+        board.opened.value === 'swap' ||
+        board.opened.value === 'copy' ||
+        board.opened.value === 'move'
+      "
+      :what="board.opened.value"
+    />
+    <LazyKeysDialog v-if="isKeysOpen" v-model="isKeysOpen" />
+  </div>
+</template>
+
+<style scoped>
+.keys {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 16px;
+  min-height: 30px;
+  padding: 4px 20px;
+  border-top: 1px solid var(--hair);
+  color: var(--ink2);
+  font-size: 12.5px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+</style>

@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { formatOneDecimal, ROLE_NAMES } from '#core/words'
+import type { DayRole } from '#core/plan/rotation'
+import { useBoard } from '../boardContext'
+
+/** The rotation as a whole: its length, what each day is for, weekdays, and templates to start from. */
+const board = useBoard()
+const {
+  days,
+  templates,
+  use,
+  setDay,
+  setLength,
+  setAnchor,
+  isOnWeekdays,
+  canBeOnWeekdays,
+  complaint,
+  roles,
+  limits,
+} = useRotationEditor()
+const part = ref<'days' | 'templates'>(
+  days.value.every(({ sets }) => sets === 0) ? 'templates' : 'days',
+)
+const textOf = (event: Event) => (event.target as HTMLInputElement).value
+function choose(template: (typeof templates.value)[number]['template']): void {
+  use(template)
+  board.close()
+  board.say(`${template.name}, filled for this client. Z brings the old rotation back.`)
+}
+</script>
+
+<template>
+  <PanelDialog title="Rotation" :width="860" @closed="board.close()">
+    <div role="group" aria-label="What to change" class="mt-2 flex gap-1">
+      <button
+        type="button"
+        class="control"
+        :aria-pressed="part === 'days'"
+        :class="part === 'days' ? 'control-strong' : ''"
+        @click="part = 'days'"
+      >
+        Days
+      </button>
+      <button
+        type="button"
+        class="control"
+        :aria-pressed="part === 'templates'"
+        :class="part === 'templates' ? 'control-strong' : ''"
+        @click="part = 'templates'"
+      >
+        Start from a template
+      </button>
+    </div>
+    <template v-if="part === 'days'">
+      <div class="mt-3 flex flex-wrap items-center gap-4">
+        <label
+          >Days
+          <select
+            class="small-field"
+            :value="days.length"
+            @change="setLength(Number(textOf($event)))"
+          >
+            <option
+              v-for="length in limits.max - limits.min + 1"
+              :key="length"
+              :value="length + limits.min - 1"
+            >
+              {{ length + limits.min - 1 }}
+            </option>
+          </select></label
+        >
+        <label class="flex items-center gap-1.5"
+          ><input
+            type="radio"
+            name="anchor"
+            :checked="!isOnWeekdays"
+            @change="setAnchor('floating')"
+          />
+          floats against the week</label
+        >
+        <label class="flex items-center gap-1.5"
+          ><input
+            type="radio"
+            name="anchor"
+            :checked="isOnWeekdays"
+            :disabled="!canBeOnWeekdays"
+            @change="setAnchor('weekday')"
+          />
+          stays on weekdays{{ canBeOnWeekdays ? '' : ' (7 or 14 days)' }}</label
+        >
+      </div>
+      <p v-if="complaint" role="alert" class="alert-chip mt-2">
+        {{ complaint }}
+      </p>
+      <table class="mt-2 w-full text-left">
+        <thead>
+          <tr class="text-[12px] text-ink2">
+            <th scope="col">Day</th>
+            <th scope="col">Role</th>
+            <th scope="col">Own word</th>
+            <th scope="col">Minutes, at most</th>
+            <th scope="col">Sets</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="day in days" :key="day.at">
+            <th scope="row" class="font-display text-[15px]">
+              {{ day.at + 1 }}
+            </th>
+            <td>
+              <select
+                class="small-field"
+                :value="day.role"
+                :aria-label="`Role of day ${day.at + 1}`"
+                @change="setDay(day.at, { role: textOf($event) as DayRole })"
+              >
+                <option v-for="role in roles" :key="role" :value="role">
+                  {{ ROLE_NAMES[role] }}
+                </option>
+              </select>
+            </td>
+            <td>
+              <input
+                class="small-field"
+                :value="day.label"
+                :aria-label="`Own word for day ${day.at + 1}`"
+                maxlength="60"
+                @change="setDay(day.at, { label: textOf($event) })"
+              />
+            </td>
+            <td>
+              <input
+                type="number"
+                min="5"
+                max="480"
+                class="small-field w-[80px]"
+                :disabled="day.role === 'rest'"
+                :value="day.minutes"
+                :aria-label="`Minutes of day ${day.at + 1}`"
+                @change="
+                  setDay(day.at, { minutes: textOf($event) === '' ? null : Number(textOf($event)) })
+                "
+              />
+            </td>
+            <td class="text-ink2">{{ day.sets }}{{ day.sessions > 1 ? ', two sessions' : '' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="mt-2 text-[12px] text-ink2">
+        Fewer days take empty ones out first; no session is ever lost. On the board:
+        <KeyCap label="W" /> swaps two days, <KeyCap label="K" /> copies one,
+        <KeyCap label="M" /> moves a session, <KeyCap label="R" /> makes a rest day; day heads can
+        be dragged.
+      </p>
+    </template>
+    <ul v-else class="mt-3 grid grid-cols-2 gap-x-6">
+      <li
+        v-for="{ template, flexors, triceps, minutes } in templates"
+        :key="template.id"
+        class="flex flex-col gap-1 border-t border-hair py-2"
+      >
+        <span class="flex items-baseline gap-2"
+          ><b class="font-display text-[15px]">{{ template.name }}</b>
+          <button
+            type="button"
+            class="control ml-auto"
+            :aria-label="`Use ${template.name}`"
+            @click="choose(template)"
+          >
+            Use
+          </button></span
+        >
+        <span class="text-[12px] text-ink2"
+          >{{ template.suits }} · biceps {{ formatOneDecimal(flexors) }}, triceps
+          {{ formatOneDecimal(triceps) }} per 7 days · up to {{ Math.round(minutes) }} min</span
+        >
+        <span class="text-[12px]">{{
+          template.days.map(({ role }) => ROLE_NAMES[role]).join(' · ')
+        }}</span>
+        <span v-for="reason in template.reasons" :key="reason" class="text-[12px] text-ink2">{{
+          reason
+        }}</span>
+      </li>
+    </ul>
+  </PanelDialog>
+</template>

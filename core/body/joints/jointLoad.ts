@@ -1,0 +1,209 @@
+import { remembered } from '../../base'
+import {
+  type Exercise,
+  type Intent,
+  type Joint,
+  JOINTS,
+  requireExercise,
+} from '../../plan/catalogue'
+import { countedWorkOfDay, type CountedWork, rollingWeek, workOfSession } from '../../count/ledger'
+import {
+  intentFor,
+  type JointSetting,
+  type PlanContext,
+  type TrainingAge,
+  trainingAge,
+} from '../../plan/method'
+import { cyclicBefore, extensionFactor } from '../recovery'
+import type { Rotation } from '../../plan/rotation'
+import { lowestRir, nominalReps, type SetRun, workStages } from '../../plan/scheme'
+
+/** What a joint bears: hours to decay, and ceilings in points for an advanced client. Rules of thumb. Source: docs/methods.md#joints. */
+export const JOINT_LIMITS: Readonly<
+  Record<Joint, { readonly tauHours: number; readonly week: number; readonly session: number }>
+> = {
+  elbow_flexor_side: { tauHours: 96, week: 60, session: 20 },
+  elbow_extensor_side: { tauHours: 96, week: 60, session: 22 },
+  wrist: { tauHours: 72, week: 70, session: 22 },
+  shoulder: { tauHours: 96, week: 110, session: 35 },
+  low_back: { tauHours: 96, week: 60, session: 22 },
+}
+
+const BY_AGE: Readonly<Record<TrainingAge, number>> = { new: 0.7, mid: 0.85, adv: 1 }
+const BY_SETTING: Readonly<Record<JointSetting, number>> = { normal: 1, sensitive: 0.7 }
+const FACTORS = {
+  momentum: 1.2,
+  lockOut: 1.1,
+  straightBar: 1.15,
+  stretchHold: 1.15,
+  stretchSeconds: 20,
+  novelty: 1.1,
+  noveltyExposures: 3,
+  restricted: 0.6,
+} as const
+
+function loadFactor(run: SetRun): number {
+  if (run.protocol === 'restricted_flow') return FACTORS.restricted
+  const reps = nominalReps(workStages(run)[0]?.reps)
+  if (reps === undefined) return 1
+  if (reps <= 5) return 1.3
+  if (reps <= 8) return 1.15
+  return reps <= 15 ? 1 : 0.85
+}
+
+function proximity(run: SetRun, context: PlanContext): number {
+  const rir = lowestRir(run) ?? context.method.effort.defaultRir
+  if (rir <= 0) return 1.1
+  return rir <= 1 ? 1.05 : 1
+}
+
+function isStraightBar(exercise: Exercise): boolean {
+  return exercise.equipment.includes('barbell') && exercise.kind === 'isolation'
+}
+
+function modifier(
+  run: SetRun,
+  exercise: Exercise,
+  joint: Joint,
+  exposure: number | undefined,
+): number {
+  const works = workStages(run)
+  const holdsLong = run.stages.some(
+    stage =>
+      stage.kind === 'hold' &&
+      stage.at === 'lengthened' &&
+      (stage.seconds ?? 0) >= FACTORS.stretchSeconds,
+  )
+  return (
+    (works.some(({ form }) => form === 'momentum') ? FACTORS.momentum : 1) *
+    (joint === 'elbow_extensor_side' && works.some(({ lockOut }) => lockOut === 'hard')
+      ? FACTORS.lockOut
+      : 1) *
+    (joint === 'wrist' && isStraightBar(exercise) ? FACTORS.straightBar : 1) *
+    (holdsLong ? FACTORS.stretchHold : 1) *
+    (exposure !== undefined && exposure <= FACTORS.noveltyExposures ? FACTORS.novelty : 1)
+  )
+}
+
+/**
+ * What one set puts on a joint.
+ *
+ * Units:  points; 1 is a set of 9 to 15 reps at RIR 2 of an exercise with low stress on the joint.
+ * Edge:   warm-up sets put nothing on it; `exposure` counts how often the exercise was done, left out where nothing is new.
+ * Source: docs/methods.md#joints; examples J-1 to J-5 in joints.test.ts.
+ */
+export function setJointLoad(
+  run: SetRun,
+  exercise: Exercise,
+  intent: Intent,
+  joint: Joint,
+  context: PlanContext,
+  exposure?: number,
+): number {
+  const stress = intent.jointStress[joint]
+  if (run.role === 'warmup' || stress === 0) return 0
+  return (
+    stress *
+    loadFactor(run) *
+    proximity(run, context) *
+    extensionFactor(run) *
+    modifier(run, exercise, joint, exposure)
+  )
+}
+
+export type JointLoads = Readonly<Record<Joint, number>>
+
+/** Joint load of some work by joint. Units: points. */
+export const jointLoads: (work: readonly CountedWork[], context: PlanContext) => JointLoads =
+  remembered((work: readonly CountedWork[], context: PlanContext) => {
+    const sums = Object.fromEntries(JOINTS.map(joint => [joint, 0])) as Record<Joint, number>
+    for (const { slot, run, times } of work) {
+      const exercise = requireExercise(context.catalogue, slot.exercise)
+      const intent = intentFor(context, exercise, slot.intent)
+      for (const joint of JOINTS)
+        sums[joint] += times.value * setJointLoad(run, exercise, intent, joint, context)
+    }
+    return sums
+  })
+
+/** Ceilings of a joint for the client: the coach's own, else by training age and by how the joint is set. Units: points. */
+export function jointCeiling(
+  joint: Joint,
+  { client, method }: PlanContext,
+): { readonly week: number; readonly session: number } {
+  const own = client.jointCeilings?.[joint]
+  if (own) return own
+  const setting =
+    client.joints?.[joint] ?? (heldBack(client.pain?.[joint]) ? 'sensitive' : method.joints.setting)
+  const scale = BY_AGE[trainingAge(client.trainingAgeMonths)] * BY_SETTING[setting]
+  return { week: JOINT_LIMITS[joint].week * scale, session: JOINT_LIMITS[joint].session * scale }
+}
+
+function heldBack(level: string | undefined): boolean {
+  return level === 'hold' || level === 'swap' || level === 'stop'
+}
+
+/** A joint over a rotation. Units: points. */
+export interface JointWeek {
+  readonly joint: Joint
+  readonly sessions: readonly {
+    readonly day: number
+    readonly session: number
+    readonly hour: number
+    readonly load: number
+    /** What earlier sessions have left in the joint. */ readonly store: number
+  }[]
+  /** The largest 7 days in a row. */
+  readonly weekLoad: number
+  readonly ceiling: { readonly week: number; readonly session: number }
+}
+
+const NO_WORK: readonly CountedWork[] = []
+const HOURS_PER_DAY = 24
+const SECOND_SESSION_HOURS = 6
+
+/** Load of every joint over a rotation repeated for long. Source: docs/methods.md#joints. */
+export function rotationJoints(
+  rotation: Rotation,
+  context: PlanContext,
+  work: readonly (readonly CountedWork[])[] = rotation.days.map(day =>
+    countedWorkOfDay(day, context),
+  ),
+): Readonly<Record<Joint, JointWeek>> {
+  const sessions = rotation.days.flatMap((day, at) =>
+    day.sessions.map((session, place) => ({
+      day: at,
+      session: place,
+      hour: at * HOURS_PER_DAY + place * SECOND_SESSION_HOURS,
+      loads: jointLoads(workOfSession(session, work[at] ?? NO_WORK), context),
+    })),
+  )
+  const period = rotation.days.length * HOURS_PER_DAY
+  return Object.fromEntries(
+    JOINTS.map(joint => {
+      const doses = sessions.map(({ hour, loads }) => ({ hour, impulse: loads[joint] }))
+      const stores = cyclicBefore(doses, period, JOINT_LIMITS[joint].tauHours)
+      const daily = new Array<number>(rotation.days.length).fill(0)
+      for (const { day, loads } of sessions) daily[day] = (daily[day] ?? 0) + loads[joint]
+      return [
+        joint,
+        {
+          joint,
+          ceiling: jointCeiling(joint, context),
+          weekLoad: largestWeek(daily),
+          sessions: sessions.map(({ day, session, hour, loads }, place) => ({
+            day,
+            session,
+            hour,
+            load: loads[joint],
+            store: stores[place] ?? 0,
+          })),
+        },
+      ]
+    }),
+  ) as unknown as Record<Joint, JointWeek>
+}
+
+function largestWeek(daily: readonly number[]): number {
+  return Math.max(0, rollingWeek(daily).max)
+}

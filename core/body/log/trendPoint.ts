@@ -1,0 +1,43 @@
+import { estimatedOneRep } from '../../plan/estimate'
+import type { LoggedSet } from './loggedSet'
+
+/** One exposure of an exercise as a trend sees it. */
+export interface TrendPoint {
+  /** Weeks from any fixed day. */
+  readonly week: number
+  /** RIR-adjusted one-rep estimate, kg. */
+  readonly value: number
+  readonly repsToFailure: number
+}
+
+/** A set further from failure says too little about strength. */
+const MOST_RIR = 4
+/** What to count with where nobody reported reps in reserve. */
+const ASSUMED_RIR = 2
+
+/**
+ * The trend value of one exposure: the estimate from the first working set at the day's heaviest load.
+ *
+ * Shape:  all sets of one exercise on one day, in the order done.
+ * Edge:   undefined where no such set has a load, reps up to 20 to failure and RIR up to 4.
+ * Source: docs/methods.md#one-rep-maximum.
+ */
+export function trendValue(sets: readonly LoggedSet[]): Omit<TrendPoint, 'week'> | undefined {
+  const usable = sets.filter(
+    ({ role, stage, loadKg, reps, rir, isRirOpen }) =>
+      role === 'working' &&
+      stage === 1 &&
+      !isRirOpen &&
+      loadKg !== null &&
+      loadKg > 0 &&
+      reps !== null &&
+      reps > 0 &&
+      (rir ?? ASSUMED_RIR) <= MOST_RIR,
+  )
+  const heaviest = Math.max(...usable.map(({ loadKg }) => loadKg ?? 0))
+  const first = usable.find(({ loadKg }) => loadKg === heaviest)
+  if (!first || first.loadKg === null || first.reps === null) return undefined
+  const rir = first.rir ?? ASSUMED_RIR
+  const estimate = estimatedOneRep(first.loadKg, first.reps, rir)
+  return estimate && { value: estimate.load, repsToFailure: first.reps + rir }
+}

@@ -1,0 +1,384 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { applyEdits, type PlanDocument } from '../../plan/block'
+import { checkInput } from '../../judge/checks'
+import { rotationLedger } from '../../count/ledger'
+import { type ClientFacts, contextWith, STEADY_MIDDLE } from '../../plan/method'
+import { concernWords, missWords, proofWords, purchaseWords } from '../../words'
+import { planArbitrary } from '../../testing/arbitraries'
+import { idsInARow } from '../../testing/notation'
+import { planIn, written } from '../../testing/shorthandPlans'
+import {
+  allocationConcerns,
+  allocationEdits,
+  allocationProblem,
+  greedyStart,
+  type LinearSolver,
+  propose,
+  relaxedQuestion,
+  scenarios,
+  scorer,
+} from '.'
+
+const client = (more: Partial<ClientFacts> = {}) =>
+  contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48, ...more })
+const push = written(
+  'push',
+  'bench_press_dumbbell 3 x 8, rir 2',
+  'lateral_raise_dumbbell 3 x 12, rir 2',
+  'pushdown_rope 2 x 12, rir 2',
+)
+const pull = written(
+  'pull',
+  'pulldown_neutral 3 x 10, rir 2',
+  'machine_row 3 x 10, rir 2',
+  'cable_curl 2 x 12, rir 2',
+)
+const arms = written(
+  'arms',
+  'superset: cable_curl 3 x 12, rir 2 & pushdown_rope 3 x 12, rir 2',
+  'hammer_curl 2 x 12, rir 2',
+)
+const limited = (plan: PlanDocument, minutes: number): PlanDocument => ({
+  ...plan,
+  rotation: {
+    ...plan.rotation,
+    days: plan.rotation.days.map(day =>
+      day.role === 'rest' ? day : { ...day, minuteLimit: minutes },
+    ),
+  },
+})
+const rest = written('rest')
+const plan = limited(
+  planIn(7, push, { ...rest, sessions: [] }, pull, { ...rest, sessions: [] }, arms),
+  70,
+)
+const QUICK = { moves: 600 } as const
+
+function after(
+  of: PlanDocument,
+  edits: readonly Parameters<typeof applyEdits>[1][number][],
+): PlanDocument {
+  const edited = applyEdits(of, edits, idsInARow())
+  if (!edited.ok) throw new Error(JSON.stringify(edited.error))
+  return edited.value
+}
+
+describe('a proposal is what the board shows after it', () => {
+  test('sets, minutes, recovery and joints of any vector of sets are those of the edited plan', () => {
+    const context = client()
+    const problem = allocationProblem({ plan, context })
+    fc.assert(
+      fc.property(
+        fc.array(fc.nat(), { minLength: problem.cells.length, maxLength: problem.cells.length }),
+        dice => {
+          const state = scorer(problem)
+          problem.cells.forEach(({ at, values }) =>
+            state.set(at, values[(dice[at] ?? 0) % values.length] ?? 0),
+          )
+          const edited = after(
+            plan,
+            allocationEdits(problem, Array.from(state.sets)).map(({ edit }) => edit),
+          )
+          const input = checkInput(edited, context)
+          const again = allocationProblem({ plan: edited, context })
+          const fresh = scorer(again)
+          for (const { at, now } of again.cells) fresh.set(at, now)
+          const wanted = (of: typeof state) =>
+            of
+              .scored()
+              .misses.map(({ kind, group, amount, day }) =>
+                [kind, group, day, amount.toFixed(6)].join(' '),
+              )
+              .sort()
+          expect(state.seconds()).toBeCloseTo(
+            input.sessions.reduce((sum, { time }) => sum + time.seconds, 0),
+            6,
+          )
+          // What is wanted may differ only by muscles that nothing is open for any more.
+          expect(wanted(fresh).filter(miss => miss.startsWith('readiness'))).toEqual(
+            wanted(state).filter(miss => miss.startsWith('readiness')),
+          )
+          expect(fresh.stimulus()).toBeCloseTo(state.stimulus(), 6)
+        },
+      ),
+      { numRuns: 12 },
+    )
+  })
+  test('each group gets just what the ledger counts after the edits', () => {
+    const context = client()
+    const { proposals } = propose({ plan, context }, QUICK)
+    const problem = allocationProblem({ plan, context })
+    for (const { changes } of proposals) {
+      const ledger = rotationLedger(
+        after(
+          plan,
+          changes.map(({ edit }) => edit),
+        ).rotation,
+        context,
+      )
+      const sums = problem.groups.map((group, g) => {
+        const open = problem.cells.reduce((sum, cell) => {
+          const change = changes.find(({ cell: { slot } }) => slot.id === cell.slot.id)
+          return sum + (cell.worth[change ? change.sets : cell.now]?.counted[g] ?? 0)
+        }, 0)
+        return [
+          group,
+          problem.places.reduce((sum, { base }) => sum + (base.counted[g] ?? 0), open) +
+            (problem.beside[g] ?? 0),
+        ] as const
+      })
+      for (const [group, sets] of sums)
+        expect(ledger.groups[group].week.counted.value).toBeCloseTo(sets, 9)
+    }
+  })
+})
+
+describe('three proposals', () => {
+  const context = client()
+  const { proposals, now } = propose({ plan, context }, { moves: 3000 })
+  /** What changes, exercises that come or go before sets. */
+  const changed = (proposal: (typeof proposals)[number] | undefined) =>
+    proposal?.changes.reduce(
+      (sum, { cell, sets }) =>
+        sum + 2 * Math.abs(sets - cell.now) + 8 * Number((sets === 0) !== (cell.now === 0)),
+      0,
+    ) ?? 0
+  const [best, fewest, shortest] = proposals
+  test('they meet the wants better than the plan does and differ in kind', () => {
+    for (const { points } of proposals) expect(points).toBeLessThan(now.points)
+    expect(best?.stimulus).toBeGreaterThanOrEqual(
+      Math.max(fewest?.stimulus ?? 0, shortest?.stimulus ?? 0) - 1,
+    )
+    expect(changed(fewest)).toBeLessThanOrEqual(Math.min(changed(best), changed(shortest)) + 8)
+    expect(shortest?.minutes).toBeLessThanOrEqual(
+      Math.min(best?.minutes ?? 0, fewest?.minutes ?? 0) + 1,
+    )
+  })
+  test('limits hold and compounds stay', () => {
+    for (const { changes } of proposals) {
+      const edited = after(
+        plan,
+        changes.map(({ edit }) => edit),
+      )
+      for (const { day, time } of checkInput(edited, context).sessions)
+        expect(time.seconds).toBeLessThanOrEqual(
+          (edited.rotation.days[day]?.minuteLimit ?? 0) * 60 + 1e-6,
+        )
+      expect(
+        changes.every(
+          ({ cell }) =>
+            !['bench_press_dumbbell', 'pulldown_neutral', 'machine_row'].includes(
+              cell.slot.exercise,
+            ),
+        ),
+      ).toBe(true)
+    }
+  })
+  test('none is worse than a greedy placement', () => {
+    const { points } = greedyStart(allocationProblem({ plan, context }))
+    for (const proposal of proposals)
+      expect(proposal.points).toBeLessThanOrEqual(points + 0.25 + 1e-6)
+  })
+  test('the same question has the same answer', () =>
+    expect(propose({ plan, context }, QUICK)).toEqual(propose({ plan, context }, QUICK)))
+  test('held exercises, exercises to keep and those to avoid are left alone', () => {
+    const curl = plan.rotation.days[2]?.sessions[0]?.groupings[2]?.slots[0]
+    const held = curl ? after(plan, [{ kind: 'hold', slots: [curl.id], isHeld: true }]) : plan
+    const problem = allocationProblem({
+      plan: held,
+      context: client({ keep: ['hammer_curl'], avoid: ['preacher_curl_bar'] }),
+    })
+    const open = problem.cells.map(({ slot }) => slot.id)
+    expect(open).not.toContain(curl?.id)
+    expect(
+      problem.cells.some(
+        ({ slot }) => slot.exercise === 'hammer_curl' && !slot.id.startsWith('new'),
+      ),
+    ).toBe(false)
+    expect(
+      problem.cells.some(({ slot, isNew }) => isNew && slot.exercise === 'preacher_curl_bar'),
+    ).toBe(false)
+  })
+  test('a joint that must stop gets nothing new that touches it', () => {
+    const sore = client({ pain: { elbow_extensor_side: 'stop' } })
+    for (const { changes } of propose({ plan, context: sore }, QUICK).proposals) {
+      for (const { cell } of changes.filter(change => change.cell.isNew))
+        expect(
+          sore.catalogue.get(cell.slot.exercise)?.intents[0].jointStress.elbow_extensor_side,
+        ).toBe(0)
+    }
+  })
+})
+
+describe('what gives', () => {
+  const over = limited(planIn(7, push, { ...rest, sessions: [] }, pull), 38)
+  test('a week that asks too much gets the honest list, what binds, and what more would buy', () => {
+    const { proposals } = propose({ plan: over, context: client() }, { moves: 3000 })
+    const [best] = proposals
+    expect(best?.misses.map(missWords).join(' ')).toMatch(/under the floor|below target/)
+    expect(best?.limits.some(({ kind }) => kind === 'minutes')).toBe(true)
+    expect(best?.purchases.map(purchaseWords).join(' ')).toMatch(/10 more minutes on day \d/)
+  })
+  test.each([
+    ['no session at all', planIn(7), client(), /no session yet/],
+    [
+      'nothing that fits',
+      limited(planIn(7, pull), 60),
+      client({ equipment: ['wrist_roller'] }),
+      /no exercise fits/,
+    ],
+    [
+      'a floor over its ceiling',
+      plan,
+      client({ bands: { triceps: { floor: 20, target: 10, ceiling: 8 } } }),
+      /floor lies above/,
+    ],
+    [
+      'what stands fixed takes more than there is',
+      limited(planIn(7, push), 12),
+      client(),
+      /minutes of day 1/,
+    ],
+  ])('%s is told with the way out', (_, asked, context, words) => {
+    const { concerns, proposals } = propose({ plan: asked, context }, QUICK)
+    expect(concerns.map(concernWords).join(' ')).toMatch(words)
+    expect(proposals).toHaveLength(3)
+  })
+  test('floors above ceilings never make it impossible', () => {
+    const problem = allocationProblem({
+      plan,
+      context: client({ bands: { biceps: { floor: 30, target: 20, ceiling: 10 } } }),
+    })
+    expect(allocationConcerns(problem).map(({ kind }) => kind)).toContain('band_inverted')
+  })
+})
+
+describe('the solver behind its port', () => {
+  const answering =
+    (answer: Partial<ReturnType<LinearSolver>>): LinearSolver =>
+    () => ({ status: 'optimal', bound: 0, values: null, ...answer })
+  test.each([
+    ['a proof', answering({ bound: 1e6 }), 'proven'],
+    ['a bound that leaves room', answering({ bound: -1000, status: 'stopped' }), 'stopped'],
+    ['no answer', answering({ status: 'failed', bound: null }), 'failed'],
+  ] as const)('%s', (_, solver, expected) => {
+    const easy = limited(
+      planIn(7, push, { ...rest, sessions: [] }, pull, { ...rest, sessions: [] }, arms),
+      200,
+    )
+    const proposals = propose(
+      { plan: expected === 'stopped' ? limited(planIn(7, push), 30) : easy, context: client() },
+      { solver, ...QUICK },
+    )
+    expect(proposals.solver).toBe(expected)
+    expect(proofWords(proposals, 4)).not.toBe('')
+  })
+  test('the model names every cell and is text that a solver reads', () => {
+    const problem = allocationProblem({ plan, context: client() })
+    const { text } = relaxedQuestion(problem)
+    for (const { at } of problem.cells) expect(text).toContain(` y${at} `)
+    expect(text).toMatch(
+      /^Minimize\n v: [\s\S]*Subject To\n[\s\S]*Bounds\n[\s\S]*Generals\n[\s\S]*Binaries\n[\s\S]*End$/,
+    )
+    expect(text).not.toMatch(/NaN|Infinity|undefined/)
+  })
+  test('it can be stopped between two moves', () => {
+    let heard = 0
+    const { proposals } = propose({ plan, context: client() }, { onProgress: () => ++heard > 3 })
+    expect(proposals).toHaveLength(3)
+  })
+})
+
+test('other terms are compared, and the day that costs least is the one given up', () => {
+  const rows = scenarios(plan, client(), { moves: 400 })
+  expect(rows.map(({ kind }) => kind)).toEqual([
+    'as_is',
+    'shorter',
+    'day_less',
+    'no_arm_day',
+    'finishers',
+  ])
+  expect(rows.find(({ kind }) => kind === 'no_arm_day')).toMatchObject({ day: 4, trainingDays: 2 })
+  expect(rows[1]?.minutes).toBeLessThanOrEqual((rows[0]?.minutes ?? 0) + 20)
+})
+
+test('without an arm day finishers are tried on the days there are, with short rests', () => {
+  const bare = limited(planIn(7, push, { ...rest, sessions: [] }, pull), 45)
+  expect(
+    scenarios(bare, client(), { moves: 200 }).find(({ kind }) => kind === 'finishers'),
+  ).toMatchObject({ day: null, trainingDays: 2 })
+  const { cells } = allocationProblem({ plan: bare, context: client(), newAs: 'finisher' })
+  for (const { grouping } of cells.filter(({ isNew }) => isNew))
+    expect(grouping).toMatchObject({
+      placement: 'finisher',
+      slots: [{ scheme: { runs: [{ restAfter: { seconds: 45 } }] } }],
+    })
+})
+
+describe('what may move', () => {
+  const cellsOf = (scope: 'arms' | 'chosen' | 'all', chosen: readonly ('chest' | 'lats')[] = []) =>
+    allocationProblem({ plan, context: client(), scope, chosen }).cells
+  const standing = (cells: ReturnType<typeof cellsOf>) =>
+    cells.filter(({ isNew }) => !isNew).map(({ slot }) => slot.exercise)
+  test.each([
+    [
+      'arms',
+      [],
+      ['pushdown_rope', 'cable_curl', 'hammer_curl'],
+      ['bench_press_dumbbell', 'lateral_raise_dumbbell', 'pulldown_neutral'],
+    ],
+    [
+      'chosen',
+      ['chest'],
+      ['pushdown_rope', 'bench_press_dumbbell'],
+      ['lateral_raise_dumbbell', 'pulldown_neutral'],
+    ],
+    ['chosen', ['lats'], ['cable_curl', 'pulldown_neutral'], ['bench_press_dumbbell']],
+    [
+      'all',
+      [],
+      ['bench_press_dumbbell', 'lateral_raise_dumbbell', 'pulldown_neutral', 'cable_curl'],
+      [],
+    ],
+  ] as const)('%s %j', (scope, chosen, open, still) => {
+    const there = standing(cellsOf(scope, chosen))
+    expect(there).toEqual(expect.arrayContaining([...open]))
+    for (const exercise of still) expect(there).not.toContain(exercise)
+  })
+  test('new exercises come for what may move, compounds too where their muscle was chosen', () => {
+    expect(cellsOf('chosen', ['chest']).some(({ isNew, main }) => isNew && main === 'chest')).toBe(
+      true,
+    )
+    expect(
+      cellsOf('arms').every(
+        ({ isNew, main }) =>
+          !isNew || ['biceps', 'elbow_flexors_other', 'triceps', 'forearms'].includes(main),
+      ),
+    ).toBe(true)
+  })
+  test('a chosen muscle that was below its band gets sets', () => {
+    const {
+      proposals: [best],
+    } = propose({ plan, context: client(), scope: 'chosen', chosen: ['chest'] }, { moves: 3000 })
+    expect(best?.changes.some(({ cell: { main } }) => main === 'chest')).toBe(true)
+  })
+})
+
+test('whatever the plan, proposals never break it and never cost more points than leaving the open sets out', () => {
+  const context = client({ equipment: ['dumbbell', 'bench', 'cable'] })
+  fc.assert(
+    fc.property(planArbitrary, any => {
+      const { proposals } = propose({ plan: any, context }, { moves: 60 })
+      for (const { changes } of proposals)
+        expect(
+          applyEdits(
+            any,
+            changes.map(({ edit }) => edit),
+            idsInARow(),
+          ),
+        ).toMatchObject({ ok: true })
+    }),
+    { numRuns: 3 },
+  )
+})

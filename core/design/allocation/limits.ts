@@ -1,0 +1,129 @@
+import { JOINTS } from '../../plan/catalogue'
+import { jointCeiling } from '../../body/joints'
+import type { Cell, Problem } from './problem'
+import type { AllocationState } from './state'
+
+/** More exercises than this in one session are not proposed. */
+export const MOST_EXERCISES = 8
+const SLACK = 1e-6
+/** A limit binds from here on: less than a set's room is left. */
+const TIGHT = { seconds: 150, session: 0.93, week: 0.95 } as const
+
+/** A hard limit and how much of it is used. Minutes, or points of a joint. */
+export interface LimitUse {
+  readonly kind: 'minutes' | 'joint' | 'joint_week'
+  readonly day: number | null
+  readonly of: string
+  readonly used: number
+  readonly limit: number
+  /** More is used than the limit allows: what stands fixed does so already. */ readonly isLifted: boolean
+}
+
+/** Limits loosened to see what that would buy: minutes by day, points of every joint. */
+export interface Loosened {
+  readonly minutes?: Readonly<Record<number, number>>
+  readonly joints?: number
+}
+
+/** Hard limits, lifted to what stands fixed; the state must have no open sets yet. */
+export function limitsOf(
+  { places, cells, context, plan }: Problem,
+  state: AllocationState,
+  loosened: Loosened,
+) {
+  const { sums } = state
+  const length = plan.rotation.days.length
+
+  function largestWeek(joint: number): number {
+    let most = 0
+    for (let start = 0; start < length; start++) {
+      let week = 0
+      for (const [at, { day }] of places.entries()) {
+        // A rotation shorter than a week comes round again within seven days.
+        for (let ahead = (((day - start) % length) + length) % length; ahead < 7; ahead += length)
+          week += sums[at]?.joints[joint] ?? 0
+      }
+      most = Math.max(most, week)
+    }
+    return most
+  }
+  const minutes = plan.rotation.days.map(({ minuteLimit }, at) => ({
+    own: (minuteLimit ?? Infinity) * 60,
+    lifted: Math.max(
+      (minuteLimit ?? Infinity) * 60 + (loosened.minutes?.[at] ?? 0) * 60,
+      state.secondsOnDay(at),
+    ),
+  }))
+  const joints = JOINTS.map((joint, j) => {
+    const own = jointCeiling(joint, context)
+    return {
+      joint,
+      own,
+      session: sums.map(sum => Math.max(own.session + (loosened.joints ?? 0), sum.joints[j] ?? 0)),
+      week: Math.max(own.week + (loosened.joints ?? 0), largestWeek(j)),
+    }
+  })
+  const exercises = state.exercises.map(count => Math.max(MOST_EXERCISES, count))
+
+  /** Whether the limits of one cell's session and day hold. */
+  function fits(at: number): boolean {
+    const { place } = cells[at] as Cell
+    const day = places[place]?.day ?? 0
+    if (state.secondsOnDay(day) > (minutes[day]?.lifted ?? Infinity) + SLACK) return false
+    if ((state.exercises[place] ?? 0) > (exercises[place] ?? 0)) return false
+    return joints.every(({ session, week }, j) => {
+      const load = sums[place]?.joints[j] ?? 0
+      return load <= (session[place] ?? 0) + SLACK && (load === 0 || largestWeek(j) <= week + SLACK)
+    })
+  }
+
+  /** Limits that leave less than one set's room, or none. */
+  function tight(): readonly LimitUse[] {
+    const ofDays = minutes.flatMap(({ own }, day): LimitUse[] => {
+      const used = state.secondsOnDay(day)
+      return used > own - TIGHT.seconds
+        ? [
+            {
+              kind: 'minutes',
+              day,
+              of: '',
+              used: used / 60,
+              limit: own / 60,
+              isLifted: used > own + SLACK,
+            },
+          ]
+        : []
+    })
+    const ofJoints = joints.flatMap(({ joint, own }, j): LimitUse[] => [
+      ...sums.flatMap((sum, at): LimitUse[] => {
+        const used = sum.joints[j] ?? 0
+        return used > own.session * TIGHT.session
+          ? [
+              {
+                kind: 'joint',
+                day: places[at]?.day ?? 0,
+                of: joint,
+                used,
+                limit: own.session,
+                isLifted: used > own.session + SLACK,
+              },
+            ]
+          : []
+      }),
+      ...(largestWeek(j) > own.week * TIGHT.week
+        ? [
+            {
+              kind: 'joint_week' as const,
+              day: null,
+              of: joint,
+              used: largestWeek(j),
+              limit: own.week,
+              isLifted: largestWeek(j) > own.week + SLACK,
+            },
+          ]
+        : []),
+    ])
+    return [...ofDays, ...ofJoints]
+  }
+  return { fits, tight }
+}

@@ -1,0 +1,407 @@
+import { daysBetween, type PlainDate, remembered } from '../../base'
+import {
+  type Alternation,
+  type BlockEvent,
+  type BlockException,
+  type BlockPlan,
+  findSlot,
+  passDates,
+  type PlanDocument,
+  sessionOn,
+} from '../../plan/block'
+import { rotationLedger } from '../../count/ledger'
+import type { PlanContext } from '../../plan/method'
+import { dayName, type DayRole, type Rotation, type RotationDay } from '../../plan/rotation'
+import { orderedText, plannedSets } from '../../plan/scheme'
+import type { Session } from '../../plan/session'
+import { groupWeeks, shortSession } from '../short'
+import { type PassTerms, sessionInPass } from './passContent'
+import { effortRamp, LEAST_RIR } from './ramp'
+import { type PassSets, setsOverBlock, withChangedSets } from './setsOverBlock'
+
+const WEEK = 7
+
+/** A session of a block with its date, as it will be done. */
+export interface BlockSession {
+  readonly pass: number
+  readonly day: number
+  readonly place: number
+  readonly on: PlainDate
+  readonly role: DayRole
+  readonly name: string
+  readonly minuteLimit?: number
+  readonly content: Session
+  /** An event takes the day: nothing is done. */
+  readonly isSkipped: boolean
+  readonly isMoved: boolean
+  readonly event?: BlockEvent
+  /** Set once the client has it: what was prescribed stays whatever the plan becomes. */
+  readonly sent?: SentMark
+}
+
+export interface SentMark {
+  readonly isDone: boolean
+  readonly isOpened: boolean
+  readonly setsDone: number
+  /** The plan would have it otherwise by now. */ readonly isEdited: boolean
+}
+
+/** A session the client has been sent, as it was prescribed. */
+export interface SentSession extends Omit<SentMark, 'isEdited'> {
+  readonly pass: number
+  readonly day: number
+  readonly place: number
+  readonly on: PlainDate
+  readonly name: string
+  readonly content: Session
+}
+
+/** One going through the rotation. */
+export interface BlockPass {
+  readonly at: number
+  readonly from: PlainDate
+  readonly to: PlainDate
+  readonly isDeload: boolean
+  /** Place among the working passes, from 1; null for a deload. */
+  readonly working: number | null
+  /** Reps in reserve of the first working set; null where the rotation's own are left alone. */
+  readonly rir: { readonly compound: number; readonly isolation: number } | null
+  /** Which of two exercises that take turns; null where none do. */
+  readonly choice: 'A' | 'B' | 'both' | null
+  readonly rotation: Rotation
+  readonly sessions: readonly BlockSession[]
+  readonly notPlaced: PassSets['notPlaced']
+  readonly exceptions: readonly BlockException[]
+}
+
+export interface ExpandedBlock {
+  readonly passes: readonly BlockPass[]
+  readonly from: PlainDate
+  readonly to: PlainDate
+}
+
+function choiceOf(
+  { by }: Alternation,
+  pass: { readonly working: number; readonly workingPasses: number; readonly week: number },
+): 'A' | 'B' {
+  switch (by) {
+    case 'exposure':
+      return pass.working % 2 === 0 ? 'A' : 'B'
+    case 'week':
+      return pass.week % 2 === 0 ? 'A' : 'B'
+    case 'half':
+      return pass.working < Math.ceil(pass.workingPasses / 2) ? 'A' : 'B'
+  }
+}
+
+interface Course {
+  readonly plan: PlanDocument
+  readonly block: BlockPlan
+  readonly context: PlanContext
+  readonly dates: readonly (readonly PlainDate[])[]
+  readonly deloads: ReadonlySet<number>
+  readonly sets: readonly PassSets[]
+  readonly rir: {
+    readonly compound: readonly number[]
+    readonly isolation: readonly number[]
+  } | null
+  readonly workingPasses: number
+  readonly rungs: readonly number[]
+  readonly weeks: () => ReturnType<typeof groupWeeks>
+}
+
+const MOST_DAYS = 200
+const NOTHING = {}
+const daysLike = remembered((_day: RotationDay, _: object) => new Set<RotationDay>())
+
+/** A day with its sessions, the same object for the same sessions, so that what was counted of one holds for its like. */
+function dayWith(day: RotationDay, sessions: readonly Session[]): RotationDay {
+  const like = daysLike(day, NOTHING)
+  const isLike = (other: RotationDay) =>
+    other.sessions.length === sessions.length &&
+    other.sessions.every((session, at) => session === sessions[at])
+  if (isLike(day)) return day
+  for (const other of like) if (isLike(other)) return other
+  if (like.size > MOST_DAYS) like.clear()
+  const made = { ...day, sessions }
+  like.add(made)
+  return made
+}
+
+/** The step of the ramp each pass stands on, from 0: it begins anew after a deload. */
+function rungsOf(passes: number, deloads: ReadonlySet<number>): readonly number[] {
+  let rung = 0
+  return Array.from({ length: passes }, (_, at) => {
+    if (deloads.has(at)) rung = 0
+    return deloads.has(at) ? 0 : rung++
+  })
+}
+
+function courseOf(plan: PlanDocument, context: PlanContext): Course {
+  const { block = {} } = plan
+  const deloads = new Set((block.deloads ?? []).filter(pass => pass < plan.passes))
+  const workingPasses = plan.passes - deloads.size
+  const { effort } = block
+  const rungs = rungsOf(plan.passes, deloads)
+  const steps = Math.max(...rungs) + 1
+  const ledger = rotationLedger(plan.rotation, context)
+  return {
+    plan,
+    block,
+    context,
+    deloads,
+    workingPasses,
+    rungs,
+    dates: passDates(plan),
+    weeks: () => groupWeeks(ledger),
+    sets: setsOverBlock(plan, context, steps, block.ramps ?? {}, ledger),
+    rir: effort
+      ? {
+          compound: effortRamp(effort.compound, steps, LEAST_RIR.compound),
+          isolation: effortRamp(effort.isolation, steps, LEAST_RIR.isolation),
+        }
+      : null,
+  }
+}
+
+/** Sets of a pass with what the coach wants otherwise in it. */
+function setsIn(
+  { plan, context, sets }: Course,
+  rung: number,
+  exceptions: readonly BlockException[],
+): PassSets['of'] {
+  return exceptions.reduce(
+    (held, exception) =>
+      exception.kind === 'sets'
+        ? withChangedSets(plan, context, held, exception.group, exception.change)
+        : held,
+    sets[rung]?.of ?? new Map(),
+  )
+}
+
+interface Turn {
+  readonly at: number
+  readonly working: number
+  readonly rung: number
+  readonly exceptions: readonly BlockException[]
+}
+
+/** Which of two exercises it is; an exception turns it round. */
+function turnChoice({ plan, workingPasses }: Course, { working, exceptions }: Turn) {
+  const isFlipped = exceptions.some(({ kind }) => kind === 'choice')
+  return (alternation: Alternation, on: PlainDate): 'A' | 'B' => {
+    const choice = choiceOf(alternation, {
+      working: Math.min(working, workingPasses - 1),
+      workingPasses,
+      week: Math.floor(daysBetween(plan.startsOn, on) / WEEK),
+    })
+    return (choice === 'B') === isFlipped ? 'A' : 'B'
+  }
+}
+
+const nameFor = (session: Session, day: RotationDay | undefined) =>
+  session.name ?? (day ? dayName(day) : '')
+const isDropped = ({ exceptions }: Turn, day: number, place: number) =>
+  exceptions.some(
+    exception => exception.kind === 'dropped' && exception.day === day && exception.place === place,
+  )
+
+/** The session of one day and place in one pass, with its date and what an event makes of it. */
+function datedSession(
+  course: Course,
+  turn: Turn,
+  {
+    d,
+    place,
+    session,
+    terms,
+  }: {
+    readonly d: number
+    readonly place: number
+    readonly session: Session
+    readonly terms: (on: PlainDate, isLight: boolean) => PassTerms
+  },
+): BlockSession {
+  const { plan, block, context, dates } = course
+  const day = plan.rotation.days[d]
+  const planned = dates[turn.at]?.[d] ?? plan.startsOn
+  const moved = turn.exceptions.find(
+    exception => exception.kind === 'moved' && exception.day === d && exception.place === place,
+  )
+  const on = moved?.kind === 'moved' ? moved.on : planned
+  const event = block.events?.find(
+    ({ from, to, effect }) => effect !== 'shift' && from <= on && on <= to,
+  )
+  const minutes = event?.effect === 'short' ? event.minutes : undefined
+  const limit = minutes ?? day?.minuteLimit
+  const usual = sessionInPass(session, terms(on, event?.effect === 'light'), context)
+  const content =
+    minutes === undefined
+      ? usual
+      : shortSession({
+          session: usual,
+          minutes,
+          context,
+          weeks: course.weeks(),
+          lengthDays: plan.rotation.days.length,
+        }).session
+  // What was said for a date comes before what the block makes of it.
+  const oneOff = sessionOn(plan, session, planned)
+  return {
+    pass: turn.at,
+    day: d,
+    place,
+    on,
+    role: day?.role ?? 'open',
+    name: nameFor(session, day),
+    isSkipped: event?.effect === 'skip' || isDropped(turn, d, place),
+    isMoved: moved !== undefined,
+    content: oneOff === session ? content : oneOff,
+    ...(limit !== undefined && { minuteLimit: limit }),
+    ...(event && { event }),
+  }
+}
+
+function passOf(course: Course, at: number, working: number): BlockPass {
+  const { plan, block, deloads, dates, sets, rir } = course
+  const rung = course.rungs[at] ?? 0
+  const isDeload = deloads.has(at)
+  const turn: Turn = {
+    at,
+    working,
+    rung,
+    exceptions: (block.exceptions ?? []).filter(({ pass }) => pass === at),
+  }
+  const choiceFor = turnChoice(course, turn)
+  const rirShift = turn.exceptions.reduce(
+    (sum, exception) => sum + (exception.kind === 'rir' ? exception.change : 0),
+    0,
+  )
+  const setsHere = setsIn(course, rung, turn.exceptions)
+  const effort =
+    rir && !isDeload
+      ? { compound: rir.compound[rung] ?? 0, isolation: rir.isolation[rung] ?? 0 }
+      : null
+  const wave = block.repWave ?? []
+  const terms = (on: PlainDate, isLight: boolean): PassTerms => ({
+    setsOf: slot => setsHere.get(slot.id) ?? plannedSets(slot.scheme),
+    rir: effort,
+    rirShift,
+    isDeload: isDeload || isLight,
+    repShift: isDeload ? 0 : (wave[rung % Math.max(1, wave.length)] ?? 0),
+    otherOf: slot =>
+      block.alternations?.find(
+        alternation => alternation.slot === slot.id && choiceFor(alternation, on) === 'B',
+      ),
+  })
+  const sessions = plan.rotation.days.flatMap((day, d) =>
+    day.sessions.map((session, place) => datedSession(course, turn, { d, place, session, terms })),
+  )
+  const first = dates[at]?.[0] ?? plan.startsOn
+  const [choice, ...others] = new Set(
+    (block.alternations ?? []).map(alternation =>
+      choiceFor(alternation, dates[at]?.[findSlot(plan, alternation.slot)?.day ?? 0] ?? first),
+    ),
+  )
+  return {
+    at,
+    from: first,
+    to: dates[at]?.at(-1) ?? first,
+    isDeload,
+    working: isDeload ? null : working + 1,
+    exceptions: turn.exceptions,
+    sessions,
+    rir: effort && {
+      compound: Math.max(LEAST_RIR.compound, effort.compound + rirShift),
+      isolation: Math.max(LEAST_RIR.isolation, effort.isolation + rirShift),
+    },
+    choice: others.length > 0 ? 'both' : (choice ?? null),
+    notPlaced: isDeload ? [] : (sets[rung]?.notPlaced ?? []),
+    rotation: {
+      ...plan.rotation,
+      days: plan.rotation.days.map((day, d) =>
+        dayWith(
+          day,
+          sessions
+            .filter(session => session.day === d && !session.isSkipped)
+            .map(({ content }) => content),
+        ),
+      ),
+    },
+  }
+}
+
+/**
+ * A plan laid out over its dates: every session of every pass as it will be done.
+ *
+ * Shape:   passes in order, each with its sessions in the order of the rotation; dates are calendar days, so no clock change moves one.
+ * Edge:    without anything said about the block every pass is the rotation as it stands.
+ * Source:  docs/methods.md#block.
+ */
+export const expandedBlock = remembered(
+  (plan: PlanDocument, context: PlanContext): ExpandedBlock => {
+    const course = courseOf(plan, context)
+    let working = 0
+    const passes = Array.from({ length: plan.passes }, (_, at) => {
+      const pass = passOf(course, at, working)
+      if (!pass.isDeload) working += 1
+      return pass
+    })
+    return { passes, from: plan.startsOn, to: passes.at(-1)?.to ?? plan.startsOn }
+  },
+)
+
+/** The block with what has been sent in place of what the plan would have; days of a pass that were not sent with it stay planned. */
+export const issuedBlock = remembered(
+  (expanded: ExpandedBlock, sent: readonly SentSession[]): ExpandedBlock => {
+    if (sent.length === 0) return expanded
+    const passes = expanded.passes.map((pass): BlockPass => {
+      const own = sent.filter(({ pass: of }) => of === pass.at)
+      if (own.length === 0) return pass
+      const sessions = pass.sessions.map((session): BlockSession => {
+        const issued = own.find(({ day, place }) => day === session.day && place === session.place)
+        if (!issued) return session
+        // What the plan leaves out by now is still on the client's sheet.
+        const isEdited =
+          session.isSkipped ||
+          issued.on !== session.on ||
+          orderedText(issued.content) !== orderedText(session.content)
+        return {
+          ...session,
+          on: issued.on,
+          content: isEdited ? issued.content : session.content,
+          isSkipped: false,
+          sent: {
+            isDone: issued.isDone,
+            isOpened: issued.isOpened,
+            setsDone: issued.setsDone,
+            isEdited,
+          },
+        }
+      })
+      const isWholly = sessions.every(
+        ({ sent: mark, isSkipped }) => mark !== undefined || isSkipped,
+      )
+      return {
+        ...pass,
+        ...(isWholly && {
+          notPlaced: [],
+          ...(sessions.some(({ sent: mark }) => mark?.isEdited) && { rir: null }),
+        }),
+        sessions,
+        rotation: {
+          ...pass.rotation,
+          days: pass.rotation.days.map((day, d) =>
+            dayWith(
+              day,
+              sessions
+                .filter(session => session.day === d && !session.isSkipped)
+                .map(({ content }) => content),
+            ),
+          ),
+        },
+      }
+    })
+    return { ...expanded, passes }
+  },
+)

@@ -1,0 +1,466 @@
+import { addDays, daysBetween, type PlainDate, remembered } from '../../base'
+import { directGroups, type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
+import {
+  jointCeiling,
+  type JointHistory,
+  jointLoads,
+  jointRamp,
+  type RampVerdict,
+} from '../../body/joints'
+import {
+  type CountedWork,
+  countedWorkOfDay,
+  type RotationLedger,
+  rotationLedger,
+} from '../../count/ledger'
+import { modeOf, type PlanContext } from '../../plan/method'
+import { sessionSeconds } from '../../plan/minutes'
+import {
+  type ExposureRole,
+  impulsesOf,
+  readinessPercent,
+  tauHours,
+  type ThreadState,
+  threadState,
+} from '../../body/recovery'
+import { plannedSets } from '../../plan/scheme'
+import { sessionSlots } from '../../plan/session'
+import type { BlockPass, BlockSession, ExpandedBlock } from './expand'
+import type { SetObstacle } from './setsOverBlock'
+
+const HOURS_PER_DAY = 24
+const SECOND_SESSION_HOURS = 6
+const WEEK = 7
+
+/** A muscle as it comes to one dated session. Units: percent. */
+export interface DatedArrival {
+  readonly group: Group
+  readonly pass: number
+  readonly on: PlainDate
+  readonly name: string
+  readonly readiness: number
+  readonly required: number
+  readonly role: ExposureRole
+  readonly thread: ThreadState
+}
+
+/** A joint over one pass. Units: points; the week is the largest 7 days in a row that begin in the pass. */
+export interface PassJoint {
+  readonly week: number
+  readonly session: number
+  readonly ramp: RampVerdict
+}
+
+export interface PassVerdict {
+  readonly pass: BlockPass
+  readonly ledger: RotationLedger
+  readonly sets: number
+  readonly minutes: number
+  readonly joints: Readonly<Record<Joint, PassJoint>>
+  /** The least ready arrival of what the coach builds up or keeps; null without one. */
+  readonly lowest: DatedArrival | null
+}
+
+export interface BlockVerdict {
+  readonly passes: readonly PassVerdict[]
+  readonly arrivals: Readonly<Record<Group, readonly DatedArrival[]>>
+  /** Counted sets in weeks of seven days from the block's first day. */
+  readonly weeks: readonly {
+    readonly from: PlainDate
+    readonly days: number
+    readonly sets: Readonly<Record<Group, { readonly direct: number; readonly indirect: number }>>
+    readonly joints: Readonly<Record<Joint, number>>
+  }[]
+}
+
+interface Held {
+  readonly session: BlockSession
+  /** From the block's first, from 0. */ readonly dayAt: number
+  readonly hour: number
+  readonly work: readonly CountedWork[]
+  readonly direct: ReadonlyMap<Group, number>
+  readonly impulses: ReadonlyMap<Group, number>
+  readonly joints: Readonly<Record<Joint, number>>
+}
+
+const workOf = remembered((content: BlockSession['content'], context: PlanContext) =>
+  countedWorkOfDay({ role: 'open', sessions: [content] }, context),
+)
+
+/** Direct sets of a session by group. */
+const directOf = remembered(
+  (work: readonly CountedWork[], _: PlanContext): ReadonlyMap<Group, number> => {
+    const sums = new Map<Group, number>()
+    for (const { credits, sets } of work)
+      for (const group of directGroups(credits))
+        sums.set(group, (sums.get(group) ?? 0) + sets.value)
+    return sums
+  },
+)
+
+/** Sessions that will be done, by date, with what they leave. */
+function heldSessions(
+  passes: readonly BlockPass[],
+  from: PlainDate,
+  context: PlanContext,
+): readonly Held[] {
+  return passes
+    .flatMap(({ sessions }) => sessions)
+    .filter(({ isSkipped }) => !isSkipped)
+    .map((session): Held => {
+      const work = workOf(session.content, context)
+      const dayAt = daysBetween(from, session.on)
+      return {
+        session,
+        dayAt,
+        hour: dayAt * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS,
+        work,
+        direct: directOf(work, context),
+        impulses: impulsesOf(work, context),
+        joints: jointLoads(work, context),
+      }
+    })
+    .sort((a, b) => a.hour - b.hour)
+}
+
+function leadHours(group: Group, held: readonly Held[], context: PlanContext): ReadonlySet<Held> {
+  if (modeOf(context, group) !== 'build') return new Set()
+  const byPass = new Map<number, Held>()
+  for (const one of held) {
+    const best = byPass.get(one.session.pass)
+    if ((one.direct.get(group) ?? 0) > (best?.direct.get(group) ?? 0))
+      byPass.set(one.session.pass, one)
+  }
+  return new Set(byPass.values())
+}
+
+/** Readiness of a group along the block's dates; the client comes fresh to the first session. */
+function arrivalsOf(
+  group: Group,
+  held: readonly Held[],
+  context: PlanContext,
+): readonly DatedArrival[] {
+  const tau = tauHours(group, context)
+  const leads = leadHours(group, held, context)
+  let [fatigue, hour] = [0, 0]
+  return held.flatMap((one): DatedArrival[] => {
+    const impulse = one.impulses.get(group) ?? 0
+    if (impulse <= 0) return []
+    fatigue *= Math.exp(-(one.hour - hour) / tau)
+    const role: ExposureRole = leads.has(one)
+      ? 'lead'
+      : (one.direct.get(group) ?? 0) > 0
+        ? 'other'
+        : 'indirect'
+    const readiness = readinessPercent(group, fatigue)
+    const required = context.method.recovery.required[role]
+    fatigue += impulse
+    hour = one.hour
+    return [
+      {
+        group,
+        pass: one.session.pass,
+        on: one.session.on,
+        name: one.session.name,
+        readiness,
+        required,
+        role,
+        thread: threadState(readiness, required),
+      },
+    ]
+  })
+}
+
+/** The arrival of each pass that is furthest under what is asked for, or nearest to it. */
+function lowestByPass(arrivals: readonly DatedArrival[]): ReadonlyMap<number, DatedArrival> {
+  const lowest = new Map<number, DatedArrival>()
+  for (const arrival of arrivals) {
+    const low = lowest.get(arrival.pass)
+    if (!low || arrival.readiness - arrival.required < low.readiness - low.required)
+      lowest.set(arrival.pass, arrival)
+  }
+  return lowest
+}
+
+/** Largest sum of 7 days in a row whose last day lies in each pass. */
+function largestWeeks(
+  joint: Joint,
+  passes: readonly BlockPass[],
+  held: readonly Held[],
+): readonly number[] {
+  const first = Math.min(0, ...held.map(({ dayAt }) => dayAt))
+  const daily = new Float64Array(Math.max(0, ...held.map(({ dayAt }) => dayAt - first + 1)))
+  for (const { dayAt, joints } of held)
+    daily[dayAt - first] = (daily[dayAt - first] ?? 0) + joints[joint]
+  const ending = daily.map((_, at) =>
+    daily.slice(Math.max(0, at - WEEK + 1), at + 1).reduce((sum, load) => sum + load, 0),
+  )
+  const most = passes.map(() => 0)
+  for (const { dayAt, session } of held)
+    most[session.pass] = Math.max(most[session.pass] ?? 0, ending[dayAt - first] ?? 0)
+  return most
+}
+
+type WeekSets = Record<Group, { direct: number; indirect: number }>
+
+function setsOf(held: readonly Held[]): WeekSets {
+  const sums = Object.fromEntries(
+    GROUPS.map(group => [group, { direct: 0, indirect: 0 }]),
+  ) as WeekSets
+  for (const { work } of held) {
+    for (const { credits, sets } of work) {
+      for (const group in credits) {
+        const credit = credits[group as Group] ?? 0
+        if (credit >= 1) sums[group as Group].direct += sets.value
+        else sums[group as Group].indirect += credit * sets.value
+      }
+    }
+  }
+  return sums
+}
+
+function weeksOf(from: PlainDate, to: PlainDate, held: readonly Held[]): BlockVerdict['weeks'] {
+  const days = daysBetween(from, to) + 1
+  return Array.from({ length: Math.ceil(days / WEEK) }, (_, week) => {
+    const own = held.filter(({ dayAt }) => Math.floor(dayAt / WEEK) === week)
+    return {
+      from: addDays(from, week * WEEK),
+      days: Math.min(WEEK, days - week * WEEK),
+      sets: setsOf(own),
+      joints: Object.fromEntries(
+        JOINTS.map(joint => [joint, own.reduce((total, { joints }) => total + joints[joint], 0)]),
+      ) as unknown as Record<Joint, number>,
+    }
+  })
+}
+
+/**
+ * A whole block judged before the client lifts anything: sets of every pass against the bands, readiness along the dates,
+ * joints from week to week, minutes.
+ *
+ * Shape:  passes in order; arrivals of each group by date.
+ * Units:  sets per 7 days, percent, points, minutes.
+ * Edge:   the first session finds the client fresh; a joint's ramp needs two passes before it.
+ * Source: docs/methods.md#block.
+ */
+export const blockVerdict = remembered(
+  (expanded: ExpandedBlock, context: PlanContext): BlockVerdict => {
+    const { passes, from, to } = expanded
+    const held = heldSessions(passes, from, context)
+    const arrivals = Object.fromEntries(
+      GROUPS.map(group => [group, arrivalsOf(group, held, context)]),
+    ) as unknown as Record<Group, readonly DatedArrival[]>
+    const history = new Map<Joint, JointHistory[]>(JOINTS.map(joint => [joint, []]))
+    const jointWeeks = new Map(JOINTS.map(joint => [joint, largestWeeks(joint, passes, held)]))
+    const lowest = lowestByPass(
+      GROUPS.filter(group => modeOf(context, group) !== 'maintain').flatMap(
+        group => arrivals[group],
+      ),
+    )
+    return {
+      arrivals,
+      weeks: weeksOf(from, to, held),
+      passes: passes.map((pass): PassVerdict => {
+        const own = pass.sessions.filter(({ isSkipped }) => !isSkipped)
+        const joints = Object.fromEntries(
+          JOINTS.map(joint => {
+            const week = jointWeeks.get(joint)?.[pass.at] ?? 0
+            const before = history.get(joint) ?? []
+            const ramp = jointRamp(week, before)
+            before.push({ load: week, isDeload: pass.isDeload, adherence: 1 })
+            return [
+              joint,
+              {
+                week,
+                session: Math.max(
+                  0,
+                  ...held
+                    .filter(({ session }) => session.pass === pass.at)
+                    .map(one => one.joints[joint]),
+                ),
+                ramp,
+              },
+            ]
+          }),
+        ) as unknown as Record<Joint, PassJoint>
+        return {
+          pass,
+          ledger: rotationLedger(pass.rotation, context),
+          joints,
+          sets: own.reduce(
+            (sum, { content }) =>
+              sum +
+              sessionSlots(content).reduce((part, { scheme }) => part + plannedSets(scheme), 0),
+            0,
+          ),
+          minutes: own.reduce((sum, { content }) => sum + sessionSeconds(content, context) / 60, 0),
+          lowest: lowest.get(pass.at) ?? null,
+        }
+      }),
+    }
+  },
+)
+
+/** What there is to look at in a block, worst first. */
+export type BlockConcern =
+  | {
+      readonly kind: 'over_ceiling'
+      readonly group: Group
+      readonly from: number
+      readonly to: number
+      readonly most: number
+    }
+  | {
+      readonly kind: 'not_placed'
+      readonly group: Group
+      readonly pass: number
+      readonly sets: number
+      readonly by: SetObstacle
+    }
+  | { readonly kind: 'readiness'; readonly arrival: DatedArrival }
+  | {
+      readonly kind: 'joint_week' | 'joint_session'
+      readonly joint: Joint
+      readonly pass: number
+      readonly load: number
+      readonly ceiling: number
+    }
+  | {
+      readonly kind: 'joint_ramp'
+      readonly joint: Joint
+      readonly pass: number
+      readonly ramp: number
+    }
+  | {
+      readonly kind: 'over_time'
+      readonly pass: number
+      readonly day: number
+      readonly minutes: number
+      readonly limit: number
+    }
+  | { readonly kind: 'no_deload'; readonly working: number; readonly after: number }
+
+const SPEAKS_FROM = 0.5
+const FRAYED = 10
+
+function ceilingConcerns({ passes }: BlockVerdict): readonly BlockConcern[] {
+  return GROUPS.flatMap((group): BlockConcern[] => {
+    const over = passes.filter(
+      ({ pass, ledger }) => !pass.isDeload && ledger.groups[group].outside >= SPEAKS_FROM,
+    )
+    const [first] = over
+    return first
+      ? [
+          {
+            kind: 'over_ceiling',
+            group,
+            from: first.pass.at,
+            to: over.at(-1)?.pass.at ?? first.pass.at,
+            most: Math.max(...over.map(({ ledger }) => ledger.groups[group].outside)),
+          },
+        ]
+      : []
+  })
+}
+
+function jointConcerns({ passes }: BlockVerdict, context: PlanContext): readonly BlockConcern[] {
+  return JOINTS.flatMap((joint): BlockConcern[] => {
+    const ceiling = jointCeiling(joint, context)
+    const week = passes.find(({ joints }) => joints[joint].week > ceiling.week + 1e-6)
+    const session = passes.find(({ joints }) => joints[joint].session > ceiling.session + 1e-6)
+    const steep = passes.find(
+      ({ joints }) =>
+        joints[joint].ramp.kind === 'steep' || joints[joint].ramp.kind === 'too_steep',
+    )
+    const ramp = steep?.joints[joint].ramp
+    return [
+      ...(week
+        ? [
+            {
+              kind: 'joint_week' as const,
+              joint,
+              pass: week.pass.at,
+              load: week.joints[joint].week,
+              ceiling: ceiling.week,
+            },
+          ]
+        : []),
+      ...(session
+        ? [
+            {
+              kind: 'joint_session' as const,
+              joint,
+              pass: session.pass.at,
+              load: session.joints[joint].session,
+              ceiling: ceiling.session,
+            },
+          ]
+        : []),
+      ...(steep && ramp && ramp.kind !== 'no_history'
+        ? [{ kind: 'joint_ramp' as const, joint, pass: steep.pass.at, ramp: ramp.ramp }]
+        : []),
+    ]
+  })
+}
+
+/** Working passes in a row that are usual before an easier one, in weeks. Source: docs/methods.md#block. */
+export function weeksBeforeDeload(context: PlanContext): number {
+  const sensitive = Object.values(context.client.joints ?? {}).filter(
+    setting => setting === 'sensitive',
+  ).length
+  return sensitive >= 3 ? 4 : context.method.progress.workingWeeks
+}
+
+/** Everything about a block that a coach would want to be told before it begins. */
+export function blockConcerns(
+  expanded: ExpandedBlock,
+  context: PlanContext,
+): readonly BlockConcern[] {
+  const verdict = blockVerdict(expanded, context)
+  const time = verdict.passes.flatMap(({ pass }) =>
+    pass.sessions.flatMap(({ content, minuteLimit, isSkipped, day }): BlockConcern[] => {
+      const minutes = sessionSeconds(content, context) / 60
+      return !isSkipped && minuteLimit !== undefined && minutes > minuteLimit + 1
+        ? [{ kind: 'over_time', pass: pass.at, day, minutes, limit: minuteLimit }]
+        : []
+    }),
+  )
+  const low = GROUPS.flatMap(group =>
+    verdict.arrivals[group].filter(
+      ({ readiness, required }) =>
+        modeOf(context, group) !== 'maintain' && required - readiness > FRAYED,
+    ),
+  )
+  const worst = low.reduce<DatedArrival | undefined>(
+    (one, other) =>
+      !one || other.required - other.readiness > one.required - one.readiness ? other : one,
+    undefined,
+  )
+  const lost = verdict.passes.flatMap(({ pass }) =>
+    pass.notPlaced.map((miss): BlockConcern => ({ kind: 'not_placed', pass: pass.at, ...miss })),
+  )
+  const deload =
+    (longestRun(verdict.passes) * (expanded.passes[0]?.rotation.days.length ?? WEEK)) / WEEK
+  const after = weeksBeforeDeload(context)
+  return [
+    ...jointConcerns(verdict, context),
+    ...(worst ? [{ kind: 'readiness' as const, arrival: worst }] : []),
+    ...ceilingConcerns(verdict),
+    ...time.slice(0, 1),
+    ...lost.slice(0, 1),
+    ...(context.method.deload.mode !== 'none' &&
+    context.method.deload.mode !== 'triggered' &&
+    deload > after + 1
+      ? [{ kind: 'no_deload' as const, working: Math.round(deload), after }]
+      : []),
+  ]
+}
+
+function longestRun(passes: readonly PassVerdict[]): number {
+  let [run, longest] = [0, 0]
+  for (const { pass } of passes) {
+    run = pass.isDeload ? 0 : run + 1
+    longest = Math.max(longest, run)
+  }
+  return longest
+}

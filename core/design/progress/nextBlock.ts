@@ -1,0 +1,73 @@
+import { isoWeekday, type PlainDate, type SlotId } from '../../base'
+import {
+  type Alternation,
+  copiedSession,
+  findSlot,
+  type PlanDocument,
+  withPart,
+} from '../../plan/block'
+import type { PlanContext } from '../../plan/method'
+import { type Session, sessionSlots, type Slot } from '../../plan/session'
+import { expandedBlock } from './expand'
+import { passesFor, usualBlock } from './usualBlock'
+
+export interface NextBlockTerms {
+  readonly title: string
+  readonly startsOn: PlainDate
+  readonly weeks: number
+  /** Which rotation it begins with. */ readonly from: 'first' | 'last'
+  readonly newId: () => string
+}
+
+/**
+ * The plan of the block after one: its rotation with new identities, ramps and effort as the client's method and new priorities have them.
+ *
+ * Edge: the coach's closing notes go along as what she took from the last block; exercises that take turns and load rules carry over; events, exceptions and what was said for single dates do not.
+ */
+export function nextBlock(
+  plan: PlanDocument,
+  context: PlanContext,
+  { title, startsOn, weeks, from, newId }: NextBlockTerms,
+): PlanDocument {
+  const working = expandedBlock(plan, context).passes.filter(({ isDeload }) => !isDeload)
+  const days = (from === 'last' ? working.at(-1)?.rotation.days : undefined) ?? plan.rotation.days
+  const { anchor } = plan.rotation
+  const copies = new Map<SlotId, Slot>()
+  const copied = (session: Session): Session => {
+    const copy = copiedSession(session, newId)
+    const after = sessionSlots(copy)
+    sessionSlots(session).forEach(({ id }, at) => after[at] && copies.set(id, after[at]))
+    return copy
+  }
+  const rotation = {
+    ...plan.rotation,
+    anchor:
+      anchor.kind === 'weekday'
+        ? { kind: 'weekday' as const, startsOn: isoWeekday(startsOn) }
+        : anchor,
+    days: days.map(day => ({ ...day, sessions: day.sessions.map(copied) })),
+  }
+  // Where the other of two exercises stands in the rotation now, the first is the other from here on.
+  const alternations = (plan.block?.alternations ?? []).flatMap((alternation): Alternation[] => {
+    const [before, after] = [findSlot(plan, alternation.slot)?.slot, copies.get(alternation.slot)]
+    if (!before || !after) return []
+    return [
+      after.exercise === alternation.exercise
+        ? { ...alternation, slot: after.id, exercise: before.exercise, intent: before.intent }
+        : { ...alternation, slot: after.id },
+    ]
+  })
+  const kept = withPart(withPart({}, 'rules', plan.block?.rules), 'alternations', alternations)
+  const begun: PlanDocument = {
+    schema: plan.schema,
+    title,
+    startsOn,
+    passes: passesFor(weeks, rotation.days.length),
+    rotation,
+    block: kept,
+    ...(plan.closingNotes && { fromLast: plan.closingNotes }),
+  }
+  const block = usualBlock(begun, context)
+  const { block: _, ...bare } = begun
+  return Object.keys(block).length > 0 ? { ...bare, block } : bare
+}

@@ -1,0 +1,240 @@
+import { remembered, roundHalfUp } from '../../base'
+import type { Alternation } from '../../plan/block'
+import { requireExercise } from '../../plan/catalogue'
+import { loadGrid, roundLoad } from '../../plan/estimate'
+import type { PlanContext } from '../../plan/method'
+import {
+  leadRir,
+  plannedSets,
+  type SetRun,
+  type SetScheme,
+  splitSets,
+  type Stage,
+  withSetsAdded,
+  workStages,
+} from '../../plan/scheme'
+import type { Grouping, Session, Slot } from '../../plan/session'
+import { LEAST_RIR } from './ramp'
+
+/** Parts of a deload; rules of thumb. Source: docs/methods.md#block. */
+export const DELOAD = { sets: 0.5, load: 0.9, rir: 4 } as const
+const LEAST_REPS = 3
+const MOST_RIR = 6
+
+function withStages(
+  run: SetRun,
+  change: (stage: Extract<Stage, { kind: 'work' }>) => Stage,
+): SetRun {
+  return {
+    ...run,
+    stages: run.stages.map(stage =>
+      stage.kind === 'work' ? change(stage) : stage,
+    ) as unknown as SetRun['stages'],
+  }
+}
+
+function onWorking(scheme: SetScheme, change: (run: SetRun) => SetRun): SetScheme {
+  return { ...scheme, runs: scheme.runs.map(run => (run.role === 'warmup' ? run : change(run))) }
+}
+
+/** A scheme with so many working sets. */
+export function withSetCount(scheme: SetScheme, sets: number): SetScheme {
+  const change = sets - plannedSets(scheme)
+  if (change === 0) return scheme
+  return change > 0 ? withSetsAdded(scheme, change) : splitSets(scheme, -change).kept
+}
+
+/**
+ * A scheme with the reps in reserve of its first working set at a value; what differs from set to set keeps its difference.
+ *
+ * Edge: sets to failure stay so; sets without reps in reserve get them.
+ */
+export function withLeadRir(scheme: SetScheme, rir: number, least: number): SetScheme {
+  const first = scheme.runs.find(({ role }) => role !== 'warmup')
+  const shift = rir - ((first && leadRir(first)) ?? rir)
+  return onWorking(scheme, run =>
+    withStages(run, stage => {
+      if (!stage.effort)
+        return run.stages.indexOf(stage) === 0
+          ? { ...stage, effort: { kind: 'rir', rir: Math.max(least, rir) } }
+          : stage
+      if (stage.effort.kind !== 'rir') return stage
+      return {
+        ...stage,
+        effort: { kind: 'rir', rir: Math.min(MOST_RIR, Math.max(least, stage.effort.rir + shift)) },
+      }
+    }),
+  )
+}
+
+/** A scheme with more or fewer reps; counts that are not numbers stay. */
+export function withRepShift(scheme: SetScheme, shift: number): SetScheme {
+  const moved = (reps: number) => Math.max(Math.min(reps, LEAST_REPS), reps + shift)
+  return shift === 0
+    ? scheme
+    : onWorking(scheme, run =>
+        withStages(run, stage => {
+          if (stage.reps?.kind === 'exactly')
+            return { ...stage, reps: { ...stage.reps, count: moved(stage.reps.count) } }
+          if (stage.reps?.kind === 'between')
+            return {
+              ...stage,
+              reps: { ...stage.reps, low: moved(stage.reps.low), high: moved(stage.reps.high) },
+            }
+          return stage
+        }),
+      )
+}
+
+/** Half the sets, straight, far from failure, with a tenth less load. Example P19. */
+export function deloadScheme(
+  scheme: SetScheme,
+  slot: Pick<Slot, 'exercise'>,
+  context: PlanContext,
+): SetScheme {
+  const first = scheme.runs.find(({ role }) => role !== 'warmup')
+  const lead = first && workStages(first)[0]
+  if (!first || !lead) return scheme
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  const { load } = lead
+  const lighter =
+    load?.kind === 'weight'
+      ? {
+          ...load,
+          amount: roundLoad(load.amount * DELOAD.load, loadGrid(exercise, load.unit), 'down'),
+        }
+      : load
+  const reps =
+    lead.reps?.kind === 'to_failure' || lead.reps?.kind === 'same_as'
+      ? { kind: 'between' as const, low: exercise.repRange[0], high: exercise.repRange[1] }
+      : lead.reps
+  const { protocol: _protocol, countRange: _range, ...plain } = first
+  const run: SetRun = {
+    ...plain,
+    count: Math.max(1, roundHalfUp(plannedSets(scheme) * DELOAD.sets)),
+    stages: [
+      {
+        ...lead,
+        ...(reps && { reps }),
+        ...(lighter && { load: lighter }),
+        effort: { kind: 'rir', rir: Math.max(DELOAD.rir, leadRir(first) ?? 0) },
+      },
+    ],
+  }
+  return { ...scheme, runs: [...scheme.runs.filter(({ role }) => role === 'warmup'), run] }
+}
+
+export interface PassTerms {
+  readonly setsOf: (slot: Slot) => number
+  readonly rir: { readonly compound: number; readonly isolation: number } | null
+  readonly rirShift: number
+  readonly repShift: number
+  readonly isDeload: boolean
+  readonly otherOf: (slot: Slot) => Alternation | undefined
+}
+
+/** What becomes of a slot in a pass, in figures: equal figures make equal slots. */
+interface SlotTerms {
+  readonly sets: number
+  readonly rir: number | null
+  readonly repShift: number
+  readonly isDeload: boolean
+  readonly other: Alternation | undefined
+}
+
+function termsOf(
+  slot: Slot,
+  { setsOf, rir, rirShift, repShift, isDeload, otherOf }: PassTerms,
+  context: PlanContext,
+): SlotTerms {
+  const other = otherOf(slot)
+  const own =
+    rir?.[
+      requireExercise(context.catalogue, other?.exercise ?? slot.exercise).kind === 'isolation'
+        ? 'isolation'
+        : 'compound'
+    ]
+  const lead = own ?? (rirShift === 0 ? null : leadOf(slot.scheme))
+  return {
+    sets: setsOf(slot),
+    rir: lead === null ? null : lead + rirShift,
+    repShift,
+    isDeload,
+    other,
+  }
+}
+
+function slotIn(
+  slot: Slot,
+  { sets, rir, repShift, isDeload, other }: SlotTerms,
+  context: PlanContext,
+): Slot {
+  const { credits: _, ...bare } = slot
+  const named: Slot = other ? { ...bare, exercise: other.exercise, intent: other.intent } : slot
+  const { kind } = requireExercise(context.catalogue, named.exercise)
+  let scheme = withRepShift(withSetCount(slot.scheme, sets), repShift)
+  if (rir !== null)
+    scheme = withLeadRir(scheme, rir, LEAST_RIR[kind === 'isolation' ? 'isolation' : 'compound'])
+  if (isDeload) scheme = deloadScheme(scheme, named, context)
+  return scheme === slot.scheme && named === slot ? slot : { ...named, scheme }
+}
+
+function leadOf(scheme: SetScheme): number {
+  const first = scheme.runs.find(({ role }) => role !== 'warmup')
+  return (first && leadRir(first)) ?? 2
+}
+
+/** More versions of one session than a block has; what is older is made again when it is asked for. */
+const MOST_VERSIONS = 400
+
+/** A session of the rotation and what passes have made of it. */
+const versionsOf = remembered((_session: Session, _context: PlanContext) => ({
+  groupings: new Map<string, Grouping | null>(),
+  sessions: new Map<string, Session>(),
+}))
+
+/**
+ * A session as a pass has it; exercises that are left without sets go.
+ *
+ * Shape: the session itself where nothing changes, and the same object for the same terms, so that what was counted of one pass, or
+ *        before an edit that does not touch it, is known for its like.
+ */
+export function sessionInPass(session: Session, terms: PassTerms, context: PlanContext): Session {
+  const { groupings: known, sessions } = versionsOf(session, context)
+  if (known.size > MOST_VERSIONS) [known, sessions].forEach(versions => versions.clear())
+  let key = ''
+  const groupings = session.groupings.flatMap((grouping): Grouping[] => {
+    if (grouping.placement === 'warmup') return [grouping]
+    const own = grouping.slots.map(slot => termsOf(slot, terms, context))
+    const groupingKey = `${grouping.id}|${own.map(({ sets, rir, repShift, isDeload, other }) => [sets, rir, repShift, isDeload, other?.exercise, other?.intent].join()).join(';')}`
+    key += groupingKey
+    const held =
+      known.get(groupingKey) ?? (known.has(groupingKey) ? null : made(grouping, own, context))
+    known.set(groupingKey, held)
+    return held ? [held] : []
+  })
+  const isSame =
+    groupings.length === session.groupings.length &&
+    groupings.every((grouping, at) => grouping === session.groupings[at])
+  const found = sessions.get(key) ?? (isSame ? session : { ...session, groupings })
+  sessions.set(key, found)
+  return found
+}
+
+function made(
+  grouping: Grouping,
+  terms: readonly SlotTerms[],
+  context: PlanContext,
+): Grouping | null {
+  const [first, ...others] = grouping.slots
+    .flatMap((slot, at) => (terms[at] ? [slotIn(slot, terms[at], context)] : []))
+    .filter(({ scheme }) => scheme.runs.length > 0)
+  if (!first) return null
+  const slots = [first, ...others] as const
+  if (
+    slots.length === grouping.slots.length &&
+    slots.every((slot, at) => slot === grouping.slots[at])
+  )
+    return grouping
+  return { ...grouping, kind: others.length === 0 ? 'straight' : grouping.kind, slots }
+}

@@ -1,0 +1,329 @@
+import {
+  exerciseId,
+  type ExerciseId,
+  failure,
+  isPlainDate,
+  type PlainDate,
+  plainDate,
+  type Result,
+  success,
+} from '../../base'
+import type { Catalogue } from '../../plan/catalogue'
+import { SET_ROLES, type SetRole, WEIGHT_UNITS, type WeightUnit } from '../../plan/scheme'
+import { BODY_SIDES, type BodySide } from '../../body/log'
+import { type LogField, numberSentence, parsedNumber } from '../../follow/sheet'
+
+/** What a column of a log can be. Exercise, date and a count are needed; the rest has defaults. */
+export const LOG_COLUMNS = [
+  'date',
+  'session',
+  'exercise',
+  'purpose',
+  'set',
+  'part',
+  'side',
+  'role',
+  'load',
+  'unit',
+  'reps',
+  'seconds',
+  'rir',
+] as const
+export type LogColumn = (typeof LOG_COLUMNS)[number]
+/** Which column of the file is which; columns that are not there are left out. */
+export type LogMapping = Readonly<Partial<Record<LogColumn, string>>>
+
+/** A set as a file has it. */
+export interface ImportedSet {
+  readonly on: PlainDate
+  readonly session: string
+  readonly exercise: ExerciseId
+  readonly intent: string | null
+  readonly set: number
+  readonly stage: number
+  readonly side: BodySide | null
+  readonly role: SetRole
+  readonly load: { readonly amount: number; readonly unit: WeightUnit } | null
+  readonly reps: number | null
+  readonly seconds: number | null
+  readonly rir: number | null
+  readonly isRirOpen: boolean
+}
+
+/** What is wrong with a row; rows count from 1, the header not among them. */
+export interface RowProblem {
+  readonly row: number
+  readonly column: LogColumn
+  readonly detail: string
+}
+
+export const DATE_ORDERS = ['day_first', 'month_first'] as const
+export interface LogReading {
+  readonly catalogue: Catalogue
+  readonly unit: WeightUnit
+  readonly dateOrder: (typeof DATE_ORDERS)[number]
+  readonly today: PlainDate
+}
+
+const GUESSES: Readonly<Record<LogColumn, readonly string[]>> = {
+  date: ['date', 'day', 'datum'],
+  session: ['session', 'name', 'workout'],
+  exercise: ['exercise', 'exercise_id', 'movement', 'lift'],
+  purpose: ['purpose', 'intent'],
+  set: ['set', 'set_number', 'set no'],
+  part: ['part', 'stage'],
+  side: ['side', 'arm'],
+  role: ['role', 'type', 'kind'],
+  load: ['load', 'weight', 'kg', 'lb', 'lbs'],
+  unit: ['unit', 'units'],
+  reps: ['reps', 'repetitions', 'rep'],
+  seconds: ['seconds', 'sec', 'time'],
+  rir: ['rir', 'reps left', 'reps_left', 'in reserve'],
+}
+
+const plain = (text: string) =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_-]+/g, ' ')
+
+/** Columns by the names they usually have; the file's own order decides between two that fit. */
+export function guessedMapping(headers: readonly string[]): LogMapping {
+  return Object.fromEntries(
+    LOG_COLUMNS.flatMap(column => {
+      const found = GUESSES[column]
+        .map(guess => headers.find(header => plain(header) === plain(guess)))
+        .find(header => header !== undefined)
+      return found === undefined ? [] : [[column, found]]
+    }),
+  )
+}
+
+function parsedDate(text: string, order: LogReading['dateOrder']): PlainDate | undefined {
+  const trimmed = text.trim()
+  if (isPlainDate(trimmed)) return plainDate(trimmed)
+  const [, a = '', b = '', year = ''] = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})$/.exec(trimmed) ?? []
+  const [day, month] = order === 'day_first' ? [a, b] : [b, a]
+  const written = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`
+  return isPlainDate(written) ? written : undefined
+}
+
+function exercisesByName(catalogue: Catalogue): ReadonlyMap<string, string> {
+  const names = new Map<string, string>()
+  for (const exercise of catalogue.values())
+    for (const name of [...exercise.aliases, exercise.name, exercise.id])
+      names.set(plain(name), exercise.id)
+  return names
+}
+
+type Cells = (column: LogColumn) => string
+
+function numberIn(cells: Cells, column: LogColumn, field: LogField): Result<number | null, string> {
+  const text = cells(column)
+  if (text === '') return success(null)
+  const parsed = parsedNumber(text, field)
+  return parsed.ok ? parsed : failure(numberSentence(parsed.error, field))
+}
+
+function wholeIn(cells: Cells, column: LogColumn, otherwise: number): Result<number, string> {
+  const text = cells(column)
+  if (text === '') return success(otherwise)
+  const value = Number(text)
+  return Number.isInteger(value) && value >= 1 && value <= 30
+    ? success(value)
+    : failure(`${column} must be a whole number from 1 to 30, not “${text.slice(0, 20)}”.`)
+}
+
+function oneOf<Choice extends string>(
+  cells: Cells,
+  column: LogColumn,
+  choices: readonly Choice[],
+  otherwise: Choice | null,
+): Result<Choice | null, string> {
+  const text = plain(cells(column))
+  if (text === '' || text === 'both') return success(otherwise)
+  const found = choices.find(choice => plain(choice) === text)
+  return found
+    ? success(found)
+    : failure(`${column} must be ${choices.join(', ')} or empty, not “${text.slice(0, 20)}”.`)
+}
+
+const ROLE_WORDS: Readonly<Record<string, SetRole>> = {
+  'warm up': 'warmup',
+  'warm-up': 'warmup',
+  work: 'working',
+}
+const RIR_OPEN = /^(\d+)\s*\+$/
+
+interface Reader {
+  readonly known: ReadonlyMap<string, string>
+  readonly reading: LogReading
+  readonly nextSet: (key: string) => number
+}
+
+function dateIn(cells: Cells, { dateOrder, today }: LogReading): Result<PlainDate, string> {
+  const on = parsedDate(cells('date'), dateOrder)
+  if (!on)
+    return failure(
+      `date “${cells('date').slice(0, 20)}” is no calendar day. Write 2026-04-03 or 3.4.2026.`,
+    )
+  return on > today
+    ? failure(`date ${on} lies in the future. A log holds what was done.`)
+    : success(on)
+}
+
+function exerciseIn(cells: Cells, known: Reader['known']): Result<string, string> {
+  const found = known.get(plain(cells('exercise')))
+  if (found !== undefined) return success(found)
+  return failure(
+    cells('exercise') === ''
+      ? 'exercise is missing.'
+      : `exercise “${cells('exercise').slice(0, 40)}” is not in the library. Use its name, an alias or its id, or add it on the Exercises page.`,
+  )
+}
+
+function purposeIn(
+  cells: Cells,
+  exercise: string,
+  catalogue: Catalogue,
+): Result<string | null, string> {
+  const purpose = plain(cells('purpose'))
+  if (purpose === '' || exercise === '') return success(null)
+  const found = catalogue
+    .get(exercise)
+    ?.intents.find(({ id, name }) => plain(id) === purpose || plain(name) === purpose)
+  return found
+    ? success(found.id)
+    : failure(`purpose “${cells('purpose').slice(0, 40)}” is not one of this exercise’s.`)
+}
+
+function roleIn(cells: Cells): Result<SetRole | null, string> {
+  const word = ROLE_WORDS[plain(cells('role'))]
+  return word ? success(word) : oneOf(cells, 'role', SET_ROLES, 'working')
+}
+
+/** `4+` is four or more. */
+function rirIn(
+  cells: Cells,
+): Result<{ readonly rir: number | null; readonly isRirOpen: boolean }, string> {
+  const open = RIR_OPEN.exec(cells('rir'))
+  const rir = numberIn(column => (open ? (open[1] ?? '') : cells(column)), 'rir', 'rir')
+  return rir.ok ? success({ rir: rir.value, isRirOpen: open !== null }) : rir
+}
+
+function readRow(
+  cells: Cells,
+  { known, reading, nextSet }: Reader,
+): Result<ImportedSet, readonly Omit<RowProblem, 'row'>[]> {
+  const problems: Omit<RowProblem, 'row'>[] = []
+  const take = <Value>(
+    column: LogColumn,
+    result: Result<Value, string>,
+    otherwise: Value,
+  ): Value => {
+    if (result.ok) return result.value
+    problems.push({ column, detail: result.error })
+    return otherwise
+  }
+  const [on, exercise] = [
+    take('date', dateIn(cells, reading), reading.today),
+    take('exercise', exerciseIn(cells, known), ''),
+  ]
+  const [intent, role] = [
+    take('purpose', purposeIn(cells, exercise, reading.catalogue), null),
+    take('role', roleIn(cells), 'working') ?? 'working',
+  ]
+  const amount = take('load', numberIn(cells, 'load', 'load'), null)
+  const unit =
+    take('unit', oneOf(cells, 'unit', WEIGHT_UNITS, reading.unit), reading.unit) ?? reading.unit
+  const [reps, seconds] = [
+    take('reps', numberIn(cells, 'reps', 'reps'), null),
+    take('seconds', numberIn(cells, 'seconds', 'seconds'), null),
+  ]
+  if (cells('reps') === '' && cells('seconds') === '')
+    problems.push({ column: 'reps', detail: 'reps or seconds are needed.' })
+  const effort = take('rir', rirIn(cells), { rir: null, isRirOpen: false })
+  const [stage, side] = [
+    take('part', wholeIn(cells, 'part', 1), 1),
+    take('side', oneOf(cells, 'side', BODY_SIDES, null), null),
+  ]
+  const session = cells('session').slice(0, 120)
+  const set = take(
+    'set',
+    wholeIn(
+      cells,
+      'set',
+      cells('set') === '' ? nextSet([on, session, exercise, role, stage, side].join(' ')) : 1,
+    ),
+    1,
+  )
+  if (problems.length > 0) return failure(problems)
+  return success({
+    on,
+    session,
+    exercise: exerciseId(exercise),
+    intent,
+    set,
+    stage,
+    side,
+    role,
+    load: amount === null ? null : { amount, unit },
+    reps,
+    seconds,
+    ...effort,
+  })
+}
+
+const keyOf = ({ on, session, exercise, role, set, stage, side }: ImportedSet) =>
+  [on, session, exercise, role, set, stage, side].join(' ')
+
+/**
+ * Sets of a log from rows of text.
+ *
+ * Shape:  sets in the order of the rows, and every problem of every row; where there is one, nothing should be written.
+ * Units:  as each row says, else the client's; `27,5` and `27.5` are the same.
+ * Edge:   rows without a set number are counted in their order; a set that comes twice is a problem of its second row; empty rows are left out.
+ * Source: docs/formats.md#log-csv.
+ */
+export function readLogRows(
+  rows: readonly Readonly<Record<string, string>>[],
+  mapping: LogMapping,
+  reading: LogReading,
+): { readonly sets: readonly ImportedSet[]; readonly problems: readonly RowProblem[] } {
+  const missing = (['date', 'exercise'] as const).filter(column => mapping[column] === undefined)
+  if (missing.length > 0)
+    return {
+      sets: [],
+      problems: missing.map(column => ({
+        row: 0,
+        column,
+        detail: `No column is chosen for the ${column}. Choose one above.`,
+      })),
+    }
+  const known = exercisesByName(reading.catalogue)
+  const counted = new Map<string, number>()
+  const nextSet = (key: string) => {
+    counted.set(key, (counted.get(key) ?? 0) + 1)
+    return counted.get(key) ?? 1
+  }
+  const seen = new Map<string, number>()
+  const sets: ImportedSet[] = []
+  const problems: RowProblem[] = []
+  rows.forEach((row, at) => {
+    const cells: Cells = column =>
+      mapping[column] === undefined ? '' : (row[mapping[column]] ?? '').trim()
+    if (Object.values(row).every(text => text.trim() === '')) return
+    const read = readRow(cells, { known, reading, nextSet })
+    if (!read.ok) return problems.push(...read.error.map(problem => ({ ...problem, row: at + 1 })))
+    const before = seen.get(keyOf(read.value))
+    if (before !== undefined)
+      return problems.push({
+        row: at + 1,
+        column: 'set',
+        detail: `set ${read.value.set} of this exercise stands in row ${before} already. Give it another number, or take one of the rows out.`,
+      })
+    seen.set(keyOf(read.value), at + 1)
+    return sets.push(read.value)
+  })
+  return { sets, problems }
+}

@@ -1,0 +1,353 @@
+import { describe, expect, test } from '@jest/globals'
+import { exerciseId, plainDate, slotId } from '../../base'
+import { requireExercise } from '../../plan/catalogue'
+import type { LoggedSet } from '../../body/log'
+import { defaultContext } from '../../plan/method'
+import type { SetScheme } from '../../plan/scheme'
+import type { Session, Slot } from '../../plan/session'
+import { type LogEntry, nextTurn, prefillOf, sessionStanding, turnsOf } from '../../follow/sheet'
+import { parseScheme, parseSession } from '../../plan/shorthand'
+import { CASES } from '../../testing/cases'
+import { entry, saidSet } from '../../testing/sheets'
+import { exposuresByExercise, nextLoad, sheetSession, sheetSets } from '.'
+
+const context = defaultContext({ trainingAgeMonths: 40 })
+const newId = () => `id ${Math.floor(++ids)}`
+let ids = 0
+const scheme = (text: string): SetScheme => {
+  const parsed = parseScheme(text)
+  if (!parsed.ok) throw new Error(text)
+  return parsed.value
+}
+const session = (text: string): Session => {
+  const parsed = parseSession(text, newId)
+  if (!parsed.ok) throw new Error(`${text}: ${JSON.stringify(parsed.error)}`)
+  return parsed.value
+}
+const setsOf = (text: string, exercise = 'cable_curl', isPaired = false) =>
+  sheetSets(scheme(text), requireExercise(context.catalogue, exercise), context, {
+    hint: null,
+    isPaired,
+  })
+
+describe('sets as they are logged', () => {
+  test('plain sets, one part each', () =>
+    expect(
+      setsOf('3 x 12, rir 2').map(({ number, role, parts }) => [
+        number,
+        role,
+        parts.length,
+        parts[0].count,
+        parts[0].rir,
+      ]),
+    ).toEqual([
+      [1, 'working', 1, 12, 2],
+      [2, 'working', 1, 12, 2],
+      [3, 'working', 1, 12, 2],
+    ]))
+  test('warm-up sets are numbered among themselves', () =>
+    expect(
+      setsOf('warm-up 2 x 10, then 2 x 8').map(({ role, number }) => `${role} ${number}`),
+    ).toEqual(['warmup 1', 'warmup 2', 'working 1', 'working 2']))
+  test('a drop is a part of its set, with its share of the load', () => {
+    const [, last] = setsOf('2 x 10, last: drop 30% to failure')
+    expect(last?.parts.map(({ stage, load, rir }) => [stage, load, rir])).toEqual([
+      [1, { kind: 'open' }, null],
+      [2, { kind: 'share', of: 'previous', share: 0.7 }, 0],
+    ])
+  })
+  test('one arm after the other: parts side by side, with the rest between them', () => {
+    const [first] = setsOf('2 x 10, rest 60s', 'concentration_curl')
+    expect(first?.parts.map(({ side, restBefore }) => [side, restBefore])).toEqual([
+      ['left', 0],
+      ['right', 60],
+    ])
+    expect(setsOf('2 x 10', 'concentration_curl', true)[0]?.parts[1]?.restBefore).toBe(0)
+  })
+})
+
+const on = plainDate('2026-04-20')
+const did = (
+  exercise: string,
+  day: string,
+  loadKg: number,
+  reps: readonly number[],
+  rir: number | readonly number[] = 1,
+): (LoggedSet & { on: ReturnType<typeof plainDate> })[] =>
+  reps.map((count, at) => ({
+    on: plainDate(day),
+    slot: null,
+    exercise: exerciseId(exercise),
+    intent: null,
+    set: at + 1,
+    stage: 1,
+    side: null,
+    role: 'working' as const,
+    loadKg,
+    reps: count,
+    seconds: null,
+    rir: typeof rir === 'number' ? rir : rir[at]!,
+    isRirOpen: false,
+  }))
+const slotOf = (exercise: string, text: string): Slot => ({
+  id: slotId('s'),
+  exercise: exerciseId(exercise),
+  intent: null,
+  scheme: scheme(text),
+})
+const terms = (
+  log: ReturnType<typeof did>,
+  more: Partial<Parameters<typeof nextLoad>[1]> = {},
+): Parameters<typeof nextLoad>[1] => ({
+  on,
+  isDeload: false,
+  rules: undefined,
+  pain: {},
+  log: exposuresByExercise(log),
+  ...more,
+})
+
+describe('the load to begin with', () => {
+  const curl = slotOf('barbell_curl', '3 x 8-12, rir 1')
+  test.each([
+    {
+      name: 'P10: the top was reached, one step up',
+      log: did('barbell_curl', '2026-04-17', 30, [12, 12, 12], [2, 1, 1]),
+      amount: 32.5,
+      targets: [9, 9, 9],
+      why: /^Up from 30/,
+    },
+    {
+      name: 'P11: not yet, one rep more on the first sets',
+      log: did('barbell_curl', '2026-04-17', 30, [12, 11, 10]),
+      amount: 30,
+      targets: [12, 12, 11],
+      why: /^Same weight/,
+    },
+    {
+      name: 'fell short twice: lighter',
+      log: [
+        ...did('barbell_curl', '2026-04-14', 40, [7, 7, 6]),
+        ...did('barbell_curl', '2026-04-17', 40, [8, 7, 6]),
+      ],
+      amount: 37.5,
+      targets: [10, 10, 10],
+      why: /^Down from 40/,
+    },
+    {
+      name: 'A-18: 20 days away',
+      log: did('barbell_curl', '2026-03-31', 30, [12, 11, 10]),
+      amount: 25,
+      targets: [],
+      why: /10\u00a0% lighter after 20 days away/,
+    },
+    {
+      name: 'more than eight weeks away is a new start',
+      log: did('barbell_curl', '2026-02-01', 30, [12, 11, 10]),
+      amount: 20,
+      targets: [],
+      why: /new start after 78 days/,
+    },
+  ])('$name', ({ log, amount, targets, why }) => {
+    const load = nextLoad(curl, terms(log), context, 'kg')
+    expect(load).toMatchObject({ amount, targets })
+    expect(load?.why).toMatch(why)
+  })
+  test('of two arms the weaker one decides', () => {
+    const both = did('barbell_curl', '2026-04-17', 30, [12, 12, 12], 2).flatMap(set => [
+      { ...set, side: 'left' as const },
+      { ...set, side: 'right' as const, reps: 10 },
+    ])
+    expect(nextLoad(curl, terms(both), context, 'kg')).toMatchObject({
+      amount: 30,
+      targets: [11, 11, 10],
+    })
+  })
+  test('another exercise of the muscle counts against an absence', () => {
+    expect(
+      nextLoad(
+        curl,
+        terms([
+          ...did('barbell_curl', '2026-03-31', 30, [12, 11, 10]),
+          ...did('cable_curl', '2026-04-18', 20, [10]),
+        ]),
+        context,
+        'kg',
+      )?.amount,
+    ).toBe(30)
+  })
+  test('a sore joint allows no more than last time; an easier rotation is lighter', () => {
+    const top = did('barbell_curl', '2026-04-17', 30, [12, 12, 12], [2, 1, 1])
+    expect(
+      nextLoad(
+        curl,
+        terms(top, { pain: { elbow_flexor_side: { left: 'hold', right: 'none' } } }),
+        context,
+        'kg',
+      )?.amount,
+    ).toBe(30)
+    expect(nextLoad(curl, terms(top, { isDeload: true }), context, 'kg')?.amount).toBe(25)
+    const plain = nextLoad(curl, terms(top), context, 'kg')!.amount
+    expect(
+      nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'up']]) }), context, 'kg'),
+    ).toMatchObject({ why: expect.stringMatching(/^A step heavier/) })
+    expect(
+      nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'up']]) }), context, 'kg')!
+        .amount,
+    ).toBeGreaterThan(plain)
+    expect(
+      nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'down']]) }), context, 'kg')!
+        .amount,
+    ).toBeLessThan(plain)
+    expect(
+      nextLoad(curl, terms(top, { steps: new Map([['hammer_curl', 'down']]) }), context, 'kg')!
+        .amount,
+    ).toBe(plain)
+  })
+  test('what the plan names without a log; nothing where neither says anything; bands never', () => {
+    expect(
+      nextLoad(slotOf('barbell_curl', '3 x 10, 25kg'), terms([]), context, 'kg'),
+    ).toMatchObject({ amount: 25, why: 'As planned' })
+    expect(nextLoad(curl, terms([]), context, 'kg')).toBeNull()
+    expect(nextLoad(slotOf('band_curl', '3 x 15'), terms([]), context, 'kg')).toBeNull()
+  })
+  test('pounds step in pounds', () =>
+    expect(
+      nextLoad(
+        curl,
+        terms(did('barbell_curl', '2026-04-17', 65 * 0.45359237, [12, 12, 12], 2)),
+        context,
+        'lb',
+      ),
+    ).toMatchObject({ amount: 70, unit: 'lb' }))
+})
+
+describe('a session on the sheet', () => {
+  const content = session(
+    'superset: cable_curl 3 x 10-12, rir 1 & pushdown_rope 3 x 10-12, rir 1\nhammer_curl 2 x 10',
+  )
+  const question = {
+    id: 'x',
+    on,
+    name: 'Arms',
+    minuteLimit: 45,
+    content,
+    pass: 0,
+    context,
+    unit: 'kg' as const,
+    isDeload: false,
+    rules: undefined,
+    pain: {},
+    log: exposuresByExercise(did('cable_curl', '2026-04-17', 20, [12, 11, 10])),
+  }
+  const sheet = sheetSession(question)
+  test('exercises with letters, the partners in rounds', () => {
+    expect(sheet.exercises.map(({ letter, family }) => `${letter} ${family}`)).toEqual([
+      '1a flex',
+      '1b ext',
+      '2 flex',
+    ])
+    const names = new Map(sheet.exercises.map(({ slot, exercise }) => [slot, exercise]))
+    expect(sheet.ways[0].turns.map(({ slot }) => names.get(slot))).toEqual([
+      'cable_curl',
+      'pushdown_rope',
+      'cable_curl',
+      'pushdown_rope',
+      'cable_curl',
+      'pushdown_rope',
+      'hammer_curl',
+      'hammer_curl',
+    ])
+  })
+  test('turns and rests end when the session does', () => {
+    const [way] = sheet.ways
+    const last = way.turns.at(-1)!
+    expect(last.start + last.seconds).toBeCloseTo(way.seconds, 6)
+    way.turns
+      .slice(1)
+      .forEach((turn, at) =>
+        expect(turn.start).toBeCloseTo(
+          way.turns[at]!.start + way.turns[at]!.seconds + way.turns[at]!.rest,
+          6,
+        ),
+      )
+  })
+  test('last time and the number under the thumb', () => {
+    expect(sheet.exercises[0]?.last?.sets.map(({ amount, count }) => [amount, count])).toEqual([
+      [20, 12],
+      [20, 11],
+      [20, 10],
+    ])
+    expect(turnsOf(sheet, sessionStanding([]))[0]?.parts[0]?.part.load).toEqual({
+      kind: 'weight',
+      amount: 20,
+    })
+    expect(sheet.exercises[1]?.last).toBeNull()
+  })
+  test('what can stand in trains the same muscle, is not in the session, and something is kinder to a stressed joint', () => {
+    const skull = sheetSession({ ...question, content: session('overhead_extension_rope 3 x 10') })
+      .exercises[0]!
+    expect(skull.swaps.length).toBeGreaterThan(2)
+    expect(skull.swaps.map(({ exercise }) => exercise)).not.toContain('overhead_extension_rope')
+    if ((skull.stress.elbow_extensor_side ?? 0) >= 2)
+      expect(skull.swaps.some(({ stress }) => (stress.elbow_extensor_side ?? 0) <= 1)).toBe(true)
+  })
+  test('what is done every other time is on the sheet every other time', () => {
+    const turned = session('cable_curl 2 x 12\nstraight, turn 2 of 2: hammer_curl 2 x 12')
+    expect(
+      [0, 1, 2, 3].map(
+        pass => sheetSession({ ...question, content: turned, pass }).exercises.length,
+      ),
+    ).toEqual([1, 2, 1, 2])
+  })
+  test('no shortening is offered without the weeks it is judged by', () =>
+    expect(sheet.ways).toHaveLength(1))
+})
+
+describe('every set structure is logged with one tap after the other (cases C1 to C50)', () => {
+  test.each(CASES.map(({ id, lines }) => ({ name: id, lines })))('$name', ({ lines }) => {
+    const content = session(lines.join('\n'))
+    const sheet = sheetSession({
+      id: 'x',
+      on,
+      name: 'Case',
+      minuteLimit: null,
+      content,
+      pass: 0,
+      context,
+      unit: 'kg',
+      isDeload: false,
+      rules: undefined,
+      pain: {},
+      log: new Map(),
+    })
+    const planned = content.groupings
+      .filter(({ turn }) => turn === undefined || turn.at === 1)
+      .flatMap(({ slots }) => slots)
+      .reduce(
+        (sum, { scheme: own }) =>
+          sum +
+          own.runs.reduce(
+            (part, { count, stages }) =>
+              part + (stages.some(({ kind }) => kind !== 'rest') ? count : 0),
+            0,
+          ),
+        0,
+      )
+    const entries: LogEntry[] = []
+    for (let taps = 0; taps < 500; taps++) {
+      const turns = turnsOf(sheet, sessionStanding(entries))
+      const turn = nextTurn(turns)
+      if (!turn) break
+      const part = turn.parts.find(({ standing }) => standing === null)!
+      const exercise = sheet.exercises.find(({ slot }) => slot === turn.slot)!
+      const { amount, count } = prefillOf(turn, turn.parts.indexOf(part), turns, exercise)
+      expect(part.part.words).not.toBe('')
+      expect(amount === null || amount >= 0).toBe(true)
+      entries.push(entry(saidSet(part.place, amount, count ?? 1)))
+    }
+    const done = turnsOf(sheet, sessionStanding(entries))
+    expect(done).toHaveLength(planned)
+    expect(done.every(({ state }) => state === 'done')).toBe(true)
+  })
+})

@@ -1,0 +1,238 @@
+import { daysBetween, type ExerciseId } from '../../base'
+import {
+  directGroups,
+  type Group,
+  GROUPS,
+  type Joint,
+  JOINTS,
+  requireExercise,
+} from '../../plan/catalogue'
+import { jointLoads } from '../../body/joints'
+import { countedWorkOfDay, type CountedWork } from '../../count/ledger'
+import {
+  type Band,
+  bandOf,
+  intentFor,
+  type Mode,
+  modeOf,
+  type PlanContext,
+  trainingAge,
+} from '../../plan/method'
+import type { BlockSession, ExpandedBlock } from '../../design/progress'
+import { impulsesOf, RECOVERY, tauHours } from '../../body/recovery'
+import { leadRir, nominalReps, plannedSets, workStages } from '../../plan/scheme'
+import { sessionSlots, type Slot } from '../../plan/session'
+
+/** An exercise of a session as the simulation needs it: what one set of it does. */
+export interface RehearsedSlot {
+  readonly slot: Slot
+  readonly exercise: number
+  readonly sets: number
+  readonly rir: number
+  readonly low: number
+  readonly high: number
+  /** Place of the grouping; the last one is what a session cut short loses. */
+  readonly grouping: number
+  /** By the order of GROUPS: direct or not, fatigue, counted sets; then points by the order of JOINTS. All of one set. */
+  readonly direct: readonly number[]
+  readonly main: number
+  readonly impulse: Float64Array
+  readonly counted: Float64Array
+  readonly joints: Float64Array
+  /** Groups that a set leaves anything in, and joints it loads, by their places. */
+  readonly touched: readonly number[]
+  readonly strained: readonly number[]
+}
+
+/** What is done of a session, and the groups that trains directly. */
+export interface Portion {
+  readonly slots: readonly RehearsedSlot[]
+  readonly groups: readonly number[]
+}
+
+/** A session whole, and cut short by its last grouping. */
+export interface RehearsedSession {
+  readonly session: BlockSession
+  readonly hour: number
+  readonly whole: Portion
+  readonly cut: Portion
+}
+
+export interface RehearsedPass {
+  readonly isDeload: boolean
+  readonly weeks: number
+  readonly sessions: readonly RehearsedSession[]
+  readonly direct: Float64Array
+  readonly counted: Float64Array
+  /** Exercises that train each group directly. */ readonly members: readonly (readonly number[])[]
+}
+
+/** A block made ready to be gone through many times. */
+export interface RehearsalGround {
+  readonly passes: readonly RehearsedPass[]
+  readonly exercises: readonly ExerciseId[]
+  readonly bands: readonly Band[]
+  readonly modes: readonly Mode[]
+  readonly tau: readonly number[]
+  readonly capacity: readonly number[]
+  /** Groups by their place that the block trains directly. */
+  readonly trained: readonly number[]
+  /** Joints by their place that exercises of a group load. */
+  readonly jointsOf: readonly (readonly number[])[]
+  readonly weeklyGain: number
+}
+
+/** What a week adds to strength, by training age, as a share; a rule of thumb. Source: docs/methods.md#rehearsal. */
+const GAIN = { new: 0.008, mid: 0.004, adv: 0.002 } as const
+const HOURS_PER_DAY = 24
+const SECOND_SESSION_HOURS = 6
+const DAYS_PER_WEEK = 7
+
+function perSet(total: ReadonlyMap<Group, number>, sets: number): Float64Array {
+  return Float64Array.from(GROUPS, group => (total.get(group) ?? 0) / sets)
+}
+
+function countedOf(work: readonly CountedWork[]): ReadonlyMap<Group, number> {
+  const sums = new Map<Group, number>()
+  for (const { credits, valued } of work)
+    for (const group of GROUPS)
+      if (credits[group])
+        sums.set(group, (sums.get(group) ?? 0) + valued.value * (credits[group] ?? 0))
+  return sums
+}
+
+function slotOf(
+  slot: Slot,
+  grouping: number,
+  exercise: number,
+  work: readonly CountedWork[],
+  context: PlanContext,
+): RehearsedSlot | undefined {
+  const known = requireExercise(context.catalogue, slot.exercise)
+  const sets = plannedSets(slot.scheme)
+  const run = slot.scheme.runs.find(({ role }) => role !== 'warmup')
+  if (!run || sets === 0) return undefined
+  const own = work.filter(counted => counted.slot.id === slot.id)
+  const wanted = workStages(run)[0]?.reps
+  const count = nominalReps(wanted)
+  const direct = directGroups(slot.credits ?? intentFor(context, known, slot.intent).credits).map(
+    group => GROUPS.indexOf(group),
+  )
+  const loads = jointLoads(own, context)
+  const [impulse, counted] = [perSet(impulsesOf(own, context), sets), perSet(countedOf(own), sets)]
+  return {
+    slot,
+    exercise,
+    sets,
+    grouping,
+    direct,
+    main: direct[0] ?? -1,
+    rir: leadRir(run) ?? context.method.effort.defaultRir,
+    low: wanted?.kind === 'between' ? wanted.low : (count ?? known.repRange[0]),
+    high: wanted?.kind === 'between' ? wanted.high : (count ?? known.repRange[1]),
+    impulse,
+    counted,
+    touched: GROUPS.flatMap((_, at) =>
+      (impulse[at] ?? 0) > 0 || (counted[at] ?? 0) > 0 ? [at] : [],
+    ),
+    joints: Float64Array.from(JOINTS, joint => loads[joint] / sets),
+    strained: JOINTS.flatMap((joint, at) => (loads[joint] > 0 ? [at] : [])),
+  }
+}
+
+function summed(
+  sessions: readonly RehearsedSession[],
+  of: (slot: RehearsedSlot, group: number) => number,
+): Float64Array {
+  return Float64Array.from(GROUPS, (_, group) =>
+    sessions.reduce(
+      (sum, { whole }) =>
+        sum + whole.slots.reduce((own, slot) => own + of(slot, group) * slot.sets, 0),
+      0,
+    ),
+  )
+}
+
+const portion = (slots: readonly RehearsedSlot[]): Portion => ({
+  slots,
+  groups: [...new Set(slots.flatMap(({ direct }) => direct))],
+})
+
+/** A block made ready for a rehearsal: what every set of every session does, counted once. */
+export function rehearsalGround(
+  { passes, from }: ExpandedBlock,
+  context: PlanContext,
+): RehearsalGround {
+  const exercises: ExerciseId[] = []
+  const placeOf = (exercise: ExerciseId) => {
+    const at = exercises.indexOf(exercise)
+    return at >= 0 ? at : exercises.push(exercise) - 1
+  }
+  const all = passes.map((pass): RehearsedPass => {
+    const sessions = pass.sessions
+      .filter(({ isSkipped }) => !isSkipped)
+      .map((session): RehearsedSession => {
+        const work = countedWorkOfDay({ role: 'open', sessions: [session.content] }, context)
+        const slots = session.content.groupings.flatMap((grouping, at) =>
+          grouping.slots.flatMap(
+            slot => slotOf(slot, at, placeOf(slot.exercise), work, context) ?? [],
+          ),
+        )
+        return {
+          session,
+          hour:
+            daysBetween(from, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS,
+          whole: portion(slots),
+          cut: portion(
+            slots.filter(({ grouping }) => grouping < session.content.groupings.length - 1),
+          ),
+        }
+      })
+      .sort((a, b) => a.hour - b.hour)
+    return {
+      isDeload: pass.isDeload,
+      weeks: pass.rotation.days.length / DAYS_PER_WEEK,
+      sessions,
+      direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)),
+      counted: summed(sessions, (slot, group) => slot.counted[group] ?? 0),
+      members: GROUPS.map((_, group) => [
+        ...new Set(
+          sessions.flatMap(({ whole }) =>
+            whole.slots
+              .filter(({ direct }) => direct.includes(group))
+              .map(({ exercise }) => exercise),
+          ),
+        ),
+      ]),
+    }
+  })
+  const slots = passes
+    .flatMap(({ sessions }) => sessions)
+    .flatMap(({ content }) => sessionSlots(content))
+  const touches = (slot: Slot, joint: Joint) =>
+    intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).jointStress[
+      joint
+    ] > 0
+  const trains = (slot: Slot, group: Group) =>
+    directGroups(
+      slot.credits ??
+        intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
+    ).includes(group)
+  return {
+    passes: all,
+    exercises,
+    weeklyGain: GAIN[trainingAge(context.client.trainingAgeMonths)],
+    bands: GROUPS.map(group => bandOf(context, group)),
+    modes: GROUPS.map(group => modeOf(context, group)),
+    tau: GROUPS.map(group => tauHours(group, context)),
+    capacity: GROUPS.map(group => RECOVERY[group].capacity),
+    trained: GROUPS.flatMap((_, at) =>
+      all.some(({ direct }) => (direct[at] ?? 0) > 0) ? [at] : [],
+    ),
+    jointsOf: GROUPS.map(group =>
+      JOINTS.flatMap((joint, at) =>
+        slots.some(slot => trains(slot, group) && touches(slot, joint)) ? [at] : [],
+      ),
+    ),
+  }
+}

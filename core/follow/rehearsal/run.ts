@@ -1,0 +1,490 @@
+import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
+import { estimatedOneRep, expectedReps, loadForReps } from '../../plan/estimate'
+import { exerciseTrend, pooledTrend, TREND, type Trend, type TrendPoint } from '../../body/log'
+import type { PainLevel } from '../../plan/method'
+import { PERFORMANCE_LOSS } from '../../body/recovery'
+import { type Adjustment, adjustments, type DecisionRow, type GroupEvidence } from '../review'
+import { chance, type Chance } from './chance'
+import type { RehearsalGround, RehearsedPass, RehearsedSession, RehearsedSlot } from './ground'
+import { type Hidden, hiddenClient, saidRir, saysRecovered, SIMULATED } from './hidden'
+
+/** One set as the simulated client did it. Load as a share of strength at the block's beginning. */
+export interface RehearsedSet {
+  readonly slot: RehearsedSlot
+  readonly set: number
+  readonly load: number
+  readonly reps: number
+  readonly rir: number
+}
+
+/** What becomes of a session; for whoever wants to keep it. */
+export interface RehearsedOutcome {
+  readonly session: RehearsedSession
+  readonly isMissed: boolean
+  readonly sets: readonly RehearsedSet[]
+  readonly isRecovered: boolean | null
+}
+
+/** One pass of one run. By the order of GROUPS and JOINTS. */
+export interface PassRun {
+  readonly counted: Float64Array
+  readonly readiness: Float64Array
+  readonly joints: Float64Array
+  readonly missed: number
+  readonly sessions: number
+  readonly rows: readonly DecisionRow[]
+  readonly pains: number
+}
+
+export interface Run {
+  readonly passes: readonly PassRun[]
+  readonly strength: Float64Array
+}
+
+const MOST_POINTS = 12
+const WINDOW_WEEKS = TREND.windowDays / 7
+const RAMP_WEEKS = 4
+const NOT_KNOWN = 100
+
+interface State {
+  readonly hidden: Hidden
+  readonly chance: Chance
+  /** ln of strength against the beginning, and what is left of fatigue: really, and as the model reckons it. */
+  readonly strength: Float64Array
+  readonly fatigue: Float64Array
+  readonly reckoned: Float64Array
+  hour: number
+  readonly believed: Map<number, number[]>
+  readonly points: TrendPoint[][]
+  readonly jointWeeks: number[][]
+  sore: readonly PainLevel[]
+  /** Sets and reps in reserve by which the pass differs from the plan. */
+  change: { readonly sets: Float64Array; readonly rir: number; readonly isDeload: boolean }
+  readonly belowFloor: Int8Array
+}
+
+const noChange = () => ({ sets: new Float64Array(GROUPS.length), rir: 0, isDeload: false })
+
+function decay(state: State, hour: number, { tau }: RehearsalGround): void {
+  const passed = hour - state.hour
+  for (let group = 0; group < GROUPS.length; group++) {
+    const usual = tau[group] ?? 1
+    state.fatigue[group] =
+      (state.fatigue[group] ?? 0) * Math.exp(-passed / (usual * (state.hidden.pace[group] ?? 1)))
+    state.reckoned[group] = (state.reckoned[group] ?? 0) * Math.exp(-passed / usual)
+  }
+  state.hour = hour
+}
+
+const readyPercent = (fatigue: number, capacity: number) =>
+  100 * Math.max(0, 1 - fatigue / capacity)
+
+/** Sets of a slot in this pass: the plan's, and what was decided about its muscle, given to its first exercises. */
+function setsNow({ sets, main }: RehearsedSlot, left: Float64Array, isEasier: boolean): number {
+  if (isEasier) return Math.max(1, Math.round(sets / 2))
+  const wanted = left[main] ?? 0
+  const change = wanted > 0 ? Math.min(2, wanted) : Math.max(-(sets - 1), wanted)
+  left[main] = wanted - change
+  return sets + change
+}
+
+/** The lower middle of the last three estimates, as a coach would plan with. */
+function believedOf(state: State, exercise: number): number {
+  const [a = 1, b, c] = state.believed.get(exercise) ?? []
+  if (b === undefined) return a
+  return c === undefined ? Math.min(a, b) : Math.max(Math.min(a, b), Math.min(Math.max(a, b), c))
+}
+
+/** An exercise done: a load by what its log says, reps by what is there today. */
+function doSlot(
+  slot: RehearsedSlot,
+  sets: number,
+  state: State,
+  { capacity }: RehearsalGround,
+  rirShift: number,
+): DoneSlot {
+  const { main, exercise, low, high } = slot
+  const loss =
+    main < 0 ? 0 : (PERFORMANCE_LOSS * (state.fatigue[main] ?? 0)) / (capacity[main] ?? 1)
+  const today =
+    Math.exp(main < 0 ? 0 : (state.strength[main] ?? 0)) *
+    (1 - Math.min(0.9, loss)) *
+    Math.exp(state.chance.normal(0, SIMULATED.dayScatter))
+  const rir = Math.max(0, slot.rir + rirShift)
+  const load = loadForReps(believedOf(state, exercise), (low + high) / 2, rir)
+  const able = expectedReps(today, load)
+  // Who misjudges the first set misjudges the others alike; later sets lose a little to the ones before.
+  const reps = Math.max(1, Math.floor(able - rir + SLACK))
+  const said = saidRir(Math.max(0, able - reps), state.chance)
+  return {
+    slot,
+    sets,
+    load,
+    rir: said,
+    repsAt: set => Math.max(1, Math.floor(able * (1 - LOST_BY_SET * (set - 1)) - rir + SLACK)),
+  }
+}
+
+interface DoneSlot {
+  readonly slot: RehearsedSlot
+  readonly sets: number
+  readonly load: number
+  readonly rir: number
+  readonly repsAt: (set: number) => number
+}
+const LOST_BY_SET = 0.03
+const SLACK = 1e-9
+
+/** The sets one by one, for whoever keeps them. */
+function setsOf({ slot, sets, load, rir, repsAt }: DoneSlot): readonly RehearsedSet[] {
+  return Array.from({ length: sets }, (_, at): RehearsedSet => ({
+    slot,
+    set: at + 1,
+    load,
+    reps: repsAt(at + 1),
+    rir,
+  }))
+}
+
+function remember(
+  { slot, load, rir, repsAt }: DoneSlot,
+  state: State,
+  { isKept, week }: { readonly isKept: boolean; readonly week: number },
+): void {
+  const reps = repsAt(1)
+  const estimate = estimatedOneRep(load, reps, rir)
+  if (!estimate || !isKept) return
+  const own = state.believed.get(slot.exercise) ?? []
+  state.believed.set(slot.exercise, [...own, estimate.load].slice(-3))
+  const points = state.points[slot.exercise]
+  points?.push({ week, value: estimate.load, repsToFailure: reps + rir })
+  if (points && points.length > MOST_POINTS) points.shift()
+}
+
+interface Tally {
+  readonly counted: Float64Array
+  readonly readiness: Float64Array
+  readonly lowest: Float64Array
+  readonly exposures: Int16Array
+  readonly low: Int16Array
+  readonly joints: Float64Array
+  readonly recovered: Int16Array
+  readonly notRecovered: Int16Array
+  done: number
+  missed: number
+}
+
+const newTally = (): Tally => ({
+  counted: new Float64Array(GROUPS.length),
+  readiness: new Float64Array(GROUPS.length),
+  lowest: new Float64Array(GROUPS.length).fill(NOT_KNOWN),
+  exposures: new Int16Array(GROUPS.length),
+  low: new Int16Array(GROUPS.length),
+  joints: new Float64Array(JOINTS.length),
+  recovered: new Int16Array(GROUPS.length),
+  notRecovered: new Int16Array(GROUPS.length),
+  done: 0,
+  missed: 0,
+})
+
+const NO_SETS: readonly RehearsedSet[] = []
+/** More in reserve in easier days. */
+const EASIER_RIR = 2
+const HOURS_PER_WEEK = 168
+/** Readiness in percent under which an exposure counts as tired. */
+const LOW = 80
+
+/** How ready the client comes, as the model has it and as it is; and what she says when asked. */
+function arrive(
+  groups: readonly number[],
+  state: State,
+  { capacity }: RehearsalGround,
+  tally: Tally,
+): boolean | null {
+  let worst = NOT_KNOWN
+  for (const group of groups) {
+    const [reckoned, really] = [
+      readyPercent(state.reckoned[group] ?? 0, capacity[group] ?? 1),
+      readyPercent(state.fatigue[group] ?? 0, capacity[group] ?? 1),
+    ]
+    tally.readiness[group] = (tally.readiness[group] ?? 0) + reckoned
+    tally.exposures[group] = (tally.exposures[group] ?? 0) + 1
+    if (reckoned < LOW) tally.low[group] = (tally.low[group] ?? 0) + 1
+    tally.lowest[group] = Math.min(tally.lowest[group] ?? NOT_KNOWN, really)
+    worst = Math.min(worst, really)
+  }
+  const isRecovered = groups.length === 0 ? null : saysRecovered(worst, state.chance)
+  const answers = isRecovered ? tally.recovered : tally.notRecovered
+  for (const group of groups) answers[group] = (answers[group] ?? 0) + 1
+  return isRecovered
+}
+
+/** What an exercise leaves behind. */
+function leave(
+  { touched, strained, impulse, counted, joints }: RehearsedSlot,
+  sets: number,
+  state: State,
+  tally: Tally,
+): void {
+  for (const group of touched) {
+    const fatigue = (impulse[group] ?? 0) * sets
+    state.fatigue[group] = (state.fatigue[group] ?? 0) + fatigue
+    state.reckoned[group] = (state.reckoned[group] ?? 0) + fatigue
+    tally.counted[group] = (tally.counted[group] ?? 0) + (counted[group] ?? 0) * sets
+  }
+  for (const joint of strained)
+    tally.joints[joint] = (tally.joints[joint] ?? 0) + (joints[joint] ?? 0) * sets
+  tally.done += sets
+}
+
+function doSession(
+  session: RehearsedSession,
+  state: State,
+  ground: RehearsalGround,
+  {
+    tally,
+    left,
+    isEasier,
+    isKept,
+  }: {
+    readonly tally: Tally
+    readonly left: Float64Array
+    readonly isEasier: boolean
+    readonly isKept: boolean
+  },
+): RehearsedOutcome {
+  const isMissed = state.chance.uniform() < SIMULATED.missed
+  const { slots, groups } =
+    state.chance.uniform() < SIMULATED.cutShort ? session.cut : session.whole
+  if (isMissed) {
+    tally.missed += 1
+    return { session, isMissed, sets: NO_SETS, isRecovered: null }
+  }
+  decay(state, session.hour, ground)
+  const isRecovered = arrive(groups, state, ground, tally)
+  const done = slots.map(slot => {
+    const own = doSlot(
+      slot,
+      setsNow(slot, left, isEasier),
+      state,
+      ground,
+      isEasier ? EASIER_RIR : state.change.rir,
+    )
+    remember(own, state, { isKept: !isEasier, week: session.hour / HOURS_PER_WEEK })
+    leave(slot, own.sets, state, tally)
+    return own
+  })
+  return { session, isMissed, sets: isKept ? done.flatMap(setsOf) : NO_SETS, isRecovered }
+}
+
+/** Pain that a steep rise brings, joint by joint; it is there for a pass. */
+function newPains(tally: Tally, state: State): readonly PainLevel[] {
+  return JOINTS.map((_, joint) => {
+    const before = state.jointWeeks[joint]?.slice(-RAMP_WEEKS) ?? []
+    const load = tally.joints[joint] ?? 0
+    const mean = before.reduce((sum, week) => sum + week, 0) / Math.max(1, before.length)
+    const ramp = before.length >= 2 && mean > 0 ? load / mean : 1
+    state.jointWeeks[joint]?.push(load)
+    if (
+      state.chance.uniform() >=
+      SIMULATED.pain + SIMULATED.painByRamp * Math.max(0, ramp - SIMULATED.rampFrom)
+    )
+      return 'none'
+    const score =
+      SIMULATED.leastPain +
+      Math.floor(state.chance.uniform() * (SIMULATED.mostPain - SIMULATED.leastPain + 1))
+    return score >= 5 ? 'swap' : 'hold'
+  })
+}
+
+const UNKNOWN: Trend = {
+  verdict: 'insufficient',
+  slope: 0,
+  error: Infinity,
+  probability: 0.5,
+  count: 0,
+  spanWeeks: 0,
+}
+
+/** The worst joint that exercises of a muscle load; null where none is sore. */
+function soreOf(
+  group: number,
+  { sore }: State,
+  { jointsOf }: RehearsalGround,
+): GroupEvidence['sore'] {
+  const at = (jointsOf[group] ?? []).find(joint => sore[joint] !== 'none')
+  return at === undefined ? null : { joint: JOINTS[at] as Joint, level: sore[at] ?? 'none' }
+}
+
+/** Finished passes in a row in which a muscle was under its floor. */
+function underFloor(group: number, { tally, state, pass }: Facts, floor: number): number {
+  const isUnder = valueAt(tally.counted, group) / pass.weeks < floor - FLOOR_SLACK
+  return (state.belowFloor[group] = isUnder ? valueAt(state.belowFloor, group) + 1 : 0)
+}
+
+interface Facts {
+  readonly state: State
+  readonly tally: Tally
+  readonly ground: RehearsalGround
+  readonly pass: RehearsedPass
+  readonly next: RehearsedPass
+}
+const FLOOR_SLACK = 0.5
+const NO_BAND = { floor: 0, target: 0, ceiling: 0 } as const
+const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): number =>
+  values[at] ?? 0
+
+function evidenceFor(
+  group: number,
+  facts: Facts,
+  { planned, trends }: { readonly planned: number; readonly trends: readonly Trend[] },
+): GroupEvidence {
+  const { state, tally, ground, pass, next } = facts
+  const exposures = valueAt(tally.exposures, group)
+  const { verdict, probability, slope } = pooledTrend(
+    (pass.members[group] ?? []).map(exercise => trends[exercise] ?? UNKNOWN),
+  )
+  const band = ground.bands[group] ?? NO_BAND
+  const direct = valueAt(next.direct, group)
+  return {
+    group: GROUPS[group] as Group,
+    mode: ground.modes[group] ?? 'keep',
+    direct,
+    counted: valueAt(next.counted, group) / next.weeks,
+    band,
+    verdict,
+    probability,
+    slope,
+    sore: soreOf(group, state, ground),
+    adherence: planned === 0 ? 1 : tally.done / planned,
+    done: tally.done,
+    planned,
+    recovered: valueAt(tally.recovered, group),
+    notRecovered: valueAt(tally.notRecovered, group),
+    readiness: exposures > 0 ? valueAt(tally.readiness, group) / exposures : NOT_KNOWN,
+    exposures,
+    lowExposures: valueAt(tally.low, group),
+    belowFloorFor: underFloor(group, facts, band.floor),
+    ramp: next.isDeload || pass.isDeload ? 0 : Math.max(0, direct - valueAt(pass.direct, group)),
+  }
+}
+
+/** What the rules make of the pass, followed as proposed. */
+function decided(facts: Facts, week: number): readonly Adjustment[] {
+  const { state, tally, ground, pass, next } = facts
+  const planned = pass.sessions.reduce(
+    (sum, { whole }) => sum + whole.slots.reduce((own, { sets }) => own + sets, 0),
+    0,
+  )
+  const trends = state.points.map(points =>
+    exerciseTrend(points.filter(point => point.week >= week - WINDOW_WEEKS)),
+  )
+  const evidence = ground.trained.map(group => evidenceFor(group, facts, { planned, trends }))
+  const answers =
+    tally.recovered.reduce((sum, one) => sum + one, 0) +
+    tally.notRecovered.reduce((sum, one) => sum + one, 0)
+  const falling = evidence.filter(({ verdict }) => verdict === 'decline').length >= 2
+  const isTired =
+    answers >= 4 && tally.notRecovered.reduce((sum, one) => sum + one, 0) / answers >= 0.5
+  const isSore = state.sore.filter(level => level !== 'none').length >= 2
+  return adjustments(
+    evidence,
+    next.isDeload
+      ? []
+      : [
+          ...(falling ? ['falling' as const] : []),
+          ...(isTired ? ['not_recovered' as const] : []),
+          ...(isSore ? ['sore_joints' as const] : []),
+        ],
+  )
+}
+
+function changeFrom(all: readonly Adjustment[]): State['change'] {
+  const next = { sets: new Float64Array(GROUPS.length), rir: 0, isDeload: false }
+  for (const { change, group, isWaiting } of all) {
+    const at = group === null ? -1 : GROUPS.indexOf(group)
+    if (isWaiting) continue
+    if (change.kind === 'deload') next.isDeload = true
+    else if (change.kind === 'rir') next.rir = Math.max(next.rir, change.by)
+    else if (change.kind === 'sets' || change.kind === 'hold_ramp') next.sets[at] = change.by
+    if (change.kind === 'sets') next.rir = Math.max(next.rir, change.rir)
+  }
+  return next
+}
+
+function grow(
+  state: State,
+  tally: Tally,
+  { bands, weeklyGain }: RehearsalGround,
+  weeks: number,
+): void {
+  for (let group = 0; group < GROUPS.length; group++) {
+    const target = bands[group]?.target ?? 0
+    const share =
+      target > 0
+        ? Math.min(SIMULATED.mostGainFactor, (tally.counted[group] ?? 0) / weeks / target)
+        : 0
+    state.strength[group] = (state.strength[group] ?? 0) + Math.log(1 + weeklyGain * share) * weeks
+  }
+}
+
+/**
+ * One going of a simulated client through a block, who follows the adjustments as proposed.
+ *
+ * Shape:  a pass each; `keep` gets every session as it ends, for whoever wants the log.
+ * Units:  counted sets per 7 days, percent at the least ready direct exposure, points in the pass, ln of strength at the end.
+ * Edge:   the same seed gives the same run.
+ * Source: docs/methods.md#rehearsal.
+ */
+export function rehearsedRun(
+  ground: RehearsalGround,
+  seed: number,
+  keep?: (outcome: RehearsedOutcome) => void,
+): Run {
+  const by = chance(seed)
+  const state: State = {
+    hidden: hiddenClient(by),
+    chance: by,
+    strength: new Float64Array(GROUPS.length),
+    fatigue: new Float64Array(GROUPS.length),
+    reckoned: new Float64Array(GROUPS.length),
+    hour: 0,
+    believed: new Map(),
+    points: ground.exercises.map(() => []),
+    jointWeeks: JOINTS.map(() => []),
+    sore: JOINTS.map(() => 'none' as const),
+    change: noChange(),
+    belowFloor: new Int8Array(GROUPS.length),
+  }
+  const passes = ground.passes.map((pass, at): PassRun => {
+    const tally = newTally()
+    const left = Float64Array.from(state.change.sets)
+    const isEasier = state.change.isDeload && !pass.isDeload
+    for (const session of pass.sessions) {
+      const outcome = doSession(session, state, ground, {
+        tally,
+        left,
+        isEasier,
+        isKept: keep !== undefined,
+      })
+      keep?.(outcome)
+    }
+    grow(state, tally, ground, pass.weeks)
+    state.sore = newPains(tally, state)
+    const next = ground.passes[at + 1]
+    const rows = next
+      ? decided({ state, tally, ground, pass, next }, state.hour / HOURS_PER_WEEK)
+      : []
+    state.change = next ? changeFrom(rows) : noChange()
+    return {
+      counted: tally.counted.map(sum => sum / pass.weeks),
+      readiness: tally.lowest,
+      joints: tally.joints.map(sum => sum / pass.weeks),
+      missed: tally.missed,
+      sessions: pass.sessions.length,
+      rows: rows.filter(({ isWaiting }) => !isWaiting).map(({ row }) => row),
+      pains: state.sore.filter(level => level !== 'none').length,
+    }
+  })
+  return { passes, strength: state.strength }
+}

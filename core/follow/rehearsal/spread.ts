@@ -1,0 +1,88 @@
+import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
+import { DECISION_ROWS, type DecisionRow } from '../review'
+import type { RehearsalGround } from './ground'
+import type { Run } from './run'
+
+/** Where a tenth, half and nine tenths of the runs lie. */
+export interface Spread {
+  readonly low: number
+  readonly middle: number
+  readonly high: number
+}
+
+export interface RehearsalSpread {
+  readonly runs: number
+  /** Of the muscles the block trains directly, in the order of groups. */
+  readonly groups: readonly {
+    readonly group: Group
+    readonly planned: readonly number[]
+    readonly counted: readonly Spread[]
+    readonly readiness: readonly Spread[]
+    readonly strength: Spread
+  }[]
+  readonly joints: readonly { readonly joint: Joint; readonly load: readonly Spread[] }[]
+  /** Shares of all decisions about muscles, after rotations with nothing missed and with something missed. */
+  readonly rows: readonly {
+    readonly row: DecisionRow
+    readonly whole: number
+    readonly missed: number
+  }[]
+  readonly missedShare: number
+  readonly painPasses: number
+}
+
+function spread(values: readonly number[]): Spread {
+  const sorted = Float64Array.from(values).sort()
+  const at = (share: number) =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0
+  return { low: at(0.1), middle: at(0.5), high: at(0.9) }
+}
+
+/**
+ * Many runs taken together.
+ *
+ * Units: counted sets per 7 days, percent, points per 7 days, strength as a share of the beginning; shares 0 to 1.
+ * Edge:  no runs give empty courses.
+ */
+export function rehearsalSpread(runs: readonly Run[], ground: RehearsalGround): RehearsalSpread {
+  const passes = runs.length > 0 ? ground.passes.map((_, at) => at) : []
+  const over = (of: (run: Run, pass: number) => number) =>
+    passes.map(pass => spread(runs.map(run => of(run, pass))))
+  const counts = { whole: new Map<DecisionRow, number>(), missed: new Map<DecisionRow, number>() }
+  let [sessions, missed, pains] = [0, 0, 0]
+  for (const run of runs) {
+    for (const pass of run.passes) {
+      sessions += pass.sessions
+      missed += pass.missed
+      pains += Math.min(1, pass.pains)
+      const counted = pass.missed > 0 ? counts.missed : counts.whole
+      for (const row of pass.rows) counted.set(row, (counted.get(row) ?? 0) + 1)
+    }
+  }
+  const total = (of: ReadonlyMap<DecisionRow, number>) =>
+    Math.max(
+      1,
+      [...of.values()].reduce((sum, one) => sum + one, 0),
+    )
+  return {
+    runs: runs.length,
+    missedShare: missed / Math.max(1, sessions),
+    painPasses: pains / Math.max(1, runs.length),
+    groups: ground.trained.map(group => ({
+      group: GROUPS[group] as Group,
+      planned: ground.passes.map(pass => (pass.counted[group] ?? 0) / pass.weeks),
+      counted: over((run, pass) => run.passes[pass]?.counted[group] ?? 0),
+      readiness: over((run, pass) => run.passes[pass]?.readiness[group] ?? 0),
+      strength: spread(runs.map(run => Math.exp(run.strength[group] ?? 0) - 1)),
+    })),
+    joints: JOINTS.map((joint, at) => ({
+      joint,
+      load: over((run, pass) => run.passes[pass]?.joints[at] ?? 0),
+    })),
+    rows: DECISION_ROWS.map(row => ({
+      row,
+      whole: (counts.whole.get(row) ?? 0) / total(counts.whole),
+      missed: (counts.missed.get(row) ?? 0) / total(counts.missed),
+    })).filter(({ whole, missed: some }) => whole + some > 0),
+  }
+}

@@ -1,0 +1,241 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { GROUPS } from '../../plan/catalogue'
+import { MODES, PAIN_LEVELS } from '../../plan/method'
+import { adjustmentKey, adjustments, DECIDE, type GroupEvidence } from '.'
+
+const of = (more: Partial<GroupEvidence> = {}): GroupEvidence => ({
+  group: 'biceps',
+  mode: 'build',
+  direct: 10,
+  counted: 14,
+  band: { floor: 8, target: 14, ceiling: 20 },
+  verdict: 'unclear',
+  probability: 0.5,
+  slope: 0,
+  sore: null,
+  adherence: 1,
+  done: 20,
+  planned: 20,
+  recovered: 2,
+  notRecovered: 0,
+  readiness: 90,
+  exposures: 2,
+  lowExposures: 0,
+  belowFloorFor: 0,
+  ramp: 0,
+  ...more,
+})
+const one = (more: Partial<GroupEvidence>) => adjustments([of(more)], [])[0]!
+
+describe('the table, row by row', () => {
+  test.each([
+    {
+      name: 'A-9: falling and not recovered, 10 direct, floor 6',
+      of: {
+        group: 'triceps' as const,
+        verdict: 'decline' as const,
+        probability: 0.02,
+        direct: 10,
+        counted: 13,
+        band: { floor: 6, target: 12, ceiling: 18 },
+        recovered: 1,
+        notRecovered: 2,
+      },
+      row: 'A4',
+      change: { kind: 'sets', by: -3, rir: 1 },
+      after: 7,
+    },
+    {
+      name: 'falling near the floor: not below it',
+      of: { verdict: 'decline' as const, counted: 9, direct: 9, notRecovered: 3, recovered: 0 },
+      row: 'A4',
+      change: { kind: 'sets', by: -1, rir: 1 },
+      after: 8,
+    },
+    {
+      name: 'falling, one exposure too early',
+      of: { verdict: 'decline' as const, readiness: 78, lowExposures: 1 },
+      row: 'A4',
+      change: { kind: 'by_hand' },
+      after: 10,
+    },
+    {
+      name: 'falling though recovered',
+      of: { verdict: 'decline' as const },
+      row: 'A5',
+      change: { kind: 'rir', by: 1 },
+      after: 10,
+    },
+    {
+      name: 'not recovered while the plan rises',
+      of: { notRecovered: 2, recovered: 1, ramp: 2 },
+      row: 'A6',
+      change: { kind: 'hold_ramp', by: -2 },
+      after: 8,
+    },
+    {
+      name: 'not recovered at a steady dose',
+      of: { notRecovered: 2, recovered: 1 },
+      row: 'A6',
+      change: { kind: 'sets', by: -1, rir: 0 },
+      after: 9,
+    },
+    {
+      name: 'A-10: flat, recovered, room to the ceiling',
+      of: { verdict: 'plateau' as const, counted: 12, band: { floor: 6, target: 12, ceiling: 16 } },
+      row: 'A7',
+      change: { kind: 'sets', by: 2, rir: 0 },
+      after: 12,
+    },
+    {
+      name: 'the same at keep',
+      of: { verdict: 'plateau' as const, mode: 'keep' as const },
+      row: 'A7',
+      change: { kind: 'sets', by: 1, rir: 0 },
+      after: 11,
+    },
+    {
+      name: 'A-11: the same at the ceiling',
+      of: { verdict: 'plateau' as const, counted: 12, band: { floor: 6, target: 10, ceiling: 12 } },
+      row: 'A8',
+      change: { kind: 'by_hand' },
+      after: 10,
+    },
+    {
+      name: 'A-12: 11 of 20 sets done',
+      of: { verdict: 'plateau' as const, adherence: 11 / 20, done: 11, ramp: 1 },
+      row: 'A2',
+      change: { kind: 'hold_ramp', by: -1 },
+      after: 9,
+    },
+    {
+      name: 'A-13: elbow pain while progressing',
+      of: {
+        verdict: 'progress' as const,
+        sore: { joint: 'elbow_flexor_side' as const, level: 'hold' as const },
+        ramp: 1,
+      },
+      row: 'A1',
+      change: { kind: 'hold_ramp', by: -1 },
+      after: 9,
+    },
+    {
+      name: 'under the floor twice',
+      of: { counted: 5, belowFloorFor: 2 },
+      row: 'A9',
+      change: { kind: 'sets', by: 2, rir: 0 },
+      after: 12,
+    },
+    {
+      name: 'over the ceiling',
+      of: { counted: 22.5 },
+      row: 'A10',
+      change: { kind: 'sets', by: -3, rir: 0 },
+      after: 7,
+    },
+    {
+      name: 'it works',
+      of: { verdict: 'progress' as const, probability: 0.97 },
+      row: 'A11',
+      change: { kind: 'go_on' },
+      after: 10,
+    },
+    {
+      name: 'no verdict yet',
+      of: { verdict: 'insufficient' as const },
+      row: 'A12',
+      change: { kind: 'go_on' },
+      after: 10,
+    },
+    {
+      name: 'no verdict, one answer against',
+      of: { verdict: 'insufficient' as const, recovered: 0, notRecovered: 1, ramp: 1 },
+      row: 'A12',
+      change: { kind: 'hold_ramp', by: -1 },
+      after: 9,
+    },
+  ])('$name', ({ of: more, row, change, after }) =>
+    expect(one(more)).toMatchObject({ row, change, after }),
+  )
+  test('a single sign is none; two ask for easier days, before anything else', () => {
+    expect(adjustments([of()], ['falling'])).toHaveLength(1)
+    expect(adjustments([of()], ['falling', 'sore_joints'])[0]).toMatchObject({
+      row: 'A3',
+      change: { kind: 'deload' },
+      group: null,
+    })
+  })
+  test('sure, fairly sure, and not', () => {
+    expect(
+      [
+        one({ verdict: 'progress', probability: 0.97 }),
+        one({ verdict: 'progress', probability: 0.85 }),
+        one({ verdict: 'unclear' }),
+        one({ verdict: 'decline', probability: 0.03 }),
+      ].map(({ confidence }) => confidence),
+    ).toEqual(['strong', 'fair', 'weak', 'strong'])
+  })
+})
+
+const evidence: fc.Arbitrary<GroupEvidence> = fc.record({
+  group: fc.constantFrom(...GROUPS),
+  mode: fc.constantFrom(...MODES),
+  direct: fc.integer({ min: 0, max: 24 }),
+  counted: fc.double({ min: 0, max: 30, noNaN: true }),
+  band: fc
+    .tuple(
+      fc.integer({ min: 0, max: 8 }),
+      fc.integer({ min: 0, max: 8 }),
+      fc.integer({ min: 1, max: 8 }),
+    )
+    .map(([floor, up, more]) => ({ floor, target: floor + up, ceiling: floor + up + more })),
+  verdict: fc.constantFrom(
+    'insufficient' as const,
+    'progress' as const,
+    'decline' as const,
+    'plateau' as const,
+    'unclear' as const,
+    'mixed' as const,
+  ),
+  probability: fc.double({ min: 0, max: 1, noNaN: true }),
+  slope: fc.constant(0),
+  sore: fc.option(
+    fc.record({ joint: fc.constant('wrist' as const), level: fc.constantFrom(...PAIN_LEVELS) }),
+  ),
+  adherence: fc.double({ min: 0, max: 1, noNaN: true }),
+  done: fc.constant(10),
+  planned: fc.constant(10),
+  recovered: fc.integer({ min: 0, max: 4 }),
+  notRecovered: fc.integer({ min: 0, max: 4 }),
+  readiness: fc.double({ min: 40, max: 100, noNaN: true }),
+  exposures: fc.integer({ min: 1, max: 4 }),
+  lowExposures: fc.integer({ min: 0, max: 4 }),
+  belowFloorFor: fc.integer({ min: 0, max: 3 }),
+  ramp: fc.integer({ min: 0, max: 3 }),
+})
+
+test('whatever is known: at most three changes, no rise on a sore joint, none while sets were missed, every proposal has a key', () => {
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(evidence, { maxLength: 10, selector: ({ group }) => group }),
+      all => {
+        const found = adjustments(all, [])
+        expect(found).toHaveLength(all.length)
+        expect(
+          found.filter(
+            ({ change, isWaiting }) =>
+              !isWaiting && ((change.kind === 'sets' && change.by !== 0) || change.kind === 'rir'),
+          ).length,
+        ).toBeLessThanOrEqual(DECIDE.mostGroups)
+        for (const { change, evidence: held, after } of found) {
+          expect(after).toBeGreaterThanOrEqual(0)
+          const isHeld = held?.sore && ['hold', 'swap', 'stop'].includes(held.sore.level)
+          if (isHeld || (held && held.adherence < DECIDE.adherence))
+            expect(change.kind === 'sets' && change.by > 0).toBe(false)
+        }
+        expect(new Set(found.map(adjustmentKey)).size).toBe(found.length)
+      },
+    ),
+  )
+})

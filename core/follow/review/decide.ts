@@ -1,0 +1,369 @@
+import { roundHalfUp } from '../../base'
+import type { Group, Joint } from '../../plan/catalogue'
+import type { ExerciseId, PlainDate } from '../../base'
+import type { Verdict } from '../../body/log'
+import type { Band, Mode, PainLevel } from '../../plan/method'
+import type { ReplanOption } from '../replan'
+
+/** What is known of a muscle after a rotation, each figure with what it rests on. Missing answers are missing, never fine. */
+export interface GroupEvidence {
+  readonly group: Group
+  readonly mode: Mode
+  /** Direct sets and counted sets of the rotation as planned next; bands in the same span. */
+  readonly direct: number
+  readonly counted: number
+  readonly band: Band
+  readonly verdict: Verdict | 'mixed'
+  /** Probability that it rises, 0 to 1; change per week as a share. */
+  readonly probability: number
+  readonly slope: number
+  /** Joints its exercises load that are at `hold` or worse. */
+  readonly sore: { readonly joint: Joint; readonly level: PainLevel } | null
+  /** Done over planned sets of the whole rotation, 0 to 1. */
+  readonly adherence: number
+  readonly done: number
+  readonly planned: number
+  /** Answers to "recovered?" of sessions that train it. */
+  readonly recovered: number
+  readonly notRecovered: number
+  /** Readiness at its direct exposures as planned, percent; the mean, and how many lie under 80. */
+  readonly readiness: number
+  readonly exposures: number
+  readonly lowExposures: number
+  /** Finished rotations in a row, this one among them, that were under the floor. */
+  readonly belowFloorFor: number
+  /** Sets the plan adds in the next rotation by itself. */
+  readonly ramp: number
+  /** Days from the last time it was trained to the next rotation; null where it never was. */
+  readonly daysAway?: number | null
+}
+
+export const DECISION_ROWS = [
+  'A1',
+  'A2',
+  'A3',
+  'A4',
+  'A5',
+  'A6',
+  'A7',
+  'A8',
+  'A9',
+  'A10',
+  'A11',
+  'A12',
+  'G1',
+  'E1',
+  'E2',
+  'E3',
+  'S1',
+  'M1',
+  'P1',
+  'O1',
+] as const
+/** Rows about a muscle (A, and G after an absence), an exercise (E), a session (S); a missed session, a pace, a value that was questioned (M, P, O). */
+export type DecisionRow = (typeof DECISION_ROWS)[number]
+
+/** What is proposed for the next rotation. Units: direct sets in the rotation, reps in reserve. */
+export type Change =
+  | { readonly kind: 'sets'; readonly by: number; readonly rir: number }
+  | { readonly kind: 'rir'; readonly by: number }
+  /** The plan's own step is not taken. */
+  | { readonly kind: 'hold_ramp'; readonly by: number }
+  | { readonly kind: 'deload' }
+  /** The coach changes something by hand: an exercise, a rep range, a rest. */
+  | { readonly kind: 'by_hand' }
+  | { readonly kind: 'go_on' }
+  | { readonly kind: 'load'; readonly exercise: ExerciseId; readonly step: 'up' | 'down' }
+  | {
+      readonly kind: 'swap'
+      readonly from: ExerciseId
+      readonly to: ExerciseId
+      readonly intent: string | null
+    }
+  /** The plan's own session made to fit its minutes. */
+  | {
+      readonly kind: 'shorten'
+      readonly day: number
+      readonly place: number
+      readonly minutes: number
+    }
+  | {
+      readonly kind: 'replan'
+      readonly option: ReplanOption
+      readonly session: string
+      readonly on: PlainDate
+    }
+  | { readonly kind: 'pace'; readonly pace: number | null; readonly isAnew: boolean }
+  | {
+      readonly kind: 'confirm'
+      readonly exercise: ExerciseId
+      readonly on: PlainDate
+      readonly value: number
+    }
+
+/** What a row about an exercise or a session rests on. Units: reps, minutes, share per week. */
+export interface OwnFacts {
+  readonly exercise?: ExerciseId
+  readonly error?: number
+  readonly sets?: number
+  readonly missed?: number
+  readonly sore?: { readonly joint: Joint; readonly level: PainLevel }
+  readonly slope?: number
+  readonly session?: string
+  readonly minutes?: number
+  readonly limit?: number
+  readonly times?: number
+  readonly of?: number
+}
+
+export interface Adjustment {
+  readonly row: DecisionRow
+  /** Null where it is about the whole rotation. */
+  readonly group: Group | null
+  readonly change: Change
+  readonly before: number
+  readonly after: number
+  readonly evidence: GroupEvidence | null
+  readonly facts?: OwnFacts
+  readonly signs: readonly DeloadSign[]
+  readonly confidence: 'strong' | 'fair' | 'weak'
+  /** Beyond what one week may change: listed, not offered. */
+  readonly isWaiting: boolean
+}
+
+export const DELOAD_SIGNS = ['falling', 'not_recovered', 'sore_joints', 'missed_reps'] as const
+export type DeloadSign = (typeof DELOAD_SIGNS)[number]
+
+/** Numbers of the decision table; rules of thumb. Source: docs/methods.md#adjustments. */
+export const DECIDE = {
+  adherence: 0.6,
+  notRecoveredShare: 0.5,
+  leastAnswers: 2,
+  readiness: 80,
+  cutShare: 0.3,
+  leastCut: 2,
+  moreBuild: 2,
+  moreKeep: 1,
+  floorSlack: 0.5,
+  floorWeeks: 2,
+  mostUp: 2,
+  absentDays: 14,
+  longAbsentDays: 28,
+  newStartDays: 56,
+  absentShare: 0.6,
+  longAbsentShare: 0.5,
+  absentRir: 2,
+  weekShare: 0.1,
+  mostGroups: 3,
+  deloadSigns: 2,
+  sure: 0.95,
+  fair: 0.8,
+} as const
+
+const SERIOUS: readonly PainLevel[] = ['hold', 'swap', 'stop']
+
+function isNotRecovered({ recovered, notRecovered }: GroupEvidence): boolean {
+  const answers = recovered + notRecovered
+  return answers >= DECIDE.leastAnswers && notRecovered / answers >= DECIDE.notRecoveredShare
+}
+
+type Found = Pick<Adjustment, 'row' | 'change'>
+
+function sets(row: DecisionRow, by: number, rir = 0): Found {
+  return { row, change: { kind: 'sets', by, rir } }
+}
+
+/** The plan's own step held back; nothing to do where it takes none. */
+function held(row: DecisionRow, { ramp }: GroupEvidence): Found {
+  return { row, change: ramp > 0 ? { kind: 'hold_ramp', by: -ramp } : { kind: 'go_on' } }
+}
+
+function falling(of: GroupEvidence): Found {
+  if (!isNotRecovered(of) && of.readiness >= DECIDE.readiness)
+    return { row: 'A5', change: { kind: 'rir', by: 1 } }
+  // One tired exposure among fresh ones is a matter of days, not of dose.
+  if (!isNotRecovered(of) && of.lowExposures === 1 && of.exposures > 1)
+    return { row: 'A4', change: { kind: 'by_hand' } }
+  const cut = Math.max(DECIDE.leastCut, roundHalfUp(DECIDE.cutShare * of.direct))
+  return sets('A4', -Math.max(0, Math.min(cut, Math.floor(of.counted - of.band.floor))), 1)
+}
+
+function flat(of: GroupEvidence): Found {
+  if (isNotRecovered(of)) return held('A6', of)
+  if (of.counted >= of.band.ceiling) return { row: 'A8', change: { kind: 'by_hand' } }
+  if (of.mode === 'maintain') return { row: 'A12', change: { kind: 'go_on' } }
+  return sets(
+    'A7',
+    Math.min(
+      of.mode === 'build' ? DECIDE.moreBuild : DECIDE.moreKeep,
+      Math.max(1, Math.floor(of.band.ceiling - of.counted)),
+    ),
+  )
+}
+
+/** Fewer sets and more in reserve after so many days without it. Source: docs/methods.md#after-an-absence; example A-18. */
+function absent({ daysAway, direct, counted, band }: GroupEvidence): Found | undefined {
+  if (daysAway === undefined || daysAway === null || daysAway <= DECIDE.absentDays) return undefined
+  const by =
+    daysAway > DECIDE.newStartDays
+      ? Math.floor(band.floor - counted)
+      : roundHalfUp(
+          direct * (daysAway > DECIDE.longAbsentDays ? DECIDE.longAbsentShare : DECIDE.absentShare),
+        ) - direct
+  return sets('G1', Math.max(-direct, Math.min(0, by)), DECIDE.absentRir)
+}
+
+/** The first row of the table that fits a muscle. */
+function decided(of: GroupEvidence): Found {
+  if (of.sore && SERIOUS.includes(of.sore.level)) return held('A1', of)
+  const away = absent(of)
+  if (away) return away
+  if (of.adherence < DECIDE.adherence) return held('A2', of)
+  if (of.verdict === 'decline') return falling(of)
+  if (isNotRecovered(of)) return of.ramp > 0 ? held('A6', of) : sets('A6', -1)
+  if (of.verdict === 'plateau') return flat(of)
+  if (of.belowFloorFor >= DECIDE.floorWeeks)
+    return sets('A9', Math.min(DECIDE.mostUp, Math.ceil(of.band.floor - of.counted)))
+  if (of.counted > of.band.ceiling + DECIDE.floorSlack)
+    return sets('A10', -Math.ceil(of.counted - of.band.ceiling))
+  if (of.verdict === 'progress') return { row: 'A11', change: { kind: 'go_on' } }
+  const answers = of.recovered + of.notRecovered
+  return answers === 0 || of.recovered / answers >= DECIDE.notRecoveredShare
+    ? { row: 'A12', change: { kind: 'go_on' } }
+    : held('A12', of)
+}
+
+function confidenceOf(
+  { row }: Found,
+  { probability, verdict }: GroupEvidence,
+): Adjustment['confidence'] {
+  if (row === 'A1' || row === 'G1') return 'strong'
+  const sure = verdict === 'decline' ? 1 - probability : probability
+  return verdict === 'insufficient' || verdict === 'unclear' || verdict === 'mixed'
+    ? 'weak'
+    : sure >= DECIDE.sure
+      ? 'strong'
+      : sure >= DECIDE.fair
+        ? 'fair'
+        : 'weak'
+}
+
+const PRIORITY: Readonly<Record<Mode, number>> = { build: 3, keep: 2, maintain: 1 }
+
+function weightOf({ evidence }: Adjustment): number {
+  return evidence
+    ? PRIORITY[evidence.mode] * Math.max(1, Math.abs(evidence.band.target - evidence.counted))
+    : Infinity
+}
+
+/** Coming back after a long time is no choice among others. */
+const changesSets = ({ change, row }: Adjustment) =>
+  (row !== 'G1' && change.kind === 'sets' && change.by !== 0) || change.kind === 'rir'
+
+/** No more changes in one week than a client can answer to: the heaviest first, the rest waits. */
+function withinOneWeek(all: readonly Adjustment[], total: number): readonly Adjustment[] {
+  const chosen = new Set<Adjustment>()
+  let added = 0
+  for (const adjustment of all.filter(changesSets).sort((a, b) => weightOf(b) - weightOf(a))) {
+    const more = adjustment.change.kind === 'sets' ? Math.max(0, adjustment.change.by) : 0
+    if (
+      chosen.size >= DECIDE.mostGroups ||
+      added + more > Math.max(DECIDE.mostUp, DECIDE.weekShare * total)
+    )
+      continue
+    added += more
+    chosen.add(adjustment)
+  }
+  return all.map(adjustment =>
+    changesSets(adjustment) && !chosen.has(adjustment)
+      ? { ...adjustment, isWaiting: true }
+      : adjustment,
+  )
+}
+
+/**
+ * What to do about each muscle in the next rotation, by the first row of the table that fits, and whether all of it should be easier.
+ *
+ * Shape:  a deload first where two signs ask for it, then one entry for each muscle in the order given.
+ * Edge:   more than three changes, or a tenth more sets in all, wait.
+ * Source: docs/methods.md#adjustments; examples A-9 to A-13.
+ */
+export function adjustments(
+  evidence: readonly GroupEvidence[],
+  signs: readonly DeloadSign[],
+): readonly Adjustment[] {
+  const each = evidence.map((of): Adjustment => {
+    const found = decided(of)
+    const by =
+      found.change.kind === 'sets' || found.change.kind === 'hold_ramp' ? found.change.by : 0
+    return {
+      row: found.row,
+      change: found.change,
+      group: of.group,
+      before: of.direct,
+      after: Math.max(0, of.direct + by),
+      evidence: of,
+      signs: [],
+      confidence: confidenceOf(found, of),
+      isWaiting: false,
+    }
+  })
+  const limited = withinOneWeek(
+    each,
+    evidence.reduce((sum, { counted }) => sum + counted, 0),
+  )
+  if (signs.length < DECIDE.deloadSigns) return limited
+  return [
+    {
+      row: 'A3',
+      group: null,
+      change: { kind: 'deload' },
+      before: 0,
+      after: 0,
+      evidence: null,
+      signs,
+      confidence: 'fair',
+      isWaiting: false,
+    },
+    ...limited,
+  ]
+}
+
+/** A decision that no proposal came before: a re-plan chosen, a pace set, a value confirmed. */
+export function ownDecision(
+  row: 'M1' | 'P1' | 'O1',
+  change: Change,
+  group: Group | null = null,
+): Adjustment {
+  return {
+    row,
+    group,
+    change,
+    before: 0,
+    after: 0,
+    evidence: null,
+    signs: [],
+    confidence: 'strong',
+    isWaiting: false,
+  }
+}
+
+/** What tells one proposal from another: the row, what it is about and what it changes; refused ones are known by it. */
+export function adjustmentKey({ row, group, change }: Adjustment): string {
+  switch (change.kind) {
+    case 'load':
+      return [row, change.exercise, change.step].join(' ')
+    case 'swap':
+      return [row, change.from, change.to].join(' ')
+    case 'shorten':
+      return [row, change.day, change.place, change.minutes].join(' ')
+    case 'replan':
+      return [row, change.option, change.session, change.on].join(' ')
+    case 'pace':
+      return [row, group, change.isAnew ? 'anew' : (change.pace ?? 'usual')].join(' ')
+    case 'confirm':
+      return [row, change.exercise, change.on, change.value].join(' ')
+    default:
+      return [row, group ?? 'all', change.kind, 'by' in change ? change.by : ''].join(' ')
+  }
+}

@@ -1,0 +1,252 @@
+import { describe, expect, test } from '@jest/globals'
+import { exerciseId, plainDate } from '../../base'
+import type { PlanDocument } from '../../plan/block'
+import type { LoggedSet } from '../../body/log'
+import { defaultContext } from '../../plan/method'
+import { expandedBlock } from '../../design/progress'
+import { plannedSets } from '../../plan/scheme'
+import { type Session, sessionSlots } from '../../plan/session'
+import { writtenSession as session } from '../../testing/shorthandPlans'
+import { adjustmentKey, doneSession, passReview, type SessionOutcome, withAdjustment } from '.'
+
+const context = defaultContext({ trainingAgeMonths: 40 })
+const arms = session(
+  'warm-up 1 x 12, then 3 x 8-12, rir 1'.replace(/^/, 'barbell_curl ') +
+    '\npushdown_rope 4 x 10-12, rir 1',
+)
+const pull = session('pulldown_wide 4 x 8-12, rir 2')
+const plan: PlanDocument = {
+  schema: 1,
+  title: 'Block',
+  startsOn: plainDate('2026-04-06'),
+  passes: 3,
+  rotation: {
+    kind: 'places',
+    anchor: { kind: 'floating' },
+    days: [
+      { role: 'arms', sessions: [arms] },
+      { role: 'pull', sessions: [pull] },
+      { role: 'rest', sessions: [] },
+      { role: 'rest', sessions: [] },
+      { role: 'rest', sessions: [] },
+      { role: 'rest', sessions: [] },
+      { role: 'rest', sessions: [] },
+    ],
+  },
+}
+const setsOf = (content: Session, least = 0): LoggedSet[] =>
+  sessionSlots(content).flatMap(slot =>
+    Array.from({ length: Math.max(0, plannedSets(slot.scheme) - least) }, (_, at): LoggedSet => ({
+      slot: slot.id,
+      exercise: slot.exercise,
+      intent: slot.intent,
+      set: at + 1,
+      stage: 1,
+      side: null,
+      role: 'working',
+      loadKg: 30,
+      reps: 9,
+      seconds: null,
+      rir: 1,
+      isRirOpen: false,
+    })),
+  )
+const outcome = (
+  day: number,
+  state: SessionOutcome['state'],
+  sets: readonly LoggedSet[] = [],
+  more: Partial<SessionOutcome> = {},
+): SessionOutcome => ({ day, place: 0, state, sets, minutes: null, isRecovered: null, ...more })
+const reviewed = (
+  outcomes: readonly SessionOutcome[],
+  trends: Parameters<typeof passReview>[0]['trends'] = [],
+  of = plan,
+  pass = 0,
+) =>
+  passReview({
+    expanded: expandedBlock(of, context),
+    pass,
+    context,
+    outcomes: new Map([[pass, outcomes]]),
+    trends,
+  })!
+
+describe('a session as it was done', () => {
+  test('done as planned it is the planned one, without its warm-up sets unless those were logged', () => {
+    expect(
+      doneSession(arms, setsOf(arms)).groupings.flatMap(({ slots }) =>
+        slots.map(({ scheme }) => plannedSets(scheme)),
+      ),
+    ).toEqual([3, 4])
+    expect(doneSession(arms, [])).toMatchObject({ groupings: [] })
+  })
+  test('fewer, more, something else, something besides', () => {
+    const [curl, pushdown] = sessionSlots(arms)
+    const base = setsOf(arms)[0]!
+    const logged = [
+      base,
+      { ...base, set: 2 },
+      ...Array.from({ length: 5 }, (_, at) => ({
+        ...base,
+        slot: pushdown!.id,
+        exercise: exerciseId('dip'),
+        set: at + 1,
+      })),
+      { ...base, slot: null, exercise: exerciseId('hammer_curl') },
+    ]
+    const done = sessionSlots(doneSession(arms, logged))
+    expect(done.map(({ exercise, scheme }) => `${exercise} ${plannedSets(scheme)}`)).toEqual([
+      'barbell_curl 2',
+      'dip 5',
+      'hammer_curl 1',
+    ])
+    expect(done[0]?.id).toBe(curl?.id)
+  })
+})
+
+describe('a rotation looked back at', () => {
+  test('all done: done is due is planned', () => {
+    const { muscles, setsDone, setsDue } = reviewed([
+      outcome(0, 'done', setsOf(arms)),
+      outcome(1, 'done', setsOf(pull)),
+    ])
+    expect([setsDone, setsDue]).toEqual([11, 11])
+    for (const { planned, due, done } of muscles) expect([due, done]).toEqual([planned, planned])
+  })
+  test('one missed, one ahead: the missed is due, the other is not', () => {
+    const { muscles, missed, setsDue, setsDone } = reviewed([
+      outcome(0, 'missed'),
+      outcome(1, 'ahead'),
+    ])
+    expect(missed.map(({ name }) => name)).toHaveLength(1)
+    expect([setsDone, setsDue]).toEqual([0, 7])
+    expect(muscles.find(({ group }) => group === 'triceps')).toMatchObject({
+      planned: 4,
+      due: 4,
+      done: 0,
+    })
+    expect(muscles.find(({ group }) => group === 'lats')).toMatchObject({
+      planned: 4,
+      due: 0,
+      done: 0,
+    })
+  })
+  test('exercises by sets, load, reps and effort', () => {
+    expect(
+      reviewed([
+        outcome(0, 'done', setsOf(arms, 1)),
+        outcome(1, 'done', setsOf(pull)),
+      ]).exercises.find(({ exercise }) => exercise === 'barbell_curl'),
+    ).toMatchObject({
+      setsDue: 3,
+      setsDone: 2,
+      topKg: 30,
+      repsPlanned: 10,
+      repsDone: 9,
+      rirPlanned: 1,
+      rirDone: 1,
+    })
+  })
+  test('a trend that falls while answers say not recovered asks for fewer sets; the last rotation asks for nothing', () => {
+    const falling = {
+      verdict: 'decline' as const,
+      slope: -0.02,
+      error: 0.004,
+      probability: 0.01,
+      count: 8,
+      spanWeeks: 6,
+    }
+    const outcomes = [
+      outcome(0, 'done', setsOf(arms), { isRecovered: false }),
+      outcome(1, 'done', setsOf(pull), { isRecovered: false }),
+    ]
+    const { adjustments, notRecovered } = reviewed(outcomes, [
+      { exercise: 'pushdown_rope', trend: falling },
+    ])
+    expect(notRecovered).toBe(2)
+    expect(adjustments.find(({ group }) => group === 'triceps')).toMatchObject({
+      row: 'A5',
+      evidence: { verdict: 'decline', notRecovered: 1 },
+    })
+    expect(reviewed(outcomes, [], plan, 2).adjustments).toEqual([])
+    expect(reviewed([outcome(0, 'ahead')]).adjustments).toEqual([])
+  })
+  test('half of the sets left out holds everything, whatever the trend', () => {
+    const { adjustments } = reviewed([outcome(0, 'done', setsOf(arms, 3)), outcome(1, 'missed')])
+    expect(new Set(adjustments.map(({ row }) => row))).toEqual(new Set(['A2']))
+  })
+})
+
+describe('a proposal taken', () => {
+  const {
+    adjustments: [any],
+  } = reviewed([outcome(0, 'done', setsOf(arms)), outcome(1, 'done', setsOf(pull))])
+  test.each([
+    {
+      name: 'sets and effort',
+      change: { kind: 'sets' as const, by: -2, rir: 1 },
+      exceptions: [
+        { kind: 'sets', pass: 1, group: 'triceps', change: -2 },
+        { kind: 'rir', pass: 1, change: 1 },
+      ],
+    },
+    {
+      name: 'effort alone',
+      change: { kind: 'rir' as const, by: 1 },
+      exceptions: [{ kind: 'rir', pass: 1, change: 1 }],
+    },
+    {
+      name: 'no step',
+      change: { kind: 'hold_ramp' as const, by: -1 },
+      exceptions: [{ kind: 'sets', pass: 1, group: 'triceps', change: -1 }],
+    },
+  ])('$name', ({ change, exceptions }) =>
+    expect(
+      withAdjustment(plan, 1, { ...any!, group: 'triceps', change }, context).block?.exceptions,
+    ).toEqual(exceptions),
+  )
+  test('an easier rotation; twice adds up; by hand changes nothing', () => {
+    expect(
+      withAdjustment(plan, 1, { ...any!, group: null, change: { kind: 'deload' } }, context).block
+        ?.deloads,
+    ).toEqual([1])
+    const once = withAdjustment(
+      plan,
+      1,
+      { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } },
+      context,
+    )
+    expect(
+      withAdjustment(
+        once,
+        1,
+        { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } },
+        context,
+      ).block?.exceptions,
+    ).toMatchObject([{ change: 2 }])
+    expect(withAdjustment(plan, 1, { ...any!, change: { kind: 'by_hand' } }, context)).toBe(plan)
+  })
+  test('the next rotation then has those sets', () => {
+    const more = withAdjustment(
+      plan,
+      1,
+      { ...any!, group: 'triceps', change: { kind: 'sets', by: 2, rir: 0 } },
+      context,
+    )
+    const setsIn = (pass: number) =>
+      expandedBlock(more, context)
+        .passes[pass]!.sessions.flatMap(({ content }) => sessionSlots(content))
+        .filter(({ exercise }) => exercise === 'pushdown_rope')
+        .reduce((sum, { scheme }) => sum + plannedSets(scheme), 0)
+    expect([setsIn(0), setsIn(1), setsIn(2)]).toEqual([4, 6, 4])
+  })
+  test('keys tell what is about another muscle or another number', () =>
+    expect(
+      adjustmentKey({
+        ...any!,
+        row: 'A7',
+        group: 'biceps',
+        change: { kind: 'sets', by: 2, rir: 0 },
+      }),
+    ).toBe('A7 biceps sets 2'))
+})

@@ -1,0 +1,384 @@
+import { daysBetween, type ExerciseId } from '../../base'
+import {
+  directGroups,
+  type Group,
+  GROUPS,
+  type Joint,
+  JOINTS,
+  requireExercise,
+} from '../../plan/catalogue'
+import { kilogramsOf } from '../../plan/estimate'
+import { type RotationLedger, rotationLedger } from '../../count/ledger'
+import { type LoggedSet, median, pooledTrend } from '../../body/log'
+import { bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../../plan/method'
+import type { BlockPass, BlockSession } from '../../design/progress'
+import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
+import type { Rotation } from '../../plan/rotation'
+import { sessionSeconds } from '../../plan/minutes'
+import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../../plan/scheme'
+import { sessionSlots, type Slot } from '../../plan/session'
+import { type Adjustment, adjustments, DECIDE, type DeloadSign, type GroupEvidence } from './decide'
+import { doneSession } from './doneSession'
+import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
+import { ownChanges } from './ownChanges'
+import type { ExerciseRow, MuscleRow, PassReview, ReviewQuestion, SessionOutcome } from './reviewed'
+
+const isBehind = ({ state }: SessionOutcome) => state !== 'ahead'
+
+/** The rotation with other sessions in its days. */
+function withSessions(
+  { rotation, sessions }: BlockPass,
+  of: (session: BlockSession) => BlockSession['content'] | undefined,
+): Rotation {
+  return {
+    ...rotation,
+    days: rotation.days.map((day, d) => ({
+      ...day,
+      sessions: sessions
+        .filter(session => session.day === d && !session.isSkipped)
+        .flatMap(session => of(session) ?? []),
+    })),
+  }
+}
+
+/** The ledger of what was done in a pass. */
+export function doneLedger(
+  pass: BlockPass,
+  outcomes: readonly SessionOutcome[],
+  context: PlanContext,
+): RotationLedger {
+  return rotationLedger(doneRotation(pass, outcomes), context)
+}
+
+function doneRotation(pass: BlockPass, outcomes: readonly SessionOutcome[]): Rotation {
+  return withSessions(pass, session => {
+    const outcome = outcomeOf(session, outcomes)
+    return outcome && outcome.sets.length > 0
+      ? doneSession(session.content, outcome.sets)
+      : undefined
+  })
+}
+
+const directOf = (slot: Slot, context: PlanContext) =>
+  directGroups(
+    slot.credits ??
+      intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
+  )
+
+function directSets({ sessions }: BlockPass, group: Group, context: PlanContext): number {
+  return sessions
+    .filter(({ isSkipped }) => !isSkipped)
+    .flatMap(({ content }) => sessionSlots(content))
+    .reduce(
+      (sum, slot) => sum + (directOf(slot, context).includes(group) ? plannedSets(slot.scheme) : 0),
+      0,
+    )
+}
+
+function exerciseRows(
+  pass: BlockPass,
+  outcomes: readonly SessionOutcome[],
+): readonly ExerciseRow[] {
+  const rows = new Map<string, { due: number; slots: Slot[]; sets: LoggedSet[] }>()
+  const rowFor = (exercise: string) =>
+    rows.get(exercise) ?? rows.set(exercise, { due: 0, slots: [], sets: [] }).get(exercise)!
+  for (const session of pass.sessions) {
+    const outcome = outcomeOf(session, outcomes)
+    if (session.isSkipped || !outcome || !isBehind(outcome)) continue
+    for (const slot of sessionSlots(session.content)) {
+      const row = rowFor(slot.exercise)
+      row.due += plannedSets(slot.scheme)
+      row.slots.push(slot)
+    }
+    for (const set of outcome.sets.filter(isWorkingSet)) rowFor(set.exercise).sets.push(set)
+  }
+  const middle = (values: readonly number[]) => (values.length > 0 ? median(values) : null)
+  return [...rows].map(([exercise, { due, slots, sets }]): ExerciseRow => {
+    const runs = slots.flatMap(({ scheme }) => scheme.runs.filter(({ role }) => role === 'working'))
+    const known = <Value>(values: readonly (Value | null | undefined)[]) =>
+      values.flatMap(value => (value === null || value === undefined ? [] : [value]))
+    const loads = known(sets.map(({ loadKg }) => loadKg))
+    return {
+      exercise: exercise as ExerciseId,
+      setsDue: due,
+      setsDone: sets.length,
+      topKg: loads.length > 0 ? Math.max(...loads) : null,
+      plannedKg: plannedKg(runs),
+      repsPlanned: middle(known(runs.map(run => nominalReps(workStages(run)[0]?.reps)))),
+      repsDone: middle(known(sets.map(({ reps }) => reps))),
+      rirPlanned: middle(known(runs.map(leadRir))),
+      rirDone: middle(known(sets.map(({ rir }) => rir))),
+    }
+  })
+}
+
+/** The heaviest weight the plan names for working sets. */
+function plannedKg(runs: readonly SetRun[]): number | null {
+  const weights = runs
+    .flatMap(run => workStages(run).slice(0, 1))
+    .flatMap(({ load }) => (load?.kind === 'weight' ? [kilogramsOf(load)] : []))
+  return weights.length > 0 ? Math.max(...weights) : null
+}
+
+/** How ready a muscle came where it was least. */
+function leastReady(recovery: RotationRecovery, group: Group): number | null {
+  const arrivals = recovery.arrivals[group].filter(({ role }) => role !== 'indirect')
+  return arrivals.length > 0 ? Math.min(...arrivals.map(({ readiness }) => readiness)) : null
+}
+
+function timesIn({ days }: Rotation, group: Group, context: PlanContext): number {
+  return days.filter(({ sessions }) =>
+    sessions.some(session =>
+      sessionSlots(session).some(slot => directOf(slot, context).includes(group)),
+    ),
+  ).length
+}
+
+function minutesOf(
+  reviewed: BlockPass,
+  outcomes: readonly SessionOutcome[],
+  context: PlanContext,
+): PassReview['minutes'] {
+  const known = reviewed.sessions.flatMap(session => {
+    const minutes = outcomeOf(session, outcomes)?.minutes
+    return minutes
+      ? [{ done: minutes, planned: sessionSeconds(session.content, context) / 60 }]
+      : []
+  })
+  return {
+    done: known.reduce((sum, { done }) => sum + done, 0),
+    planned: known.reduce((sum, { planned }) => sum + planned, 0),
+    sessions: known.length,
+  }
+}
+
+function soreJoint(slots: readonly Slot[], context: PlanContext): GroupEvidence['sore'] {
+  const touched = JOINTS.filter(joint =>
+    slots.some(
+      slot =>
+        intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent)
+          .jointStress[joint] > 0,
+    ),
+  )
+  const [worst] = touched
+    .map(joint => ({ joint, level: context.client.pain?.[joint] ?? ('none' as const) }))
+    .sort((a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level))
+  return worst && worst.level !== 'none' ? worst : null
+}
+
+interface Known {
+  readonly question: ReviewQuestion
+  readonly reviewed: BlockPass
+  readonly next: BlockPass
+  readonly outcomes: readonly SessionOutcome[]
+  readonly done: RotationLedger
+  readonly before: RotationLedger | null
+  readonly due: number
+  readonly setsDone: number
+}
+
+function evidenceFor(group: Group, known: Known): GroupEvidence {
+  const { question, reviewed, next, outcomes, done, before, due, setsDone } = known
+  const { context, trends } = question
+  const trained = reviewed.sessions.filter(({ content }) =>
+    sessionSlots(content).some(slot => directOf(slot, context).includes(group)),
+  )
+  const answers = trained.flatMap(session => outcomeOf(session, outcomes)?.isRecovered ?? [])
+  const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
+    ({ role }) => role !== 'indirect',
+  )
+  const pooled = pooledTrend(
+    trends
+      .filter(({ exercise }) => {
+        const known = context.catalogue.get(exercise)
+        return known !== undefined && directGroups(known.intents[0].credits).includes(group)
+      })
+      .map(({ trend }) => trend),
+  )
+  const nextLedger = rotationLedger(next.rotation, context)
+  const band = bandOf(context, group)
+  const isBelow = (ledger: RotationLedger) =>
+    ledger.groups[group].week.counted.value < band.floor - DECIDE.floorSlack
+  const direct = directSets(next, group, context)
+  return {
+    group,
+    mode: modeOf(context, group),
+    direct,
+    counted: nextLedger.groups[group].week.counted.value,
+    band,
+    verdict: pooled.verdict,
+    probability: pooled.probability,
+    slope: pooled.slope,
+    sore: soreJoint(
+      next.sessions
+        .flatMap(({ content }) => sessionSlots(content))
+        .filter(slot => directOf(slot, context).includes(group)),
+      context,
+    ),
+    adherence: due === 0 ? 1 : setsDone / due,
+    done: setsDone,
+    planned: due,
+    recovered: answers.filter(Boolean).length,
+    notRecovered: answers.filter(answer => !answer).length,
+    readiness:
+      arrivals.length > 0
+        ? arrivals.reduce((sum, { readiness }) => sum + readiness, 0) / arrivals.length
+        : 100,
+    exposures: arrivals.length,
+    lowExposures: arrivals.filter(({ readiness }) => readiness < DECIDE.readiness).length,
+    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0,
+    ramp:
+      next.isDeload || reviewed.isDeload
+        ? 0
+        : Math.max(0, direct - directSets(reviewed, group, context)),
+    daysAway: daysAwayFor(group, known),
+  }
+}
+
+/** Days from the last time a muscle was trained directly to the next rotation; longer rotations than two weeks are no absence. */
+function daysAwayFor(
+  group: Group,
+  { question: { context, lastDone = [] }, next }: Known,
+): number | null {
+  const last = lastDone
+    .filter(
+      ({ exercise, on }) =>
+        on < next.from &&
+        directGroups(context.catalogue.get(exercise)?.intents[0].credits ?? {}).includes(group),
+    )
+    .map(({ on }) => on)
+    .sort()
+    .at(-1)
+  const days = last === undefined ? null : daysBetween(last, next.from)
+  return days !== null && days <= next.rotation.days.length ? 0 : days
+}
+
+const LEAST_ANSWERS_FOR_DELOAD = 4
+const LEAST_SORE = 2
+const LEAST_FALLING = 2
+const MISSED_REPS = 2
+
+/** Sessions whose middle set fell two reps or more short of the low end. */
+function shortSessions(
+  reviewed: BlockPass,
+  outcomes: readonly SessionOutcome[],
+): readonly BlockSession[] {
+  return reviewed.sessions.filter(session => {
+    const sets = outcomeOf(session, outcomes)?.sets.filter(isWorkingSet) ?? []
+    const missed = sets.flatMap(({ slot, reps }) => {
+      const run = sessionSlots(session.content)
+        .find(({ id }) => id === slot)
+        ?.scheme.runs.find(({ role }) => role === 'working')
+      const low = run && lowEnd(run)
+      return low === undefined || reps === null ? [] : [Math.max(0, low - reps)]
+    })
+    return missed.length > 0 && median(missed) >= MISSED_REPS
+  })
+}
+
+function deloadSigns(
+  evidence: readonly GroupEvidence[],
+  { question: { context }, outcomes, reviewed }: Known,
+): readonly DeloadSign[] {
+  const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
+  const sore = JOINTS.filter((joint: Joint) =>
+    ['hold', 'swap', 'stop'].includes(context.client.pain?.[joint] ?? 'none'),
+  )
+  return [
+    ...(evidence.filter(({ verdict }) => verdict === 'decline').length >= LEAST_FALLING
+      ? ['falling' as const]
+      : []),
+    ...(answers.length >= LEAST_ANSWERS_FOR_DELOAD &&
+    answers.filter(answer => !answer).length / answers.length >= DECIDE.notRecoveredShare
+      ? ['not_recovered' as const]
+      : []),
+    ...(sore.length >= LEAST_SORE ? ['sore_joints' as const] : []),
+    ...(shortSessions(reviewed, outcomes).length >= 2 ? ['missed_reps' as const] : []),
+  ]
+}
+
+/**
+ * A rotation looked back at: plan beside log by muscle and exercise, what was missed, and what the table makes of it for the next one.
+ *
+ * Shape:  muscles that were planned or done, arms first by the order of groups; exercises in the order of their first session.
+ * Units:  counted sets per 7 days under the client's method; sessions that lie ahead are neither due nor missed.
+ * Edge:   the last rotation of a block has no next one, and so no proposals.
+ * Source: docs/methods.md#review.
+ */
+export function passReview(question: ReviewQuestion): PassReview | undefined {
+  const { expanded, pass, context } = question
+  const reviewed = expanded.passes[pass]
+  if (!reviewed) return undefined
+  const outcomes = question.outcomes.get(pass) ?? []
+  const former = expanded.passes[pass - 1]
+  const asDone = doneRotation(reviewed, outcomes)
+  const done = rotationLedger(asDone, context)
+  const formerOutcomes = question.outcomes.get(pass - 1) ?? []
+  const before =
+    former && formerOutcomes.some(({ sets }) => sets.length > 0)
+      ? doneLedger(former, formerOutcomes, context)
+      : null
+  const asDue = withSessions(reviewed, session => {
+    const outcome = outcomeOf(session, outcomes)
+    return outcome && isBehind(outcome) ? session.content : undefined
+  })
+  const dueLedger = rotationLedger(asDue, context)
+  const planned = rotationLedger(reviewed.rotation, context)
+  const [readyDue, readyDone] = [
+    rotationRecovery(asDue, context),
+    rotationRecovery(asDone, context),
+  ]
+  const exercises = exerciseRows(reviewed, outcomes)
+  const [due, setsDone] = [
+    exercises.reduce((sum, row) => sum + row.setsDue, 0),
+    exercises.reduce((sum, row) => sum + row.setsDone, 0),
+  ]
+  const next = expanded.passes[pass + 1]
+  const known = next && { question, reviewed, next, outcomes, done, before, due, setsDone }
+  const evidence = known
+    ? GROUPS.filter(group => directSets(next, group, context) > 0).map(group =>
+        evidenceFor(group, known),
+      )
+    : []
+  const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
+  return {
+    pass,
+    from: reviewed.from,
+    to: reviewed.to,
+    isDeload: reviewed.isDeload,
+    exercises,
+    setsDue: due,
+    setsDone,
+    recovered: answers.filter(Boolean).length,
+    notRecovered: answers.filter(answer => !answer).length,
+    muscles: GROUPS.map((group): MuscleRow => ({
+      group,
+      planned: planned.groups[group].week.counted.value,
+      due: dueLedger.groups[group].week.counted.value,
+      done: done.groups[group].week.counted.value,
+      band: bandOf(context, group),
+      times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) },
+      readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) },
+    })).filter(row => row.planned > 0 || row.done > 0),
+    missed: reviewed.sessions.filter(session =>
+      ['missed', 'decided'].includes(outcomeOf(session, outcomes)?.state ?? ''),
+    ),
+    minutes: minutesOf(reviewed, outcomes, context),
+    contradictory: shortSessions(reviewed, outcomes)
+      .filter(session => outcomeOf(session, outcomes)?.isRecovered === true)
+      .map(({ name }) => name),
+    adjustments: known && due > 0 ? proposed(evidence, known) : [],
+  }
+}
+
+/** Easier days first, then what spares a joint, then muscles, exercises and sessions; in easier days no load goes up and nothing is made shorter. */
+function proposed(evidence: readonly GroupEvidence[], known: Known): readonly Adjustment[] {
+  const { question, reviewed, next } = known
+  const groups = adjustments(evidence, next.isDeload ? [] : deloadSigns(evidence, known))
+  const own = ownChanges(question, reviewed, next, groups).filter(
+    ({ row }) => !next.isDeload || row === 'E3',
+  )
+  const isUrgent = ({ row, confidence }: Adjustment) =>
+    row === 'A3' || (row === 'E3' && confidence === 'strong')
+  return [...groups, ...own].sort((a, b) => Number(isUrgent(b)) - Number(isUrgent(a)))
+}

@@ -1,0 +1,208 @@
+import { addDays, daysBetween, type PlainDate } from '../../base'
+import type { Joint } from '../../plan/catalogue'
+import type { Attention } from '../../count/ledger'
+import type { Trend } from '../../body/log'
+import type { PainLevel } from '../../plan/method'
+
+/** Something about a client that waits for the coach. */
+export type Need =
+  | {
+      readonly kind: 'pain'
+      readonly level: PainLevel
+      readonly joint: Joint
+      readonly side: 'left' | 'right' | 'both'
+      readonly score: number
+      readonly on: PlainDate
+    }
+  | {
+      readonly kind: 'missed_session'
+      readonly session: string
+      readonly on: PlainDate
+      readonly name: string
+      readonly armSets: number
+    }
+  | { readonly kind: 'not_sent'; readonly on: PlainDate; readonly pass: number }
+  | {
+      readonly kind: 'falling'
+      readonly exercise: string
+      readonly trend: Trend
+      readonly others: number
+    }
+  | { readonly kind: 'block_ends'; readonly on: PlainDate }
+  | { readonly kind: 'out_of_band'; readonly worst: Attention; readonly others: number }
+  | { readonly kind: 'not_opened'; readonly sentOn: PlainDate }
+
+export type RosterSection = 'now' | 'week' | 'steady'
+
+/** In this order needs are told, and clients sorted. */
+const ORDER: readonly Need['kind'][] = [
+  'pain',
+  'missed_session',
+  'not_sent',
+  'falling',
+  'block_ends',
+  'out_of_band',
+  'not_opened',
+]
+const NOW: readonly Need['kind'][] = ['pain', 'missed_session', 'not_sent']
+/** Days. */
+const WITHIN = { sendBefore: 2, blockEnd: 5, missedSince: 14 } as const
+const SERIOUS: readonly PainLevel[] = ['hold', 'swap', 'stop']
+
+/** A dated session as the roster sees it. */
+export interface RosterSession {
+  readonly id: string
+  readonly on: PlainDate
+  /** Of the block it belongs to, from 0. */
+  readonly pass: number
+  readonly name: string
+  readonly armSets: number
+  readonly sentOn: PlainDate | null
+  readonly isOpened: boolean
+  readonly isDone: boolean
+  /** What the coach decided about a session that was missed. */
+  readonly isDecided: boolean
+}
+
+/** What is known of a client on a day. */
+export interface RosterFacts {
+  readonly today: PlainDate
+  readonly block: {
+    readonly startsOn: PlainDate
+    readonly passes: number
+    readonly lengthDays: number
+  } | null
+  /** Of the current block, in the order of their days. */
+  readonly sessions: readonly RosterSession[]
+  readonly pains: readonly {
+    readonly level: PainLevel
+    readonly joint: Joint
+    readonly side: 'left' | 'right' | 'both'
+    readonly score: number
+    readonly on: PlainDate
+  }[]
+  /** Trends by exercise. */
+  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
+  readonly attention: readonly Attention[]
+}
+
+/**
+ * Everything that waits for the coach, most pressing first.
+ *
+ * Shape:  at most one need of each kind but missed sessions; of several the worst stands for the rest.
+ * Edge:   nobody is pressed to send who has never been sent anything; a session of today is not missed yet.
+ * Source: docs/methods.md#roster.
+ */
+export function clientNeeds(facts: RosterFacts): readonly Need[] {
+  const needs = [
+    ...painNeeds(facts),
+    ...missedNeeds(facts),
+    ...sendingNeeds(facts),
+    ...fallingNeeds(facts),
+    ...blockNeeds(facts),
+    ...bandNeeds(facts),
+    ...openingNeeds(facts),
+  ]
+  return needs.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
+}
+
+function painNeeds({ pains }: RosterFacts): readonly Need[] {
+  const serious = pains.filter(({ level }) => SERIOUS.includes(level))
+  const [worst] = [...serious].sort(
+    (a, b) => SERIOUS.indexOf(b.level) - SERIOUS.indexOf(a.level) || b.score - a.score,
+  )
+  return worst ? [{ kind: 'pain', ...worst }] : []
+}
+
+function missedNeeds({ sessions, today }: RosterFacts): readonly Need[] {
+  return sessions
+    .filter(
+      ({ on, isDone, isDecided, sentOn }) =>
+        on < today &&
+        daysBetween(on, today) <= WITHIN.missedSince &&
+        !isDone &&
+        !isDecided &&
+        sentOn !== null,
+    )
+    .map(({ id, on, name, armSets }): Need => ({
+      kind: 'missed_session',
+      session: id,
+      on,
+      name,
+      armSets,
+    }))
+    .reverse()
+}
+
+function sendingNeeds({ block, sessions, today }: RosterFacts): readonly Need[] {
+  if (!block || !sessions.some(({ sentOn }) => sentOn !== null)) return []
+  const since = daysBetween(block.startsOn, today)
+  const next = Math.max(0, Math.ceil(since / block.lengthDays))
+  const on = addDays(block.startsOn, next * block.lengthDays)
+  const isSent = sessions.some(session => session.pass === next && session.sentOn !== null)
+  return next < block.passes && daysBetween(today, on) <= WITHIN.sendBefore && !isSent
+    ? [{ kind: 'not_sent', on, pass: next }]
+    : []
+}
+
+function fallingNeeds({ trends }: RosterFacts): readonly Need[] {
+  const falling = trends.filter(({ trend }) => trend.verdict === 'decline')
+  const [worst, ...others] = [...falling].sort((a, b) => a.trend.slope - b.trend.slope)
+  return worst ? [{ kind: 'falling', ...worst, others: others.length }] : []
+}
+
+function blockNeeds({ block, today }: RosterFacts): readonly Need[] {
+  if (!block) return []
+  const on = addDays(block.startsOn, block.passes * block.lengthDays - 1)
+  return daysBetween(today, on) <= WITHIN.blockEnd ? [{ kind: 'block_ends', on }] : []
+}
+
+function bandNeeds({ attention: [worst, ...others] }: RosterFacts): readonly Need[] {
+  return worst ? [{ kind: 'out_of_band', worst, others: others.length }] : []
+}
+
+/** Sent yesterday or earlier, and not looked at while its sessions come. */
+function openingNeeds({ sessions, today }: RosterFacts): readonly Need[] {
+  const sent = sessions.filter(({ sentOn, on }) => sentOn !== null && sentOn < today && on >= today)
+  const [first] = sent
+  return first?.sentOn &&
+    sent.every(({ isOpened }) => !isOpened) &&
+    !sessions.some(({ sentOn, isOpened }) => sentOn === first.sentOn && isOpened)
+    ? [{ kind: 'not_opened', sentOn: first.sentOn }]
+    : []
+}
+
+/** Where a client with these needs stands. */
+export function rosterSection(needs: readonly Need[]): RosterSection {
+  if (needs.some(({ kind }) => NOW.includes(kind))) return 'now'
+  return needs.length > 0 ? 'week' : 'steady'
+}
+
+const SECTIONS: readonly RosterSection[] = ['now', 'week', 'steady']
+
+interface Sortable {
+  readonly section: RosterSection
+  readonly isFlagged: boolean
+  readonly needs: readonly Pick<Need, 'kind'>[]
+  readonly nextOn: string | null
+  readonly name: string
+}
+
+/** Order of the roster: section, flagged first, the most pressing need, then who comes next. */
+export function byPressure(a: Sortable, b: Sortable): number {
+  return (
+    SECTIONS.indexOf(a.section) - SECTIONS.indexOf(b.section) ||
+    Number(b.isFlagged) - Number(a.isFlagged) ||
+    pressure(a) - pressure(b) ||
+    compared(a.nextOn ?? '~', b.nextOn ?? '~') ||
+    compared(a.name, b.name)
+  )
+}
+
+function pressure({ needs: [first] }: Sortable): number {
+  return first ? ORDER.indexOf(first.kind) : ORDER.length
+}
+
+function compared(a: string, b: string): number {
+  return a < b ? -1 : Number(a > b)
+}

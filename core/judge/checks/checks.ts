@@ -1,0 +1,79 @@
+import { remembered } from '../../base'
+import type { PlanDocument } from '../../plan/block'
+import type { PlanContext } from '../../plan/method'
+import type { Check, Finding } from './finding'
+import { SEVERITIES } from './finding'
+import { type CheckInput, checkInput, type History, type SessionView } from './input'
+import { DOSE } from './rules/dose'
+import { ODD_FIGURES } from './rules/oddFigures'
+import { ORDER } from './rules/order'
+import { PAIRING } from './rules/pairing'
+import { ROTATION } from './rules/rotationRecovery'
+import { SAFETY } from './rules/safety'
+import { SESSION_JOINTS } from './rules/sessionJoints'
+import { VOLUME } from './rules/volume'
+
+/** All rules, safety first. */
+export const CHECKS: readonly Check[] = [
+  ...SAFETY,
+  ...ORDER,
+  ...DOSE,
+  ...PAIRING,
+  ...SESSION_JOINTS,
+  ...ODD_FIGURES,
+  ...VOLUME,
+  ...ROTATION,
+]
+
+/**
+ * Findings of all rules over what was looked at, worst first.
+ *
+ * Edge:  a method of low strictness hides what is only worth knowing.
+ */
+export function findingsOf(
+  input: CheckInput,
+  checks: readonly Check[] = CHECKS,
+): readonly Finding[] {
+  const hidesInfo = input.context.method.checks.strictness === 'low'
+  const inSessions = input.sessions.flatMap(session => sessionFindings(session, input, checks))
+  const beyond = checks.flatMap(check => (check.scope === 'session' ? [] : found(check, input)))
+  return [...inSessions, ...beyond]
+    .filter(({ severity }) => !hidesInfo || severity !== 'info')
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
+}
+
+function found(check: Check, input: CheckInput): readonly Finding[] {
+  return check
+    .find(input)
+    .map(finding => ({ check: check.id, severity: check.severity, ...finding }))
+}
+
+/** What the rules about one session find in it; remembered, since a rule of that scope looks at nothing but the session and the client. */
+function sessionFindings(
+  session: SessionView,
+  input: CheckInput,
+  checks: readonly Check[],
+): readonly Finding[] {
+  const known = findingsOfSession(session, input.newExercises)
+  const kept =
+    known.get(checks) ??
+    checks
+      .filter(({ scope }) => scope === 'session')
+      .flatMap(check => found(check, { ...input, sessions: [session] }))
+  known.set(checks, kept)
+  return kept
+}
+
+const findingsOfSession = remembered(
+  (_session: SessionView, _newExercises: readonly string[]) =>
+    new Map<readonly Check[], readonly Finding[]>(),
+)
+
+/** Findings of all rules over a plan. Errors: InvariantError if the plan names an exercise the catalogue lacks. */
+export function checkPlan(
+  plan: PlanDocument,
+  context: PlanContext,
+  history: History = {},
+): readonly Finding[] {
+  return findingsOf(checkInput(plan, context, history))
+}

@@ -1,0 +1,342 @@
+import { type Joint, JOINTS } from '../../../plan/catalogue'
+import { workStages } from '../../../plan/scheme'
+import type { Check, FoundBy } from '../finding'
+import { sparing, swapped, withReps, withRir, withThumb } from '../fixes'
+import { type CheckInput, extendedSets, type PlacedSlot, type SessionView } from '../input'
+
+/* What can hurt. Thresholds and words: docs/methods.md#checks. A pain rule repeats what was reported; it never diagnoses. */
+
+const at = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
+  day,
+  session,
+  slot: slot.id,
+})
+
+function everySlot(
+  input: CheckInput,
+  find: (placed: PlacedSlot, session: SessionView) => readonly FoundBy[],
+): readonly FoundBy[] {
+  return input.sessions.flatMap(session => session.slots.flatMap(placed => find(placed, session)))
+}
+
+function jointsAt({ context: { client } }: CheckInput, level: string): readonly Joint[] {
+  return JOINTS.filter(joint => client.pain?.[joint] === level)
+}
+
+const painStop: Check = {
+  id: 'pain-stop',
+  scope: 'session',
+  severity: 'stop',
+  reason:
+    'A joint whose pain reports ask to stop is not trained until a licensed professional has cleared it.',
+  find: input =>
+    jointsAt(input, 'stop').flatMap(joint =>
+      everySlot(input, (placed, session) =>
+        placed.intent.jointStress[joint] < 1
+          ? []
+          : [
+              {
+                place: { ...at(session, placed), joint },
+                figures: { exercise: placed.exercise.name, joint },
+                fix: [{ kind: 'remove_exercise', slot: placed.slot.id }],
+              },
+            ],
+      ),
+    ),
+}
+
+const painSwap: Check = {
+  id: 'pain-swap',
+  scope: 'session',
+  severity: 'stop',
+  reason:
+    'At this level of reported pain only exercises with little stress on the joint stay, with three reps in reserve.',
+  find: input =>
+    jointsAt(input, 'swap').flatMap(joint =>
+      everySlot(input, (placed, session) => {
+        const stress = placed.intent.jointStress[joint]
+        if (stress < 1 || (stress < 2 && placed.lowestRir >= 3)) return []
+        const fix =
+          stress >= 2
+            ? (sparing(placed, session, input, joint, 0) ?? [
+                { kind: 'remove_exercise' as const, slot: placed.slot.id },
+              ])
+            : withRir(placed, 3)
+        return [
+          {
+            place: { ...at(session, placed), joint },
+            figures: { exercise: placed.exercise.name, joint, stress },
+            fix,
+          },
+        ]
+      }),
+    ),
+}
+
+const painHold: Check = {
+  id: 'pain-hold-increase',
+  scope: 'session',
+  severity: 'caution',
+  reason:
+    'A joint that is to settle gets no more load, sets or stages, and two reps stay in reserve.',
+  find: input =>
+    jointsAt(input, 'hold').flatMap(joint =>
+      everySlot(input, (placed, session) =>
+        placed.intent.jointStress[joint] < 1 ||
+        (placed.lowestRir >= 2 && extendedSets(placed) === 0)
+          ? []
+          : [
+              {
+                place: { ...at(session, placed), joint },
+                figures: { exercise: placed.exercise.name, joint, rir: placed.lowestRir },
+                fix: withRir(placed, 2),
+              },
+            ],
+      ),
+    ),
+}
+
+const screening: Check = {
+  id: 'screening-open',
+  scope: 'block',
+  severity: 'stop',
+  reason: 'The screening is there so that nobody starts who should be seen by a physician first.',
+  find: ({ context: { client } }) =>
+    client.screening === 'open' || client.screening === 'refer'
+      ? [{ place: {}, figures: { state: client.screening } }]
+      : [],
+}
+
+const NOT_FOR_RESTRICTION = [
+  'trunk',
+  'hinge',
+  'hip_extension',
+  'squat',
+  'horizontal_press',
+  'incline_press',
+  'vertical_press',
+]
+
+const restrictedFlow: Check = {
+  id: 'restricted-flow-excluded',
+  scope: 'session',
+  severity: 'stop',
+  reason:
+    'Restricted-flow sets are for arms and legs of screened adults with a trained supervisor.',
+  tunedBy: 'effort.restricted',
+  find: input =>
+    everySlot(input, (placed, session) => {
+      if (!placed.runs.some(({ protocol }) => protocol === 'restricted_flow')) return []
+      const { client, method } = input.context
+      const isAllowed =
+        method.effort.restricted &&
+        client.restrictedFlow === 'allowed' &&
+        !client.isMinor &&
+        !NOT_FOR_RESTRICTION.includes(placed.exercise.pattern)
+      return isAllowed
+        ? []
+        : [
+            {
+              place: at(session, placed),
+              figures: { exercise: placed.exercise.name },
+              fix: withReps({ ...placed, slot: straightSlot(placed) }, 20, 30),
+            },
+          ]
+    }),
+}
+
+/** The slot without the protocol, two reps in reserve. */
+function straightSlot(placed: PlacedSlot): PlacedSlot['slot'] {
+  const [edit] = withRir(placed, 2)
+  return edit?.kind === 'set_scheme' ? { ...placed.slot, scheme: edit.scheme } : placed.slot
+}
+
+function goesToFailure({ runs, lowestRir }: PlacedSlot): boolean {
+  return (
+    lowestRir <= 0 ||
+    runs.some(run => workStages(run).some(({ load }, place) => place > 0 && load !== undefined))
+  )
+}
+
+const UNDER_BAR = ['fail_needs_safety', 'weight_over_face'] as const
+
+const failureUnderBar: Check = {
+  id: 'failure-under-bar',
+  scope: 'session',
+  severity: 'stop',
+  reason: 'Alone under a bar without safety arms a failed rep cannot be escaped.',
+  find: input =>
+    input.context.client.hasSafeties
+      ? []
+      : everySlot(input, (placed, session) => {
+          const isUnder =
+            placed.exercise.pattern === 'squat' && placed.exercise.equipment.includes('barbell')
+          if (
+            !goesToFailure(placed) ||
+            !(isUnder || UNDER_BAR.some(caution => placed.exercise.cautions.includes(caution)))
+          )
+            return []
+          return [
+            {
+              place: at(session, placed),
+              figures: { exercise: placed.exercise.name },
+              fix: withRir(placed, 2),
+            },
+          ]
+        }),
+}
+
+const THUMB = ['thumb_round_bar', 'weight_over_face', 'fail_needs_safety'] as const
+
+const thumbless: Check = {
+  id: 'thumbless-press',
+  scope: 'session',
+  severity: 'stop',
+  reason: 'A bar over the body can roll off a hand whose thumb is not round it.',
+  find: input =>
+    everySlot(input, (placed, session) =>
+      placed.runs.some(run => workStages(run).some(stage => stage.thumbless)) &&
+      THUMB.some(caution => placed.exercise.cautions.includes(caution))
+        ? [
+            {
+              place: at(session, placed),
+              figures: { exercise: placed.exercise.name },
+              fix: withThumb(placed),
+            },
+          ]
+        : [],
+    ),
+}
+
+const overheadFailure: Check = {
+  id: 'overhead-failure',
+  scope: 'session',
+  severity: 'caution',
+  reason: 'Free weights above the head are put down before the form breaks, not after.',
+  find: input =>
+    everySlot(input, (placed, session) => {
+      const isOverhead =
+        placed.exercise.cautions.includes('overhead_range') ||
+        placed.exercise.pattern === 'vertical_press'
+      const isFree = placed.exercise.equipment.some(
+        piece => piece === 'barbell' || piece === 'dumbbell' || piece === 'cambered_bar',
+      )
+      return isOverhead && isFree && placed.lowestRir <= 0
+        ? [
+            {
+              place: at(session, placed),
+              figures: { exercise: placed.exercise.name },
+              fix: withRir(placed, 1),
+            },
+          ]
+        : []
+    }),
+}
+
+const minor: Check = {
+  id: 'minor-limits',
+  scope: 'session',
+  severity: 'stop',
+  reason: 'Under 18: at least two reps in reserve, at least eight reps, no long sets.',
+  find: input =>
+    !input.context.client.isMinor
+      ? []
+      : everySlot(input, (placed, session) =>
+          placed.lowestRir >= 2 && (placed.fewestReps ?? 8) >= 8 && extendedSets(placed) === 0
+            ? []
+            : [
+                {
+                  place: at(session, placed),
+                  figures: {
+                    exercise: placed.exercise.name,
+                    rir: placed.lowestRir,
+                    reps: placed.fewestReps ?? 8,
+                  },
+                  fix: withReps({ ...placed, slot: straightSlot(placed) }, 10, 15),
+                },
+              ],
+        ),
+}
+
+const equipmentMissing: Check = {
+  id: 'equipment-missing',
+  scope: 'session',
+  severity: 'caution',
+  reason: 'What is not there cannot be trained with.',
+  find: input => {
+    const { equipment } = input.context.client
+    if (equipment.length === 0) return []
+    return everySlot(input, (placed, session) => {
+      const missing = placed.exercise.equipment.filter(
+        piece => piece !== 'bodyweight' && !equipment.includes(piece),
+      )
+      const fix = missing.length > 0 ? swapped(placed, session, input) : undefined
+      return missing.length === 0
+        ? []
+        : [
+            {
+              place: at(session, placed),
+              figures: { exercise: placed.exercise.name, missing: missing.join(', ') },
+              ...(fix && { fix }),
+            },
+          ]
+    })
+  },
+}
+
+const avoided: Check = {
+  id: 'exercise-avoided',
+  scope: 'session',
+  severity: 'caution',
+  reason: 'The client is not to do this exercise.',
+  find: input => {
+    const { avoid = [] } = input.context.client
+    if (avoid.length === 0) return []
+    return everySlot(input, (placed, session) => {
+      if (!avoid.includes(placed.exercise.id)) return []
+      const fix = swapped(placed, session, input)
+      return [
+        {
+          place: at(session, placed),
+          figures: { exercise: placed.exercise.name },
+          ...(fix && { fix }),
+        },
+      ]
+    })
+  },
+}
+
+const keptMissing: Check = {
+  id: 'kept-exercise-missing',
+  scope: 'rotation',
+  severity: 'info',
+  reason: 'The client wants to keep this exercise in the plan.',
+  find: ({ context, sessions }) => {
+    const planned = new Set<string>(
+      sessions.flatMap(({ slots }) => slots.map(({ exercise }) => exercise.id)),
+    )
+    return planned.size === 0
+      ? []
+      : (context.client.keep ?? [])
+          .filter(id => !planned.has(id))
+          .map((id): FoundBy => ({
+            place: {},
+            figures: { exercise: context.catalogue.get(id)?.name ?? id },
+          }))
+  },
+}
+
+export const SAFETY: readonly Check[] = [
+  painStop,
+  painSwap,
+  painHold,
+  screening,
+  restrictedFlow,
+  failureUnderBar,
+  thumbless,
+  overheadFailure,
+  minor,
+  equipmentMissing,
+  avoided,
+  keptMissing,
+]

@@ -1,0 +1,137 @@
+import type { ExerciseId, PlainDate, SlotId } from '../../base'
+import type { Group } from '../catalogue'
+import type { LoadProgression } from '../method'
+
+/** How a muscle's sets go over the block: counted sets per 7 days in its last working rotation. */
+export interface GroupRamp {
+  readonly kind: 'none' | 'linear' | 'step'
+  readonly end: number
+}
+
+interface FromTo {
+  readonly from: number
+  readonly to: number
+}
+
+export const ALTERNATION_MODES = ['exposure', 'week', 'half'] as const
+/** Another exercise that takes turns with one of the rotation: time by time, week by week, or from the block's middle on. */
+export interface Alternation {
+  readonly slot: SlotId
+  readonly exercise: ExerciseId
+  readonly intent: string | null
+  readonly by: (typeof ALTERNATION_MODES)[number]
+}
+
+export const EVENT_EFFECTS = ['none', 'skip', 'shift', 'short', 'light'] as const
+/** Days on which something else comes first: nothing changes, no training, everything later, so many minutes only, or light work. */
+export interface BlockEvent {
+  readonly id: string
+  readonly what: string
+  readonly from: PlainDate
+  readonly to: PlainDate
+  readonly effect: (typeof EVENT_EFFECTS)[number]
+  /** For `short`. */
+  readonly minutes?: number
+}
+
+/** What one rotation (pass, from 0) does otherwise than the block; it stays visible as such. */
+export type BlockException =
+  /** Sets of a muscle more or fewer in the rotation. */
+  | { readonly kind: 'sets'; readonly pass: number; readonly group: Group; readonly change: number }
+  | { readonly kind: 'rir'; readonly pass: number; readonly change: number }
+  /** The other of two exercises that take turns. */
+  | { readonly kind: 'choice'; readonly pass: number }
+  /** One session on another date. */
+  | {
+      readonly kind: 'moved'
+      readonly pass: number
+      readonly day: number
+      readonly place: number
+      readonly on: PlainDate
+    }
+  /** One session left out, to make room for one that was missed. */
+  | {
+      readonly kind: 'dropped'
+      readonly pass: number
+      readonly day: number
+      readonly place: number
+    }
+  /** The load of an exercise one extra step up, or a twentieth lower, against what its rule would have. */
+  | {
+      readonly kind: 'load'
+      readonly pass: number
+      readonly exercise: ExerciseId
+      readonly step: 'up' | 'down'
+    }
+
+/** What makes a block of a rotation: how sets, effort, exercises and dates go from pass to pass. Left out means: every pass the same. */
+export interface BlockPlan {
+  readonly ramps?: Readonly<Partial<Record<Group, GroupRamp>>>
+  /** Reps in reserve of the first working set, from the first to the last working rotation. */
+  readonly effort?: { readonly compound: FromTo; readonly isolation: FromTo }
+  /** Reps more or fewer than planned, rotation by rotation, over and over. */
+  readonly repWave?: readonly number[]
+  /** Passes, from 0, that are easier on purpose. */
+  readonly deloads?: readonly number[]
+  readonly alternations?: readonly Alternation[]
+  readonly events?: readonly BlockEvent[]
+  readonly exceptions?: readonly BlockException[]
+  /** How the load of an exercise goes up, where it differs from the method's rule. */
+  readonly rules?: Readonly<
+    Record<string, { readonly rule: LoadProgression; readonly backOffPercent?: number }>
+  >
+}
+
+/** More passes than any block has; two to sixteen weeks are usual. */
+export const MOST_PASSES = 60
+
+type Kept = NonNullable<BlockPlan[keyof BlockPlan]>
+
+/** A block plan with one part replaced; an empty part is left out, so that equal plans are written alike. */
+export function withPart<Key extends keyof BlockPlan>(
+  block: BlockPlan,
+  key: Key,
+  value: BlockPlan[Key],
+): BlockPlan {
+  const { [key]: _, ...others } = block
+  const isEmpty = value === undefined || Object.keys(value as Kept).length === 0
+  return isEmpty ? others : { ...others, [key]: value }
+}
+
+const isAbout = (a: BlockException, b: BlockException) =>
+  a.kind === b.kind &&
+  a.pass === b.pass &&
+  (a.kind !== 'sets' || (b.kind === 'sets' && a.group === b.group)) &&
+  (!('place' in a) || ('place' in b && a.day === b.day && a.place === b.place)) &&
+  (a.kind !== 'load' || (b.kind === 'load' && a.exercise === b.exercise))
+
+/** A block plan with an exception put in, in place of one about the same; a change of nothing takes it out. */
+export function withException(block: BlockPlan, exception: BlockException): BlockPlan {
+  const others = (block.exceptions ?? []).filter(other => !isAbout(other, exception))
+  const isNothing =
+    (exception.kind === 'sets' || exception.kind === 'rir') && exception.change === 0
+  return withPart(block, 'exceptions', isNothing ? others : [...others, exception])
+}
+
+/** The exception of a kind about a pass, or undefined. */
+export function exceptionOf(block: BlockPlan, asked: BlockException): BlockException | undefined {
+  return block.exceptions?.find(other => isAbout(other, asked))
+}
+
+/** Takes out an exception about the same as another. */
+export function withoutException(block: BlockPlan, exception: BlockException): BlockPlan {
+  return withPart(
+    block,
+    'exceptions',
+    (block.exceptions ?? []).filter(other => !isAbout(other, exception)),
+  )
+}
+
+/** Takes every exception of a pass out. */
+export function withoutExceptions(block: BlockPlan, pass: number): BlockPlan {
+  return withPart(
+    block,
+    'exceptions',
+    (block.exceptions ?? []).filter(exception => exception.pass !== pass),
+  )
+}

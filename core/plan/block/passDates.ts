@@ -1,0 +1,33 @@
+import { addDays, type PlainDate } from '../../base'
+import type { PlanDocument } from './planDocument'
+
+const WEEK = 7
+
+/** The dates of every day of every pass; what moves everything later takes whole weeks where the rotation keeps to weekdays. */
+export function passDates({
+  startsOn,
+  passes,
+  rotation,
+  block = {},
+}: PlanDocument): readonly (readonly PlainDate[])[] {
+  const pauses = (block.events ?? []).filter(({ effect }) => effect === 'shift')
+  const isAnchored = rotation.anchor.kind === 'weekday'
+  const clear = (date: PlainDate): PlainDate => {
+    const pause = pauses.find(({ from, to }) => from <= date && date <= to)
+    return pause ? clear(isAnchored ? addDays(date, WEEK) : addDays(pause.to, 1)) : date
+  }
+  let next = startsOn
+  return Array.from({ length: passes }, () =>
+    rotation.days.map(() => {
+      const own = clear(next)
+      next = addDays(own, 1)
+      return own
+    }),
+  )
+}
+
+/** The pass, from 0, that a date falls in or after; null before the first. */
+export function passOn(plan: PlanDocument, date: PlainDate): number | null {
+  const begun = passDates(plan).filter(([first]) => first !== undefined && first <= date).length
+  return begun === 0 ? null : begun - 1
+}

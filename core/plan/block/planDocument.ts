@@ -1,0 +1,59 @@
+import type { PlainDate, SessionId, SlotId } from '../../base'
+import { daySlots, type Rotation } from '../rotation'
+import type { Session, Slot } from '../session'
+import type { BlockPlan } from './blockPlan'
+
+/** Version of the document's shape; a stored document of an older one is migrated when it is read. */
+export const PLAN_SCHEMA = 1
+
+/** More groupings than any session holds (docs/formats.md). */
+export const MAX_GROUPINGS = 40
+
+export const ONE_OFF_REASONS = ['short', 'swap', 'other'] as const
+
+/** A session that is done in another way on one date; the plan stays as it is. */
+export interface OneOff {
+  readonly on: PlainDate
+  /** The session of the rotation that it stands in for; the content has the same id. */
+  readonly session: SessionId
+  readonly reason: (typeof ONE_OFF_REASONS)[number]
+  readonly content: Session
+}
+
+/** Another version of a session that is kept at hand, such as a short one. */
+export interface Variant {
+  readonly session: SessionId
+  readonly name: string
+  readonly content: Session
+}
+
+/** The plan of one training block, saved whole under a version number (docs/formats.md). */
+export interface PlanDocument {
+  readonly schema: typeof PLAN_SCHEMA
+  readonly title: string
+  readonly startsOn: PlainDate
+  /** How many times the rotation is gone through. */
+  readonly passes: number
+  readonly rotation: Rotation
+  /** How the passes differ; every pass is the rotation as it stands where left out. */
+  readonly block?: BlockPlan
+  /** Findings the coach has looked at and put aside, by finding key, each with her note. */
+  readonly dismissed?: readonly { readonly finding: string; readonly note: string }[]
+  readonly oneOffs?: readonly OneOff[]
+  readonly variants?: readonly Variant[]
+  /** What the coach takes from this block into the next, and what she took from the one before. */
+  readonly closingNotes?: string
+  readonly fromLast?: string
+}
+
+/** Where a slot stands, days from 0; undefined if the plan has no such slot. */
+export function findSlot(
+  plan: PlanDocument,
+  id: SlotId,
+): { readonly day: number; readonly slot: Slot } | undefined {
+  for (const [day, content] of plan.rotation.days.entries()) {
+    const slot = daySlots(content).find(candidate => candidate.id === id)
+    if (slot) return { day, slot }
+  }
+  return undefined
+}

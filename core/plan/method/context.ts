@@ -1,0 +1,190 @@
+import { type PlainDate, remembered } from '../../base'
+import type {
+  Catalogue,
+  Credits,
+  Equipment,
+  Exercise,
+  Group,
+  Intent,
+  Joint,
+  Muscle,
+} from '../catalogue'
+import { ARM_GROUPS, BUILT_IN_CATALOGUE, creditsFor, requireIntent } from '../catalogue'
+import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
+import type { Method } from './method'
+import { STEADY_MIDDLE } from './presets'
+import type { SideLoad } from './sideLoad'
+
+export const PAIN_LEVELS = ['none', 'note', 'hold', 'swap', 'stop'] as const
+/** What a joint's latest pain reports ask for. Source: docs/methods.md#pain. */
+export type PainLevel = (typeof PAIN_LEVELS)[number]
+
+export const HINDRANCES = ['energy_deficit', 'age_50', 'age_60', 'short_sleep'] as const
+/** What slows recovery and lowers what is worth doing. */
+export type Hindrance = (typeof HINDRANCES)[number]
+
+export type JointSetting = 'normal' | 'sensitive'
+
+/** Where a pace in force comes from. */
+export interface PaceRecord {
+  readonly by: 'log' | 'coach'
+  /** When the steps of these 28 days began, and from which pace. */
+  readonly on: PlainDate
+  readonly was: number
+  /** Nothing before is learned from: the coach has begun anew. */
+  readonly since?: PlainDate
+}
+
+/** What is known of a client and bears on the numbers. Left out means the default. */
+export interface ClientFacts {
+  readonly trainingAgeMonths: number
+  readonly modes: Readonly<Partial<Record<Group, Mode>>>
+  readonly bands: Readonly<Partial<Record<Group, Band>>>
+  /** Everything there is to train with; empty means a full gym. */
+  readonly equipment: readonly Equipment[]
+  /** Credits that hold for this client, by credit key: of one purpose, or of every purpose of an exercise. */
+  readonly credits: Readonly<Record<string, Credits>>
+  /** Wanted extensor sets per flexor set, where it differs from the method's. */
+  readonly ratioWish?: number
+  /** Exposures per 7 days that a group should have at least. */
+  readonly frequencyMin?: Readonly<Partial<Record<Group, number>>>
+  /** Counted sets (fractional) a group may have in one session. */
+  readonly sessionMax?: Readonly<Partial<Record<Group, number>>>
+  /** Counted sets per 7 days that a head should have at least. */
+  readonly headFloors?: Readonly<Partial<Record<Muscle, number>>>
+  /** Ceilings of a joint in points, replacing those that follow from training age and setting. */
+  readonly jointCeilings?: Readonly<
+    Partial<Record<Joint, { readonly week: number; readonly session: number }>>
+  >
+  /** Exercises that are not to be planned, and those that are to stay in the plan. */
+  readonly avoid?: readonly string[]
+  readonly keep?: readonly string[]
+  readonly joints?: Readonly<Partial<Record<Joint, JointSetting>>>
+  readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
+  /** Multiplier on the hours a group needs, learned or set. */
+  readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
+  /** Where those come from: the log, or the coach. */
+  readonly paceRecords?: Readonly<Partial<Record<Group, PaceRecord>>>
+  /** What slows recovery now, ticked by the coach. */
+  readonly slowedBy?: readonly Hindrance[]
+  readonly sideLoads?: readonly SideLoad[]
+  /** Safety bars or a spotter for bars over the body. */
+  readonly hasSafeties?: boolean
+  readonly screening?: 'open' | 'clear' | 'refer'
+  /** Any reason not to do restricted-flow sets; they are off until the coach has asked. */
+  readonly restrictedFlow?: 'allowed' | 'excluded'
+  readonly isMinor?: boolean
+}
+
+/** All that a plan is computed with besides the plan itself. */
+export interface PlanContext {
+  readonly catalogue: Catalogue
+  readonly method: Method
+  readonly client: ClientFacts
+}
+
+/** The context of a client who follows the default method with the built-in catalogue. */
+export function defaultContext(
+  client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>,
+): PlanContext {
+  return {
+    catalogue: BUILT_IN_CATALOGUE,
+    method: STEADY_MIDDLE,
+    client: { modes: {}, bands: {}, equipment: [], credits: {}, ...client },
+  }
+}
+
+/** The context of a client who follows a method, with the coach's own library where there is one. */
+export function contextWith(
+  method: Method,
+  client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>,
+  catalogue: Catalogue = BUILT_IN_CATALOGUE,
+): PlanContext {
+  return { ...defaultContext(client), method, catalogue }
+}
+
+/** How much a group matters to the client. */
+export function modeOf(context: PlanContext, group: Group): Mode {
+  return context.client.modes[group] ?? DEFAULT_MODES[group]
+}
+
+/** Floor, target and ceiling of a group for the client; the coach's own numbers come first. */
+export function bandOf(context: PlanContext, group: Group): Band {
+  const { client, method } = context
+  const known = bandsOf(client, method)
+  const band =
+    known.get(group) ??
+    client.bands[group] ??
+    hindered(
+      bandFor(group, {
+        age: trainingAge(client.trainingAgeMonths),
+        mode: modeOf(context, group),
+        school: method.school,
+        scale: method.dose.bandScale,
+      }),
+      client.slowedBy,
+    )
+  known.set(group, band)
+  return band
+}
+
+const LOWERED_BY: Readonly<Record<Hindrance, number>> = {
+  energy_deficit: 0.9,
+  age_50: 1,
+  age_60: 0.85,
+  short_sleep: 0.9,
+}
+const LEAST_FACTOR = 0.7
+
+/** Target and ceiling as far down as what hinders the client asks for; the floor stays. */
+function hindered(band: Band, by: readonly Hindrance[] = []): Band {
+  const factor = Math.max(
+    LEAST_FACTOR,
+    by.reduce((product, hindrance) => product * LOWERED_BY[hindrance], 1),
+  )
+  return factor === 1
+    ? band
+    : {
+        floor: band.floor,
+        target: Math.max(band.floor, band.target * factor),
+        ceiling: Math.max(band.floor, band.ceiling * factor),
+      }
+}
+
+const bandsOf = remembered((_client: ClientFacts, _method: Method) => new Map<Group, Band>())
+
+/** The purpose an exercise is planned with, after what the client's own credits change. */
+export function intentFor(
+  context: PlanContext,
+  exercise: Exercise,
+  intentId: string | null,
+): Intent {
+  const intent = requireIntent(exercise, intentId)
+  const own = creditsFor(context.client.credits, exercise.id, intent.id)
+  return own ? { ...intent, credits: own } : intent
+}
+
+const LEAST_FREQUENCY: Readonly<Record<Mode, number>> = { build: 1.5, keep: 1, maintain: 0.75 }
+
+/** Exposures per 7 days a group should have at least: the client's own figure, the method's for arms in build, else by mode. Source: docs/methods.md#bands. */
+export function leastFrequency(context: PlanContext, group: Group): number {
+  const mode = modeOf(context, group)
+  const isArm = (ARM_GROUPS as readonly Group[]).includes(group)
+  return (
+    context.client.frequencyMin?.[group] ??
+    (isArm && mode === 'build' ? context.method.dose.frequencyMin : LEAST_FREQUENCY[mode])
+  )
+}
+
+/** Wanted extensor sets per flexor set. */
+export function ratioWishOf({ client, method }: PlanContext): number {
+  return client.ratioWish ?? method.ratioWish
+}
+
+/** Counted sets a group may have in one session by the client's own figure or, for arms, the method's; undefined where neither says. */
+export function sessionMaxOf({ client, method }: PlanContext, group: Group): number | undefined {
+  return (
+    client.sessionMax?.[group] ??
+    ((ARM_GROUPS as readonly Group[]).includes(group) ? method.dose.maxSetsPerExposure : undefined)
+  )
+}

@@ -1,0 +1,127 @@
+import type { ExerciseId } from '../base'
+import type { BlockEvent, BlockException } from '../plan/block'
+import type { LoadProgression } from '../plan/method'
+import type { BlockConcern, BlockSession, SetObstacle } from '../design/progress'
+import { formatDay } from './dates'
+import { formatOneDecimal, formatSets, NBSP } from './figures'
+import { JOINT_NAMES } from './findings'
+import { GROUP_NAMES } from './names'
+
+/** Why a set finds no place, and the way out. */
+const OBSTACLE_WORDS: Readonly<Record<SetObstacle, string>> = {
+  minutes: 'its days have no minutes left',
+  session: 'its sessions hold as much as they should',
+  readiness: 'it would not be ready the next time',
+  exercise: 'each of its exercises has taken one',
+}
+const begun = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+const signed = (value: number) => (value < 0 ? `−${Math.abs(value)}` : `+${value}`)
+
+/** What there is to look at in a block: what, and by how much. Rotations from 1. */
+export function blockConcernWords(concern: BlockConcern): readonly [what: string, much: string] {
+  switch (concern.kind) {
+    case 'over_ceiling':
+      return [
+        `${GROUP_NAMES[concern.group]} over the ceiling ${concern.from === concern.to ? `in rotation ${concern.from + 1}` : `from rotation ${concern.from + 1}`}`,
+        `${formatOneDecimal(concern.most)} at most`,
+      ]
+    case 'not_placed':
+      return [
+        `${GROUP_NAMES[concern.group]}: ${formatSets(concern.sets)} more ${concern.sets === 1 ? 'set finds' : 'sets find'} no place`,
+        `rotation ${concern.pass + 1}; ${OBSTACLE_WORDS[concern.by]}`,
+      ]
+    case 'readiness':
+      return [
+        `${GROUP_NAMES[concern.arrival.group]} ${Math.round(concern.arrival.readiness)}${NBSP}% ready for ${concern.arrival.name}`,
+        `${formatDay(concern.arrival.on)}, ${concern.arrival.required}${NBSP}% wanted`,
+      ]
+    case 'joint_week':
+      return [
+        `${begun(JOINT_NAMES[concern.joint])} over its ceiling of seven days`,
+        `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`,
+      ]
+    case 'joint_session':
+      return [
+        `${begun(JOINT_NAMES[concern.joint])} over its ceiling of a session`,
+        `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`,
+      ]
+    case 'joint_ramp':
+      return [
+        `${begun(JOINT_NAMES[concern.joint])} rises steeply in rotation ${concern.pass + 1}`,
+        `${formatOneDecimal(concern.ramp)} times the weeks before`,
+      ]
+    case 'over_time':
+      return [
+        `Day ${concern.day + 1} takes too long in rotation ${concern.pass + 1}`,
+        `${Math.round(concern.minutes)} of ${concern.limit}${NBSP}min`,
+      ]
+    case 'no_deload':
+      return [`${concern.working} weeks without an easier one`, `${concern.after} are usual`]
+  }
+}
+
+export const EFFECT_NAMES: Readonly<Record<BlockEvent['effect'], string>> = {
+  none: 'train as planned',
+  skip: 'no training',
+  shift: 'everything later',
+  short: 'so many minutes only',
+  light: 'light work',
+}
+
+export const ALTERNATION_NAMES = {
+  exposure: 'time by time',
+  week: 'week by week',
+  half: 'from the middle on',
+} as const
+
+export const RAMP_NAMES = {
+  none: 'level',
+  linear: 'rising evenly',
+  step: 'one more now and then',
+} as const
+
+export const RULE_NAMES: Readonly<Record<LoadProgression, readonly [name: string, what: string]>> =
+  {
+    double_progression: [
+      'Reps, then load',
+      'Reps rise within the range; at its top the next weight.',
+    ],
+    top_set_back_off: ['Top set and back-off', 'The first set decides; the others follow lighter.'],
+    fixed_load_add_reps: [
+      'Fixed load, more reps',
+      'The load stays; each time a rep more until the top.',
+    ],
+    load_from_rir: [
+      'Load from effort',
+      'The load that the last estimates allow at the planned reps in reserve.',
+    ],
+  }
+
+/** What a rotation does otherwise than the block. */
+export function exceptionWords(
+  exception: BlockException,
+  nameOf: (exercise: ExerciseId) => string,
+): string {
+  switch (exception.kind) {
+    case 'sets':
+      return `${GROUP_NAMES[exception.group]} ${signed(exception.change)} ${Math.abs(exception.change) === 1 ? 'set' : 'sets'}`
+    case 'rir':
+      return `${signed(exception.change)} in reserve`
+    case 'choice':
+      return 'the other exercises'
+    case 'moved':
+      return `day ${exception.day + 1} on ${formatDay(exception.on)}`
+    case 'dropped':
+      return `day ${exception.day + 1} left out`
+    case 'load':
+      return `${nameOf(exception.exercise)} ${exception.step === 'up' ? 'one step heavier' : 'lighter'}`
+  }
+}
+
+/** How a dated session stands. */
+export function sessionStateWords({ sent, isSkipped, event }: BlockSession): string {
+  if (sent?.isDone) return 'done'
+  if (sent) return sent.isEdited ? 'sent, edited since' : sent.isOpened ? 'sent, opened' : 'sent'
+  if (isSkipped) return `left out: ${event?.what ?? 'for a missed session'}`
+  return event ? event.what : 'planned'
+}

@@ -1,0 +1,111 @@
+export { dayName, ROLE_NAMES } from '../plan/rotation'
+export {
+  formatFigure,
+  formatOneDecimal,
+  formatSetCount,
+  formatSets,
+  NBSP,
+  splitOnScreen,
+} from './figures'
+export {
+  BUNDLE_NAMES,
+  creditWords,
+  EQUIPMENT_NAMES,
+  GROUP_NAMES,
+  HINDRANCE_NAMES,
+  MODE_NAMES,
+  MUSCLE_NAMES,
+  POSITION_NAMES,
+  SCHOOL_NAMES,
+  TRAINING_AGE_NAMES,
+} from './names'
+export { editProblemSentence, shorthandProblemSentence } from './problems'
+export { formatDay, WEEKDAY_NAMES } from './dates'
+export { attentionWords } from './attention'
+export { effectWords } from './effects'
+export { arrivalWords, threadWords } from './recovery'
+export { PAIN_LEVEL_WORDS, trendSentence } from './trends'
+export { dayWord, needWords, nextWords } from './needs'
+export {
+  cellLabel,
+  cellWords,
+  clusterCount,
+  dayWords,
+  outsideWords,
+  railName,
+  weekSentence,
+} from './board'
+export type { PieceWords } from './board'
+export {
+  choiceReasonWords,
+  DERIVED_RULE_WORDS,
+  FINDING_SENTENCES,
+  findingSentence,
+  gapWords,
+  JOINT_NAMES,
+} from './findings'
+export { NOT_MEDICAL_ADVICE, REFERRAL } from '../plan/safety'
+export { CAUTIONS as CAUTION_WORDS } from '../plan/catalogue'
+export { METHOD_CHOICES, methodDifferences, settingWords } from './methods'
+export type { MethodChoice, MethodDifference } from './methods'
+export {
+  formatClock,
+  GROUPING_NAMES,
+  groupingWords,
+  longerWords,
+  offerWords,
+  pairingSentence,
+  PLACEMENT_NAMES,
+  readinessWords,
+  sessionLines,
+  SHORT_WAY_NAMES,
+  shortChangeWords,
+  shortSentence,
+  shortSheetWords,
+  slotName,
+  SWAP_REASON_NAMES,
+  swapChangeWords,
+  swapWords,
+} from './session'
+export {
+  effortWords,
+  loadWords,
+  repsWords,
+  restWords,
+  runWords,
+  schemeLines,
+  setUpWords,
+  stageWords,
+  tempoWords,
+} from './scheme'
+export {
+  ALTERNATION_NAMES,
+  blockConcernWords,
+  EFFECT_NAMES,
+  exceptionWords,
+  RAMP_NAMES,
+  RULE_NAMES,
+  sessionStateWords,
+} from './block'
+export {
+  changeWords,
+  concernWords,
+  limitWords,
+  missWords,
+  PROPOSAL_NAMES,
+  proofWords,
+  purchaseWords,
+  scenarioWords,
+  SCOPE_NAMES,
+} from './proposals'
+export { shareInWords, strengthInWords } from './report'
+export {
+  adherenceWords,
+  adjustmentReason,
+  adjustmentWords,
+  CONFIDENCE_WORDS,
+  LEFT_OUT_WORDS,
+  paceWords,
+  REPLAN_WORDS,
+  ROW_NAMES,
+} from './review'

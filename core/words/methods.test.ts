@@ -1,0 +1,48 @@
+import { expect, test } from '@jest/globals'
+import {
+  FEW_HARD_SETS,
+  METHOD_SETTINGS,
+  METHODS,
+  OWN_ARM_DAY,
+  STEADY_MIDDLE,
+  withSetting,
+} from '../plan/method'
+import { METHOD_CHOICES, methodDifferences, settingWords } from './methods'
+
+const says = (choice: string, method: (typeof METHODS)[number]) =>
+  METHOD_CHOICES.find(each => each.choice === choice)?.says(method)
+
+test('every choice of every method is said in words, with a reason and its evidence', () => {
+  for (const { choice, says: words, reason, evidence } of METHOD_CHOICES) {
+    expect(`${choice} ${reason}`).not.toMatch(/undefined|_/)
+    expect(['well supported', 'contested', 'rule of thumb']).toContain(evidence)
+    for (const method of METHODS) expect(words(method)).toMatch(/^[^_]+$/)
+  }
+})
+
+test('methods read as a coach would put them', () => {
+  expect([
+    says('Counting', FEW_HARD_SETS),
+    says('Sets per exercise', FEW_HARD_SETS),
+    says('Effort, single-joint', FEW_HARD_SETS),
+  ]).toEqual(['direct sets only', '1–2', 'RIR 0'])
+  expect([
+    says('Long sets', OWN_ARM_DAY),
+    says('Arm work', OWN_ARM_DAY),
+    says('Pace', OWN_ARM_DAY),
+  ]).toEqual([
+    'up to 2: drop sets, 7+7+7, stretch holds, rest-pause',
+    'on a day of its own',
+    '2-1-1-0',
+  ])
+})
+
+test('a copy differs in what was changed, and in nothing else', () => {
+  const setting = METHOD_SETTINGS.find(({ label }) => label === 'Rest, single-joint')!
+  const changed = withSetting(STEADY_MIDDLE, setting, '75')
+  expect(methodDifferences(STEADY_MIDDLE, STEADY_MIDDLE)).toEqual([])
+  expect(methodDifferences(changed, STEADY_MIDDLE)).toEqual([
+    { choice: 'Rest, single-joint', was: '90 s', is: '75 s' },
+  ])
+  expect(settingWords(METHOD_SETTINGS[0]!, changed)).toBe('indirect sets in part')
+})

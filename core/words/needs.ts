@@ -1,0 +1,94 @@
+import { daysBetween, isoWeekday, type PlainDate } from '../base'
+import type { Need } from '../follow/roster'
+import { attentionWords } from './attention'
+import { formatDay, WEEKDAY_NAMES } from './dates'
+import { formatOneDecimal, NBSP } from './figures'
+import { JOINT_NAMES } from './findings'
+
+/** `today`, `yesterday`, `tomorrow`, a weekday within six days, else the date. */
+export function dayWord(on: PlainDate, today: PlainDate): string {
+  const days = daysBetween(today, on)
+  if (days === 0) return 'today'
+  if (days === 1) return 'tomorrow'
+  if (days === -1) return 'yesterday'
+  return days > 1 && days < 7 ? (WEEKDAY_NAMES[isoWeekday(on) - 1] ?? '') : formatDay(on, 'wide')
+}
+
+interface Names {
+  readonly today: PlainDate
+  readonly exercise: (id: string) => string
+}
+
+const PAIN_WORDS: Readonly<Record<string, string>> = {
+  hold: 'Keep it easy: no more load, sets or stages on it.',
+  swap: 'Replace what loads it; suggest a licensed professional.',
+  stop: 'Stop training this joint; refer to a licensed professional.',
+}
+
+function percentAWeek(slope: number): string {
+  return `${formatOneDecimal(Math.abs(slope) * 100)}${NBSP}% a week`
+}
+
+function sideWords(side: 'left' | 'right' | 'both'): string {
+  return side === 'both' ? 'both sides' : side
+}
+
+/** A need in words: what it is, and what it comes from. */
+export function needWords(
+  need: Need,
+  { today, exercise }: Names,
+): { readonly headline: string; readonly detail: string } {
+  switch (need.kind) {
+    case 'pain':
+      return {
+        headline: `Pain ${need.score} of 10: ${JOINT_NAMES[need.joint]}, ${sideWords(need.side)}`,
+        detail: `Reported ${dayWord(need.on, today)}. ${PAIN_WORDS[need.level] ?? ''}`,
+      }
+    case 'missed_session':
+      return {
+        headline: `Missed ${need.name} ${dayWord(need.on, today)}`,
+        detail:
+          need.armSets > 0
+            ? `${need.armSets} direct arm sets left without a day`
+            : 'No arm sets lost',
+      }
+    case 'not_sent':
+      return {
+        headline: `Rotation ${need.pass + 1} starts ${dayWord(need.on, today)}, not sent`,
+        detail: 'The client has nothing to train by yet',
+      }
+    case 'falling':
+      return {
+        headline: `${exercise(need.exercise)} falling`,
+        detail: `${percentAWeek(need.trend.slope)} over ${need.trend.count} sessions${need.others > 0 ? `, and ${need.others} more` : ''}`,
+      }
+    case 'block_ends':
+      return {
+        headline:
+          need.on < today
+            ? `Block ended ${dayWord(need.on, today)}`
+            : `Block ends ${dayWord(need.on, today)}`,
+        detail: 'No next block yet',
+      }
+    case 'out_of_band': {
+      const { subject, matter } = attentionWords(need.worst)
+      return {
+        headline: `${subject} ${matter}`,
+        detail:
+          need.others > 0
+            ? `and ${need.others} more ${need.others === 1 ? 'group' : 'groups'} out of band`
+            : 'every other group in band',
+      }
+    }
+    case 'not_opened':
+      return { headline: 'Sheet not opened', detail: `Sent ${dayWord(need.sentOn, today)}` }
+  }
+}
+
+/** `Arms today at 17:30`. */
+export function nextWords(
+  next: { readonly on: PlainDate; readonly start: string | null; readonly name: string },
+  today: PlainDate,
+): string {
+  return `${next.name} ${dayWord(next.on, today)}${next.start === null ? '' : ` at ${next.start}`}`
+}

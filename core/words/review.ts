@@ -1,0 +1,193 @@
+import { roundHalfUp } from '../base'
+import type { ReplanOption } from '../follow/replan'
+import type { LeftOutReason } from '../body/log'
+import type { OwnPace } from '../body/recovery'
+import type { Adjustment, DecisionRow, DeloadSign, OwnFacts } from '../follow/review'
+import { formatDay } from './dates'
+import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
+import { JOINT_NAMES } from './findings'
+import { GROUP_NAMES } from './names'
+import { PAIN_LEVEL_WORDS } from './trends'
+
+const percent = (share: number) => `${roundHalfUp(share * 100)}${NBSP}%`
+const aWeek = (slope: number) => `${formatOneDecimal(Math.abs(slope) * 100)}${NBSP}% a week`
+
+const SIGN_WORDS: Readonly<Record<DeloadSign, string>> = {
+  falling: 'two or more muscles fall',
+  not_recovered: 'most answers say not recovered',
+  sore_joints: 'two joints are sore',
+  missed_reps: 'reps were missed in two sessions',
+}
+
+/** What is proposed, in a few words: `Triceps: 3 sets fewer, one more rep in reserve`. */
+export function adjustmentWords(
+  { group, change, before, after, facts }: Adjustment,
+  nameOf: (exercise: string) => string,
+): string {
+  const name = group === null ? 'The whole rotation' : GROUP_NAMES[group]
+  switch (change.kind) {
+    case 'sets': {
+      if (change.by === 0)
+        return change.rir > 0 ? `${name}: one more rep in reserve` : `${name}: as it is`
+      return `${name}: ${formatSetCount(Math.abs(change.by))} ${change.by > 0 ? 'more' : 'fewer'}, ${formatSets(before)} to ${formatSets(after)} direct${change.rir > 0 ? ', one more rep in reserve' : ''}`
+    }
+    case 'rir':
+      return `${name}: same sets, one more rep in reserve`
+    case 'hold_ramp':
+      return `${name}: no step up, ${formatSets(after)} direct as before`
+    case 'deload':
+      return `${name}: easier on purpose`
+    case 'by_hand':
+      return `${name}: change one thing by hand`
+    case 'go_on':
+      return `${name}: as planned`
+    case 'replan':
+      return `Missed ${change.session} of ${formatDay(change.on)}: ${REPLAN_WORDS[change.option].toLowerCase()}`
+    case 'pace':
+      return change.isAnew
+        ? `${name}: recovery learned anew`
+        : `${name}: ${change.pace === null ? 'the usual hours' : `${change.pace} times the usual hours`} to recover`
+    case 'confirm':
+      return `${nameOf(change.exercise)} of ${formatDay(change.on)}: ${formatOneDecimal(change.value)}${NBSP}kg is right`
+    case 'load':
+      return `${nameOf(change.exercise)}: ${change.step === 'up' ? 'one extra step heavier' : 'a twentieth lighter'}`
+    case 'swap':
+      return `${nameOf(change.from)}: ${nameOf(change.to)} instead, from the next rotation on`
+    case 'shorten':
+      return `${facts?.session ?? 'A session'}: made to fit ${facts?.limit ?? change.minutes} minutes, from the next rotation on`
+  }
+}
+
+type GroupRow = Exclude<DecisionRow, 'A3' | 'E1' | 'E2' | 'E3' | 'S1' | 'M1' | 'P1' | 'O1'>
+const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['evidence']>) => string>> =
+  {
+    A1: ({ sore }) =>
+      `${sore ? JOINT_NAMES[sore.joint] : 'A joint'} is sore: nothing goes up until it is calm.`,
+    A2: ({ done, planned }) =>
+      `${done} of ${planned} sets done: repeat before adding; ask about time.`,
+    A4: ({ slope, recovered, notRecovered, readiness, lowExposures, exposures }) =>
+      `Falling ${aWeek(slope)} and not recovered${notRecovered > 0 ? `, ${notRecovered} of ${recovered + notRecovered} answers say so` : `, ${roundHalfUp(readiness)}${NBSP}% ready on average`}${lowExposures === 1 && exposures > 1 ? '; one day comes too early: move it' : ''}.`,
+    A5: ({ slope }) =>
+      `Falling ${aWeek(slope)} though recovered: check sleep, food and technique; consider the other exercise.`,
+    A6: ({ recovered, notRecovered }) =>
+      `Not recovered in ${notRecovered} of ${recovered + notRecovered} answers.`,
+    A7: ({ counted, band }) =>
+      `Flat, recovered, room in the band: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.ceiling)}.`,
+    A8: ({ band }) =>
+      `Flat at the ceiling of ${formatOneDecimal(band.ceiling)}: another rep range, muscle length, or a longer rest.`,
+    A9: ({ counted, band }) =>
+      `Under the floor twice: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.floor)}.`,
+    A10: ({ counted, band }) =>
+      `Over the ceiling: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.ceiling)}.`,
+    G1: ({ daysAway }) =>
+      `${daysAway ?? 0} days without it: ${(daysAway ?? 0) > 56 ? 'a new start at the floor, loads found anew at four reps left' : 'fewer sets and more in reserve at first; the sheet lowers the loads'}.`,
+    A11: ({ slope }) => `Rising ${aWeek(slope)}: it works, leave it.`,
+    A12: ({ recovered, notRecovered }) =>
+      `No verdict yet${recovered + notRecovered > 0 ? `; recovered in ${recovered} of ${recovered + notRecovered} answers` : ''}.`,
+  }
+
+const isGroupRow = (row: DecisionRow): row is GroupRow => row in ROW_REASONS
+
+/** Reasons of the rows about one exercise or one session. */
+function ownReason(
+  row: DecisionRow,
+  {
+    error = 0,
+    sets = 0,
+    missed = 0,
+    sore,
+    slope,
+    minutes = 0,
+    limit = 0,
+    times = 0,
+    of = 0,
+  }: OwnFacts,
+): string {
+  switch (row) {
+    case 'E1':
+      return `${formatSets(Math.abs(error))} reps more left than planned, the middle of ${formatSetCount(sets)}.`
+    case 'E2':
+      return missed / Math.max(1, sets) >= 0.5
+        ? `Two reps or more short in ${missed} of ${formatSetCount(sets)}.`
+        : `${formatSets(Math.abs(error))} reps fewer left than planned, the middle of ${formatSetCount(sets)}.`
+    case 'E3':
+      return sore
+        ? `${JOINT_NAMES[sore.joint]}: ${PAIN_LEVEL_WORDS[sore.level]}. This one spares it.`
+        : `The one that falls most, ${aWeek(slope ?? 0)}, though recovered.`
+    default:
+      return `${roundHalfUp(minutes)} minutes where ${limit} are given, ${times} times in the last ${of}.`
+  }
+}
+
+/** Why, with the figures it rests on. */
+export function adjustmentReason({ row, evidence, signs, facts }: Adjustment): string {
+  if (row === 'A3')
+    return `${signs
+      .map(sign => SIGN_WORDS[sign])
+      .join(', and ')
+      .replace(/^./, letter => letter.toUpperCase())}.`
+  if (facts) return ownReason(row, facts)
+  return evidence && isGroupRow(row) ? ROW_REASONS[row](evidence) : ''
+}
+
+export const CONFIDENCE_WORDS: Readonly<Record<Adjustment['confidence'], string>> = {
+  strong: 'well supported',
+  fair: 'fairly sure',
+  weak: 'weak evidence',
+}
+
+/** `92 % of the sets done`. */
+export function adherenceWords(done: number, due: number): string {
+  return due === 0 ? 'Nothing was due yet' : `${done} of ${due} sets done, ${percent(done / due)}`
+}
+
+export const REPLAN_WORDS: Readonly<Record<ReplanOption, string>> = {
+  spread: 'Spread over the week',
+  shift: 'Shift everything on',
+  merge: 'Merge into the next',
+  drop: 'Let it go',
+  restart: 'Begin the week anew',
+}
+
+/** Why an estimate is kept in the log and not reckoned with. */
+export const LEFT_OUT_WORDS: Readonly<Record<LeftOutReason, string>> = {
+  deload: 'easier on purpose',
+  pain: 'a joint hurt',
+  second_on_day: 'second session of the day, the stronger one counts',
+  before_gap: 'before six weeks without it',
+  outlier: 'far off its neighbours',
+  unit: 'far off its neighbours: pounds taken for kilograms, or the other way round?',
+}
+
+/** `about 1.2 times the usual hours (0.9 to 1.6), learned from 14 sessions`. */
+export function paceWords(own: OwnPace): string {
+  if (own.kind === 'not_enough_data')
+    return own.why === 'few'
+      ? `Not enough data yet: ${own.exposures} of 8 sessions`
+      : `${own.exposures} sessions, but always about as long after the one before: nothing to learn from`
+  return `about ${formatOneDecimal(own.pace)} times the usual hours (${formatOneDecimal(own.low)} to ${formatOneDecimal(own.high)}), learned from ${own.exposures} sessions`
+}
+
+/** What each row of the decision table comes down to, in a few words. */
+export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
+  A1: 'Nothing up on a sore joint',
+  A2: 'Repeat: too much was missed',
+  A3: 'Easier on purpose',
+  A4: 'Fewer sets: falling and not recovered',
+  A5: 'More in reserve: falling though recovered',
+  A6: 'Hold: not recovered',
+  A7: 'More sets: flat and recovered',
+  A8: 'Change one thing: flat at the ceiling',
+  A9: 'Up to the floor',
+  A10: 'Down to the ceiling',
+  A11: 'Go on: rising',
+  A12: 'Go on: no verdict yet',
+  G1: 'Fewer sets after an absence',
+  E1: 'A step heavier',
+  E2: 'Lighter',
+  E3: 'Another exercise',
+  S1: 'A session made to fit',
+  M1: 'Missed session',
+  P1: 'Recovery pace',
+  O1: 'Estimate confirmed',
+}
