@@ -118,7 +118,25 @@ export default withNuxt(
     files: ['shared/**/*.ts'],
     rules: { 'no-restricted-imports': imports(NO_SERVER, NO_APP) },
   },
-  { files: ['server/**/*.ts'], rules: { 'no-restricted-imports': imports(NO_APP) } },
+  {
+    // One clock (server/clock.ts), so that tests and the demo can live on any day.
+    files: ['server/**/*.ts', 'e2e/**/*.ts', 'scripts/**/*.ts'],
+    ignores: ['server/clock.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'Ask currentTime() or serverToday() of server/clock.ts: it can be another day.',
+        },
+      ],
+    },
+  },
+  {
+    files: ['server/**/*.ts'],
+    ignores: ['server/testing/**'],
+    rules: { 'no-restricted-imports': imports(NO_APP) },
+  },
   {
     files: ['server/services/**/*.ts', 'server/db/**/*.ts'],
     rules: { 'no-restricted-imports': imports(NO_APP, NO_H3) },

@@ -16,6 +16,8 @@ export default {
     '^#shared/(.*)$': '<rootDir>/shared/$1',
     '^~/(.*)$': '<rootDir>/app/$1',
   },
+  globalSetup: '<rootDir>/scripts/setup/jestSetup.mjs',
+  globalTeardown: '<rootDir>/scripts/setup/jestTeardown.mjs',
   setupFiles: ['<rootDir>/scripts/setup/propertySeed.mjs'],
   modulePathIgnorePatterns: ['<rootDir>/.output', '<rootDir>/.nuxt', '<rootDir>/.data'],
 }

@@ -2,13 +2,14 @@
 import { randomUUID } from 'node:crypto'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
-import { coachId, plainDate } from '#core/base'
+import { coachId } from '#core/base'
 import playwrightConfig from '../playwright.config'
 import { connectedDatabase } from '../server/db/database'
 import { insertStudio } from '../server/db/queries/studio'
 import { hashedPassword } from '../server/services/passwords'
 import { nineDayPlan } from './bench/plans'
 import { demoClients } from './demo/studio'
+import { serverToday } from '../server/clock'
 
 const EDITS = 200
 const CHART_EDITS = 60
@@ -19,7 +20,7 @@ interface Sampling {
 }
 
 const { db, close } = connectedDatabase(process.env.DATABASE_URL ?? '')
-const [client] = demoClients(plainDate(new Date().toISOString().slice(0, 10)), 77)
+const [client] = demoClients(serverToday(), 77)
 if (!client) throw new Error('the demo has no client')
 const account = { email: 'bench@skerrylane.example', password: randomUUID() }
 await insertStudio(

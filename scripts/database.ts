@@ -1,7 +1,7 @@
 // `database prepare` makes, migrates and fills the database that DATABASE_URL names; `reset` brings the demo data back;
 // `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
 import { randomUUID } from 'node:crypto'
-import { coachId, plainDate } from '#core/base'
+import { coachId } from '#core/base'
 import { connectedDatabase, type Database } from '../server/db/database'
 import { dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
 import { coachByEmail } from '../server/db/queries/coaches'
@@ -15,6 +15,7 @@ import {
 import { hashedPassword, isPassword } from '../server/services/passwords'
 import { DEMO_COACH, demoClients } from './demo/studio'
 import { writtenHistory } from './demo/writtenHistory'
+import { serverToday } from '../server/clock'
 
 function setting(name: string): string {
   const value = process.env[name]
@@ -24,7 +25,7 @@ function setting(name: string): string {
 }
 
 async function insertDemo(db: Database): Promise<void> {
-  const today = plainDate(process.env.DEMO_TODAY ?? new Date().toISOString().slice(0, 10))
+  const today = serverToday()
   const passwordHash = await hashedPassword(setting('DEMO_PASSWORD'))
   const id = coachId(randomUUID())
   const clients = demoClients(today)

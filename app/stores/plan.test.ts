@@ -168,6 +168,30 @@ describe('a newer plan from elsewhere', () => {
   const setsOn = (document: PlanDocument | null, day: number) =>
     plannedSets(daySlots(document!.rotation.days[day]!)[0]!.scheme)
 
+  test('what we sent before the connection broke is ours, whatever we changed since', async () => {
+    const taken = { version: 5, savedAt: '2026-04-01T09:00:00.000Z', plan: theirsAfter(addSet) }
+    const store = await loaded(unreachable, stale(taken), saved(6))
+    store.edit(addSet)
+    await store.save()
+    expect(store.saveState.kind).toBe('unreachable')
+    store.edit(addSet)
+    await store.save()
+    expect([store.saveState.kind, store.version, setsOn(store.plan, 0)]).toEqual(['idle', 6, 5])
+    expect(asked[3]).toMatchObject({ method: 'PUT', body: { version: 5 } })
+    expect(store.mergedAt).toBe(0)
+    store.undo()
+    expect(setsOn(store.plan, 0)).toBe(4)
+  })
+
+  test('an answer that never came makes nobody else’s change our own', async () => {
+    const store = await loaded(unreachable, stale(clash))
+    store.edit(addSet)
+    await store.save()
+    store.edit(addSet)
+    await store.save()
+    expect(store.saveState.kind).toBe('conflict')
+  })
+
   test('changes of different days are laid together and saved over theirs, without a question', async () => {
     const store = await loaded(stale(beside), saved(10))
     store.edit(addSet)

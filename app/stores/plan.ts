@@ -65,6 +65,8 @@ export const usePlanStore = defineStore('plan', () => {
   /** Grows whenever changes of another window were laid under ours. */
   const mergedAt = ref(0)
   const trial = shallowRef<Trial | null>(null)
+  /** Sent, and no answer came: the server may have it all the same. */
+  const unanswered = shallowRef<PlanDocument | null>(null)
   const { ask } = useApi()
 
   const context = computed(
@@ -123,6 +125,7 @@ export const usePlanStore = defineStore('plan', () => {
     past.value = []
     future.value = []
     trial.value = null
+    unanswered.value = null
   }
 
   function show(next: PlanDocument): void {
@@ -214,9 +217,11 @@ export const usePlanStore = defineStore('plan', () => {
     if (client.value?.block?.id !== block.id) return
     if (!result.ok) {
       saveState.value = refusal(result.error)
+      if (saveState.value.kind === 'unreachable') unanswered.value = sent
       if (saveState.value.kind === 'conflict' && mergeWith(saveState.value.theirs)) await save()
       return
     }
+    unanswered.value = null
     savedPlan.value = sent
     version.value = result.value.version
     savedAt.value = result.value.savedAt
@@ -237,10 +242,17 @@ export const usePlanStore = defineStore('plan', () => {
     }
   }
 
+  /** The server had taken what we sent before the connection broke: nobody else has changed anything. */
+  const isOurOwn = (theirs: CurrentBlock) =>
+    unanswered.value !== null && orderedText(unanswered.value) === orderedText(theirs.plan)
+
   /** Lays ours and theirs together where they touch different days; false where both changed one, which the coach decides. */
   function mergeWith(theirs: CurrentBlock): boolean {
-    const [base, mine] = [savedPlan.value, plan.value]
+    const mine = plan.value
+    const isOwn = isOurOwn(theirs)
+    const base = isOwn ? theirs.plan : savedPlan.value
     if (!base || !mine) return false
+    unanswered.value = null
     const merged = mergedPlans(base, mine, theirs.plan)
     if (merged.kind !== 'merged') return false
     savedPlan.value = theirs.plan
@@ -255,7 +267,7 @@ export const usePlanStore = defineStore('plan', () => {
     past.value = past.value.map(under)
     future.value = future.value.map(under)
     saveState.value = { kind: 'idle' }
-    mergedAt.value += 1
+    if (!isOwn) mergedAt.value += 1
     return true
   }
 

@@ -1,6 +1,15 @@
 import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { boardIsLive, cell, expect, openSplit, signIn, test, sessionIsLive } from '../support/test'
+import type { TestStudio } from '../support/studio'
+import {
+  boardIsLive,
+  cell,
+  expect,
+  openSplit,
+  sessionIsLive,
+  signedIn,
+  test,
+} from '../support/test'
 
 /** Serious and critical findings of the page as it stands. The themes differ in colours alone, so the second one is asked about those only. */
 async function violations(page: Page): Promise<readonly string[]> {
@@ -9,96 +18,111 @@ async function violations(page: Page): Promise<readonly string[]> {
   const { violations: found } = await (
     isDark ? all.withRules(['color-contrast', 'link-in-text-block']) : all
   ).analyze()
+  const isGrave = (impact: unknown) => impact === 'serious' || impact === 'critical'
   return found
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(
-      ({ id, nodes }) =>
-        `${id}: ${nodes
-          .map(node => node.target.join(' '))
-          .slice(0, 3)
-          .join(', ')}`,
-    )
+    .filter(({ impact }) => isGrave(impact))
+    .map(({ id, nodes }) => {
+      const where = nodes.map(node => node.target.join(' ')).slice(0, 3)
+      return `${id}: ${where.join(', ')}`
+    })
 }
 
 test.use({ logs: 'logged' })
 
-for (const theme of ['light', 'dark'] as const) {
-  test(`no page has serious findings in the ${theme} theme`, async ({
-    page,
-    studio,
-    expectedErrors,
-  }) => {
-    // Every page and dialog is looked at once.
-    test.setTimeout(600_000)
-    expectedErrors.push(/404/)
-    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
-    await page.goto('/sign-in')
-    expect(await violations(page), 'sign-in').toEqual([])
-    await signIn(page, studio)
-    await page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click()
-    expect(await violations(page), 'roster').toEqual([])
-    for (const path of ['/exercises', '/methods', '/archive', '/compare', '/outbox']) {
-      await page.goto(path)
-      expect(await violations(page), path).toEqual([])
-    }
-    await page.goto('/exercises')
-    await page.getByRole('button', { name: 'Copy as my own' }).click()
-    expect(await violations(page), 'own exercise').toEqual([])
-    for (const part of [
-      '',
-      '/targets',
-      '/history',
-      '/review',
-      '/trends',
-      '/rehearsal',
-      '/report',
-    ]) {
-      await page.goto(`/clients/${studio.client('Teo').id}${part}`)
-      expect(await violations(page), `client${part}`).toEqual([])
-    }
+/** One look: what is in sight must have no grave finding. */
+type Look = (what: string) => Promise<void>
+
+interface Walk {
+  readonly page: Page
+  readonly studio: TestStudio
+  readonly look: Look
+}
+
+/** A dialog that a key opens and Escape closes. */
+async function lookAtDialogs(
+  { page, look }: Walk,
+  dialogs: readonly (readonly [key: string, heading: string | RegExp])[],
+): Promise<void> {
+  for (const [key, name] of dialogs) {
+    await page.keyboard.press(key)
+    await expect(page.getByRole('heading', { name })).toBeVisible()
+    await look(String(name))
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('heading', { name })).toBeHidden()
+  }
+}
+
+async function lookAtPages({ page, look }: Walk, paths: readonly string[]): Promise<void> {
+  for (const path of paths) {
+    await page.goto(path)
+    await look(path)
+  }
+}
+
+/** Every screen with its dialogs; each is a test of its own in each theme. */
+const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
+  'the roster': async ({ page, look }) => {
     await page.goto('/roster')
-    await openSplit(page, 'Joren')
+    await page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click()
+    await look('roster')
+  },
+  'the library and the methods': async walk => {
+    await lookAtPages(walk, ['/exercises', '/methods'])
+    await walk.page.goto('/exercises')
+    await walk.page.getByRole('button', { name: 'Copy as my own' }).click()
+    await walk.look('own exercise')
+  },
+  'archive, comparison, messages': walk => lookAtPages(walk, ['/archive', '/compare', '/outbox']),
+  'a client’s profile, targets and history': async walk => {
+    const client = `/clients/${walk.studio.client('Teo').id}`
+    await lookAtPages(walk, [client, `${client}/targets`, `${client}/history`])
+  },
+  'a client’s review, trends, rehearsal and report': async walk => {
+    const client = `/clients/${walk.studio.client('Teo').id}`
+    const parts = ['review', 'trends', 'rehearsal', 'report']
+    await lookAtPages(
+      walk,
+      parts.map(part => `${client}/${part}`),
+    )
+  },
+  'the board': async walk => {
+    const { page, studio, look } = walk
+    await openSplit(page, studio, 'Joren')
     await cell(page, 'Triceps', 'day 1 Push').click()
     await page.keyboard.press('h')
-    expect(await violations(page), 'split board with heads').toEqual([])
+    await look('split board with heads')
     await page.keyboard.press('Shift+ArrowRight')
-    expect(await violations(page), 'carrying').toEqual([])
+    await look('carrying')
     await page.keyboard.press('Escape')
-    await page.keyboard.press('e')
-    await expect(page.getByRole('heading', { name: 'Add an exercise' })).toBeVisible()
-    expect(await violations(page), 'adding an exercise').toEqual([])
-    await page.keyboard.press('Escape')
-    for (const [key, heading] of [
-      ['x', 'Checks'],
-      ['y', 'where the figure'],
-      ['o', 'Rotation'],
-      ['c', 'Calendar weeks'],
-      ['b', 'History of this plan'],
-    ] as const) {
-      await page.keyboard.press(key)
-      await expect(page.getByRole('heading', { name: new RegExp(heading) })).toBeVisible()
-      expect(await violations(page), heading).toEqual([])
-      await page.keyboard.press('Escape')
-      await expect(page.getByRole('heading', { name: new RegExp(heading) })).toHaveCount(0)
-    }
+    await lookAtDialogs(walk, [['e', 'Add an exercise']])
     await page.keyboard.press('t')
-    expect(await violations(page), 'plain table').toEqual([])
+    await look('plain table')
+  },
+  'the board’s dialogs': async walk => {
+    await openSplit(walk.page, walk.studio, 'Joren')
+    await cell(walk.page, 'Triceps', 'day 1 Push').click()
+    await lookAtDialogs(walk, [
+      ['x', /Checks/],
+      ['y', /where the figure/],
+      ['o', /Rotation/],
+      ['c', /Calendar weeks/],
+      ['b', /History of this plan/],
+    ])
+  },
+  'a session': async walk => {
+    const { page, studio, look } = walk
     await page.goto(`/clients/${studio.client('Marit').id}/session/4`)
     await sessionIsLive(page)
     await page.getByRole('button', { name: 'Settings of Cable curl, bar' }).click()
-    expect(await violations(page), 'session').toEqual([])
-    for (const [key, title] of [
+    await look('session')
+    await lookAtDialogs(walk, [
       ['l', 'Only so many minutes'],
       ['v', /^Swap/],
       ['b', 'Session templates'],
       ['x', 'The session as text'],
-    ] as const) {
-      await page.keyboard.press(key)
-      await expect(page.getByRole('heading', { name: title })).toBeVisible()
-      expect(await violations(page), String(title)).toEqual([])
-      await page.keyboard.press('Escape')
-      await expect(page.getByRole('heading', { name: title })).toBeHidden()
-    }
+    ])
+  },
+  'the block': async ({ page, studio, look }) => {
     for (const [view, there] of [
       ['rotations', 'grid'],
       ['terms', 'table'],
@@ -108,38 +132,34 @@ for (const theme of ['light', 'dark'] as const) {
     ] as const) {
       await page.goto(`/clients/${studio.client('Marit').id}/block?view=${view}`)
       await expect(page.getByRole(there).first()).toBeVisible()
-      expect(await violations(page), `block, ${view}`).toEqual([])
+      await look(`block, ${view}`)
     }
     await page.getByRole('button', { name: 'Begin the next block' }).click()
     await expect(page.getByRole('heading', { name: 'Begin the next block' })).toBeVisible()
-    expect(await violations(page), 'next block').toEqual([])
-    await page.goto(`/clients/${studio.client('Marit').id}/log`)
-    await expect(page.getByRole('textbox').first()).toBeVisible()
-    expect(await violations(page), 'log').toEqual([])
-    for (const [key, heading] of [
+    await look('next block')
+  },
+  'the log': async walk => {
+    await walk.page.goto(`/clients/${walk.studio.client('Marit').id}/log`)
+    await expect(walk.page.getByRole('textbox').first()).toBeVisible()
+    await walk.look('log')
+    await lookAtDialogs(walk, [
       ['k', /^Sheet of/],
       ['i', 'Import a log'],
-    ] as const) {
-      await page.keyboard.press(key)
-      await expect(page.getByRole('heading', { name: heading })).toBeVisible()
-      expect(await violations(page), String(heading)).toEqual([])
-      await page.keyboard.press('Escape')
-      await expect(page.getByRole('heading', { name: heading })).toHaveCount(0)
-    }
-    const { token } = (await (
-      await page.request.post(`/api/clients/${studio.client('Marit').id}/link`, {
-        data: { pin: null, days: null },
-      })
-    ).json()) as { token: string }
+    ])
+  },
+  'the client’s sheet': async ({ page, studio, look }) => {
+    const link = `/api/clients/${studio.client('Marit').id}/link`
+    const made = await page.request.post(link, { data: { pin: null, days: null } })
+    const { token } = (await made.json()) as { token: string }
     await page.goto(`/sheet/${token}`)
     await expect(page.getByRole('button', { name: 'Sore?' })).toBeVisible()
-    expect(await violations(page), 'sheet').toEqual([])
+    await look('sheet')
     await page
       .getByRole('button', { name: /^(Begin|Arms)/ })
       .first()
       .click()
     await page.getByRole('button', { name: /^Log / }).click()
-    expect(await violations(page), 'training').toEqual([])
+    await look('training')
     for (const [button, title] of [
       ['Sore?', 'What hurts?'],
       ['Less time, more', 'This session'],
@@ -147,23 +167,47 @@ for (const theme of ['light', 'dark'] as const) {
     ] as const) {
       await page.getByRole('button', { name: button, exact: true }).click()
       await expect(page.getByRole('dialog', { name: title })).toBeVisible()
-      expect(await violations(page), String(title)).toEqual([])
+      await look(String(title))
       await page.getByRole('dialog', { name: title }).getByRole('button', { name: 'Close' }).click()
     }
+  },
+  'proposals, paper and what is not there': async ({ page, studio, look }) => {
     await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
-    await expect(page.getByRole('region', { name: /^C, Shortest/ })).toBeVisible({
-      timeout: 60_000,
-    })
-    expect(await violations(page), 'proposals').toEqual([])
+    const shortest = page.getByRole('region', { name: /^C, Shortest/ })
+    await expect(shortest).toBeVisible({ timeout: 60_000 })
+    await look('proposals')
     await page.goto(`/clients/${studio.client('Marit').id}/print?day=4`)
-    expect(await violations(page), 'print').toEqual([])
+    await look('print')
     await page.goto('/clients/nobody/split')
-    expect(await violations(page), 'not found').toEqual([])
+    await look('not found')
+  },
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test.describe(`in the ${theme} theme`, () => {
+    const walked = (page: Page): Look => {
+      return async what => expect(await violations(page), what).toEqual([])
+    }
+    test('signing in has no grave finding', async ({ page }) => {
+      await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+      await page.goto('/sign-in')
+      await walked(page)('sign-in')
+    })
+    for (const [name, walk] of Object.entries(SCREENS)) {
+      test(`no grave finding: ${name}`, async ({ page, studio, expectedErrors }) => {
+        test.slow()
+        expectedErrors.push(/404/)
+        await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+        await signedIn(page, studio)
+        await walk({ page, studio, look: walked(page) })
+      })
+    }
   })
 }
 
 test('the chosen theme is there from the first drawing on', async ({ page, studio }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
+  await page.goto('/roster')
   await page.getByRole('button', { name: /Theme: system/ }).click()
   await page.getByRole('button', { name: /Theme: light/ }).click()
   await page.goto(`/clients/${studio.client('Emil').id}/split`)

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { expect, signIn, test } from '../support/test'
+import { expect, signInByForm, test } from '../support/test'
 
 test('a new coach makes an account, changes the password and signs out everywhere', async ({
   page,
@@ -29,7 +29,7 @@ test('a new coach makes an account, changes the password and signs out everywher
   const elsewhere = await browser
     .newContext({ baseURL: process.env.BASE_URL! })
     .then(context => context.newPage())
-  await signIn(elsewhere, coach)
+  await signInByForm(elsewhere, coach)
   await page.getByRole('link', { name: 'Ines Varga, account' }).click()
   await expect(page.getByText('You are signed in at 2 places.')).toBeVisible()
   await page.getByLabel('Present password').fill('not this one')
@@ -41,7 +41,7 @@ test('a new coach makes an account, changes the password and signs out everywher
   await expect(page.getByText('Changed. Every other sign-in has ended.')).toBeVisible()
   expect((await elsewhere.request.get('/api/roster')).status()).toBe(401)
 
-  await signIn(elsewhere, { ...coach, password: 'spring-tide-2' })
+  await signInByForm(elsewhere, { ...coach, password: 'spring-tide-2' })
   await page.getByRole('button', { name: 'Sign out everywhere' }).click()
   await expect(page).toHaveURL(/sign-in/)
   expect((await elsewhere.request.get('/api/roster')).status()).toBe(401)

@@ -1,11 +1,11 @@
-import { boardIsLive, cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
+import { boardIsLive, cell, expect, openSplit, saved, signedIn, test, week } from '../support/test'
 
 test('a coach adds a direct triceps set to the push day and finds it saved after a reload', async ({
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   const pushDay = cell(page, 'Triceps', 'day 1 Push')
   await expect(pushDay).toHaveAccessibleName(/3 direct, 3.5 indirect/)
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/15.8 sets per 7 days, 8.0 direct/)
@@ -25,8 +25,8 @@ test('enough sets carry a muscle over its ceiling, and the board says so', async
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await cell(page, 'Triceps', 'day 5 Push').click()
   for (let set = 0; set < 7; set++) await page.keyboard.press('+')
   await expect(week(page, 'Triceps')).toHaveAccessibleName(
@@ -37,8 +37,8 @@ test('enough sets carry a muscle over its ceiling, and the board says so', async
 })
 
 test('an exercise is found by a few letters and added with its sets', async ({ page, studio }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Emil')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Emil')
   await cell(page, 'Triceps', 'day 5 Upper').click()
   await page.getByRole('button', { name: 'Add exercise' }).click()
   await page.getByRole('combobox', { name: 'Exercise' }).fill('kick')
@@ -50,8 +50,8 @@ test('an exercise is found by a few letters and added with its sets', async ({ p
 })
 
 test('undo and redo follow each edit, and the rest day takes no sets', async ({ page, studio }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await cell(page, 'Biceps', 'day 2 Pull').click()
   await page.keyboard.press('-')
   await expect(cell(page, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/2 direct/)

@@ -1,4 +1,4 @@
-import { expect, signIn, test } from '../support/test'
+import { expect, signedIn, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
@@ -8,7 +8,7 @@ test('a client is put away, restored, and erased for good only after the name is
   expectedErrors,
 }) => {
   expectedErrors.push(/404/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id, name } = studio.client('Sunniva')
   await page.goto(`/clients/${id}`)
   await expect(page.getByRole('button', { name: 'Save the profile' })).toBeEnabled()

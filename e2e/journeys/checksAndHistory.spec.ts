@@ -1,11 +1,11 @@
-import { cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
+import { cell, expect, openSplit, saved, signedIn, test, week } from '../support/test'
 
 test('a finding shows its fix on the board, is fixed by one key, put aside with a note and brought back', async ({
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Liv')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Liv')
   await page.keyboard.press('x')
   const sheet = page.getByRole('dialog', { name: 'Checks' })
   const under = sheet.getByRole('listitem', { name: /Triceps 1\.1 under floor/ })
@@ -34,8 +34,8 @@ test('a finding shows its fix on the board, is fixed by one key, put aside with 
 })
 
 test('N walks the findings and Enter fixes the one in sight', async ({ page, studio }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Liv')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Liv')
   const list = page.getByRole('region', { name: 'To look at' })
   const before = await list.getByRole('heading').textContent()
   for (let step = 0; step < 3; step++) await page.keyboard.press('n')
@@ -50,8 +50,8 @@ test('any figure tells where it comes from, and the weeks of the calendar what t
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Marit')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Marit')
   await cell(page, 'Biceps', 'day 4 Arms').click()
   await page.keyboard.press('y')
   const why = page.getByRole('dialog', { name: /^Biceps: where the figure comes from/ })
@@ -70,8 +70,8 @@ test('every save is in the history with what it changed; one is named, brought b
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await cell(page, 'Biceps', 'day 2 Pull').click()
   await page.keyboard.press('+')
   await saved(page)
@@ -98,8 +98,8 @@ test('minutes, elbow load and recovery follow what is in hand before it is put d
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Marit')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Marit')
   const minutes = page.getByRole('gridcell', { name: /^Minutes, limit, day 7:/ })
   const before = await minutes.getAttribute('aria-label')
   await expect(cell(page, 'Biceps', 'day 5 Upper')).toHaveAccessibleName(

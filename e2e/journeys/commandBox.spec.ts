@@ -1,12 +1,12 @@
 import { AxeBuilder } from '@axe-core/playwright'
-import { boardIsLive, expect, openSplit, signIn, test } from '../support/test'
+import { boardIsLive, expect, openSplit, signedIn, test } from '../support/test'
 
 test('any client, screen or action is reached by typing, from anywhere, by keyboard alone', async ({
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await page.keyboard.press('/')
   const box = page.getByRole('combobox', { name: 'Client, screen or action' })
   await expect(box).toBeFocused()

@@ -6,6 +6,7 @@ import { EXERCISES } from '#core/plan/catalogue'
 import { METHODS } from '#core/plan/method'
 import { newStudio, type TestStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
+import { currentTime, serverToday } from '../../server/clock'
 
 const API = join(import.meta.dirname, '../../server/api')
 
@@ -82,7 +83,7 @@ async function owned(playwright: {
 }
 
 /** Bodies that the door lets in, so that ownership is what decides. */
-const today = new Date().toISOString().slice(0, 10)
+const today = serverToday()
 const CREDITS = { intent: null, client: null, credits: { biceps: 1 } }
 const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'blocks/[blockId]/plan.put.ts': of => ({ version: 1, plan: of.client('Marit').plan }),
@@ -147,12 +148,12 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
     ],
   }),
   'clients/[clientId]/sessions/[sessionId]/entries.post.ts': () => ({
-    sentAt: new Date().toISOString(),
+    sentAt: currentTime().toISOString(),
     entries: [
       {
         id: randomUUID(),
         session: randomUUID(),
-        at: new Date().toISOString(),
+        at: currentTime().toISOString(),
         word: { kind: 'opened' },
       },
     ],

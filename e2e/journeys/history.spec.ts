@@ -1,5 +1,6 @@
 import type { boardIsLive } from '../support/test'
-import { expect, signIn, test } from '../support/test'
+import { expect, signedIn, test } from '../support/test'
+import { serverToday } from '../../server/clock'
 
 test.use({ logs: 'logged' })
 
@@ -9,7 +10,7 @@ test('pain of seven stops the joint until a clearance is recorded', async ({
   expectedErrors,
 }) => {
   expectedErrors.push(/422/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Joren')
   await page.goto(`/clients/${id}/history`)
   await boardOrPageLive(page)
@@ -44,7 +45,7 @@ test('measurements are added with a comma, shown with their day, and removed', a
   expectedErrors,
 }) => {
   expectedErrors.push(/422/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto(`/clients/${studio.client('Emil').id}/history`)
   await boardOrPageLive(page)
   const list = page.getByRole('region', { name: 'Measurements' })
@@ -55,7 +56,7 @@ test('measurements are added with a comma, shown with their day, and removed', a
   await list.getByLabel('measured on').fill('2050-01-01')
   await list.getByRole('button', { name: 'Add the measurement' }).click()
   await expect(list.getByRole('alert')).toContainText('may not lie in the future')
-  await list.getByLabel('measured on').fill(new Date().toISOString().slice(0, 10))
+  await list.getByLabel('measured on').fill(serverToday())
   await list.getByRole('button', { name: 'Add the measurement' }).click()
   await expect(list).toContainText('36.5 cm')
   await list.getByRole('button', { name: /^Remove Upper arm, left/ }).click()
@@ -66,7 +67,7 @@ test('what was done is told set by set of sets, and what was missed can be let g
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto(`/clients/${studio.client('Ines').id}/history`)
   await boardOrPageLive(page)
   const sessions = page.getByRole('region', { name: /^Sessions/ })

@@ -1,5 +1,15 @@
 import { AxeBuilder } from '@axe-core/playwright'
-import { boardIsLive, cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
+import {
+  boardIsLive,
+  cell,
+  expect,
+  openSplit,
+  saved,
+  signedIn,
+  signIn,
+  test,
+  week,
+} from '../support/test'
 
 test('a new client is entered on one page and ready to plan', async ({ page, studio }) => {
   await signIn(page, studio)
@@ -42,8 +52,8 @@ test('a changed profile changes the bands of the board, and what is impossible i
   expectedErrors,
 }) => {
   expectedErrors.push(/422/)
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 10, target 16, ceiling 22/)
   await page.getByRole('link', { name: 'Joren Haakestad, profile' }).click()
   const save = page.getByRole('button', { name: 'Save the profile' })

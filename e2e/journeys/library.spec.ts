@@ -1,4 +1,14 @@
-import { boardIsLive, cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
+import {
+  boardIsLive,
+  cell,
+  expect,
+  openSplit,
+  saved,
+  signedIn,
+  signIn,
+  test,
+  week,
+} from '../support/test'
 
 test('the library is searched by keyboard alone', async ({ page, studio }) => {
   await signIn(page, studio)
@@ -32,8 +42,8 @@ test('a changed credit tells its effect before it is saved, and every board reck
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   const before = await week(page, 'Triceps').getAttribute('aria-label')
   await page.goto('/exercises?id=bench_press_barbell')
   await page.getByRole('radio', { name: 'Triceps 0.75' }).check()
@@ -53,7 +63,7 @@ test('a changed credit tells its effect before it is saved, and every board reck
 })
 
 test('credits for one client change nobody else', async ({ page, studio }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto('/exercises?id=cable_curl')
   await page.getByLabel('For whom').selectOption('Marit Solheim-Okafor')
   await page.getByRole('radio', { name: 'Biceps 0.5' }).check()
@@ -73,7 +83,7 @@ test('an own exercise is added, planned, and not removed while a plan uses it', 
   expectedErrors,
 }) => {
   expectedErrors.push(/409|422/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto('/exercises?id=cable_curl')
   await page.getByRole('button', { name: 'Copy as my own' }).click()
   const save = page.getByRole('button', { name: 'Save the exercise' })

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
 import { newSheetSession } from '../support/sheet'
-import { expect, signIn, test } from '../support/test'
+import { expect, signedIn, signIn, test } from '../support/test'
+import { currentTime } from '../../server/clock'
 
 const DAY_MS = 86_400_000
 const place = (slot: string, set = 1) => ({ slot, role: 'working', set, stage: 1, side: null })
@@ -25,7 +26,7 @@ function asPhone(request: APIRequestContext, key: string) {
       readonly id?: string
       readonly at?: string
     }[],
-    sentAt = new Date().toISOString(),
+    sentAt = currentTime().toISOString(),
   ) =>
     request.post('/api/sheet/entries', {
       headers: { authorization: `Sheet ${key}` },
@@ -103,7 +104,7 @@ test('what a phone can send wrongly: fifty times, half, for others, for long ago
     ).results[0]?.outcome,
   ).toBe('unknown_session')
   // Seven hours ahead: the time is put right, and never lies in the future.
-  const ahead = new Date(Date.now() + 7 * 3_600_000).toISOString()
+  const ahead = new Date(currentTime().getTime() + 7 * 3_600_000).toISOString()
   expect(
     (
       await say([{ session, at: ahead, word: { ...set.word, place: place(slot, 2) } }], ahead)
@@ -112,7 +113,9 @@ test('what a phone can send wrongly: fifty times, half, for others, for long ago
   const log = (await (
     await page.request.get(`/api/clients/${client}/sessions/${session}/log`)
   ).json()) as { entries: { at: string; clockOffSeconds: number; outcome: string }[] }
-  expect(Math.max(...log.entries.map(({ at }) => Date.parse(at)))).toBeLessThanOrEqual(Date.now())
+  expect(Math.max(...log.entries.map(({ at }) => Date.parse(at)))).toBeLessThanOrEqual(
+    currentTime().getTime(),
+  )
   expect(log.entries.some(({ clockOffSeconds }) => Math.abs(clockOffSeconds - 7 * 3600) < 60)).toBe(
     true,
   )
@@ -137,7 +140,7 @@ test.describe('with weeks of sessions behind', () => {
     const history = (await (await page.request.get(`/api/clients/${client}/log`)).json()) as {
       sessions: { id: string; on: string; state: string; name: string }[]
     }
-    const monthAgo = new Date(Date.now() - 30 * DAY_MS).toISOString().slice(0, 10)
+    const monthAgo = new Date(currentTime().getTime() - 30 * DAY_MS).toISOString().slice(0, 10)
     const old = history.sessions.find(({ on, state }) => on < monthAgo && state === 'done')!
     const detail = (await (
       await page.request.get(`/api/clients/${client}/sessions/${old.id}/log`)
@@ -180,7 +183,7 @@ test.describe('with weeks of sessions behind', () => {
     page,
     studio,
   }) => {
-    await signIn(page, studio)
+    await signedIn(page, studio)
     const { id: client } = studio.client('Marit')
     await page.goto(`/clients/${client}/log`)
     const next = page
@@ -262,7 +265,7 @@ test('a log from a CSV file: three bad rows are told, nothing is written; put ri
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id: client } = studio.client('Emil')
   await page.goto(`/clients/${client}/log`)
   await expect(page.locator('[aria-busy=false]').first()).toBeVisible()

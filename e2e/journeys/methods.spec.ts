@@ -1,4 +1,4 @@
-import { boardIsLive, expect, signIn, test, week } from '../support/test'
+import { boardIsLive, expect, signedIn, signIn, test, week } from '../support/test'
 
 test('a method is copied, changed and applied to a client, and the board says what differs', async ({
   page,
@@ -6,7 +6,7 @@ test('a method is copied, changed and applied to a client, and the board says wh
   expectedErrors,
 }) => {
   expectedErrors.push(/409|422/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto('/methods')
   await page.getByRole('button', { name: 'Copy Steady middle' }).click()
   await page.getByLabel('Name of the copy').fill('Few hard sets')

@@ -1,4 +1,4 @@
-import { boardIsLive, expect, saved, signIn, test, week } from '../support/test'
+import { boardIsLive, expect, saved, signedIn, signIn, test, week } from '../support/test'
 
 /** Opens the Proposals page and waits for three of them. */
 async function drawn(page: Parameters<typeof signIn>[0], id: string): Promise<void> {
@@ -13,7 +13,7 @@ test('a client out of band has every arm muscle in band after one proposal, as o
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Emil')
   await drawn(page, id)
   const best = page.getByRole('region', { name: /^A, Most stimulus/ })
@@ -42,7 +42,7 @@ test('a week that asks too much says what gives; single changes can be left out;
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Liv')
   await drawn(page, id)
   const fewest = page.getByRole('region', { name: /^B, Fewest changes/ })
@@ -62,7 +62,7 @@ test('a proposal is tried on the board before it counts: put back it leaves noth
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Emil')
   await drawn(page, id)
   await page.keyboard.press('ArrowRight')
@@ -95,7 +95,7 @@ test('a proposal is tried on the board before it counts: put back it leaves noth
 
 test('other muscles may move too', async ({ page, studio }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await drawn(page, studio.client('Emil').id)
   await page
     .getByRole('combobox', { name: 'What may move' })
@@ -141,7 +141,7 @@ test('without the worker the page says so and keeps the plan', async ({
 }) => {
   expectedErrors.push(/Failed to load|ERR_FAILED|allocate/)
   await page.route(/allocate-.*\.js/, route => route.abort())
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
   await expect(
     page.getByText(/could not be drawn: their part of the program did not load/),

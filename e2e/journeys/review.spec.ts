@@ -1,65 +1,68 @@
 import { sql } from 'drizzle-orm'
 import { connectedDatabase } from '../../server/db/database'
-import { expect, signIn, test } from '../support/test'
+import { expect, signedIn, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
-test('a rotation reviewed by keyboard alone: what was done, one proposal taken, one refused, both kept', async ({
-  page,
-  studio,
-}) => {
-  test.slow()
-  await signIn(page, studio)
-  // The client whose log falls.
-  const { id, blockId } = studio.client('Joren')
-  await page.goto(`/clients/${id}/review`)
-  await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
-  await expect(page.getByRole('heading', { level: 1, name: /^Rotation \d+ of \d+$/ })).toBeVisible()
-  await expect(page.getByText(/\d+ of \d+ sets done, \d+\s%/)).toBeVisible()
-  const proposals = page.getByRole('list', { name: 'Proposals' }).getByRole('listitem')
-  const before = await proposals.count()
-  expect(before).toBeGreaterThan(0)
-  const first = (await proposals.first().getByRole('button').first().textContent())!.trim()
-  await expect(page.getByRole('row', { name: /^Overhead rope extension/ })).toContainText(
-    /Falling \d/,
-  )
-  const missed = page.getByRole('button', { name: /^Let .* go$/ })
-  for (let left = await missed.count(); left > 0; left--) {
-    await missed.first().click()
-    await expect(missed).toHaveCount(left - 1)
-  }
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('status').filter({ hasText: /^\s*Taken\./ })).toBeVisible()
-  await expect(
-    page.getByText(/^taken by Test Coach, .*after rotation \d+, plan version 2/),
-  ).toBeVisible()
-  // The plan has it as an exception of the next rotation, or as an easier one.
-  const { block } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
-    block: {
-      id: string
-      version: number
-      plan: { block?: { exceptions?: object[]; deloads?: number[] } }
-    }
-  }
-  expect(block.id).toBe(blockId)
-  expect(
-    [...(block.plan.block?.exceptions ?? []), ...(block.plan.block?.deloads ?? [])].length,
-    first,
-  ).toBeGreaterThan(0)
-  for (let left = await proposals.count(); left > 0; left--) {
-    await page.keyboard.press('Delete')
-    await page.keyboard.type('Not this week')
-    await page.keyboard.press('Enter')
+test(
+  'a rotation reviewed by keyboard alone: what was done, one proposal taken, one refused, both kept',
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    test.slow()
+    await signedIn(page, studio)
+    // The client whose log falls.
+    const { id, blockId } = studio.client('Joren')
+    await page.goto(`/clients/${id}/review`)
+    await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
     await expect(
-      page.getByText(/^refused by Test Coach, .*: “Not this week”/).first(),
+      page.getByRole('heading', { level: 1, name: /^Rotation \d+ of \d+$/ }),
     ).toBeVisible()
-    await expect(proposals).toHaveCount(left - 1)
-  }
-  await page.reload()
-  await expect(page.getByText('Nothing asks for a change.')).toBeVisible()
-  await page.keyboard.press(',')
-  await expect(page).toHaveURL(/rotation=\d+/)
-})
+    await expect(page.getByText(/\d+ of \d+ sets done, \d+\s%/)).toBeVisible()
+    const proposals = page.getByRole('list', { name: 'Proposals' }).getByRole('listitem')
+    const before = await proposals.count()
+    expect(before).toBeGreaterThan(0)
+    const first = (await proposals.first().getByRole('button').first().textContent())!.trim()
+    await expect(page.getByRole('row', { name: /^Overhead rope extension/ })).toContainText(
+      /Falling \d/,
+    )
+    const missed = page.getByRole('button', { name: /^Let .* go$/ })
+    for (let left = await missed.count(); left > 0; left--) {
+      await missed.first().click()
+      await expect(missed).toHaveCount(left - 1)
+    }
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('status').filter({ hasText: /^\s*Taken\./ })).toBeVisible()
+    await expect(
+      page.getByText(/^taken by Test Coach, .*after rotation \d+, plan version 2/),
+    ).toBeVisible()
+    // The plan has it as an exception of the next rotation, or as an easier one.
+    const { block } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
+      block: {
+        id: string
+        version: number
+        plan: { block?: { exceptions?: object[]; deloads?: number[] } }
+      }
+    }
+    expect(block.id).toBe(blockId)
+    expect(
+      [...(block.plan.block?.exceptions ?? []), ...(block.plan.block?.deloads ?? [])].length,
+      first,
+    ).toBeGreaterThan(0)
+    for (let left = await proposals.count(); left > 0; left--) {
+      await page.keyboard.press('Delete')
+      await page.keyboard.type('Not this week')
+      await page.keyboard.press('Enter')
+      await expect(
+        page.getByText(/^refused by Test Coach, .*: “Not this week”/).first(),
+      ).toBeVisible()
+      await expect(proposals).toHaveCount(left - 1)
+    }
+    await page.reload()
+    await expect(page.getByText('Nothing asks for a change.')).toBeVisible()
+    await page.keyboard.press(',')
+    await expect(page).toHaveURL(/rotation=\d+/)
+  },
+)
 
 test('a decision from an older plan is told, and nothing is changed', async ({ page, studio }) => {
   await signIn(page, studio)

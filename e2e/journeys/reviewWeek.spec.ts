@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, signIn, test } from '../support/test'
+import { expect, signedIn, signIn, test } from '../support/test'
+import { currentTime } from '../../server/clock'
 
 test.use({ logs: 'logged' })
 
@@ -28,7 +29,7 @@ test('a week with one missed and one failing session: reviewed, re-planned and i
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Ines')
   await open(page, id, 'review')
   await expect(page.getByRole('heading', { name: /^Missed .*Pull/ })).toBeVisible()
@@ -83,7 +84,7 @@ test('trends: a plateau recognised, with its figures as a table and as a file', 
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Joren')
   await open(page, id, 'trends')
   await expect(page.getByText(/^Flat for \d weeks\.$/).first()).toBeVisible()
@@ -108,7 +109,7 @@ test('recovery: the coach sets a pace, the board reckons with it, and learning b
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Joren')
   await open(page, id, 'review')
   const table = page.getByRole('region', { name: 'Recovery, learned from twelve weeks' })
@@ -145,7 +146,7 @@ test('rehearsal of a block of eight weeks, cancelled once, and a practice client
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await open(page, id, 'rehearsal')
   await page.getByLabel('Runs').selectOption('1000')
@@ -198,7 +199,7 @@ test('the block report: printed to PDF, with closing notes that the next block b
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Joren')
   await open(page, id, 'report')
   await expect(page.getByText(/^You came to \d+ of \d+ sessions and did/)).toBeVisible()
@@ -228,7 +229,7 @@ test('an absurd estimate is kept and left out until the coach says that it is ri
   }
   const taken = new Set(sessions.map(({ on }) => on))
   const free = Array.from({ length: 20 }, (_, back) =>
-    new Date(Date.now() - (back + 2) * 86_400_000).toISOString().slice(0, 10),
+    new Date(currentTime().getTime() - (back + 2) * 86_400_000).toISOString().slice(0, 10),
   ).find(on => !taken.has(on))
   const set = {
     on: free,
@@ -268,7 +269,7 @@ test("a session that will be missed is re-planned before it is, and leaves the c
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Joren')
   await open(page, id, 'review')
   const ahead = page.getByRole('button', { name: /cannot be done: show what could be$/ })

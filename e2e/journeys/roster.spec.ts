@@ -2,40 +2,42 @@ import { expect, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
-test('the roster says who needs the coach now, why, and leads to where it is settled', async ({
-  page,
-  studio,
-}) => {
-  await signIn(page, studio)
-  const now = page.getByRole('region', { name: 'Now' })
-  await expect(now).toContainText('Pain 4 of 10: front of the elbow, left')
-  await expect(now).toContainText('Missed')
-  await expect(now).toContainText('Oskar Brekke-Mensah')
-  await expect(now).toContainText(/Rotation \d+ starts .*, not sent/)
-  const week = page.getByRole('region', { name: 'This week' })
-  await expect(week).toContainText('Joren Haakestad')
-  await expect(week).toContainText(/falling/)
-  await expect(week).toContainText(/Block ends/)
-  await expect(week).toContainText('Triceps 1.1 under floor')
-  await expect(page.getByRole('region', { name: 'Steady' })).toContainText('Marit Solheim-Okafor')
+test(
+  'the roster says who needs the coach now, why, and leads to where it is settled',
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    await signIn(page, studio)
+    const now = page.getByRole('region', { name: 'Now' })
+    await expect(now).toContainText('Pain 4 of 10: front of the elbow, left')
+    await expect(now).toContainText('Missed')
+    await expect(now).toContainText('Oskar Brekke-Mensah')
+    await expect(now).toContainText(/Rotation \d+ starts .*, not sent/)
+    const week = page.getByRole('region', { name: 'This week' })
+    await expect(week).toContainText('Joren Haakestad')
+    await expect(week).toContainText(/falling/)
+    await expect(week).toContainText(/Block ends/)
+    await expect(week).toContainText('Triceps 1.1 under floor')
+    await expect(page.getByRole('region', { name: 'Steady' })).toContainText('Marit Solheim-Okafor')
 
-  await page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click()
-  await page.getByRole('link', { name: /See the joint/ }).click()
-  await expect(page.getByRole('heading', { name: 'Joints', exact: true })).toBeVisible()
-  await expect(page.getByText(/held: no more load/)).toBeVisible()
-})
+    await page.getByRole('button', { name: /^Reasons and answers for Teo/ }).click()
+    await page.getByRole('link', { name: /See the joint/ }).click()
+    await expect(page.getByRole('heading', { name: 'Joints', exact: true })).toBeVisible()
+    await expect(page.getByText(/held: no more load/)).toBeVisible()
+  },
+)
 
-test('a missed session is let go, and the client leaves the section for it', async ({
-  page,
-  studio,
-}) => {
-  await signIn(page, studio)
-  await page.getByRole('button', { name: /^Reasons and answers for Ines/ }).click()
-  await page.getByRole('button', { name: 'Let it go' }).click()
-  await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Ines')
-  await page.reload()
-  await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Ines')
-})
+test(
+  'a missed session is let go, and the client leaves the section for it',
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    await signIn(page, studio)
+    await page.getByRole('button', { name: /^Reasons and answers for Ines/ }).click()
+    await page.getByRole('button', { name: 'Let it go' }).click()
+    await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Ines')
+    await page.reload()
+    await expect(page.getByRole('region', { name: 'Now' })).not.toContainText('Ines')
+  },
+)
 
 test('search, filters, flag and later, by keyboard alone', async ({ page, studio }) => {
   await signIn(page, studio)

@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test'
-import { boardIsLive, cell, expect, openSplit, saved, signIn, test, week } from '../support/test'
+import {
+  boardIsLive,
+  cell,
+  expect,
+  openSplit,
+  saved,
+  signedIn,
+  signIn,
+  test,
+  week,
+} from '../support/test'
 
 const IN_BAND = /^(?!.*(under the floor|over the ceiling)).*$/
 
@@ -54,8 +64,8 @@ test('days: a longer rotation floats, a session is moved and copied, and a day w
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await page.keyboard.press('o')
   const dialog = page.getByRole('dialog', { name: 'Rotation' })
   await dialog.getByRole('combobox', { name: 'Days' }).selectOption('9')
@@ -84,8 +94,8 @@ test('days: a longer rotation floats, a session is moved and copied, and a day w
 })
 
 test('a day head is dragged to another day', async ({ page, studio }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await page
     .getByRole('columnheader', { name: /^3 Legs/ })
     .getByText('Legs')
@@ -95,8 +105,8 @@ test('a day head is dragged to another day', async ({ page, studio }) => {
 })
 
 test('several cells are changed as one, and sets are held fixed', async ({ page, studio }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await cell(page, 'Biceps', 'day 2 Pull').click()
   await page.keyboard.press('Space')
   await cell(page, 'Triceps', 'day 5 Push').click()

@@ -2,8 +2,9 @@ import { EXERCISES } from '#core/plan/catalogue'
 import { METHODS } from '#core/plan/method'
 import type { TestStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
+import { currentTime, serverToday } from '../../server/clock'
 
-const today = new Date().toISOString().slice(0, 10)
+const today = serverToday()
 const targets = {
   modes: {},
   bands: {},
@@ -317,7 +318,7 @@ test('the asking person’s own day decides what is missed, within a day of the 
         clients: { next: { on: string } | null }[]
       }
     ).clients
-  const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)
+  const tomorrow = new Date(currentTime().getTime() + 86_400_000).toISOString().slice(0, 10)
   expect((await roster(tomorrow)).every(({ next }) => next === null || next.on >= tomorrow)).toBe(
     true,
   )

@@ -1,4 +1,4 @@
-import { boardIsLive, cell, expect, openSplit, saved, signIn, test } from '../support/test'
+import { boardIsLive, cell, expect, openSplit, saved, signedIn, test } from '../support/test'
 
 test('changes of different days from two windows are laid together, and undo leaves the other window alone', async ({
   page,
@@ -7,8 +7,8 @@ test('changes of different days from two windows are laid together, and undo lea
   expectedErrors,
 }) => {
   expectedErrors.push(/409/)
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   const second = await context.newPage()
   await second.goto(page.url())
   await boardIsLive(second)
@@ -35,8 +35,8 @@ test('two changes of one cell are asked about; both are offered and neither is l
   expectedErrors,
 }) => {
   expectedErrors.push(/409|ERR_FAILED|Failed to load resource/)
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   const second = await context.newPage()
   await second.goto(page.url())
   await boardIsLive(second)
@@ -67,8 +67,8 @@ test('edits without a connection are kept here, outlive a reload and are saved w
   expectedErrors,
 }) => {
   expectedErrors.push(/ERR_INTERNET_DISCONNECTED|ERR_FAILED|Failed to load resource/)
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await page.route('**/api/blocks/**', route => route.abort())
   await cell(page, 'Biceps', 'day 2 Pull').click()
   await page.keyboard.press('+')

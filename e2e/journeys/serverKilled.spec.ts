@@ -1,6 +1,6 @@
 import { freePort } from '../../scripts/setup/freePort.mjs'
 import { startedServer } from '../../scripts/setup/server.mjs'
-import { boardIsLive, cell, expect, openSplit, saved, signIn, test } from '../support/test'
+import { boardIsLive, cell, expect, openSplit, saved, signedIn, test } from '../support/test'
 
 test('a server that is killed between an edit and its answer loses nothing', async ({
   browser,
@@ -15,8 +15,8 @@ test('a server that is killed between an edit and its answer loses nothing', asy
   let server = await startedServer(settings)
   try {
     const page = await (await browser.newContext({ baseURL: server.url })).newPage()
-    await signIn(page, studio)
-    await openSplit(page, 'Joren')
+    await signedIn(page, studio)
+    await openSplit(page, studio, 'Joren')
     const pulls = cell(page, 'Biceps', 'day 2 Pull')
     await pulls.click()
     await page.keyboard.press('+')

@@ -8,7 +8,7 @@ import {
   saved,
   sessionIsLive,
   shorthand,
-  signIn,
+  signedIn,
   test,
 } from '../support/test'
 
@@ -23,7 +23,7 @@ test('an arm day of three antagonist supersets within 45 minutes, from nothing a
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const marit = studio.client('Marit')
   await openSession(page, marit.id, 4)
   // From nothing: the day's exercises are taken out one by one.
@@ -73,8 +73,8 @@ test('the board opens a day with Enter, and the session changes what the board s
   page,
   studio,
 }) => {
-  await signIn(page, studio)
-  await openSplit(page, 'Joren')
+  await signedIn(page, studio)
+  await openSplit(page, studio, 'Joren')
   await cell(page, 'Biceps', 'day 2 Pull').click()
   await page.keyboard.press('Enter')
   await sessionIsLive(page)
@@ -92,7 +92,7 @@ test('shorthand and controls show each other; what does not read stays as typed,
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   const field = shorthand(page, 'Cable curl, bar')
@@ -133,7 +133,7 @@ test('one example of every way to do sets is typed; count, minutes and paper agr
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   const halves = [CASES.slice(0, 34), CASES.slice(34)]
@@ -161,7 +161,7 @@ test('thirty minutes instead: what is kept is shown, a step can be refused, and 
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   const before = await seconds(page)
@@ -191,7 +191,7 @@ test('a sore elbow: a kinder exercise stands in here, on one date, or for good',
   page,
   studio,
 }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   await page.getByRole('button', { name: /^Overhead cambered-bar extension, swap it/ }).click()
@@ -219,7 +219,7 @@ test('a template is fitted to the client, a session is kept as one and taken awa
   expectedErrors,
 }) => {
   expectedErrors.push(/422/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   await page.keyboard.press('b')
@@ -242,7 +242,7 @@ test('a template is fitted to the client, a session is kept as one and taken awa
 })
 
 test('exercises are dragged together and apart on the strip', async ({ page, studio }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   const plank = (name: RegExp) =>
@@ -263,7 +263,7 @@ test('exercises are dragged together and apart on the strip', async ({ page, stu
 })
 
 test('checks stand beside the session, and their fix is one key away', async ({ page, studio }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await openSession(page, id, 4)
   const checks = page.getByRole('region', { name: 'Checks of this session' })
@@ -279,7 +279,7 @@ test('checks stand beside the session, and their fix is one key away', async ({ 
 })
 
 test('a session prints on A4 as a PDF of its own page', async ({ page, studio }) => {
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   await page.goto(`/clients/${id}/print?day=4`)
   await expect(page.getByRole('heading', { name: /^Day 4 Arms/ })).toBeVisible()
@@ -296,7 +296,7 @@ test('nobody else’s session opens, and a day the rotation has not is no page',
   expectedErrors,
 }) => {
   expectedErrors.push(/404/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { id } = studio.client('Marit')
   expect((await page.goto(`/clients/${id}/session/40`))?.status()).toBe(404)
   expect(

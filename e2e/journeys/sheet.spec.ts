@@ -1,5 +1,5 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
-import { expect, signIn, test } from '../support/test'
+import { expect, signedIn, signIn, test } from '../support/test'
 import { newSheetSession } from '../support/sheet'
 
 /** A phone of its own, with its own errors allowed: without reception the browser says so itself. */
@@ -75,7 +75,7 @@ test('a superset session with a drop set on the phone: no network in the middle,
   await context.setOffline(false)
   await nothingWaits(sheet)
   // Found once, in order, on the coach's side.
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto(`/clients/${client}/log?session=${session}`)
   await expect(page.getByText(/^done, 7 of 21 sets, 38 min$/)).toBeVisible()
   const curl = page.getByRole('region', { name: 'Cable curl, bar' })
@@ -156,7 +156,7 @@ test('a link with a PIN, taken back in the middle of a session, and a new one th
   studio,
 }) => {
   test.slow()
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const { client } = await newSheetSession(studio, 'Marit', 'Arms')
   await page.goto(`/clients/${client}/log`)
   await page.getByRole('button', { name: 'Sheet link K' }).click()
@@ -241,7 +241,7 @@ test('less time, one set more, something else, a note, a skip: said on the phone
   await sheet.getByRole('button', { name: 'Skip the rest of it' }).click()
   await expect(sheet.getByRole('heading', { level: 2, name: before })).toHaveCount(0)
   await nothingWaits(sheet)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   await page.goto(`/clients/${client}/log?session=${session}`)
   await expect(page.getByText('“The cable was taken”')).toBeVisible()
   await expect(page.getByText('instead of Cable curl, bar')).toBeVisible()

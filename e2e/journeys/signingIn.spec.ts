@@ -1,5 +1,5 @@
 import { newStudio } from '../support/studio'
-import { expect, signIn, test } from '../support/test'
+import { expect, signInByForm, test } from '../support/test'
 
 test('a wrong password is refused, and after five of them even the right one has to wait', async ({
   page,
@@ -35,7 +35,7 @@ test('signing out ends the sign-in itself, not only the cookie', async ({
   expectedErrors,
 }) => {
   expectedErrors.push(/401/)
-  await signIn(page, studio)
+  await signInByForm(page, studio)
   const kept = await context.storageState()
   await page.getByRole('button', { name: 'Sign out' }).click()
   await expect(page).toHaveURL(/sign-in/)
@@ -61,7 +61,7 @@ test("another coach's client and block answer 404 and stay as they are", async (
   expectedErrors.push(/404/)
   const other = await newStudio()
   const { id, blockId, plan } = other.client('Marit')
-  await signIn(page, studio)
+  await signInByForm(page, studio)
   expect((await page.request.get(`/api/clients/${id}`)).status()).toBe(404)
   expect(
     (
@@ -73,7 +73,7 @@ test("another coach's client and block answer 404 and stay as they are", async (
   const shown = await page.goto(`/clients/${id}/split`)
   expect(shown?.status()).toBe(404)
   await expect(page.getByRole('heading', { name: 'This page is not there' })).toBeVisible()
-  await signIn(
+  await signInByForm(
     await page
       .context()
       .browser()!

@@ -1,4 +1,4 @@
-import { boardIsLive, expect, signIn, test, week } from '../support/test'
+import { boardIsLive, expect, signedIn, signIn, test, week } from '../support/test'
 
 test('own targets replace the usual ones, say so, and come back when cleared', async ({
   page,
@@ -6,7 +6,7 @@ test('own targets replace the usual ones, say so, and come back when cleared', a
   expectedErrors,
 }) => {
   expectedErrors.push(/422/)
-  await signIn(page, studio)
+  await signedIn(page, studio)
   const path = `/clients/${studio.client('Joren').id}`
   await page.goto(`${path}/targets`)
   const save = page.getByRole('button', { name: 'Save the targets' })

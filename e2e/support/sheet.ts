@@ -1,5 +1,6 @@
 import { request } from '@playwright/test'
 import type { TestStudio } from './studio'
+import { serverToday } from '../../server/clock'
 
 /** A client's first rotation sent, a link made, and the session of that name on it. */
 export async function newSheetSession(
@@ -16,7 +17,7 @@ export async function newSheetSession(
   await asking.post('/api/sign-in', { data: { email: studio.email, password: studio.password } })
   const { id: client, blockId, plan } = studio.client(who)
   // The rotation that has today in it, so that its sessions are on the sheet.
-  const today = new Date().toISOString().slice(0, 10)
+  const today = serverToday()
   const days = (Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000
   const pass = Math.max(0, Math.min(plan.passes - 1, Math.floor(days / plan.rotation.days.length)))
   for (const at of [pass, pass + 1].filter(at => at < plan.passes)) {

@@ -1,10 +1,11 @@
 import { randomBytes, randomInt, randomUUID } from 'node:crypto'
-import { coachId, plainDate } from '#core/base'
+import { coachId } from '#core/base'
 import { type DemoClient, demoClients } from '../../scripts/demo/studio'
 import { writtenHistory } from '../../scripts/demo/writtenHistory'
 import { connectedDatabase } from '../../server/db/database'
 import { insertHistories, insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'
+import { serverToday } from '../../server/clock'
 
 /** A coach of a test's own, with clients that nobody else touches. */
 export interface TestStudio {
@@ -24,7 +25,7 @@ export async function newStudio(logs: 'none' | 'logged' = 'none'): Promise<TestS
   try {
     const password = randomBytes(9).toString('hex')
     const email = `coach-${randomBytes(6).toString('hex')}@skerrylane.example`
-    const today = plainDate(new Date().toISOString().slice(0, 10))
+    const today = serverToday()
     const clients = demoClients(today, randomInt(2 ** 31))
     const id = coachId(randomUUID())
     await insertStudio(

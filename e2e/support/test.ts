@@ -1,4 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test'
+import { currentTime } from '../../server/clock'
 import { newStudio, type TestStudio } from './studio'
 
 interface Fixtures {
@@ -10,6 +11,21 @@ interface Fixtures {
   readonly expectedErrors: RegExp[]
 }
 
+/** The browser's clock goes as the server's does (server/clock.ts): on another day where `DEMO_TODAY` names one. */
+function moveClock(offset: number): void {
+  if (offset === 0) return
+  const RealDate = Date
+  class MovedDate extends RealDate {
+    constructor(...parts: unknown[]) {
+      // A date that names its parts is that date; only this moment is moved.
+      super(...((parts.length > 0 ? parts : [RealDate.now() + offset]) as [number]))
+    }
+    static override now = () => RealDate.now() + offset
+  }
+  globalThis.Date = MovedDate as DateConstructor
+}
+const offsetMs = currentTime().getTime() - Date.now()
+
 /** Journeys of one coach each; an error in the browser's console fails the test. */
 export const test = base.extend<Fixtures>({
   logs: ['none', { option: true }],
@@ -17,6 +33,7 @@ export const test = base.extend<Fixtures>({
   // eslint-disable-next-line no-empty-pattern
   expectedErrors: async ({}, use) => use([]),
   context: async ({ context, expectedErrors }, use) => {
+    await context.addInitScript(moveClock, offsetMs)
     const errors: string[] = []
     context.on('console', message => message.type() === 'error' && errors.push(message.text()))
     context.on('weberror', error => errors.push(error.error().message))
@@ -29,8 +46,8 @@ export const test = base.extend<Fixtures>({
 
 export { expect }
 
-/** Signs in over the form and waits for the roster. */
-export async function signIn(
+/** Signs in over the form and waits for the roster; for journeys about signing in. */
+export async function signInByForm(
   page: Page,
   { email, password }: Pick<TestStudio, 'email' | 'password'>,
 ): Promise<void> {
@@ -41,9 +58,27 @@ export async function signIn(
   await expect(page).toHaveURL(/\/roster$/)
 }
 
-/** Opens the Split board of a client from the roster. */
-export async function openSplit(page: Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: new RegExp(`^${name}`) }).click()
+/** Signs in by a request; no page is opened yet. */
+export async function signedIn(
+  page: Page,
+  { email, password }: Pick<TestStudio, 'email' | 'password'>,
+): Promise<void> {
+  const answer = await page.request.post('/api/sign-in', { data: { email, password } })
+  expect(answer.status(), await answer.text()).toBeLessThan(300)
+}
+
+/** Signs in by a request and opens the roster. */
+export async function signIn(
+  page: Page,
+  who: Pick<TestStudio, 'email' | 'password'>,
+): Promise<void> {
+  await signedIn(page, who)
+  await page.goto('/roster')
+}
+
+/** Opens the Split board of a client. */
+export async function openSplit(page: Page, studio: TestStudio, name: string): Promise<void> {
+  await page.goto(`/clients/${studio.client(name).id}/split`)
   await boardIsLive(page)
 }
 

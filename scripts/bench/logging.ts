@@ -1,12 +1,13 @@
 // 200 phones logging at once against the built server: how long a set's save takes, and whether every set is there once.
 import { randomUUID } from 'node:crypto'
-import { coachId, plainDate } from '#core/base'
+import { coachId } from '#core/base'
 import type { SheetSession, LogEntry } from '#core/follow/sheet'
 import { nextTurn, prefillOf, sessionStanding, turnsOf } from '#core/follow/sheet'
 import { connectedDatabase } from '../../server/db/database'
 import { insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'
 import { demoClients } from '../demo/studio'
+import { currentTime, serverToday } from '../../server/clock'
 
 const CLIENTS = 200
 const SETS_EACH = 12
@@ -22,7 +23,7 @@ interface Phone {
   readonly session: SheetSession
 }
 
-const today = plainDate(new Date().toISOString().slice(0, 10))
+const today = serverToday()
 const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
 async function answered<Answer = object>(
@@ -136,7 +137,7 @@ async function trained(
     const { amount, count } = prefillOf(turn, at, turns, exercise)
     const entry: LogEntry = {
       id: randomUUID(),
-      at: new Date().toISOString(),
+      at: currentTime().toISOString(),
       word: {
         kind: 'set',
         place: turn.parts[at]!.place,
@@ -157,7 +158,7 @@ async function trained(
       answered(base, '/api/sheet/entries', {
         method: 'POST',
         headers: { authorization: `Sheet ${key}` },
-        body: { sentAt: new Date().toISOString(), entries: [{ ...entry, session: session.id }] },
+        body: { sentAt: currentTime().toISOString(), entries: [{ ...entry, session: session.id }] },
       })
     const begun = performance.now()
     await send()

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { chromium } from '@playwright/test'
-import { coachId, type PlainDate, plainDate } from '#core/base'
+import { coachId, type PlainDate } from '#core/base'
 import { catalogueWith } from '#core/plan/catalogue'
 import { contextWith, methodById } from '#core/plan/method'
 import { usualBlock } from '#core/design/progress'
@@ -11,6 +11,7 @@ import { insertHistories, insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'
 import { type DemoClient, demoClients } from '../demo/studio'
 import { writtenHistory } from '../demo/writtenHistory'
+import { serverToday } from '../../server/clock'
 
 const WEEKS = 104
 const TIMES = 200
@@ -19,7 +20,7 @@ const BLOCK_WEEKS = 12
 const RUNS = 1000
 const LIMITS = { reviewMs: 150, rehearsalSeconds: 3 } as const
 
-const today = () => plainDate(new Date().toISOString().slice(0, 10))
+const today = () => serverToday()
 
 function named(clients: readonly DemoClient[], name: string): DemoClient {
   const found = clients.find(client => client.name.startsWith(name))

@@ -44,7 +44,9 @@ const REST_AS_THEY_LIKE: ClientFacts['bands'] = Object.fromEntries(
 const ALL_NO = Object.fromEntries(SCREENING_IDS.map(id => [id, 'no' as const]))
 
 function withProfile({ facts: told, bands = {}, start = '17:30', ...client }: Written): Omit<DemoClient, 'id' | 'blockId'> {
-  const days = client.plan.rotation.days.flatMap((day, at) => (day.role === 'rest' ? [] : [{ weekday: at % 7 + 1, minutes: day.minuteLimit ?? 60, start }]))
+  const { anchor } = client.plan.rotation
+  const firstWeekday = anchor.kind === 'weekday' ? anchor.startsOn : 1
+  const days = client.plan.rotation.days.flatMap((day, at) => (day.role === 'rest' ? [] : [{ weekday: (at + firstWeekday - 1) % 7 + 1, minutes: day.minuteLimit ?? 60, start }]))
   const profile: Profile = {
     name: client.name, about: client.about, units: 'kg', goal: 'Bigger arms without a longer week.', weakPoints: '', trainingAgeMonths: 24, method: client.method, modes: {},
     days: days.filter(({ weekday }, at) => days.findIndex(day => day.weekday === weekday) === at), equipment: [], sensitiveJoints: [], jointNotes: [], slowedBy: [], sideLoads: [],
@@ -68,7 +70,7 @@ export function demoClients(today: PlainDate, seed: number = DEMO_SEED): readonl
     { ...ids(newId), ...withProfile(teacher(addDays(monday, -14), newId)) },
     { ...ids(newId), ...withProfile(ferryMate(addDays(today, -17), newId)) },
     { ...ids(newId), ...withProfile(sailmaker(addDays(monday, -14), newId)) },
-    { ...ids(newId), ...withProfile(electrician(addDays(monday, -21), newId)) },
+    { ...ids(newId), ...withProfile(electrician(addDays(today, -24), newId)) },
     { ...ids(newId), ...withProfile(rigger(addDays(today, -38), newId)) },
     { ...ids(newId), ...withProfile(baker(addDays(monday, -7), newId)) },
     { ...ids(newId), ...withProfile(diver(addDays(today, -33), newId)) },
@@ -223,8 +225,8 @@ function electrician(startsOn: PlainDate, newId: () => string): Written {
     story: { strengthKg: 28, gain: 0.005, missedDaysAgo: [1], shortWithinDays: 3, girthCm: 29.8, bodyKg: 61 },
     facts: facts(28, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' }, sideLoads: [{ what: 'Rowing practice', groups: ['lats', 'upper_back', 'biceps'], times: { low: 2, high: 2 }, setsEach: 1, isEstimate: true, weekdays: [2, 6] }] }),
     plan: planFrom({
-      title: 'Regatta block', startsOn, passes: 7, anchor: { kind: 'weekday', startsOn: 1 },
-      // Every day trains arms: whichever day was yesterday, its session was missed.
+      title: 'Regatta block', startsOn, passes: 7, anchor: { kind: 'weekday', startsOn: isoWeekday(startsOn) },
+      // It begins so that yesterday, whatever day it was, was the Pull that was missed.
       days: [
         trainingDay('push', 45, line('machine_chest_press', 3), line('lateral_raise_cable', 2), line('pushdown_rope', 3)),
         trainingDay('arms', 45, together('superset', line('cable_curl', 3), line('overhead_extension_rope', 3)), line('reverse_curl', 2)),

@@ -19,7 +19,7 @@ export function isServing(url) {
  * Starts the built server on loopback and waits until it answers.
  * It gets a process group of its own: on Ctrl-C this program decides who stops when.
  */
-export async function startedServer({ port, databaseUrl, sessionPassword }) {
+export async function startedServer({ port, databaseUrl, sessionPassword, env = {} }) {
   const url = `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, [join(ROOT, '.output', 'server', 'index.mjs')], {
     cwd: ROOT,
@@ -27,6 +27,7 @@ export async function startedServer({ port, databaseUrl, sessionPassword }) {
     stdio: ['ignore', 'inherit', 'inherit'],
     env: {
       ...process.env,
+      ...env,
       HOST: '127.0.0.1',
       PORT: String(port),
       NODE_ENV: 'production',

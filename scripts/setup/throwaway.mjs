@@ -10,23 +10,25 @@ import { startedServer } from './server.mjs'
 
 /**
  * The built application on a database of its own that is made anew and removed at the end, so that neither
- * tests nor pictures touch what a coach has entered.
+ * tests nor pictures touch what a coach has entered. With `today` it lives on that day.
  */
-export async function throwawayServer(name) {
+export async function throwawayServer(name, today) {
   const home = dataHome('test')
   const databaseUrl = await emptyDatabaseUrl(home, `tholepin_${name}_${process.pid}`)
   const { demoPassword, session } = secretsIn(home)
-  const env = { DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword }
+  const clock = today === undefined ? {} : { DEMO_TODAY: today }
+  const env = { DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword, ...clock }
   await runScript('database', ['prepare'], { env })
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
   const server = await startedServer({
     port: await freePort(),
     databaseUrl,
     sessionPassword: session,
+    env: clock,
   })
   atEnd(server.stop)
   say(`The built application runs at ${server.url}`)
-  return { url: server.url, databaseUrl, demoPassword }
+  return { url: server.url, databaseUrl, demoPassword, stop: server.stop }
 }
 
 /** A database of its own, empty and migrated, that is removed at the end. */

@@ -28,6 +28,13 @@ export function databaseClient(): postgres.Sql {
   return connection().client
 }
 
+/** Ends the pool, if it was opened; the next use opens another. */
+export async function closeDatabase(): Promise<void> {
+  const open = shared
+  shared = undefined
+  await open?.close()
+}
+
 function connection(): Connected {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set; `npm start` sets it up')

@@ -7,6 +7,7 @@ import { accountOf, deleteSignIns, insertCoach, setCoachPassword } from '../db/q
 import { countAttempt, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import { type Coach, type SignedIn, startedSignIn } from './signIn'
+import { currentTime } from '../clock'
 
 interface NewAccount {
   readonly name: string
@@ -45,7 +46,7 @@ export async function signUp({
 
 /** A coach's own account. */
 export async function account(coach: Coach): Promise<Result<AccountView, Problem>> {
-  const found = await accountOf(database(), coach.id, new Date())
+  const found = await accountOf(database(), coach.id, currentTime())
   if (!found) return failure({ kind: 'not-found', what: 'account' })
   const { passwordHash: _, ...view } = found
   return success(view)
@@ -58,7 +59,7 @@ export async function changePassword(
 ): Promise<Result<Record<string, never>, Problem>> {
   const allowed = await mayTry(LIMITS.wrongPassword, coach.id)
   if (!allowed.ok) return allowed
-  const found = await accountOf(database(), coach.id, new Date())
+  const found = await accountOf(database(), coach.id, currentTime())
   if (!found || !(await isPassword(found.passwordHash, change.current))) {
     const counted = await countAttempt(LIMITS.wrongPassword, coach.id)
     return counted.ok

@@ -9,6 +9,7 @@ import {
   updateMarks,
 } from '../db/queries/clients'
 import type { Coach } from './signIn'
+import { currentTime } from '../clock'
 
 const DONE = { isDone: true } as const
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'client' }
@@ -29,7 +30,7 @@ export async function archiveClient(
   coach: Coach,
   id: ClientId,
 ): Promise<Result<typeof DONE, Problem>> {
-  return (await setArchived(database(), coach.id, id, new Date()))
+  return (await setArchived(database(), coach.id, id, currentTime()))
     ? success(DONE)
     : failure(NOT_FOUND)
 }

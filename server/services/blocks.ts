@@ -30,6 +30,7 @@ import {
 } from '../db/queries/blockSessions'
 import { client } from './clients'
 import type { Coach } from './signIn'
+import { currentTime } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'block' }
 
@@ -93,7 +94,7 @@ export async function issued(
 
 function rowOf(session: BlockSession, context: PlanContext): SentRow {
   const { pass: _, session: prescribed, ...dated } = datedSession(session, context)
-  return { ...dated, id: randomUUID(), prescribed, sentAt: new Date() }
+  return { ...dated, id: randomUUID(), prescribed, sentAt: currentTime() }
 }
 
 /** What can hurt holds sending back, unless the coach has looked at it and put it aside. */

@@ -8,6 +8,7 @@ import { csvOf } from '#shared/exports/csv'
 import { issued } from './blocks'
 import type { Coach } from './signIn'
 import type { z } from 'zod'
+import { currentTime } from '../clock'
 
 type ExportKind = z.output<typeof ExportParams>['kind']
 
@@ -44,7 +45,7 @@ export async function exportBlock(
       return success({
         name: fileName(clientName, plan.title, 'ics'),
         type: 'text/calendar; charset=utf-8',
-        text: calendarOf({ blockId, title, expanded, context, version, stamp: new Date() }),
+        text: calendarOf({ blockId, title, expanded, context, version, stamp: currentTime() }),
       })
     case 'csv':
       return success({

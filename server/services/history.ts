@@ -26,6 +26,7 @@ import { client } from './clients'
 import { painOf } from './pain'
 import type { Coach } from './signIn'
 import { siftFactsOf, trendsOf } from './trends'
+import { currentTime } from '../clock'
 
 /** Twelve weeks of sessions are shown. */
 const SHOWN_DAYS = 84
@@ -120,7 +121,7 @@ export async function decide(
 
 /** Noon: a report of a day without a time stands in its middle, and never after a clearance that is recorded this morning. */
 function noonOf(on: PlainDate): Date {
-  return new Date(Math.min(Date.parse(`${on}T12:00:00Z`), Date.now()))
+  return new Date(Math.min(Date.parse(`${on}T12:00:00Z`), currentTime().getTime()))
 }
 
 function inTheFuture(on: PlainDate, today: PlainDate): Result<never, Problem> | undefined {

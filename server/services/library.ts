@@ -18,6 +18,7 @@ import { lockedFacts, plannedClients, updateFacts } from '../db/queries/clients'
 import { putCredits, putExercise, setRetired } from '../db/queries/studioSettings'
 import type { Coach } from './signIn'
 import { contextIn, type StudioSettings, studioSettings } from './studioSettings'
+import { currentTime } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'exercise' }
 
@@ -181,6 +182,6 @@ export async function removeExercise(
     plan && exercisesUsed(plan).has(id) ? [`${name}: ${plan.title}`] : [],
   )
   if (where.length > 0) return failure({ kind: 'in-use', what: 'exercise', where })
-  await setRetired(database(), coach.id, id, new Date())
+  await setRetired(database(), coach.id, id, currentTime())
   return success({ id })
 }

@@ -11,6 +11,7 @@ import { insertMessage } from '../db/queries/messages'
 import { learnPaces } from './pace'
 import { placedReports } from './pain'
 import type { Coach } from './signIn'
+import { currentTime } from '../clock'
 
 /** A clock this far off is put right; less is the way through the network. */
 const CLOCK_SLACK_SECONDS = 120
@@ -40,7 +41,7 @@ export async function takeEntries(
   { coach, clientId, author, deviceId }: From,
   { sentAt, entries }: EntriesBody,
 ): Promise<EntriesAnswer> {
-  const now = new Date()
+  const now = currentTime()
   const off = clockOff(sentAt, now)
   const incoming = entries.map(({ id, session, at, word }): NewEntry => {
     const said = saidAt(at, off, now)

@@ -7,6 +7,7 @@ import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
 import { insertMessage, outboxOf } from '../db/queries/messages'
 import type { Coach } from './signIn'
+import { currentTime } from '../clock'
 
 type Outbox = z.input<typeof OutboxView>
 
@@ -46,7 +47,7 @@ export async function writeMessage(
     clientId: client,
     kind: 'own',
     text,
-    writtenAt: new Date(),
+    writtenAt: currentTime(),
   })
   return success({ isDone: true })
 }

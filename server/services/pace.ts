@@ -34,6 +34,7 @@ import { exposuresOf, trainedSince } from '../db/queries/training'
 import { client } from './clients'
 import type { Coach } from './signIn'
 import { siftFactsOf } from './trends'
+import { currentTime } from '../clock'
 
 /** Pain from here on says that a session tells nothing of recovery. */
 const HURTS = 3
@@ -174,7 +175,7 @@ export async function decidePace(
         reason: '',
         version: null,
         decidedBy: coach.name,
-        decidedAt: new Date(),
+        decidedAt: currentTime(),
       })
     return success({ isDone: true })
   })

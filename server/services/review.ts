@@ -41,6 +41,7 @@ import {
 } from './reviewGround'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
+import { currentTime } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 
@@ -209,7 +210,7 @@ async function keep(
     reason,
     version,
     decidedBy: coach.name,
-    decidedAt: new Date(),
+    decidedAt: currentTime(),
   })
 }
 

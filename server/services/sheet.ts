@@ -18,6 +18,7 @@ import { profileOf } from '../db/queries/profiles'
 import { client } from './clients'
 import { placedReports } from './pain'
 import type { SheetReader } from './sheetLinks'
+import { currentTime } from '../clock'
 
 /** Days of sessions on a sheet, back and ahead; of log behind its numbers; and around today, days for which shorter ways are made. */
 const DAYS = {
@@ -136,7 +137,7 @@ export async function sheet(
   return success({
     client: { id: reader.clientId, name: ground.value.view.name },
     coach: { name: reader.coach.name, studio: reader.coach.studio },
-    now: new Date().toISOString(),
+    now: currentTime().toISOString(),
     today,
     levels: ground.value.levels,
     reports: ground.value.reports,

@@ -18,6 +18,7 @@ import {
 import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import type { Coach } from './signIn'
+import { currentTime } from '../clock'
 
 const MS_PER_DAY = 86_400_000
 const SECRET_BYTES = 24
@@ -45,7 +46,7 @@ export async function makeLink(
   const db = database()
   const known = await clientName(db, coach.id, client)
   if (!known) return failure(NO_CLIENT)
-  const [token, now] = [newSecret(), new Date()]
+  const [token, now] = [newSecret(), currentTime()]
   await replaceLink(db, {
     coachId: coach.id,
     id: randomUUID(),
@@ -72,7 +73,7 @@ export async function withdrawLink(
   client: ClientId,
 ): Promise<Result<{ isDone: true }, Problem>> {
   if (!(await clientName(database(), coach.id, client))) return failure(NO_CLIENT)
-  await revokeLinks(database(), coach.id, client, new Date())
+  await revokeLinks(database(), coach.id, client, currentTime())
   return success({ isDone: true })
 }
 
@@ -90,7 +91,7 @@ export async function linkState(
       createdAt: createdAt.toISOString(),
       expiresAt: expiresAt?.toISOString() ?? null,
       hasPin: pinHash !== null,
-      isOver: revokedAt !== null || (expiresAt !== null && expiresAt <= new Date()),
+      isOver: revokedAt !== null || (expiresAt !== null && expiresAt <= currentTime()),
       phones: phones ?? 0,
       lastSeenAt: lastSeenAt ? new Date(lastSeenAt).toISOString() : null,
     },
@@ -106,7 +107,7 @@ export async function openLink(
   // Whoever tries links at random is stopped by the address; whoever has one and tries PINs, by the link.
   const tried = await mayTry(LIMITS.unknownLink, from)
   if (!tried.ok) return tried
-  const link = await linkByHash(db, hashed(token), new Date())
+  const link = await linkByHash(db, hashed(token), currentTime())
   if (!link) {
     const counted = await countAttempt(LIMITS.unknownLink, from)
     return counted.ok ? failure({ kind: 'not-found', what: 'link' }) : counted
@@ -122,7 +123,7 @@ export async function openLink(
     }
     await forgetAttempts(LIMITS.wrongPin, link.id)
   }
-  const [key, now] = [newSecret(), new Date()]
+  const [key, now] = [newSecret(), currentTime()]
   await insertDevice(db, {
     coachId: link.coachId,
     id: randomUUID(),
@@ -136,7 +137,7 @@ export async function openLink(
 
 /** Whose phone a key belongs to. Errors: no such key; a link that is over. */
 export async function sheetReader(key: string): Promise<Result<SheetReader, Problem>> {
-  const now = new Date()
+  const now = currentTime()
   const device = await deviceByHash(database(), hashed(key), now)
   if (!device) return failure({ kind: 'not-signed-in' })
   if (!device.isGood) return failure({ kind: 'link-over' })

@@ -5,6 +5,7 @@ import { database } from '../db/database'
 import { coachByEmail, deleteSignIn, insertSignIn, signedInCoach } from '../db/queries/coaches'
 import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
+import { currentTime } from '../clock'
 
 /** How long a sign-in stays good. */
 const SIGN_IN_DAYS = 14
@@ -48,7 +49,7 @@ export async function signIn(attempt: {
 
 /** A new sign-in of a coach who has proven who she is. */
 export async function startedSignIn({ id, name, studio }: Coach): Promise<SignedIn> {
-  const now = new Date()
+  const now = currentTime()
   const kept = { coachId: id, id: randomUUID() }
   await insertSignIn(
     database(),
@@ -60,7 +61,7 @@ export async function startedSignIn({ id, name, studio }: Coach): Promise<Signed
 
 /** The coach behind a cookie's sign-in; undefined once it has ended. */
 export function coachSignedIn(kept: SignIn): Promise<Coach | undefined> {
-  return signedInCoach(database(), kept, new Date())
+  return signedInCoach(database(), kept, currentTime())
 }
 
 /** Ends a sign-in everywhere its cookie is held. */

@@ -90,8 +90,8 @@ async function answered<Params, Body, Answer extends z.ZodType, Asker>(
     body: body.value,
     ...asker,
   } as Request<Params, Body> & Asker)
-  if (result.ok) route.answer.parse(result.value)
-  return result
+  // What goes out is what the contract declares, and nothing besides.
+  return result.ok ? success(route.answer.parse(result.value)) : result
 }
 
 function parsed(contract: unknown, value: unknown): Result<unknown, readonly z.core.$ZodIssue[]> {

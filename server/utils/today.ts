@@ -1,5 +1,6 @@
 import { isPlainDate, type PlainDate, plainDate } from '#core/base'
 import type { H3Event } from 'h3'
+import { currentTime } from '../clock'
 
 const MOST_DAYS_OFF = 1.5 * 86_400_000
 
@@ -9,7 +10,7 @@ const MOST_DAYS_OFF = 1.5 * 86_400_000
  * A browser may be ahead or behind the server by its time zone; further off its clock is wrong and is not believed.
  */
 export function todayOf(event: H3Event): PlainDate {
-  const here = new Date()
+  const here = currentTime()
   const told = getHeader(event, 'x-today')
   const isNear =
     told !== undefined &&

@@ -7,6 +7,7 @@ import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blockRevisions, blocks, clients, datedSessions, loggedSets } from '../schema'
 import { insertMessage } from './messages'
+import { currentTime } from '../../clock'
 
 /** Whose a block is, with its plan; undefined if there is none, or if it is another coach's. */
 export async function openBlock(db: Database, coachId: CoachId, blockId: BlockId) {
@@ -131,7 +132,7 @@ export async function sendPass(
       clientId: block.clientId,
       kind: 'sent',
       text: message,
-      writtenAt: new Date(),
+      writtenAt: currentTime(),
     })
     return { sessions: rows.length - kept }
   })
@@ -153,7 +154,7 @@ export async function beginNextBlock(
   return db.transaction(async tx => {
     const [closed] = await tx
       .update(blocks)
-      .set({ closedAt: sql`now()` })
+      .set({ closedAt: sql`currentTime()` })
       .where(
         and(
           eq(blocks.coachId, next.coachId),
