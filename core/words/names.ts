@@ -1,3 +1,4 @@
+import type { SessionState } from '../body/log'
 import type { BundleId, Equipment, Group, Muscle } from '../plan/catalogue'
 import type { BandPosition, CountingSchoolId, Hindrance, Mode, TrainingAge } from '../plan/method'
 
@@ -119,4 +120,16 @@ export function creditWords(credit: number): string {
     0.25: 'at a quarter',
   }
   return words[credit] ?? `at ${credit}`
+}
+
+/** What a list says of a session's state. */
+export const SESSION_STATE_WORDS: Readonly<Record<SessionState, string>> = {
+  planned: 'to come',
+  sent: 'to come',
+  opened: 'to come',
+  begun: 'under way',
+  part_done: 'part done',
+  done: 'done',
+  decided: 'let go',
+  missed: 'missed',
 }

@@ -19,82 +19,83 @@ const setsOf = async (page: Page, muscle: string, rotation: number) =>
     )?.[1],
   )
 
-test('an eight-week block of an eight-day rotation: ramp, deload, an exception, sent, edited, on the calendar, and the next one', async ({
-  page,
-  studio,
-}) => {
-  test.slow()
-  await signIn(page, studio)
-  const { id, plan } = studio.client('Marit')
-  await openBlock(page, id, 'terms')
-  await page.getByRole('spinbutton', { name: 'or weeks' }).fill('8')
-  await page.getByRole('button', { name: 'As the method has it' }).click()
-  await expect(page.getByText(/ramps, effort and deloads/)).toBeVisible()
-  await page
-    .getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' })
-    .fill('27')
-  await page
-    .getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' })
-    .blur()
-  await page.keyboard.press('1')
-  await expect(page.getByRole('columnheader', { name: /^Rotation 7, .*deload/ })).toBeVisible()
-  expect(await setsOf(page, 'Triceps', 6)).toBeGreaterThan(await setsOf(page, 'Triceps', 1))
-  expect(await setsOf(page, 'Triceps', 7)).toBeLessThan(await setsOf(page, 'Triceps', 1))
-  // One rotation otherwise, by keyboard, and back.
-  await figure(page, 'Biceps', 1).click()
-  await page.keyboard.press('ArrowRight')
-  await page.keyboard.press('ArrowRight')
-  const before = await setsOf(page, 'Biceps', 3)
-  await page.keyboard.press('+')
-  await expect(figure(page, 'Biceps', 3)).toHaveAccessibleName(/an exception$/)
-  expect(await setsOf(page, 'Biceps', 3)).toBeGreaterThan(before)
-  await page.keyboard.press(']')
-  await expect(page.getByText('+1 in reserve').first()).toBeVisible()
-  await saved(page)
-  // Sent: from then on the first rotation is what was prescribed.
-  await figure(page, 'Triceps', 1).click()
-  await page.keyboard.press('Shift+Enter')
-  await expect(page.getByText(/^Rotation 1 is sent: \d sessions\.$/)).toBeVisible()
-  await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*sent/ })).toBeVisible()
-  const [first, second] = [await setsOf(page, 'Biceps', 1), await setsOf(page, 'Biceps', 2)]
-  await page.keyboard.press('Enter')
-  await boardIsLive(page)
-  await cell(page, 'Biceps', 'day 4 Arms').click()
-  await page.keyboard.press('+')
-  await saved(page)
-  await openBlock(page, id)
-  expect(await setsOf(page, 'Biceps', 1)).toBe(first)
-  expect(await setsOf(page, 'Biceps', 2)).toBeGreaterThan(second)
-  await expect(
-    page.getByRole('columnheader', { name: /^Rotation 1, .*edited since sent/ }),
-  ).toBeVisible()
-  await figure(page, 'Biceps', 1).click()
-  await page.keyboard.press('Shift+Enter')
-  await expect(page.getByRole('heading', { name: 'Rotation 1 has been sent' })).toBeVisible()
-  await page.getByRole('button', { name: 'Leave it as sent' }).click()
-  // On the calendar of another program: every session on its day.
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Calendar file' }).click(),
-  ])
-  const events = new ICAL.Component(
-    ICAL.parse(readFileSync(await download.path(), 'utf8')) as never[],
-  )
-    .getAllSubcomponents('vevent')
-    .map(component => new ICAL.Event(component))
-  expect(events).toHaveLength(
-    7 * plan.rotation.days.reduce((sum, day) => sum + day.sessions.length, 0),
-  )
-  expect(events[0]?.startDate.toString()).toBe(plan.startsOn)
-  expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length)
-  // The next block.
-  await page.getByRole('button', { name: 'Begin the next block' }).click()
-  await page.getByRole('textbox', { name: 'Title' }).fill('Rigging block')
-  await page.getByRole('combobox', { name: 'Chest, mode' }).selectOption('build')
-  await page.getByRole('button', { name: 'Close this block and begin' }).click()
-  await expect(page.getByRole('heading', { name: 'Rigging block' })).toBeVisible()
-  await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*planned/ })).toBeVisible()
-})
+test(
+  'an eight-week block of an eight-day rotation: ramp, deload, an exception, sent, edited, on the calendar, and the next one',
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    test.slow()
+    await signIn(page, studio)
+    const { id, plan } = studio.client('Marit')
+    await openBlock(page, id, 'terms')
+    await page.getByRole('spinbutton', { name: 'or weeks' }).fill('8')
+    await page.getByRole('button', { name: 'As the method has it' }).click()
+    await expect(page.getByText(/ramps, effort and deloads/)).toBeVisible()
+    await page
+      .getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' })
+      .fill('27')
+    await page
+      .getByRole('spinbutton', { name: 'Triceps, sets per 7 days in the last working rotation' })
+      .blur()
+    await page.keyboard.press('1')
+    await expect(page.getByRole('columnheader', { name: /^Rotation 7, .*deload/ })).toBeVisible()
+    expect(await setsOf(page, 'Triceps', 6)).toBeGreaterThan(await setsOf(page, 'Triceps', 1))
+    expect(await setsOf(page, 'Triceps', 7)).toBeLessThan(await setsOf(page, 'Triceps', 1))
+    // One rotation otherwise, by keyboard, and back.
+    await figure(page, 'Biceps', 1).click()
+    await page.keyboard.press('ArrowRight')
+    await page.keyboard.press('ArrowRight')
+    const before = await setsOf(page, 'Biceps', 3)
+    await page.keyboard.press('+')
+    await expect(figure(page, 'Biceps', 3)).toHaveAccessibleName(/an exception$/)
+    expect(await setsOf(page, 'Biceps', 3)).toBeGreaterThan(before)
+    await page.keyboard.press(']')
+    await expect(page.getByText('+1 in reserve').first()).toBeVisible()
+    await saved(page)
+    // Sent: from then on the first rotation is what was prescribed.
+    await figure(page, 'Triceps', 1).click()
+    await page.keyboard.press('Shift+Enter')
+    await expect(page.getByText(/^Rotation 1 is sent: \d sessions\.$/)).toBeVisible()
+    await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*sent/ })).toBeVisible()
+    const [first, second] = [await setsOf(page, 'Biceps', 1), await setsOf(page, 'Biceps', 2)]
+    await page.keyboard.press('Enter')
+    await boardIsLive(page)
+    await cell(page, 'Biceps', 'day 4 Arms').click()
+    await page.keyboard.press('+')
+    await saved(page)
+    await openBlock(page, id)
+    expect(await setsOf(page, 'Biceps', 1)).toBe(first)
+    expect(await setsOf(page, 'Biceps', 2)).toBeGreaterThan(second)
+    await expect(
+      page.getByRole('columnheader', { name: /^Rotation 1, .*edited since sent/ }),
+    ).toBeVisible()
+    await figure(page, 'Biceps', 1).click()
+    await page.keyboard.press('Shift+Enter')
+    await expect(page.getByRole('heading', { name: 'Rotation 1 has been sent' })).toBeVisible()
+    await page.getByRole('button', { name: 'Leave it as sent' }).click()
+    // On the calendar of another program: every session on its day.
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Calendar file' }).click(),
+    ])
+    const events = new ICAL.Component(
+      ICAL.parse(readFileSync(await download.path(), 'utf8')) as never[],
+    )
+      .getAllSubcomponents('vevent')
+      .map(component => new ICAL.Event(component))
+    expect(events).toHaveLength(
+      7 * plan.rotation.days.reduce((sum, day) => sum + day.sessions.length, 0),
+    )
+    expect(events[0]?.startDate.toString()).toBe(plan.startsOn)
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length)
+    // The next block.
+    await page.getByRole('button', { name: 'Begin the next block' }).click()
+    await page.getByRole('textbox', { name: 'Title' }).fill('Rigging block')
+    await page.getByRole('combobox', { name: 'Chest, mode' }).selectOption('build')
+    await page.getByRole('button', { name: 'Close this block and begin' }).click()
+    await expect(page.getByRole('heading', { name: 'Rigging block' })).toBeVisible()
+    await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*planned/ })).toBeVisible()
+  },
+)
 
 test('terms refuse what cannot be with the way out, and events move or drop sessions', async ({
   page,

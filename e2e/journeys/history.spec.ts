@@ -63,19 +63,20 @@ test('measurements are added with a comma, shown with their day, and removed', a
   await expect(list).toContainText('Nothing measured yet.')
 })
 
-test('what was done is told set by set of sets, and what was missed can be let go', async ({
-  page,
-  studio,
-}) => {
-  await signedIn(page, studio)
-  await page.goto(`/clients/${studio.client('Ines').id}/history`)
-  await boardOrPageLive(page)
-  const sessions = page.getByRole('region', { name: /^Sessions/ })
-  await expect(sessions.getByRole('row', { name: /missed/ })).toHaveCount(1)
-  await sessions.getByRole('button', { name: /^Let .* go$/ }).click()
-  await expect(sessions.getByRole('row', { name: /let go/ })).toHaveCount(1)
-  await expect(sessions.getByRole('row', { name: /done \d+ of \d+/ }).first()).toBeVisible()
-})
+test(
+  'what was done is told set by set of sets, and what was missed can be let go',
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    await signedIn(page, studio)
+    await page.goto(`/clients/${studio.client('Ines').id}/history`)
+    await boardOrPageLive(page)
+    const sessions = page.getByRole('region', { name: /^Sessions/ })
+    await expect(sessions.getByRole('row', { name: /missed/ })).toHaveCount(1)
+    await sessions.getByRole('button', { name: /^Let .* go$/ }).click()
+    await expect(sessions.getByRole('row', { name: /let go/ })).toHaveCount(1)
+    await expect(sessions.getByRole('row', { name: /done \d+ of \d+/ }).first()).toBeVisible()
+  },
+)
 
 /** Forms of the page hear clicks once its code runs; the trend table is drawn by then. */
 async function boardOrPageLive(page: Parameters<typeof boardIsLive>[0]): Promise<void> {

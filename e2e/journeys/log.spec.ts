@@ -179,50 +179,51 @@ test.describe('with weeks of sessions behind', () => {
     await expect(region.getByText(/was .*\(as it came in/)).toHaveCount(2)
   })
 
-  test('from paper by keyboard alone: as planned, one set otherwise, closed', async ({
-    page,
-    studio,
-  }) => {
-    await signedIn(page, studio)
-    const { id: client } = studio.client('Marit')
-    await page.goto(`/clients/${client}/log`)
-    const next = page
-      .getByRole('navigation', { name: 'Sessions' })
-      .getByRole('button', { name: /to come/ })
-      .last()
-    await next.click()
-    const fields = page.getByRole('textbox', { name: /, set 1, load in kg$/ })
-    await fields.first().focus()
-    // Enter takes the plan and goes on; a number typed over it counts instead.
-    await page.keyboard.type('30')
-    await page.keyboard.press('Enter')
-    await expect(page.getByRole('textbox', { name: /, set 2, reps$/ }).first()).toBeFocused()
-    await page.keyboard.type('9')
-    await page.keyboard.press('Enter')
-    await page.keyboard.press('Enter')
-    await expect(page.getByText(/^part done, 3 of \d+ sets$/)).toBeVisible()
-    await expect(fields.first()).toHaveValue('30')
-    await page
-      .getByRole('textbox', { name: /, set 3, reps$/ })
-      .first()
-      .fill('-3')
-    await page.keyboard.press('Enter')
-    await expect(page.getByRole('alert')).toContainText('Reps cannot be below 0')
-    await page
-      .getByRole('textbox', { name: /, set 3, reps$/ })
-      .first()
-      .fill('8')
-    await page.keyboard.press('Enter')
-    const rest = page.getByRole('button', { name: /: all as planned$/ })
-    for (let left = await rest.count(); left > 0; left--) {
-      await rest.first().click()
-      await expect(rest).toHaveCount(left - 1)
-    }
-    await page.getByLabel('Minutes').fill('55')
-    await page.getByLabel('Recovered at the start').selectOption('yes')
-    await page.getByRole('button', { name: 'Close the session' }).click()
-    await expect(page.getByText(/^done, (\d+) of \1 sets, 55 min$/)).toBeVisible()
-  })
+  test(
+    'from paper by keyboard alone: as planned, one set otherwise, closed',
+    { tag: '@day' },
+    async ({ page, studio }) => {
+      await signedIn(page, studio)
+      const { id: client } = studio.client('Marit')
+      await page.goto(`/clients/${client}/log`)
+      const next = page
+        .getByRole('navigation', { name: 'Sessions' })
+        .getByRole('button', { name: /to come/ })
+        .last()
+      await next.click()
+      const fields = page.getByRole('textbox', { name: /, set 1, load in kg$/ })
+      await fields.first().focus()
+      // Enter takes the plan and goes on; a number typed over it counts instead.
+      await page.keyboard.type('30')
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('textbox', { name: /, set 2, reps$/ }).first()).toBeFocused()
+      await page.keyboard.type('9')
+      await page.keyboard.press('Enter')
+      await page.keyboard.press('Enter')
+      await expect(page.getByText(/^part done, 3 of \d+ sets$/)).toBeVisible()
+      await expect(fields.first()).toHaveValue('30')
+      await page
+        .getByRole('textbox', { name: /, set 3, reps$/ })
+        .first()
+        .fill('-3')
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('alert')).toContainText('Reps cannot be below 0')
+      await page
+        .getByRole('textbox', { name: /, set 3, reps$/ })
+        .first()
+        .fill('8')
+      await page.keyboard.press('Enter')
+      const rest = page.getByRole('button', { name: /: all as planned$/ })
+      for (let left = await rest.count(); left > 0; left--) {
+        await rest.first().click()
+        await expect(rest).toHaveCount(left - 1)
+      }
+      await page.getByLabel('Minutes').fill('55')
+      await page.getByLabel('Recovered at the start').selectOption('yes')
+      await page.getByRole('button', { name: 'Close the session' }).click()
+      await expect(page.getByText(/^done, (\d+) of \1 sets, 55 min$/)).toBeVisible()
+    },
+  )
 
   test('everything of a client goes out as a file and comes back as it was', async ({
     page,

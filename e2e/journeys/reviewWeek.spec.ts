@@ -24,61 +24,62 @@ const blockOf = async (page: Page, id: string) =>
     }
   ).block
 
-test('a week with one missed and one failing session: reviewed, re-planned and issued by keyboard alone', async ({
-  page,
-  studio,
-}) => {
-  test.slow()
-  await signedIn(page, studio)
-  const { id } = studio.client('Ines')
-  await open(page, id, 'review')
-  await expect(page.getByRole('heading', { name: /^Missed .*Pull/ })).toBeVisible()
-  const ways = page.getByRole('table', { name: 'What to do about it' }).getByRole('row')
-  // Four ways and the head.
-  await expect(ways).toHaveCount(5)
-  await expect(ways.nth(1)).toContainText(/\d+\s%/)
-  const lighter = page
-    .getByRole('list', { name: 'Proposals' })
-    .getByRole('listitem')
-    .filter({ hasText: 'a twentieth lighter' })
-  await expect(lighter.first()).toContainText(/Two reps or more short in \d of \d sets/)
-  await page.keyboard.press('1')
-  await expect(page.getByRole('status').filter({ hasText: 'chosen' })).toBeVisible()
-  await expect(ways).toHaveCount(0)
-  // Down to the failing exercise, and take it.
-  const proposals = page.getByRole('list', { name: 'Proposals' }).getByRole('listitem')
-  for (
-    let left = await proposals.count();
-    left > 0 &&
-    !(await proposals.and(page.locator('[aria-current=true]')).textContent())!.includes(
-      'a twentieth lighter',
-    );
-    left--
-  )
-    await page.keyboard.press('ArrowDown')
-  await page.keyboard.press('Enter')
-  await expect(page.getByText(/^taken by Test Coach, .*plan version 3/)).toBeVisible()
-  const { plan } = await blockOf(page, id)
-  expect(plan.block?.exceptions?.some(({ kind }) => kind === 'load')).toBe(true)
-  expect(
-    (plan.oneOffs?.length ?? 0) +
-      (plan.block?.exceptions?.filter(({ kind }) => kind === 'moved').length ?? 0),
-  ).toBeGreaterThan(0)
-  await expect(page.getByRole('button', { name: /^Send rotation / })).toBeVisible()
-  await page.keyboard.press('s')
-  await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
-  await expect(page.getByText('The client has everything up to the next rotation.')).toBeVisible()
-  const { revisions } = (await (
-    await page.request.get(`/api/blocks/${(await blockOf(page, id)).id}/revisions`)
-  ).json()) as { revisions: { version: number; decided: { words: string; by: string }[] }[] }
-  expect(revisions.find(({ version }) => version === 2)?.decided).toMatchObject([
-    { by: 'Test Coach', words: expect.stringMatching(/^Missed Pull of/) },
-  ])
-  // Who decided what: both stand in the list, with the version of the plan.
-  await expect(
-    page.getByRole('region', { name: 'Decided' }).getByText(/^taken by Test Coach/),
-  ).toHaveCount(2)
-})
+test(
+  'a week with one missed and one failing session: reviewed, re-planned and issued by keyboard alone',
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    test.slow()
+    await signedIn(page, studio)
+    const { id } = studio.client('Ines')
+    await open(page, id, 'review')
+    await expect(page.getByRole('heading', { name: /^Missed .*Pull/ })).toBeVisible()
+    const ways = page.getByRole('table', { name: 'What to do about it' }).getByRole('row')
+    // Four ways and the head.
+    await expect(ways).toHaveCount(5)
+    await expect(ways.nth(1)).toContainText(/\d+\s%/)
+    const lighter = page
+      .getByRole('list', { name: 'Proposals' })
+      .getByRole('listitem')
+      .filter({ hasText: 'a twentieth lighter' })
+    await expect(lighter.first()).toContainText(/Two reps or more short in \d of \d sets/)
+    await page.keyboard.press('1')
+    await expect(page.getByRole('status').filter({ hasText: 'chosen' })).toBeVisible()
+    await expect(ways).toHaveCount(0)
+    // Down to the failing exercise, and take it.
+    const proposals = page.getByRole('list', { name: 'Proposals' }).getByRole('listitem')
+    for (
+      let left = await proposals.count();
+      left > 0 &&
+      !(await proposals.and(page.locator('[aria-current=true]')).textContent())!.includes(
+        'a twentieth lighter',
+      );
+      left--
+    )
+      await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+    await expect(page.getByText(/^taken by Test Coach, .*plan version 3/)).toBeVisible()
+    const { plan } = await blockOf(page, id)
+    expect(plan.block?.exceptions?.some(({ kind }) => kind === 'load')).toBe(true)
+    expect(
+      (plan.oneOffs?.length ?? 0) +
+        (plan.block?.exceptions?.filter(({ kind }) => kind === 'moved').length ?? 0),
+    ).toBeGreaterThan(0)
+    await expect(page.getByRole('button', { name: /^Send rotation / })).toBeVisible()
+    await page.keyboard.press('s')
+    await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
+    await expect(page.getByText('The client has everything up to the next rotation.')).toBeVisible()
+    const { revisions } = (await (
+      await page.request.get(`/api/blocks/${(await blockOf(page, id)).id}/revisions`)
+    ).json()) as { revisions: { version: number; decided: { words: string; by: string }[] }[] }
+    expect(revisions.find(({ version }) => version === 2)?.decided).toMatchObject([
+      { by: 'Test Coach', words: expect.stringMatching(/^Missed Pull of/) },
+    ])
+    // Who decided what: both stand in the list, with the version of the plan.
+    await expect(
+      page.getByRole('region', { name: 'Decided' }).getByText(/^taken by Test Coach/),
+    ).toHaveCount(2)
+  },
+)
 
 test('trends: a plateau recognised, with its figures as a table and as a file', async ({
   page,
@@ -265,24 +266,25 @@ test('an absurd estimate is kept and left out until the coach says that it is ri
   expect(again.status()).toBe(422)
 })
 
-test("a session that will be missed is re-planned before it is, and leaves the client's sheet when the rotation is sent again", async ({
-  page,
-  studio,
-}) => {
-  await signedIn(page, studio)
-  const { id } = studio.client('Joren')
-  await open(page, id, 'review')
-  const ahead = page.getByRole('button', { name: /cannot be done: show what could be$/ })
-  const before = await ahead.count()
-  test.skip(before === 0, 'nothing lies ahead in this rotation today')
-  await ahead.last().click()
-  await expect(page.getByRole('heading', { name: /^Will be missed/ })).toBeVisible()
-  await page.getByRole('button', { name: 'it can be done after all' }).click()
-  await expect(page.getByRole('heading', { name: /^Will be missed/ })).toHaveCount(0)
-  await ahead.last().click()
-  await page.getByRole('button', { name: /^Let it go/ }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'Let it go: chosen' })).toBeVisible()
-  await page.keyboard.press('s')
-  await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
-  await expect(ahead).toHaveCount(before - 1)
-})
+test(
+  "a session that will be missed is re-planned before it is, and leaves the client's sheet when the rotation is sent again",
+  { tag: '@day' },
+  async ({ page, studio }) => {
+    await signedIn(page, studio)
+    const { id } = studio.client('Joren')
+    await open(page, id, 'review')
+    const ahead = page.getByRole('button', { name: /cannot be done: show what could be$/ })
+    const before = await ahead.count()
+    test.skip(before === 0, 'nothing lies ahead in this rotation today')
+    await ahead.last().click()
+    await expect(page.getByRole('heading', { name: /^Will be missed/ })).toBeVisible()
+    await page.getByRole('button', { name: 'it can be done after all' }).click()
+    await expect(page.getByRole('heading', { name: /^Will be missed/ })).toHaveCount(0)
+    await ahead.last().click()
+    await page.getByRole('button', { name: /^Let it go/ }).click()
+    await expect(page.getByRole('status').filter({ hasText: 'Let it go: chosen' })).toBeVisible()
+    await page.keyboard.press('s')
+    await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
+    await expect(ahead).toHaveCount(before - 1)
+  },
+)

@@ -25,78 +25,78 @@ const kept = (page: Page) =>
 const nothingWaits = (page: Page) =>
   expect(page.locator('.phone')).toHaveAttribute('data-waiting', '0')
 
-test('a superset session with a drop set on the phone: no network in the middle, a reload, finished, found once in the log', async ({
-  page,
-  browser,
-  studio,
-}) => {
-  test.slow()
-  const { client, token, session } = await newSheetSession(studio, 'Marit', 'Arms')
-  const { context, page: sheet } = await phone(browser)
-  await sheet.goto(`/sheet/${token}`)
-  await sheet.getByRole('button', { name: /^Arms/ }).first().click()
-  await expect(sheet.getByRole('heading', { name: 'Cable curl, bar' })).toBeVisible()
-  await kept(sheet)
-  // A superset: one curl, one extension, with the rest that the plan has between them.
-  await sheet.getByLabel('Load in kg', { exact: true }).fill('27,5')
-  await log(sheet).click()
-  await expect(
-    sheet.getByRole('heading', { name: 'Overhead cambered-bar extension' }),
-  ).toBeVisible()
-  await expect(sheet.getByRole('timer')).toContainText('rest left')
-  await sheet.getByLabel('Load in kg', { exact: true }).fill('30')
-  await log(sheet).click()
-  await expect(sheet.getByRole('heading', { name: 'Cable curl, bar' })).toBeVisible()
-  await expect(sheet.getByLabel('Load in kg', { exact: true })).toHaveValue('27.5')
-  await nothingWaits(sheet)
-  // No reception from here on: logging goes on, and so does a reload.
-  await context.setOffline(true)
-  for (let at = 0; at < 4; at++) await log(sheet).click()
-  await expect(sheet.getByText(/No signal\. \d sets kept on this phone/)).toBeVisible()
-  await sheet.reload()
-  await expect(sheet.getByText(/No signal\. 4 sets kept on this phone/)).toBeVisible()
-  // The last set of the curl has a drop: two parts, the second lighter.
-  await log(sheet).click()
-  await expect(sheet.getByText(/part 2:/)).toBeVisible()
-  await expect(sheet.getByLabel('Load in kg', { exact: true })).toHaveValue('17.5')
-  await sheet.getByLabel('Reps', { exact: true }).fill('999')
-  await log(sheet).click()
-  await expect(sheet.getByRole('alert')).toContainText(
-    'Reps may be 150 at most; 999 looks like a slip',
-  )
-  await sheet.getByLabel('Reps', { exact: true }).fill('9')
-  await log(sheet).click()
-  await sheet.getByRole('button', { name: 'Less time, more' }).click()
-  await sheet.getByRole('button', { name: 'Finish the session now' }).click()
-  await sheet.getByText('Yes', { exact: true }).click()
-  await sheet.getByLabel('Minutes it took').fill('38')
-  await sheet.getByRole('button', { name: 'Finish Arms' }).click()
-  await expect(sheet.getByText('Done lately')).toBeVisible()
-  await context.setOffline(false)
-  await nothingWaits(sheet)
-  // Found once, in order, on the coach's side.
-  await signedIn(page, studio)
-  await page.goto(`/clients/${client}/log?session=${session}`)
-  await expect(page.getByText(/^done, 7 of 21 sets, 38 min$/)).toBeVisible()
-  const curl = page.getByRole('region', { name: 'Cable curl, bar' })
-  await expect(
-    curl.getByRole('textbox', { name: 'Cable curl, bar, set 1, load in kg' }),
-  ).toHaveValue('27.5')
-  await expect(
-    curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, load in kg' }),
-  ).toHaveValue('17.5')
-  await expect(
-    curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, reps', exact: true }),
-  ).toHaveValue('9')
-  const csv = await (await page.request.get(`/api/clients/${client}/log/csv`)).text()
-  expect(csv.trim().split('\n').length - 1).toBe(8)
-  // Put right by the coach; what was said before stays beside it.
-  const first = curl.getByRole('textbox', { name: 'Cable curl, bar, set 1, reps', exact: true })
-  await first.fill('11')
-  await first.press('Enter')
-  await expect(curl.getByText(/was 27\.5\skg × \d+ .*\(client, /)).toBeVisible()
-  await context.close()
-})
+test(
+  'a superset session with a drop set on the phone: no network in the middle, a reload, finished, found once in the log',
+  { tag: '@day' },
+  async ({ page, browser, studio }) => {
+    test.slow()
+    const { client, token, session } = await newSheetSession(studio, 'Marit', 'Arms')
+    const { context, page: sheet } = await phone(browser)
+    await sheet.goto(`/sheet/${token}`)
+    await sheet.getByRole('button', { name: /^Arms/ }).first().click()
+    await expect(sheet.getByRole('heading', { name: 'Cable curl, bar' })).toBeVisible()
+    await kept(sheet)
+    // A superset: one curl, one extension, with the rest that the plan has between them.
+    await sheet.getByLabel('Load in kg', { exact: true }).fill('27,5')
+    await log(sheet).click()
+    await expect(
+      sheet.getByRole('heading', { name: 'Overhead cambered-bar extension' }),
+    ).toBeVisible()
+    await expect(sheet.getByRole('timer')).toContainText('rest left')
+    await sheet.getByLabel('Load in kg', { exact: true }).fill('30')
+    await log(sheet).click()
+    await expect(sheet.getByRole('heading', { name: 'Cable curl, bar' })).toBeVisible()
+    await expect(sheet.getByLabel('Load in kg', { exact: true })).toHaveValue('27.5')
+    await nothingWaits(sheet)
+    // No reception from here on: logging goes on, and so does a reload.
+    await context.setOffline(true)
+    for (let at = 0; at < 4; at++) await log(sheet).click()
+    await expect(sheet.getByText(/No signal\. \d sets kept on this phone/)).toBeVisible()
+    await sheet.reload()
+    await expect(sheet.getByText(/No signal\. 4 sets kept on this phone/)).toBeVisible()
+    // The last set of the curl has a drop: two parts, the second lighter.
+    await log(sheet).click()
+    await expect(sheet.getByText(/part 2:/)).toBeVisible()
+    await expect(sheet.getByLabel('Load in kg', { exact: true })).toHaveValue('17.5')
+    await sheet.getByLabel('Reps', { exact: true }).fill('999')
+    await log(sheet).click()
+    await expect(sheet.getByRole('alert')).toContainText(
+      'Reps may be 150 at most; 999 looks like a slip',
+    )
+    await sheet.getByLabel('Reps', { exact: true }).fill('9')
+    await log(sheet).click()
+    await sheet.getByRole('button', { name: 'Less time, more' }).click()
+    await sheet.getByRole('button', { name: 'Finish the session now' }).click()
+    await sheet.getByText('Yes', { exact: true }).click()
+    await sheet.getByLabel('Minutes it took').fill('38')
+    await sheet.getByRole('button', { name: 'Finish Arms' }).click()
+    await expect(sheet.getByText('Done lately')).toBeVisible()
+    await context.setOffline(false)
+    await nothingWaits(sheet)
+    // Found once, in order, on the coach's side.
+    await signedIn(page, studio)
+    await page.goto(`/clients/${client}/log?session=${session}`)
+    await expect(page.getByText(/^done, 7 of 21 sets, 38 min$/)).toBeVisible()
+    const curl = page.getByRole('region', { name: 'Cable curl, bar' })
+    await expect(
+      curl.getByRole('textbox', { name: 'Cable curl, bar, set 1, load in kg' }),
+    ).toHaveValue('27.5')
+    await expect(
+      curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, load in kg' }),
+    ).toHaveValue('17.5')
+    await expect(
+      curl.getByRole('textbox', { name: 'Cable curl, bar, set 4, part 2, reps', exact: true }),
+    ).toHaveValue('9')
+    const csv = await (await page.request.get(`/api/clients/${client}/log/csv`)).text()
+    expect(csv.trim().split('\n').length - 1).toBe(8)
+    // Put right by the coach; what was said before stays beside it.
+    const first = curl.getByRole('textbox', { name: 'Cable curl, bar, set 1, reps', exact: true })
+    await first.fill('11')
+    await first.press('Enter')
+    await expect(curl.getByText(/was 27\.5\skg × \d+ .*\(client, /)).toBeVisible()
+    await context.close()
+  },
+)
 
 test('elbow pain on the phone stops the work on it at once, and stands first on the roster', async ({
   page,

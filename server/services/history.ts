@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/plan/catalogue'
-import { recentBest, sifted, TREND } from '#core/body/log'
+import { recentBest, sessionState, sifted, TREND } from '#core/body/log'
 import type {
   ClearanceBody,
   HistoryView,
@@ -53,10 +53,10 @@ export async function history(
   return success({
     name: found.value.name,
     measurements,
-    sessions: sessions.map(({ finishedAt, missedDecision, setsDone, ...session }) => ({
+    sessions: sessions.map(({ setsDone, ...session }) => ({
       ...session,
       setsDone: setsDone ?? 0,
-      state: stateOf(session.on, finishedAt, missedDecision, today),
+      state: sessionState(session, today),
     })),
     trends: trendsOf(exposures, facts).map(
       ({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({
@@ -83,17 +83,6 @@ export async function history(
           ]
     }),
   })
-}
-
-function stateOf(
-  on: PlainDate,
-  finishedAt: Date | null,
-  decision: string | null,
-  today: PlainDate,
-): HistoryView['sessions'][number]['state'] {
-  if (finishedAt) return 'done'
-  if (decision !== null) return 'decided'
-  return on < today ? 'missed' : 'ahead'
 }
 
 async function ofClient(

@@ -8,6 +8,7 @@ import {
   success,
 } from '#core/base'
 import { saidAmount } from '#core/plan/estimate'
+import { sessionState } from '#core/body/log'
 import type { LogWord } from '#core/follow/sheet'
 import type { LogListView, SessionLog } from '#shared/contracts/log'
 import type { Problem } from '#shared/contracts/problem'
@@ -42,26 +43,16 @@ export async function logList(
   return success({
     name: profile.profile.name,
     units: ProfileContract.parse(profile.profile).units,
-    sessions: sessions.map(
-      ({ id, on, name, finishedAt, missedDecision, setsDone, setsPlanned, minutes }) => ({
-        id,
-        on,
-        name,
-        setsDone: setsDone ?? 0,
-        setsPlanned,
-        minutes,
-        aside: aside.get(id) ?? 0,
-        state: finishedAt
-          ? ('done' as const)
-          : (setsDone ?? 0) > 0
-            ? ('begun' as const)
-            : missedDecision !== null
-              ? ('decided' as const)
-              : on < today
-                ? ('missed' as const)
-                : ('ahead' as const),
-      }),
-    ),
+    sessions: sessions.map(({ id, on, name, setsDone, setsPlanned, minutes, ...facts }) => ({
+      id,
+      on,
+      name,
+      setsDone: setsDone ?? 0,
+      setsPlanned,
+      minutes,
+      aside: aside.get(id) ?? 0,
+      state: sessionState({ on, ...facts }, today),
+    })),
   })
 }
 

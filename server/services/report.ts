@@ -1,7 +1,7 @@
 import { addDays, type ClientId, groupedBy, type PlainDate, type Result, success } from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
 import { adjustmentReason, adjustmentWords } from '#core/words'
-import { TREND } from '#core/body/log'
+import { isAhead, sessionState, TREND } from '#core/body/log'
 import { modeOf } from '#core/plan/method'
 import { blockCourse, passReview } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
@@ -9,7 +9,7 @@ import type { ReportView } from '#shared/contracts/report'
 import { database } from '../db/database'
 import { measurementsOf } from '../db/queries/health'
 import { exposuresOf } from '../db/queries/training'
-import { reviewGround, stateOf } from './reviewGround'
+import { reviewGround } from './reviewGround'
 import type { Coach } from './signIn'
 import { exerciseCourses } from './trendsPage'
 
@@ -31,7 +31,7 @@ export async function report(
   const passes = expanded.passes
     .map(({ at }) => passReview({ ...question, pass: at }))
     .filter(reviewed => reviewed !== undefined)
-  const due = rows.filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead')
+  const due = rows.filter(row => row.pass >= 0 && !isAhead(sessionState(row, today)))
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
   const within = measurements
     .filter(({ on }) => on >= expanded.from)
@@ -44,7 +44,7 @@ export async function report(
     title: block.plan.title,
     from: expanded.from,
     to: expanded.to,
-    sessionsDone: due.filter(row => stateOf(row, today) === 'done').length,
+    sessionsDone: due.filter(row => sessionState(row, today) === 'done').length,
     sessionsDue: due.length,
     setsDone: passes.reduce((sum, { setsDone }) => sum + setsDone, 0),
     setsDue: passes.reduce((sum, { setsDue }) => sum + setsDue, 0),

@@ -8,7 +8,7 @@ import {
   success,
 } from '#core/base'
 import { type Catalogue, catalogueWith } from '#core/plan/catalogue'
-import { type LeftOut, sifted, TREND } from '#core/body/log'
+import { isAhead, type LeftOut, sessionState, sifted, TREND } from '#core/body/log'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { LEARNING_DAYS } from '#core/body/recovery-rate'
 import { expandedBlock, issuedBlock } from '#core/design/progress'
@@ -47,16 +47,6 @@ export interface ReviewGround {
   readonly learned: ReturnType<typeof learnedFrom>
 }
 
-export function stateOf(
-  { finishedAt, startedAt, missedDecision, on }: Row,
-  today: PlainDate,
-): SessionOutcome['state'] {
-  if (finishedAt) return 'done'
-  if (startedAt) return 'begun'
-  if (missedDecision !== null) return 'decided'
-  return on < today ? 'missed' : 'ahead'
-}
-
 /** Plan, log and what is known besides, of one rotation of the block being planned; the sets of the last weeks, or of the whole block. */
 export async function reviewGround(
   coach: Coach,
@@ -92,7 +82,7 @@ export async function reviewGround(
       ? Math.max(
           0,
           ...rows
-            .filter(row => row.pass >= 0 && stateOf(row, today) !== 'ahead')
+            .filter(row => row.pass >= 0 && !isAhead(sessionState(row, today)))
             .map(row => row.pass),
         )
       : asked
@@ -108,7 +98,7 @@ export async function reviewGround(
       own.map((row): SessionOutcome => ({
         day: row.day,
         place: row.place,
-        state: stateOf(row, today),
+        state: sessionState(row, today),
         sets: bySession.get(row.id) ?? [],
         minutes: row.minutes,
         isRecovered: row.isRecovered,
@@ -150,7 +140,7 @@ export function missedRows(
   { rows, question: { pass } }: ReviewGround,
   today: PlainDate,
 ): readonly Row[] {
-  return rows.filter(row => row.pass === pass && stateOf(row, today) === 'missed')
+  return rows.filter(row => row.pass === pass && sessionState(row, today) === 'missed')
 }
 
 /** Sessions the client has and nobody has begun, from today on: any of them may turn out not to be possible. */
@@ -158,7 +148,7 @@ export function aheadRows(
   { rows, question: { pass } }: ReviewGround,
   today: PlainDate,
 ): readonly Row[] {
-  return rows.filter(row => row.pass === pass && stateOf(row, today) === 'ahead')
+  return rows.filter(row => row.pass === pass && isAhead(sessionState(row, today)))
 }
 
 /** What a re-plan of a missed session is reckoned on. */
@@ -176,7 +166,7 @@ export function replanQuestion(
     isAnchored: block.plan.rotation.anchor.kind === 'weekday',
     missedLately: rows.filter(
       row =>
-        stateOf(row, today) === 'missed' &&
+        sessionState(row, today) === 'missed' &&
         row.on > addDays(missed.on, -WEEK) &&
         row.on < addDays(missed.on, WEEK),
     ).length,

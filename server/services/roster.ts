@@ -1,7 +1,7 @@
 import { addDays, type ClientId, groupedBy, isoWeekday, type PlainDate } from '#core/base'
 import { dayName, needWords } from '#core/words'
 import { type RotationStrip, rotationStrip } from '#core/count/ledger'
-import { type Trend, TREND } from '#core/body/log'
+import { hasWork, isAhead, isLeftOut, type Trend, TREND } from '#core/body/log'
 import {
   byPressure,
   clientNeeds,
@@ -162,6 +162,7 @@ async function learnLogs(
     sessionsAround(db, coach.id, unknown, {
       from: addDays(today, -AROUND_DAYS),
       to: addDays(today, AROUND_DAYS),
+      today,
     }),
     exposuresOf(db, coach.id, unknown, addDays(today, -TREND.windowDays)),
   ])
@@ -295,7 +296,9 @@ function nextOf(
   if (!plan) return null
   const usual = [...starts.values()][0] ?? USUAL_START
   const at = (on: PlainDate) => starts.get(isoWeekday(on)) ?? usual
-  const dated = sessions.find(({ on, isDone, isDecided }) => on >= today && !isDone && !isDecided)
+  const dated = sessions.find(
+    ({ on, state }) => on >= today && (isAhead(state) || state === 'begun'),
+  )
   if (dated)
     return {
       on: dated.on,
@@ -303,7 +306,7 @@ function nextOf(
       name: dated.name,
       minutes: plan.days[dated.day]?.minutes ?? null,
     }
-  const isDoneToday = sessions.some(({ on, isDone }) => on === today && isDone)
+  const isDoneToday = sessions.some(({ on, state }) => on === today && state === 'done')
   for (let ahead = isDoneToday ? 1 : 0; ahead <= plan.days.length; ahead++) {
     const on = addDays(today, ahead)
     const place = placeOn(plan.days.length, plan.startsOn, on)
@@ -321,13 +324,12 @@ function stripDays(
   const pass = placeOn(plan.days.length, plan.startsOn, today)?.pass
   return plan.strip.days.map((sets, at) => {
     const own = sessions.filter(session => session.pass === pass && session.day === at)
-    const isMissed = own.some(({ isDone, isDecided, on }) => !isDone && (isDecided || on < today))
     const state =
       own.length === 0
         ? 'planned'
-        : own.every(({ isDone }) => isDone)
+        : own.every(({ state: one }) => hasWork(one))
           ? 'done'
-          : isMissed
+          : own.some(({ state: one }) => isLeftOut(one))
             ? 'missed'
             : 'ahead'
     return {

@@ -1,5 +1,5 @@
 import { JOINTS } from '#core/plan/catalogue'
-import { VERDICTS } from '#core/body/log'
+import { SESSION_STATES, VERDICTS } from '#core/body/log'
 import { PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
@@ -79,7 +79,7 @@ export const HistoryView = z.object({
       id: z.uuid(),
       on: PlainDateContract,
       name: z.string(),
-      state: z.enum(['done', 'missed', 'decided', 'ahead']),
+      state: z.enum(SESSION_STATES),
       armSets: z.int(),
       setsDone: z.int(),
       setsPlanned: z.int(),

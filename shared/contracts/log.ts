@@ -1,7 +1,7 @@
 import { clientId, exerciseId } from '#core/base'
 import type { ImportedSet } from '#core/exchange/imports'
 import { SET_ROLES, WEIGHT_UNITS } from '#core/plan/scheme'
-import { BODY_SIDES } from '#core/body/log'
+import { BODY_SIDES, SESSION_STATES } from '#core/body/log'
 import { LOG_LIMITS, type LogEntry, type LogWord, type SheetSession } from '#core/follow/sheet'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
@@ -19,7 +19,7 @@ export const LogListView = z.object({
       id: z.uuid(),
       on: PlainDateContract,
       name: z.string(),
-      state: z.enum(['done', 'begun', 'missed', 'decided', 'ahead']),
+      state: z.enum(SESSION_STATES),
       setsDone: z.int(),
       setsPlanned: z.int(),
       minutes: z.int().nullable(),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { JOINTS } from '#core/plan/catalogue'
-import { formatDay, trendSentence } from '#core/words'
+import { formatDay, SESSION_STATE_WORDS, trendSentence } from '#core/words'
 import { MEASUREMENT_KINDS } from '#shared/contracts/history'
 
 const route = useRoute()
@@ -9,7 +9,6 @@ const today = useToday()
 const { catalogue } = useStudioSettings()
 const { history, decide, removeMeasurement, pain, clearance, measurement } = await useHistory(id)
 useHead({ title: () => `${history.value?.name ?? 'Client'} · History · Tholepin` })
-const STATE_WORDS = { done: 'done', missed: 'missed', decided: 'let go', ahead: 'to come' } as const
 const ORDER = ['decline', 'unclear', 'plateau', 'progress', 'insufficient'] as const
 const trends = computed(() =>
   [...(history.value?.trends ?? [])].sort(
@@ -101,7 +100,7 @@ const measurementComplaint = computed(
                 {{ session.name }}
               </td>
               <td :class="session.state === 'missed' ? 'font-semibold text-alert' : 'text-ink2'">
-                {{ STATE_WORDS[session.state] }}
+                {{ SESSION_STATE_WORDS[session.state] }}
                 <button
                   v-if="session.state === 'missed'"
                   type="button"

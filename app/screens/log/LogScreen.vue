@@ -51,11 +51,7 @@ async function saved(run: Promise<unknown>): Promise<void> {
                 class="text-[12px]"
                 :class="row.state === 'missed' ? 'font-semibold text-alert' : 'text-ink2'"
                 >{{ row.words
-                }}{{
-                  row.state === 'done' || row.state === 'begun'
-                    ? ` ${row.setsDone}/${row.setsPlanned}`
-                    : ''
-                }}</span
+                }}{{ row.isWorked ? ` ${row.setsDone}/${row.setsPlanned}` : '' }}</span
               >
             </button>
           </li>

@@ -1,13 +1,6 @@
-import { formatDay } from '#core/words'
+import { hasWork } from '#core/body/log'
+import { formatDay, SESSION_STATE_WORDS } from '#core/words'
 import { LogListView } from '#shared/contracts/log'
-
-const STATE_WORDS = {
-  done: 'done',
-  begun: 'part done',
-  missed: 'missed',
-  decided: 'let go',
-  ahead: 'to come',
-} as const
 
 /** Sessions of a client's log, and which one is open; the address names it, so that it can be linked to. */
 export async function useLog(id: string) {
@@ -30,7 +23,8 @@ export async function useLog(id: string) {
     (data.value?.sessions ?? []).map(session => ({
       ...session,
       day: formatDay(session.on),
-      words: STATE_WORDS[session.state],
+      words: SESSION_STATE_WORDS[session.state],
+      isWorked: hasWork(session.state),
     })),
   )
   /** The one that was asked for, else the latest that anything was done in, else the first. */
@@ -38,7 +32,9 @@ export async function useLog(id: string) {
     const asked = route.query.session
     return (
       rows.value.find(({ id: own }) => own === asked) ??
-      rows.value.find(({ state, aside }) => aside > 0 || state === 'begun') ??
+      rows.value.find(
+        ({ state, aside }) => aside > 0 || state === 'begun' || state === 'part_done',
+      ) ??
       rows.value.find(({ state }) => state === 'done') ??
       rows.value[0] ??
       null

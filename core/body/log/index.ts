@@ -1,3 +1,5 @@
+export { hasWork, isAhead, isLeftOut, SESSION_STATES, sessionState } from './sessionState'
+export type { SessionFacts, SessionState } from './sessionState'
 export { BODY_SIDES } from './loggedSet'
 export type { BodySide, LoggedSet } from './loggedSet'
 export { trendValue } from './trendPoint'

@@ -1,3 +1,4 @@
+import { isAhead } from '../../body/log'
 import type { PlainDate } from '../../base'
 import { type Group, GROUPS } from '../../plan/catalogue'
 import { type Band, bandOf, type PlanContext } from '../../plan/method'
@@ -35,7 +36,7 @@ export function blockCourse(
   context: PlanContext,
 ): { readonly volume: readonly CourseRow[]; readonly readiness: readonly CourseArrival[] } {
   const behind = expanded.passes.filter(({ at }) =>
-    outcomes.get(at)?.some(({ state }) => state !== 'ahead'),
+    outcomes.get(at)?.some(({ state }) => !isAhead(state)),
   )
   const volume = behind.flatMap(pass => {
     const planned = rotationLedger(pass.rotation, context)

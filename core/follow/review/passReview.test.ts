@@ -116,7 +116,7 @@ describe('a rotation looked back at', () => {
   test('one missed, one ahead: the missed is due, the other is not', () => {
     const { muscles, missed, setsDue, setsDone } = reviewed([
       outcome(0, 'missed'),
-      outcome(1, 'ahead'),
+      outcome(1, 'sent'),
     ])
     expect(missed.map(({ name }) => name)).toHaveLength(1)
     expect([setsDone, setsDue]).toEqual([0, 7])
@@ -169,7 +169,7 @@ describe('a rotation looked back at', () => {
       evidence: { verdict: 'decline', notRecovered: 1 },
     })
     expect(reviewed(outcomes, [], plan, 2).adjustments).toEqual([])
-    expect(reviewed([outcome(0, 'ahead')]).adjustments).toEqual([])
+    expect(reviewed([outcome(0, 'sent')]).adjustments).toEqual([])
   })
   test('half of the sets left out holds everything, whatever the trend', () => {
     const { adjustments } = reviewed([outcome(0, 'done', setsOf(arms, 3)), outcome(1, 'missed')])

@@ -9,7 +9,7 @@ import {
 } from '../../plan/catalogue'
 import { kilogramsOf } from '../../plan/estimate'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
-import { type LoggedSet, median, pooledTrend } from '../../body/log'
+import { isAhead, isLeftOut, type LoggedSet, median, pooledTrend } from '../../body/log'
 import { bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../../plan/method'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
@@ -23,7 +23,7 @@ import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import { ownChanges } from './ownChanges'
 import type { ExerciseRow, MuscleRow, PassReview, ReviewQuestion, SessionOutcome } from './reviewed'
 
-const isBehind = ({ state }: SessionOutcome) => state !== 'ahead'
+const isBehind = ({ state }: SessionOutcome) => !isAhead(state)
 
 /** The rotation with other sessions in its days. */
 function withSessions(
@@ -360,9 +360,10 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
       times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) },
       readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) },
     })).filter(row => row.planned > 0 || row.done > 0),
-    missed: reviewed.sessions.filter(session =>
-      ['missed', 'decided'].includes(outcomeOf(session, outcomes)?.state ?? ''),
-    ),
+    missed: reviewed.sessions.filter(session => {
+      const outcome = outcomeOf(session, outcomes)
+      return outcome !== undefined && isLeftOut(outcome.state)
+    }),
     minutes: minutesOf(reviewed, outcomes, context),
     contradictory: shortSessions(reviewed, outcomes)
       .filter(session => outcomeOf(session, outcomes)?.isRecovered === true)

@@ -1,4 +1,4 @@
-import type { LoggedSet, Trend } from '../../body/log'
+import type { LoggedSet, SessionState, Trend } from '../../body/log'
 import type { ExerciseId, PlainDate } from '../../base'
 import type { BlockSession, ExpandedBlock } from '../../design/progress'
 import type { Group } from '../../plan/catalogue'
@@ -9,7 +9,7 @@ import type { Adjustment } from './decide'
 export interface SessionOutcome {
   readonly day: number
   readonly place: number
-  readonly state: 'done' | 'begun' | 'missed' | 'decided' | 'ahead'
+  readonly state: SessionState
   readonly sets: readonly LoggedSet[]
   readonly minutes: number | null
   readonly isRecovered: boolean | null

@@ -15,8 +15,7 @@ const session = (more: Partial<RosterSession>): RosterSession => ({
   armSets: 14,
   sentOn: plainDate('2026-04-05'),
   isOpened: true,
-  isDone: false,
-  isDecided: false,
+  state: (more.on ?? today) < today ? 'missed' : 'opened',
   ...more,
 })
 const falling: Trend = {
@@ -52,7 +51,7 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
     },
     {
       name: 'a missed session that was decided',
-      facts: { sessions: [session({ on: addDays(today, -1), isDecided: true })] },
+      facts: { sessions: [session({ on: addDays(today, -1), state: 'decided' })] },
       kinds: [],
       section: 'steady',
     },
@@ -76,13 +75,13 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
     },
     {
       name: 'the next week in two days, not sent',
-      facts: { today: plainDate('2026-04-11'), sessions: [session({ isDone: true })] },
+      facts: { today: plainDate('2026-04-11'), sessions: [session({ state: 'done' })] },
       kinds: ['not_sent'],
       section: 'now',
     },
     {
       name: 'the next week in three days',
-      facts: { today: plainDate('2026-04-10'), sessions: [session({ isDone: true })] },
+      facts: { today: plainDate('2026-04-10'), sessions: [session({ state: 'done' })] },
       kinds: [],
       section: 'steady',
     },
@@ -90,7 +89,7 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
       name: 'the next week sent',
       facts: {
         today: plainDate('2026-04-11'),
-        sessions: [session({ isDone: true }), session({ on: plainDate('2026-04-13'), pass: 3 })],
+        sessions: [session({ state: 'done' }), session({ on: plainDate('2026-04-13'), pass: 3 })],
       },
       kinds: [],
       section: 'steady',

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type PlainDate } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { Attention } from '../../count/ledger'
-import type { Trend } from '../../body/log'
+import type { SessionState, Trend } from '../../body/log'
 import type { PainLevel } from '../../plan/method'
 
 /** Something about a client that waits for the coach. */
@@ -59,9 +59,7 @@ export interface RosterSession {
   readonly armSets: number
   readonly sentOn: PlainDate | null
   readonly isOpened: boolean
-  readonly isDone: boolean
-  /** What the coach decided about a session that was missed. */
-  readonly isDecided: boolean
+  readonly state: SessionState
 }
 
 /** What is known of a client on a day. */
@@ -117,12 +115,8 @@ function painNeeds({ pains }: RosterFacts): readonly Need[] {
 function missedNeeds({ sessions, today }: RosterFacts): readonly Need[] {
   return sessions
     .filter(
-      ({ on, isDone, isDecided, sentOn }) =>
-        on < today &&
-        daysBetween(on, today) <= WITHIN.missedSince &&
-        !isDone &&
-        !isDecided &&
-        sentOn !== null,
+      ({ on, state, sentOn }) =>
+        state === 'missed' && daysBetween(on, today) <= WITHIN.missedSince && sentOn !== null,
     )
     .map(({ id, on, name, armSets }): Need => ({
       kind: 'missed_session',

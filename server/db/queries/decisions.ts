@@ -2,6 +2,7 @@ import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import { and, asc, desc, eq, gte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, decisions, logEntries } from '../schema'
+import { sessionFactColumns } from './sessionFacts'
 
 /** Decisions about a block's proposals, the newest first. */
 export function decisionsOf(db: Database, coachId: CoachId, block: BlockId) {
@@ -27,14 +28,11 @@ export function outcomesOf(db: Database, coachId: CoachId, block: BlockId) {
       pass: datedSessions.pass,
       day: datedSessions.day,
       place: datedSessions.place,
-      on: datedSessions.on,
       name: datedSessions.name,
-      startedAt: datedSessions.startedAt,
-      finishedAt: datedSessions.finishedAt,
       minutes: datedSessions.minutes,
       isRecovered: datedSessions.isRecovered,
-      missedDecision: datedSessions.missedDecision,
       note: datedSessions.note,
+      ...sessionFactColumns,
     })
     .from(datedSessions)
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.blockId, block)))

@@ -1,8 +1,10 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
+import { type SessionFacts, type SessionState, sessionState } from '#core/body/log'
 import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, loggedSets } from '../schema'
 import { setsDoneIn } from './blockSessions'
+import { sessionFactColumns } from './sessionFacts'
 
 /** A dated session as lists of clients need it. */
 export interface SessionLine {
@@ -15,8 +17,7 @@ export interface SessionLine {
   readonly armSets: number
   readonly sentOn: PlainDate | null
   readonly isOpened: boolean
-  readonly isDone: boolean
-  readonly isDecided: boolean
+  readonly state: SessionState
 }
 
 /** Dated sessions of some clients around a day, by client and in the order of their days; one row per client, with its sessions as JSON. */
@@ -24,16 +25,23 @@ export async function sessionsAround(
   db: Database,
   coachId: CoachId,
   ids: readonly ClientId[],
-  { from, to }: { readonly from: PlainDate; readonly to: PlainDate },
+  {
+    from,
+    to,
+    today,
+  }: { readonly from: PlainDate; readonly to: PlainDate; readonly today: PlainDate },
 ): Promise<ReadonlyMap<ClientId, readonly SessionLine[]>> {
   if (ids.length === 0) return new Map()
   const at = datedSessions
+  const facts = sessionFactColumns
   const line = sql`json_build_object('id', ${at.id}, 'blockId', ${at.blockId}, 'pass', ${at.pass}, 'day', ${at.day}, 'on', ${at.on}, 'name', ${at.name}, 'armSets', ${at.armSets},
-    'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isOpened', ${at.openedAt} is not null, 'isDone', ${at.finishedAt} is not null or (${at.startedAt} is not null and ${at.on} < current_date), 'isDecided', ${at.missedDecision} is not null)`
+    'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isSent', ${facts.isSent}, 'isOpened', ${facts.isOpened}, 'hasSets', ${facts.hasSets}, 'isFinished', ${facts.isFinished}, 'isDecided', ${facts.isDecided})`
   const rows = await db
     .select({
       clientId: at.clientId,
-      sessions: sql<readonly SessionLine[]>`json_agg(${line} order by ${at.on}, ${at.place})`,
+      sessions: sql<
+        readonly (Omit<SessionLine, 'state'> & SessionFacts)[]
+      >`json_agg(${line} order by ${at.on}, ${at.place})`,
     })
     .from(at)
     .where(
@@ -45,7 +53,12 @@ export async function sessionsAround(
       ),
     )
     .groupBy(at.clientId)
-  return new Map(rows.map(({ clientId, sessions }) => [clientId, sessions]))
+  return new Map(
+    rows.map(({ clientId, sessions }) => [
+      clientId,
+      sessions.map(session => ({ ...session, state: sessionState(session, today) })),
+    ]),
+  )
 }
 
 /** Exposures since a day, of some clients, in the order of their days. */
@@ -80,16 +93,14 @@ export function sessionsOf(db: Database, coachId: CoachId, clientId: ClientId, f
   return db
     .select({
       id: datedSessions.id,
-      on: datedSessions.on,
       name: datedSessions.name,
       armSets: datedSessions.armSets,
       setsPlanned: datedSessions.setsPlanned,
-      finishedAt: datedSessions.finishedAt,
       minutes: datedSessions.minutes,
       isRecovered: datedSessions.isRecovered,
       note: datedSessions.note,
-      missedDecision: datedSessions.missedDecision,
       setsDone: setsDoneIn,
+      ...sessionFactColumns,
     })
     .from(datedSessions)
     .where(
