@@ -161,7 +161,7 @@ describe('what the server does not take as it is', () => {
     server.theirs = { id: 'theirs', at: '', word: set(1, 8) }
     server.outcome = () => 'conflict'
     await store.say('session', set(1, 12))
-    await settled(() => store.clashes.length === 1)
+    await settled(() => store.clashes.length === 1 && store.waiting.length === 0)
     expect(store.waiting).toHaveLength(0)
     expect(store.entriesOf('session').map(({ id }) => id)).toEqual(['theirs'])
     server.outcome = () => 'taken'

@@ -1,4 +1,4 @@
-import { remembered } from '../../base'
+import { remembered, recordOf } from '../../base'
 import {
   type Exercise,
   type Intent,
@@ -116,7 +116,7 @@ export type JointLoads = Readonly<Record<Joint, number>>
 /** Joint load of some work by joint. Units: points. */
 export const jointLoads: (work: readonly CountedWork[], context: PlanContext) => JointLoads =
   remembered((work: readonly CountedWork[], context: PlanContext) => {
-    const sums = Object.fromEntries(JOINTS.map(joint => [joint, 0])) as Record<Joint, number>
+    const sums: Record<Joint, number> = { ...recordOf(JOINTS, () => 0) }
     for (const { slot, run, times } of work) {
       const exercise = requireExercise(context.catalogue, slot.exercise)
       const intent = intentFor(context, exercise, slot.intent)
@@ -179,29 +179,24 @@ export function rotationJoints(
     })),
   )
   const period = rotation.days.length * HOURS_PER_DAY
-  return Object.fromEntries(
-    JOINTS.map(joint => {
-      const doses = sessions.map(({ hour, loads }) => ({ hour, impulse: loads[joint] }))
-      const stores = cyclicBefore(doses, period, JOINT_LIMITS[joint].tauHours)
-      const daily = new Array<number>(rotation.days.length).fill(0)
-      for (const { day, loads } of sessions) daily[day] = (daily[day] ?? 0) + loads[joint]
-      return [
-        joint,
-        {
-          joint,
-          ceiling: jointCeiling(joint, context),
-          weekLoad: largestWeek(daily),
-          sessions: sessions.map(({ day, session, hour, loads }, place) => ({
-            day,
-            session,
-            hour,
-            load: loads[joint],
-            store: stores[place] ?? 0,
-          })),
-        },
-      ]
-    }),
-  ) as unknown as Record<Joint, JointWeek>
+  return recordOf(JOINTS, (joint): JointWeek => {
+    const doses = sessions.map(({ hour, loads }) => ({ hour, impulse: loads[joint] }))
+    const stores = cyclicBefore(doses, period, JOINT_LIMITS[joint].tauHours)
+    const daily = new Array<number>(rotation.days.length).fill(0)
+    for (const { day, loads } of sessions) daily[day] = (daily[day] ?? 0) + loads[joint]
+    return {
+      joint,
+      ceiling: jointCeiling(joint, context),
+      weekLoad: largestWeek(daily),
+      sessions: sessions.map(({ day, session, hour, loads }, place) => ({
+        day,
+        session,
+        hour,
+        load: loads[joint],
+        store: stores[place] ?? 0,
+      })),
+    }
+  })
 }
 
 function largestWeek(daily: readonly number[]): number {

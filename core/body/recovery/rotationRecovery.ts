@@ -1,4 +1,4 @@
-import { remembered } from '../../base'
+import { remembered, recordOf } from '../../base'
 import { directGroups, type Group, GROUPS } from '../../plan/catalogue'
 import { type CountedWork, countedWorkOfDay, workOfSession } from '../../count/ledger'
 import { modeOf, type PlanContext } from '../../plan/method'
@@ -133,9 +133,7 @@ export function rotationRecovery(
 ): RotationRecovery {
   const sessions = sessionLoads(rotation, work, context)
   const periodHours = rotation.days.length * HOURS_PER_DAY
-  const arrivals = Object.fromEntries(
-    GROUPS.map(group => [group, arrivalsOf(group, sessions, periodHours, context)]),
-  ) as unknown as Record<Group, readonly Arrival[]>
+  const arrivals = recordOf(GROUPS, group => arrivalsOf(group, sessions, periodHours, context))
   return { periodHours, sessions, arrivals }
 }
 

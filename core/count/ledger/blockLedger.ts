@@ -1,3 +1,4 @@
+import { recordOf } from '../../base'
 import { GROUPS, type Group, MUSCLES, type Muscle } from '../../plan/catalogue'
 import type { PlanDocument } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
@@ -35,18 +36,15 @@ export function blockLedger(
       groups: scaled<Group>(GROUPS, ledger.total.groups),
       muscles: scaled<Muscle>(MUSCLES, ledger.total.muscles),
     },
-    weeks: Object.fromEntries(
-      GROUPS.map(group => [
-        group,
-        calendarWeeks(
-          {
-            dailySets: dailySets(ledger.days, group),
-            startsOn: plan.startsOn,
-            lengthDays: plan.passes * plan.rotation.days.length,
-          },
-          weekStart,
-        ),
-      ]),
-    ) as unknown as Record<Group, readonly CalendarWeek[]>,
+    weeks: recordOf(GROUPS, group =>
+      calendarWeeks(
+        {
+          dailySets: dailySets(ledger.days, group),
+          startsOn: plan.startsOn,
+          lengthDays: plan.passes * plan.rotation.days.length,
+        },
+        weekStart,
+      ),
+    ),
   }
 }

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type PlainDate, remembered } from '../../base'
+import { addDays, daysBetween, type PlainDate, remembered, recordOf } from '../../base'
 import { directGroups, type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import {
   jointCeiling,
@@ -227,9 +227,9 @@ function weeksOf(from: PlainDate, to: PlainDate, held: readonly Held[]): BlockVe
       from: addDays(from, week * WEEK),
       days: Math.min(WEEK, days - week * WEEK),
       sets: setsOf(own),
-      joints: Object.fromEntries(
-        JOINTS.map(joint => [joint, own.reduce((total, { joints }) => total + joints[joint], 0)]),
-      ) as unknown as Record<Joint, number>,
+      joints: recordOf(JOINTS, joint =>
+        own.reduce((total, { joints }) => total + joints[joint], 0),
+      ),
     }
   })
 }
@@ -247,9 +247,7 @@ export const blockVerdict = remembered(
   (expanded: ExpandedBlock, context: PlanContext): BlockVerdict => {
     const { passes, from, to } = expanded
     const held = heldSessions(passes, from, context)
-    const arrivals = Object.fromEntries(
-      GROUPS.map(group => [group, arrivalsOf(group, held, context)]),
-    ) as unknown as Record<Group, readonly DatedArrival[]>
+    const arrivals = recordOf(GROUPS, group => arrivalsOf(group, held, context))
     const history = new Map<Joint, JointHistory[]>(JOINTS.map(joint => [joint, []]))
     const jointWeeks = new Map(JOINTS.map(joint => [joint, largestWeeks(joint, passes, held)]))
     const lowest = lowestByPass(
@@ -262,27 +260,22 @@ export const blockVerdict = remembered(
       weeks: weeksOf(from, to, held),
       passes: passes.map((pass): PassVerdict => {
         const own = pass.sessions.filter(({ isSkipped }) => !isSkipped)
-        const joints = Object.fromEntries(
-          JOINTS.map(joint => {
-            const week = jointWeeks.get(joint)?.[pass.at] ?? 0
-            const before = history.get(joint) ?? []
-            const ramp = jointRamp(week, before)
-            before.push({ load: week, isDeload: pass.isDeload, adherence: 1 })
-            return [
-              joint,
-              {
-                week,
-                session: Math.max(
-                  0,
-                  ...held
-                    .filter(({ session }) => session.pass === pass.at)
-                    .map(one => one.joints[joint]),
-                ),
-                ramp,
-              },
-            ]
-          }),
-        ) as unknown as Record<Joint, PassJoint>
+        const joints = recordOf(JOINTS, (joint): PassJoint => {
+          const week = jointWeeks.get(joint)?.[pass.at] ?? 0
+          const before = history.get(joint) ?? []
+          const ramp = jointRamp(week, before)
+          before.push({ load: week, isDeload: pass.isDeload, adherence: 1 })
+          return {
+            week,
+            session: Math.max(
+              0,
+              ...held
+                .filter(({ session }) => session.pass === pass.at)
+                .map(one => one.joints[joint]),
+            ),
+            ramp,
+          }
+        })
         return {
           pass,
           ledger: rotationLedger(pass.rotation, context),

@@ -1,4 +1,4 @@
-import { remembered, roundHalfUp } from '../../base'
+import { remembered, roundHalfUp, mapNonEmpty } from '../../base'
 import type { Alternation } from '../../plan/block'
 import { requireExercise } from '../../plan/catalogue'
 import { loadGrid, roundLoad } from '../../plan/estimate'
@@ -27,9 +27,7 @@ function withStages(
 ): SetRun {
   return {
     ...run,
-    stages: run.stages.map(stage =>
-      stage.kind === 'work' ? change(stage) : stage,
-    ) as unknown as SetRun['stages'],
+    stages: mapNonEmpty(run.stages, stage => (stage.kind === 'work' ? change(stage) : stage)),
   }
 }
 

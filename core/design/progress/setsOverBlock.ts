@@ -1,4 +1,4 @@
-import { roundHalfUp, type SlotId } from '../../base'
+import { roundHalfUp, type SlotId, mapNonEmpty } from '../../base'
 import type { BlockPlan, PlanDocument } from '../../plan/block'
 import { directGroups, type Group, GROUPS, requireExercise } from '../../plan/catalogue'
 import { type CountedWork, countedWorkOfDay, rotationLedger, spanLedger } from '../../count/ledger'
@@ -41,10 +41,10 @@ function withSets(session: Session, sets: ReadonlyMap<SlotId, number>): Session 
     ...session,
     groupings: session.groupings.map(grouping => ({
       ...grouping,
-      slots: grouping.slots.map(slot => ({
+      slots: mapNonEmpty(grouping.slots, slot => ({
         ...slot,
         scheme: withSetCount(slot.scheme, sets.get(slot.id) ?? plannedSets(slot.scheme)),
-      })) as unknown as typeof grouping.slots,
+      })),
     })),
   }
 }

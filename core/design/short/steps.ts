@@ -1,4 +1,4 @@
-import { groupingId, remembered, type SlotId } from '../../base'
+import { groupingId, remembered, type SlotId, mapNonEmpty } from '../../base'
 import { groupingWith } from '../../plan/block'
 import {
   directGroups,
@@ -520,13 +520,13 @@ export function fewerExercises(session: Session, context: PlanContext): readonly
           ? run
           : {
               ...run,
-              stages: run.stages.map(stage =>
+              stages: mapNonEmpty(run.stages, stage =>
                 stage.kind === 'work' &&
                 stage.effort?.kind === 'rir' &&
                 stage.effort.rir > FEWER.rir
                   ? { ...stage, effort: { kind: 'rir' as const, rir: FEWER.rir } }
                   : stage,
-              ) as unknown as SetRun['stages'],
+              ),
             },
       )
       return [

@@ -1,3 +1,4 @@
+import { entriesOf, recordOf } from '../../base'
 import { type Group, GROUPS, requireExercise } from '../../plan/catalogue'
 import type { RotationLedger } from '../../count/ledger'
 import { type Band, intentFor, type Mode, modeOf, type PlanContext } from '../../plan/method'
@@ -12,12 +13,10 @@ export interface GroupWeek {
 
 /** Weeks of all groups as the ledger has them. */
 export function groupWeeks(ledger: RotationLedger): Readonly<Record<Group, GroupWeek>> {
-  return Object.fromEntries(
-    GROUPS.map(group => [
-      group,
-      { counted: ledger.groups[group].week.counted.value, band: ledger.groups[group].band },
-    ]),
-  ) as unknown as Record<Group, GroupWeek>
+  return recordOf(GROUPS, group => ({
+    counted: ledger.groups[group].week.counted.value,
+    band: ledger.groups[group].band,
+  }))
 }
 
 /** How much a group's sets matter, by its mode; rules of thumb. Source: docs/methods.md#short-sessions. */
@@ -37,10 +36,7 @@ export function slotCredits(
   slot: Slot,
   context: PlanContext,
 ): readonly (readonly [Group, number])[] {
-  return Object.entries(creditsOf(slot, context)) as unknown as readonly (readonly [
-    Group,
-    number,
-  ])[]
+  return entriesOf(creditsOf(slot, context))
 }
 
 /** Worth of one set by credits and priorities alone. */

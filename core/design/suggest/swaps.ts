@@ -1,4 +1,4 @@
-import { exerciseId, type SlotId } from '../../base'
+import { exerciseId, type SlotId, mapNonEmpty } from '../../base'
 import { applyEdits, type PlanDocument, type PlanEdit } from '../../plan/block'
 import {
   type Equipment,
@@ -61,7 +61,7 @@ const MOST_CHOICES = 8
 const LOWERING_SECONDS = 5
 
 function changedStages(run: SetRun, change: (stage: Stage) => Stage): SetRun {
-  return { ...run, stages: run.stages.map(change) as unknown as SetRun['stages'] }
+  return { ...run, stages: mapNonEmpty(run.stages, change) }
 }
 
 /** Weights belong to the exercise they were planned for; reps, effort and pace stay. */

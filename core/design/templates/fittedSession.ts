@@ -1,4 +1,4 @@
-import { assert, exerciseId, sessionId } from '../../base'
+import { assert, exerciseId, sessionId, mapNonEmpty } from '../../base'
 import { copiedSession, fittedSets } from '../../plan/block'
 import {
   isPossibleWith,
@@ -138,12 +138,12 @@ function loaded(slot: Slot, { context, oneReps }: Fit): SetScheme {
         loadGrid(exercise, best.unit),
         'down',
       )
-      const stages = run.stages.map(stage =>
+      const stages = mapNonEmpty(run.stages, stage =>
         stage === lead
           ? { ...lead, load: { kind: 'weight' as const, amount, unit: best.unit, basis } }
           : stage,
       )
-      return { ...run, stages: stages as unknown as SetRun['stages'] }
+      return { ...run, stages }
     }),
   }
 }

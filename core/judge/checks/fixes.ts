@@ -1,4 +1,4 @@
-import { exerciseId } from '../../base'
+import { exerciseId, mapNonEmpty } from '../../base'
 import { firstChoice, type PlanEdit, usualScheme } from '../../plan/block'
 import {
   type Group,
@@ -32,8 +32,8 @@ function editedRuns({ slot }: PlacedSlot, change: (run: SetRun) => SetRun): read
 }
 
 function editedWork(run: SetRun, change: (stage: WorkStage) => WorkStage): SetRun {
-  const stages = run.stages.map(stage => (stage.kind === 'work' ? change(stage) : stage))
-  return { ...run, stages: stages as unknown as SetRun['stages'] }
+  const stages = mapNonEmpty(run.stages, stage => (stage.kind === 'work' ? change(stage) : stage))
+  return { ...run, stages }
 }
 
 function stagesUpToLead(run: SetRun): SetRun['stages'] {

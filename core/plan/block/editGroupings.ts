@@ -1,4 +1,4 @@
-import { failure, groupingId, type Result, type SlotId, success } from '../../base'
+import { failure, groupingId, type Result, type SlotId, success, nonEmpty } from '../../base'
 import { MAX_SESSIONS_PER_DAY, type RotationDay } from '../rotation'
 import { allSets, MAX_SETS_PER_EXERCISE } from '../scheme'
 import type { Grouping, Session, Slot } from '../session'
@@ -163,7 +163,7 @@ export function movePartner(plan: PlanDocument, { slot, by }: Edit<'move_partner
     if (!moved || !passed) return grouping
     slots[from + by] = moved
     slots[from] = passed
-    return { ...grouping, slots: slots as unknown as Grouping['slots'] }
+    return { ...grouping, slots: nonEmpty(slots, 'slots of a grouping') }
   })
 }
 
@@ -174,7 +174,7 @@ export function tuneGrouping(plan: PlanDocument, { slot, change }: Edit<'tune_gr
     grouping =>
       Object.fromEntries(
         Object.entries({ ...grouping, ...change }).filter(([, value]) => value !== null),
-      ) as unknown as Grouping,
+      ) as Partial<Grouping> as Grouping,
   )
 }
 

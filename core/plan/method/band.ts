@@ -1,4 +1,4 @@
-import { roundHalfUp } from '../../base'
+import { roundHalfUp, recordOf } from '../../base'
 import { GROUPS, type Group } from '../catalogue'
 import { effectiveSets, type CurveAge } from './sessionCurve'
 import type { CountingSchool } from './school'
@@ -63,12 +63,15 @@ export const BAND_ROWS: Readonly<Record<Group, BandRow>> = {
 /** How keep and maintain follow from the build target; maintain keeps a floor of at least 1. */
 const DERIVED = { keep: [0.45, 0.6, 0.8], maintain: [0.2, 0.33, 0.5] } as const
 
+/** Floor, target and ceiling, each changed by itself. */
+function eachCell([floor, target, ceiling]: Cells, change: (cell: number) => number): Cells {
+  return [change(floor), change(target), change(ceiling)]
+}
+
 function cellsOf(group: Group, age: TrainingAge, mode: Mode): Cells {
   const build = BAND_ROWS[group].build[age]
   if (mode === 'build') return build
-  const [floor, target, ceiling] = DERIVED[mode].map(factor =>
-    roundHalfUp(factor * build[1]),
-  ) as unknown as Cells
+  const [floor, target, ceiling] = eachCell(DERIVED[mode], factor => roundHalfUp(factor * build[1]))
   if (build[0] === 0) return [0, target, ceiling]
   return [mode === 'maintain' ? Math.max(1, floor) : floor, target, ceiling]
 }
@@ -102,13 +105,12 @@ export function bandFor(
 ): Band {
   const cells = cellsOf(group, options.age, options.mode)
   const factor = schoolFactor(group, options.school)
-  const converted = factor === 1 ? cells : cells.map(cell => roundHalfUp(cell * factor))
-  const [floor, target, ceiling] = (options.scale === 1
-    ? converted
-    : converted.map(cell => roundHalfUp(cell * options.scale))) as unknown as Cells
+  const converted = factor === 1 ? cells : eachCell(cells, cell => roundHalfUp(cell * factor))
+  const [floor, target, ceiling] =
+    options.scale === 1 ? converted : eachCell(converted, cell => roundHalfUp(cell * options.scale))
   if (!options.school.sessionCurve) return { floor, target, ceiling }
   return curveBand(
-    { floor: converted[0] ?? 0, target: converted[1] ?? 0, ceiling: converted[2] ?? 0 },
+    { floor: converted[0], target: converted[1], ceiling: converted[2] },
     options.age,
     options.scale,
   )
@@ -178,6 +180,6 @@ export function directSetsWanted(group: Group, mode: Mode, band: Band): number {
 }
 
 /** Modes of a client with nothing entered: biceps and triceps build, the rest keep. */
-export const DEFAULT_MODES: Readonly<Record<Group, Mode>> = Object.fromEntries(
-  GROUPS.map(group => [group, group === 'biceps' || group === 'triceps' ? 'build' : 'keep']),
-) as unknown as Record<Group, Mode>
+export const DEFAULT_MODES: Readonly<Record<Group, Mode>> = recordOf(GROUPS, group =>
+  group === 'biceps' || group === 'triceps' ? 'build' : 'keep',
+)

@@ -1,3 +1,4 @@
+import { nonEmpty } from '../../base'
 import { assert } from '../../base'
 import { LOAD_PROGRESSIONS, type Method } from './method'
 import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, type CountingSchoolId } from './school'
@@ -36,7 +37,7 @@ const number = (
   kind: 'number',
   part,
   label,
-  path: path.split('.') as unknown as Common['path'],
+  path: nonEmpty(path.split('.'), 'path of a setting'),
   low,
   high,
   step,
@@ -51,7 +52,7 @@ const choice = (
   kind: 'choice',
   part,
   label,
-  path: path.split('.') as unknown as Common['path'],
+  path: nonEmpty(path.split('.'), 'path of a setting'),
   options: options.map(option => {
     const [value = '', words = value] = option.split('|')
     return { value, words }

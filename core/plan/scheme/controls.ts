@@ -1,3 +1,4 @@
+import { mapNonEmpty } from '../../base'
 import { orderedText, type SetRun, type SetScheme } from './setScheme'
 import type { Stage, WorkStage } from './stage'
 
@@ -75,10 +76,10 @@ function controlled(run: SetRun, key: SchemeControl, value: unknown): SetRun {
   if (run.role === 'warmup') return run
   if (OF_RUN.includes(key)) return withKey(run, key, value)
   const lead = leadOf(run)
-  const stages = run.stages.map((stage): Stage =>
+  const stages = mapNonEmpty(run.stages, (stage): Stage =>
     stage === lead ? withKey(lead, key, value) : stage,
   )
-  return { ...run, stages: stages as unknown as SetRun['stages'] }
+  return { ...run, stages }
 }
 
 /**

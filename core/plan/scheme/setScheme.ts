@@ -1,3 +1,4 @@
+import { mapNonEmpty } from '../../base'
 import type { Rest, Stage, WeightUnit } from './stage'
 
 export const SET_ROLES = ['working', 'warmup', 'primer', 'ramp'] as const
@@ -178,7 +179,7 @@ export function normalScheme(scheme: SetScheme): SetScheme {
   const runs = scheme.runs.reduce<readonly SetRun[]>((joined, raw) => {
     const run: SetRun = {
       ...raw,
-      stages: raw.stages.map(normalStage) as unknown as SetRun['stages'],
+      stages: mapNonEmpty(raw.stages, normalStage),
     }
     const before = joined.at(-1)
     if (!before || before.countRange || run.countRange || !isSameRun(before, run))

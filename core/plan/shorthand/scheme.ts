@@ -1,4 +1,4 @@
-import type { Result } from '../../base'
+import { type Result, nonEmpty } from '../../base'
 import {
   type LoadRule,
   normalScheme,
@@ -107,7 +107,7 @@ function continues(run: SetRun, next: SetRun): boolean {
 }
 
 function withoutTail(run: SetRun, length: number): SetRun {
-  return { ...run, stages: run.stages.slice(0, length) as unknown as SetRun['stages'] }
+  return { ...run, stages: nonEmpty(run.stages.slice(0, length), 'stages of a set') }
 }
 
 const text = orderedText
@@ -435,6 +435,9 @@ interface PartDraft {
   readonly from: { at: number; end: number }
 }
 
+/** What was taken word by word is a run; every key was put there by a reader of that feature (features.ts). */
+const readRun = (fields: Readonly<Record<string, unknown>>) => fields as unknown as SetRun
+
 function runsOf({ count, countRange, draft, others, tail, from }: PartDraft): readonly SetRun[] {
   const { run, lead, rows } = draft
   const rowLength = (rows.reps ?? rows.rir ?? rows.loads)?.length
@@ -449,7 +452,7 @@ function runsOf({ count, countRange, draft, others, tail, from }: PartDraft): re
     })
   if (countRange) {
     if (rowLength !== undefined || tail) stop({ kind: 'open_count', ...from })
-    return [{ ...run, count: sets, countRange, stages: [lead, ...others] } as unknown as SetRun]
+    return [readRun({ ...run, count: sets, countRange, stages: [lead, ...others] })]
   }
   for (const row of [rows.reps, rows.rir, rows.loads]) {
     if (row && row.length !== sets) stop({ kind: 'row_length', ...from, sets, values: row.length })
@@ -463,7 +466,7 @@ function runsOf({ count, countRange, draft, others, tail, from }: PartDraft): re
       ...(rows.rir && { effort: { kind: 'rir', rir: rows.rir[at] } }),
     }
     const extra = tail && at >= sets - tail.count ? tail.stages : []
-    return { ...run, count: 1, stages: [own, ...others, ...extra] } as unknown as SetRun
+    return readRun({ ...run, count: 1, stages: [own, ...others, ...extra] })
   })
 }
 

@@ -135,6 +135,7 @@ function requireWork(cursor: Cursor, rows?: (row: Rows) => void): WorkStage {
     taken += 1
   }
   if (taken === 0 || (isOpen && 'reps' in stage)) cursor.fail('reps such as 9, 7-9 or to failure')
+  // Every key was put there by the reader of that feature (features.ts).
   return stage as unknown as WorkStage
 }
 

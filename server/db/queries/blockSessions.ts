@@ -154,7 +154,7 @@ export async function beginNextBlock(
   return db.transaction(async tx => {
     const [closed] = await tx
       .update(blocks)
-      .set({ closedAt: sql`currentTime()` })
+      .set({ closedAt: currentTime() })
       .where(
         and(
           eq(blocks.coachId, next.coachId),

@@ -3,6 +3,7 @@ import type { PlanDocument } from '#core/plan/block'
 import { PlanContract } from '#shared/contracts/plan'
 import { and, eq, sql } from 'drizzle-orm'
 import type { Database } from '../database'
+import { currentTime } from '../../clock'
 import { blockRevisions, blocks } from '../schema'
 
 /** A block as it stands; undefined if there is none, or if it is another coach's. */
@@ -27,7 +28,7 @@ export async function savePlanOver(
   return db.transaction(async tx => {
     const [saved] = await tx
       .update(blocks)
-      .set({ plan: save.plan, version: sql`${blocks.version} + 1`, savedAt: sql`now()` })
+      .set({ plan: save.plan, version: sql`${blocks.version} + 1`, savedAt: currentTime() })
       .where(
         and(
           eq(blocks.coachId, save.coachId),

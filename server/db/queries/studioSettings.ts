@@ -3,8 +3,9 @@ import type { Credits, Exercise } from '#core/plan/catalogue'
 import type { Method } from '#core/plan/method'
 import { CreditsContract, OwnExerciseContract } from '#shared/contracts/library'
 import { MethodContract } from '#shared/contracts/method'
-import { and, asc, eq, sql } from 'drizzle-orm'
+import { and, asc, eq } from 'drizzle-orm'
 import type { Database } from '../database'
+import { currentTime } from '../../clock'
 import { creditChanges, methods, ownExercises } from '../schema'
 
 /** Methods of a coach's own, in the order they were made. */
@@ -35,7 +36,7 @@ export async function updateMethod(
 ): Promise<boolean> {
   const rows = await db
     .update(methods)
-    .set({ method, savedAt: sql`now()` })
+    .set({ method, savedAt: currentTime() })
     .where(and(eq(methods.coachId, coachId), eq(methods.id, method.id)))
     .returning({ id: methods.id })
   return rows.length > 0
