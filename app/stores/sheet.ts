@@ -1,3 +1,4 @@
+import { hasSides } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
 import type { Levels, LogEntry, LogWord } from '#core/follow/sheet'
 import type { SheetView } from '#shared/contracts/sheet'
@@ -263,7 +264,7 @@ export const useSheetStore = defineStore('sheet', () => {
       word.kind === 'pain'
         ? word.joints.map(joint => ({
             joint,
-            side: joint === 'low_back' ? ('both' as const) : word.side,
+            side: hasSides(joint) ? word.side : ('both' as const),
             atHour: Date.parse(at) / MS_PER_HOUR,
             session: word.score,
             hasAlarmSign: word.hasAlarmSign,

@@ -1,17 +1,24 @@
-import { GROUPS, type Group, type Joint, JOINTS, MUSCLES, type Muscle } from '../plan/catalogue'
+import { recordOf } from '../base'
+import {
+  type Group,
+  GROUPS,
+  type Joint,
+  JOINT_TABLE,
+  JOINTS,
+  type Muscle,
+  MUSCLES,
+} from '../plan/catalogue'
 import type { Finding } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
 import type { ChoiceReason } from '../design/suggest'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { GROUP_NAMES, MUSCLE_NAMES } from './names'
 
-export const JOINT_NAMES: Readonly<Record<Joint, string>> = {
-  elbow_flexor_side: 'front of the elbow',
-  elbow_extensor_side: 'back of the elbow',
-  wrist: 'wrist',
-  shoulder: 'shoulder',
-  low_back: 'low back',
-}
+/** Names of joints as they stand in a sentence. */
+export const JOINT_NAMES: Readonly<Record<Joint, string>> = recordOf(
+  JOINTS,
+  joint => JOINT_TABLE[joint].name,
+)
 
 const REFER =
   'It needs an examination by a physician or other licensed professional before it is loaded again.'

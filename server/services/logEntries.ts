@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { type ClientId, daysBetween, plainDate } from '#core/base'
-import { JOINTS, type Joint } from '#core/plan/catalogue'
+import { hasSides, type Joint, JOINTS } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
 import { PAIN_WORDS, worseLevel } from '#core/follow/sheet'
 import type { EntriesAnswer, EntriesBody } from '#shared/contracts/sheet'
@@ -69,7 +69,7 @@ export async function takeEntries(
             id: randomUUID(),
             clientId,
             joint,
-            side: joint === 'low_back' ? 'both' : word.side,
+            side: hasSides(joint) ? word.side : 'both',
             score: word.score,
             hasAlarmSign: word.hasAlarmSign,
             reportedAt: new Date(at),

@@ -1,3 +1,4 @@
+import { recordOf } from '#core/base'
 import {
   CAUTIONS,
   type CautionId,
@@ -8,7 +9,6 @@ import {
   type HeadShares,
   type Intent,
   JOINTS,
-  type Joint,
   type Library,
   MUSCLES,
   OWN_EXERCISE_PREFIX,
@@ -32,7 +32,8 @@ const headShares = z
 const stress = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)])
 const jointStress = z
   .strictObject(
-    Object.fromEntries(JOINTS.map(joint => [joint, stress])) as Record<Joint, typeof stress>,
+    // An exercise kept from before a joint was known does not load it.
+    recordOf(JOINTS, () => stress.default(0)),
   )
   .readonly()
 

@@ -8,7 +8,7 @@ import {
   withoutExceptions,
   withPart,
 } from '#core/plan/block'
-import { ARM_GROUPS, BUNDLES, type Group } from '#core/plan/catalogue'
+import { ARM_GROUPS, BUNDLES, type Group, ELBOW_JOINTS } from '#core/plan/catalogue'
 import {
   blockConcernWords,
   exceptionWords,
@@ -28,7 +28,6 @@ import { familyOfGroup } from '~/screens/session/useSessionBuilder'
 const WEEK = 7
 /** A deload's own channel, as shares of the target. */
 const DELOAD_BAND = { floor: 0.4, target: 0.55, ceiling: 0.7 } as const
-const ELBOW = ['elbow_flexor_side', 'elbow_extensor_side'] as const
 const BUNDLE_NAMES = {
   chest: 'Chest',
   back: 'Back',
@@ -76,7 +75,7 @@ export function useBlock() {
       const { pass, lowest, joints, sets, minutes } = one
       const done = pass.sessions.reduce((sum, { sent }) => sum + (sent?.setsDone ?? 0), 0)
       const elbow = store.context
-        ? ELBOW.map(joint => ({
+        ? ELBOW_JOINTS.map(joint => ({
             load: joints[joint].week,
             ceiling: jointCeiling(joint, store.context!).week,
           })).reduce((most, side) =>

@@ -18,7 +18,7 @@ const scores = ref<
   Partial<Record<PainPlace, { readonly score: number; readonly side: 'left' | 'right' | 'both' }>>
 >({})
 const complaint = ref('')
-const ASKED = PAIN_PLACES.filter(({ id }) => id !== 'elbow')
+const ASKED = PAIN_PLACES.filter(({ joints }) => joints.length === 1)
 
 function rate(place: PainPlace, score: number): void {
   scores.value = { ...scores.value, [place]: { score, side: scores.value[place]?.side ?? 'both' } }
@@ -27,14 +27,14 @@ function finish(): void {
   const parsed = minutesText.value.trim() === '' ? null : parsedNumber(minutesText.value, 'minutes')
   complaint.value = parsed && !parsed.ok ? numberSentence(parsed.error, 'minutes') : ''
   if (parsed && !parsed.ok) return
-  const pains = ASKED.flatMap(({ id, joints }): LogWord[] => {
+  const pains = ASKED.flatMap(({ id, joints, hasSides }): LogWord[] => {
     const said = scores.value[id]
     return said
       ? [
           {
             kind: 'pain',
             joints,
-            side: id === 'low_back' ? 'both' : said.side,
+            side: hasSides ? said.side : 'both',
             score: said.score,
             hasAlarmSign: false,
           },
@@ -99,7 +99,7 @@ function finish(): void {
           </select>
         </label>
         <div
-          v-if="(scores[place.id]?.score ?? 0) > 0 && place.id !== 'low_back'"
+          v-if="(scores[place.id]?.score ?? 0) > 0 && place.hasSides"
           class="mt-2 grid grid-cols-3 gap-2"
           role="radiogroup"
           :aria-label="`${place.words}, side`"

@@ -10,8 +10,9 @@ const side = ref<'left' | 'right' | 'both' | null>(null)
 const score = ref<number | null>(null)
 const signs = ref<readonly string[]>([])
 const isTold = ref(false)
-const joints = computed(() => PAIN_PLACES.find(({ id }) => id === place.value)?.joints ?? [])
-const hasSide = computed(() => place.value !== 'low_back')
+const chosen = computed(() => PAIN_PLACES.find(({ id }) => id === place.value))
+const joints = computed(() => chosen.value?.joints ?? [])
+const hasSide = computed(() => chosen.value?.hasSides ?? true)
 const isComplete = computed(
   () =>
     place.value !== null &&

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PAIN_WORDS } from './phonePain'
-import { doneWords, JOINT_WORDS } from './phoneWords'
+import { doneWords, JOINT_NAMES } from './phoneWords'
 import { usePhoneSheet } from './usePhoneSheet'
 
 /** A client's sheet on her phone, from opening the link to the end of a session. */
@@ -108,7 +108,7 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
         :name="store.view?.client.name ?? ''"
         :studio="store.view?.coach.studio ?? ''"
         :notes="
-          soreNotes.map(({ joint, level }) => `Sore: ${JOINT_WORDS[joint]}. ${PAIN_WORDS[level]}`)
+          soreNotes.map(({ joint, level }) => `Sore: ${JOINT_NAMES[joint]}. ${PAIN_WORDS[level]}`)
         "
         @opened="show('training', $event)"
         @hurting="hurting.isOpen = true"

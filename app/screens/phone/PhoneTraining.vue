@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Ellipsis, Frown, Repeat2 } from 'lucide-vue-next'
 import type { LogEntry, SheetSession, SheetSwap } from '#core/follow/sheet'
-import { JOINT_WORDS, phoneDay, phoneNumber, setName } from './phoneWords'
+import { JOINT_NAMES, phoneDay, phoneNumber, setName } from './phoneWords'
 import { PAIN_WORDS } from './phonePain'
 import { usePhoneTraining } from './usePhoneTraining'
 
@@ -109,7 +109,7 @@ watch(isDone, done => done && emit('ended'))
           @chosen="phone.choose($event)"
         />
         <div v-if="limit" class="rounded-lg bg-alert-wash p-3 text-[15px] text-alert" role="status">
-          <strong>Sore: {{ JOINT_WORDS[limit.joint] }}.</strong> {{ PAIN_WORDS[limit.level] }}
+          <strong>Sore: {{ JOINT_NAMES[limit.joint] }}.</strong> {{ PAIN_WORDS[limit.level] }}
           <button
             v-if="limit.wantsSwap"
             type="button"

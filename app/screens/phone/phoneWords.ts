@@ -73,10 +73,5 @@ export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
   return `${name} ${plan.number}`
 }
 
-export const JOINT_WORDS = {
-  elbow_flexor_side: 'front of the elbow',
-  elbow_extensor_side: 'back of the elbow',
-  wrist: 'wrist',
-  shoulder: 'shoulder',
-  low_back: 'low back',
-} as const
+// Joints have the same names on the phone as everywhere.
+export { JOINT_NAMES } from '#core/words'

@@ -1,6 +1,6 @@
 import type { AllocationScope, Proposal, Proposals, Scenario } from '#core/design/allocation'
 import { applyEdits, type PlanDocument } from '#core/plan/block'
-import { ARM_GROUPS, type Group, GROUPS } from '#core/plan/catalogue'
+import { ARM_GROUPS, type Group, GROUPS, ELBOW_JOINTS } from '#core/plan/catalogue'
 import { checkInput, findingsOf } from '#core/judge/checks'
 import {
   changeWords,
@@ -252,7 +252,7 @@ export function useProposals() {
           }
         : null,
       elbow: Math.max(
-        ...(['elbow_flexor_side', 'elbow_extensor_side'] as const).map(joint =>
+        ...ELBOW_JOINTS.map(joint =>
           Math.max(
             0,
             ...input.joints[joint].sessions.map(

@@ -1,10 +1,8 @@
 import { formatDay, formatOneDecimal, GROUP_NAMES, dayWords } from '#core/words'
-import type { Joint } from '#core/plan/catalogue'
+import { ELBOW_JOINTS } from '#core/plan/catalogue'
 import { datesOfDay, passOn } from '#core/plan/block'
 import { ARM_GROUPS } from '#core/plan/catalogue'
 import type { SessionBuilder } from './useSessionBuilder'
-
-const ELBOW: readonly Joint[] = ['elbow_flexor_side', 'elbow_extensor_side']
 
 /** The figures at the head of a session: time against the limit, sets, what it leaves behind, elbow load. */
 export function useSessionFigures(builder: SessionBuilder) {
@@ -31,7 +29,7 @@ export function useSessionFigures(builder: SessionBuilder) {
     }
   })
   const elbow = computed(() => {
-    const sides = ELBOW.flatMap(
+    const sides = ELBOW_JOINTS.flatMap(
       joint => builder.along.value?.joints.find(held => held.joint === joint) ?? [],
     )
     const [worst] = [...sides].sort((a, b) => b.total / b.ceiling - a.total / a.ceiling)

@@ -1,4 +1,4 @@
-import { ARM_GROUPS, type Group, type Joint } from '#core/plan/catalogue'
+import { ARM_GROUPS, type Group, type Joint, ELBOW_JOINTS } from '#core/plan/catalogue'
 import { GROUP_NAMES } from '#core/words'
 import type { GroupAlong, JointAlong } from '#core/judge/within-session'
 import { useElementSize } from '@vueuse/core'
@@ -7,7 +7,6 @@ import { familyOfGroup, type SessionBuilder } from './useSessionBuilder'
 
 export const ARM_GROUP_LIST: readonly Group[] = ARM_GROUPS
 /** Joints that are shown even at a low load. */
-const ELBOW: readonly Joint[] = ['elbow_flexor_side', 'elbow_extensor_side']
 /** Other joints from this share of their ceiling on. */
 const SHOWN_FROM = 0.6
 
@@ -58,7 +57,10 @@ export function useSessionLines(builder: SessionBuilder) {
   const muscles = computed(() => builder.along.value?.groups.map(muscleLine) ?? [])
   const joints = computed(() =>
     (builder.along.value?.joints ?? [])
-      .filter(({ joint, total, ceiling }) => ELBOW.includes(joint) || total / ceiling >= SHOWN_FROM)
+      .filter(
+        ({ joint, total, ceiling }) =>
+          ELBOW_JOINTS.includes(joint) || total / ceiling >= SHOWN_FROM,
+      )
       .map(jointLine),
   )
   const scale = computed(() => `${minutes.value} minutes across`)

@@ -1,3 +1,4 @@
+import { ELBOW_JOINTS } from '#core/plan/catalogue'
 import { jointCeiling } from '#core/body/joints'
 import { formatOneDecimal } from '#core/words'
 import type { SplitBoardState } from './useSplitBoard'
@@ -19,7 +20,6 @@ export interface FootRow {
   readonly note: string
 }
 
-const ELBOW = ['elbow_flexor_side', 'elbow_extensor_side'] as const
 const EMPTY = { value: '', of: '', share: null, over: '', isChanged: false }
 
 /** What each day costs: minutes against its limit, elbow load against its cap. */
@@ -31,7 +31,7 @@ export function useBoardFoot(board: SplitBoardState) {
       .reduce((sum, { time }) => sum + time.seconds / 60, 0)
   /** The side of the elbow that uses more of its cap. */
   function elbowOf(input: typeof store.input, day: number) {
-    const sides = ELBOW.map(joint => ({
+    const sides = ELBOW_JOINTS.map(joint => ({
       load: Math.max(
         0,
         ...(input?.sessions ?? [])
@@ -78,7 +78,7 @@ export function useBoardFoot(board: SplitBoardState) {
         name: 'Elbow load, cap',
         icon: 'elbow',
         week: input
-          ? formatOneDecimal(Math.max(...ELBOW.map(joint => input.joints[joint].weekLoad)))
+          ? formatOneDecimal(Math.max(...ELBOW_JOINTS.map(joint => input.joints[joint].weekLoad)))
           : '',
         note: 'in 7 days',
         cells: days.map((day, at) => {

@@ -1,4 +1,4 @@
-export { JOINT_LIMITS, jointCeiling, jointLoads, rotationJoints, setJointLoad } from './jointLoad'
+export { jointCeiling, jointLoads, rotationJoints, setJointLoad } from './jointLoad'
 export type { JointLoads, JointWeek } from './jointLoad'
 export { jointBaseline, jointRamp } from './ramp'
 export type { JointHistory, RampVerdict } from './ramp'

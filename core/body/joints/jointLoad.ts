@@ -3,6 +3,7 @@ import {
   type Exercise,
   type Intent,
   type Joint,
+  JOINT_TABLE,
   JOINTS,
   requireExercise,
 } from '../../plan/catalogue'
@@ -17,17 +18,6 @@ import {
 import { cyclicBefore, extensionFactor } from '../recovery'
 import type { Rotation } from '../../plan/rotation'
 import { lowestRir, nominalReps, type SetRun, workStages } from '../../plan/scheme'
-
-/** What a joint bears: hours to decay, and ceilings in points for an advanced client. Rules of thumb. Source: docs/methods.md#joints. */
-export const JOINT_LIMITS: Readonly<
-  Record<Joint, { readonly tauHours: number; readonly week: number; readonly session: number }>
-> = {
-  elbow_flexor_side: { tauHours: 96, week: 60, session: 20 },
-  elbow_extensor_side: { tauHours: 96, week: 60, session: 22 },
-  wrist: { tauHours: 72, week: 70, session: 22 },
-  shoulder: { tauHours: 96, week: 110, session: 35 },
-  low_back: { tauHours: 96, week: 60, session: 22 },
-}
 
 const BY_AGE: Readonly<Record<TrainingAge, number>> = { new: 0.7, mid: 0.85, adv: 1 }
 const BY_SETTING: Readonly<Record<JointSetting, number>> = { normal: 1, sensitive: 0.7 }
@@ -136,7 +126,7 @@ export function jointCeiling(
   const setting =
     client.joints?.[joint] ?? (heldBack(client.pain?.[joint]) ? 'sensitive' : method.joints.setting)
   const scale = BY_AGE[trainingAge(client.trainingAgeMonths)] * BY_SETTING[setting]
-  return { week: JOINT_LIMITS[joint].week * scale, session: JOINT_LIMITS[joint].session * scale }
+  return { week: JOINT_TABLE[joint].week * scale, session: JOINT_TABLE[joint].session * scale }
 }
 
 function heldBack(level: string | undefined): boolean {
@@ -181,7 +171,7 @@ export function rotationJoints(
   const period = rotation.days.length * HOURS_PER_DAY
   return recordOf(JOINTS, (joint): JointWeek => {
     const doses = sessions.map(({ hour, loads }) => ({ hour, impulse: loads[joint] }))
-    const stores = cyclicBefore(doses, period, JOINT_LIMITS[joint].tauHours)
+    const stores = cyclicBefore(doses, period, JOINT_TABLE[joint].tauHours)
     const daily = new Array<number>(rotation.days.length).fill(0)
     for (const { day, loads } of sessions) daily[day] = (daily[day] ?? 0) + loads[joint]
     return {

@@ -1,4 +1,11 @@
-import { ARM_GROUPS, directGroups, type Group, GROUPS, requireExercise } from '../../plan/catalogue'
+import {
+  ARM_GROUPS,
+  directGroups,
+  type Group,
+  GROUPS,
+  requireExercise,
+  ELBOW_JOINTS,
+} from '../../plan/catalogue'
 import type { PlanDocument } from '../../plan/block'
 import { rotationLedger } from '../../count/ledger'
 import { bandOf, intentFor, modeOf, type PlanContext } from '../../plan/method'
@@ -98,7 +105,10 @@ export function specialisation(
               day,
               at,
               group,
-              stress: intent.jointStress.elbow_flexor_side + intent.jointStress.elbow_extensor_side,
+              stress: ELBOW_JOINTS.reduce<number>(
+                (sum, joint) => sum + intent.jointStress[joint],
+                0,
+              ),
               sets: plannedSets(slot.scheme),
             },
           ]

@@ -1,26 +1,36 @@
-import type { Joint } from '../../plan/catalogue'
+import { hasSides, type Joint, JOINT_TABLE, JOINTS } from '../../plan/catalogue'
 import type { PainLevel } from '../../plan/method'
 import type { BodySide } from '../../body/log'
 import type { SheetMovement } from './sheet'
 
-/** Where it can hurt, as a client says it; an elbow that cannot say which side means both. */
-export const PAIN_PLACES = [
-  { id: 'elbow_front', words: 'Elbow, front or inner side', joints: ['elbow_flexor_side'] },
-  { id: 'elbow_back', words: 'Elbow, back', joints: ['elbow_extensor_side'] },
-  {
-    id: 'elbow',
-    words: 'Elbow, not sure where',
-    joints: ['elbow_flexor_side', 'elbow_extensor_side'],
-  },
-  { id: 'wrist', words: 'Wrist', joints: ['wrist'] },
-  { id: 'shoulder', words: 'Shoulder', joints: ['shoulder'] },
-  { id: 'low_back', words: 'Low back', joints: ['low_back'] },
-] as const satisfies readonly {
-  readonly id: string
+/** Where a client says that it hurts: a joint, or a region where she cannot tell which side of it. */
+export type PainPlace = (typeof JOINT_TABLE)[Joint]['place'] | keyof typeof UNSURE
+
+/** A region with more than one joint can be said as a whole; it means all of them. */
+const UNSURE = { elbow: 'Elbow, not sure where' } as const
+
+interface Place {
+  readonly id: PainPlace
   readonly words: string
   readonly joints: readonly Joint[]
-}[]
-export type PainPlace = (typeof PAIN_PLACES)[number]['id']
+  readonly hasSides: boolean
+}
+
+const placeOf = (joint: Joint): Place => {
+  const { place, asked } = JOINT_TABLE[joint]
+  return { id: place, words: asked, joints: [joint], hasSides: hasSides(joint) }
+}
+
+/** Where it can hurt, as a client says it, in the order of the joints; a region follows its last joint. */
+export const PAIN_PLACES: readonly Place[] = JOINTS.flatMap((joint, at) => {
+  const { region } = JOINT_TABLE[joint]
+  const next = JOINTS[at + 1]
+  const isLast = next === undefined || JOINT_TABLE[next].region !== region
+  if (!isLast || !(region in UNSURE)) return [placeOf(joint)]
+  const joints = JOINTS.filter(other => JOINT_TABLE[other].region === region)
+  const id = region as keyof typeof UNSURE
+  return [placeOf(joint), { id, words: UNSURE[id], joints, hasSides: joints.some(hasSides) }]
+})
 
 /** Each of these stops work on the joint whatever the number. */
 export const ALARM_SIGNS = [

@@ -1,4 +1,5 @@
 import type { Group, Muscle } from './muscles'
+import type { Joint } from './joints'
 
 export const PATTERNS = [
   'curl',
@@ -46,15 +47,6 @@ export const EQUIPMENT = [
   'wrist_roller',
 ] as const
 export type Equipment = (typeof EQUIPMENT)[number]
-
-export const JOINTS = [
-  'elbow_flexor_side',
-  'elbow_extensor_side',
-  'wrist',
-  'shoulder',
-  'low_back',
-] as const
-export type Joint = (typeof JOINTS)[number]
 
 /** What an exercise can hurt, with the sentence that is shown; keyed by id (docs/methods.md#cautions). */
 export const CAUTIONS = {

@@ -1,5 +1,6 @@
 import { isPossibleWith } from './catalogue'
-import type { Equipment, Exercise, Intent, Joint } from './exercise'
+import type { Equipment, Exercise, Intent } from './exercise'
+import type { Joint } from './joints'
 import type { Group, Muscle } from './muscles'
 
 /** What a library is searched for; what is left out is not asked. */

@@ -1,7 +1,8 @@
 import type { Catalogue } from './catalogue'
 import { directGroups, isPossibleWith } from './catalogue'
-import type { Equipment, Exercise, Intent, Joint } from './exercise'
-import { JOINTS } from './exercise'
+import type { Equipment, Exercise, Intent } from './exercise'
+import type { Joint } from './joints'
+import { JOINTS } from './joints'
 import { type Group, GROUP_MUSCLES, type Muscle } from './muscles'
 
 /** What a stand-in must keep to. */

@@ -1,5 +1,5 @@
 import type { SlotId } from '../../../base'
-import { GROUPS } from '../../../plan/catalogue'
+import { GROUPS, ELBOW_JOINTS } from '../../../plan/catalogue'
 import { jointRamp } from '../../../body/joints'
 import { trainingAge } from '../../../plan/method'
 import { type Arrival, fatigueSources } from '../../../body/recovery'
@@ -167,7 +167,7 @@ const elbowNoQuietDay: Check = {
     'Tendons answer more slowly than muscles: hard elbow sessions want two days between them.',
   tunedBy: 'checks.strictness',
   find: input =>
-    (['elbow_flexor_side', 'elbow_extensor_side'] as const).flatMap((joint): readonly FoundBy[] => {
+    ELBOW_JOINTS.flatMap((joint): readonly FoundBy[] => {
       const { sessions, ceiling } = input.joints[joint]
       const period = input.plan.rotation.days.length * 24
       const high = sessions.filter(

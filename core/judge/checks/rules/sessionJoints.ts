@@ -1,3 +1,4 @@
+import { ELBOW_JOINTS } from '../../../plan/catalogue'
 import { shareOfOneRep } from '../../../plan/estimate'
 import { nominalReps, workStages } from '../../../plan/scheme'
 import type { Check, FoundBy } from '../finding'
@@ -11,7 +12,6 @@ const place = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
   session,
   slot: slot.id,
 })
-const ELBOW_SIDES = ['elbow_flexor_side', 'elbow_extensor_side'] as const
 
 const elbowStressTwice: Check = {
   id: 'elbow-stress-twice',
@@ -21,7 +21,7 @@ const elbowStressTwice: Check = {
   tunedBy: 'checks.strictness',
   find: input =>
     input.sessions.flatMap(session =>
-      ELBOW_SIDES.flatMap((joint): readonly FoundBy[] => {
+      ELBOW_JOINTS.flatMap((joint): readonly FoundBy[] => {
         const high = session.slots.filter(
           ({ intent, sets }) => intent.jointStress[joint] === 3 && sets > 0,
         )

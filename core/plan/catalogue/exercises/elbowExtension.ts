@@ -1,14 +1,14 @@
 import type { Exercise } from '../exercise'
 import { intent } from './intent'
 
-/** Elbow extension, and presses with the triceps as purpose. Values and their confidence: docs/methods.md#exercises. Shares per head, joint stress in the order of JOINTS. */
+/** Elbow extension, and presses with the triceps as purpose. Values and their confidence: docs/methods.md#exercises. Shares per head, stress by joint (0 to 3; a joint that is not named bears none). */
 export const ELBOW_EXTENSION = [
   { id: 'pushdown_rope', name: 'Rope pushdown', aliases: ['rope pressdown'],
     pattern: 'elbow_extension', kind: 'isolation', equipment: ['cable'], laterality: 'bilateral',
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 20], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['pushdown_bar', 'pushdown_single', 'cross_cable_extension'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 1, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1, wrist: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.3, triceps_lateral: 0.38, triceps_medial: 0.32 } }),
     ] },
   { id: 'pushdown_bar', name: 'Bar pushdown', aliases: ['straight- or angled-handle pressdown'],
@@ -16,7 +16,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['pushdown_rope', 'machine_triceps_extension', 'band_pushdown'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.28, triceps_lateral: 0.4, triceps_medial: 0.32 } }),
     ] },
   { id: 'pushdown_single', name: 'One-arm pushdown', aliases: ['single-handle pressdown'],
@@ -24,7 +24,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 20], restSeconds: 45, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['pushdown_rope', 'cross_cable_extension', 'kickback_cable'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 0, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.3, triceps_lateral: 0.38, triceps_medial: 0.32 } }),
     ] },
   { id: 'pushdown_reverse_grip', name: 'Reverse-grip pushdown', aliases: ['palm-up pressdown'],
@@ -32,7 +32,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 15], restSeconds: 60, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: ['wrist_angle'], substitutes: ['pushdown_single', 'pushdown_bar', 'kickback_cable'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 2, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1, wrist: 2 }, { triceps: 1 },
         { triceps: { triceps_long: 0.3, triceps_lateral: 0.33, triceps_medial: 0.37 } }),
     ] },
   { id: 'cross_cable_extension', name: 'Cross-cable extension', aliases: ['two-pulley crossed pushdown'],
@@ -40,7 +40,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 45, repUnit: 'reps', repRange: [10, 20], restSeconds: 60, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['pushdown_rope', 'pushdown_single', 'kickback_cable'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 0, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.3, triceps_lateral: 0.4, triceps_medial: 0.3 } }),
     ] },
   { id: 'overhead_extension_rope', name: 'Overhead rope extension', aliases: ['facing-away cable extension'],
@@ -48,7 +48,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [10, 15], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: ['overhead_range'], substitutes: ['overhead_extension_cable_single', 'overhead_extension_dumbbell', 'lying_extension_behind_head'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 2, 1, 1, 1], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 2, wrist: 1, shoulder: 1, low_back: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.45, triceps_lateral: 0.28, triceps_medial: 0.27 } }),
     ] },
   { id: 'overhead_extension_cable_single', name: 'Overhead cable extension, one arm', aliases: ['one-arm facing-away extension'],
@@ -56,7 +56,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 15], restSeconds: 45, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: ['overhead_range'], substitutes: ['overhead_extension_rope', 'overhead_extension_dumbbell_single', 'lying_extension_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 2, 0, 1, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 2, shoulder: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.45, triceps_lateral: 0.28, triceps_medial: 0.27 } }),
     ] },
   { id: 'overhead_extension_dumbbell', name: 'Overhead dumbbell extension, two hands', aliases: ['seated behind-head extension'],
@@ -64,7 +64,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 2, loadBasis: 'total',
     cautions: ['overhead_range', 'deep_elbow_bend'], substitutes: ['overhead_extension_rope', 'overhead_extension_cambered', 'lying_extension_behind_head'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 2, 1, 2, 1], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 2, wrist: 1, shoulder: 2, low_back: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.45, triceps_lateral: 0.28, triceps_medial: 0.27 } }),
     ] },
   { id: 'overhead_extension_dumbbell_single', name: 'Overhead dumbbell extension, one arm', aliases: ['one-arm behind-head extension'],
@@ -72,7 +72,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [10, 15], restSeconds: 45, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['overhead_range', 'deep_elbow_bend'], substitutes: ['overhead_extension_cable_single', 'overhead_extension_rope', 'lying_extension_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 2, 0, 2, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 2, shoulder: 2 }, { triceps: 1 },
         { triceps: { triceps_long: 0.45, triceps_lateral: 0.28, triceps_medial: 0.27 } }),
     ] },
   { id: 'overhead_extension_cambered', name: 'Overhead cambered-bar extension', aliases: ['seated bar extension'],
@@ -80,7 +80,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 50, repUnit: 'reps', repRange: [8, 12], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['overhead_range', 'deep_elbow_bend', 'weight_over_face'], substitutes: ['overhead_extension_rope', 'overhead_extension_dumbbell', 'lying_extension_behind_head'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 3, 1, 2, 1], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 3, wrist: 1, shoulder: 2, low_back: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.45, triceps_lateral: 0.28, triceps_medial: 0.27 } }),
     ] },
   { id: 'lying_extension_cambered', name: 'Lying extension, to forehead', aliases: ['skull crusher', 'lying triceps extension'],
@@ -88,7 +88,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 50, repUnit: 'reps', repRange: [8, 12], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['deep_elbow_bend', 'weight_over_face'], substitutes: ['lying_extension_dumbbell', 'lying_extension_behind_head', 'pushdown_bar'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 3, 1, 1, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 3, wrist: 1, shoulder: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.38, triceps_lateral: 0.32, triceps_medial: 0.3 } }),
     ] },
   { id: 'lying_extension_behind_head', name: 'Lying extension, behind head', aliases: ['long-path lying extension'],
@@ -96,7 +96,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 50, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['deep_elbow_bend', 'weight_over_face'], substitutes: ['overhead_extension_rope', 'lying_extension_cambered', 'lying_extension_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 2, 1, 1, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 2, wrist: 1, shoulder: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.43, triceps_lateral: 0.29, triceps_medial: 0.28 } }),
     ] },
   { id: 'lying_extension_dumbbell', name: 'Lying dumbbell extension', aliases: ['neutral-grip lying extension'],
@@ -104,7 +104,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 15], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['deep_elbow_bend', 'weight_over_face'], substitutes: ['lying_extension_cambered', 'overhead_extension_cable_single', 'machine_triceps_extension'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 2, 0, 1, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 2, shoulder: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.4, triceps_lateral: 0.31, triceps_medial: 0.29 } }),
     ] },
   { id: 'kickback_cable', name: 'Cable kickback', aliases: ['rear arm extension, cable'],
@@ -112,7 +112,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [12, 20], restSeconds: 45, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['pushdown_single', 'cross_cable_extension', 'kickback_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 0, 0, 1], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1, low_back: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.36, triceps_lateral: 0.34, triceps_medial: 0.3 } }),
     ] },
   { id: 'kickback_dumbbell', name: 'Dumbbell kickback', aliases: ['rear arm extension, dumbbell'],
@@ -120,7 +120,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [12, 20], restSeconds: 45, loadStepKg: 1, loadBasis: 'per_hand',
     cautions: ['body_swing'], substitutes: ['kickback_cable', 'pushdown_single', 'band_pushdown'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 0, 0, 1], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1, low_back: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.36, triceps_lateral: 0.34, triceps_medial: 0.3 } }),
     ] },
   { id: 'press_extension_hybrid', name: 'Half press, half extension', aliases: ['narrow bar lowered to the throat line'],
@@ -128,7 +128,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 75, repUnit: 'reps', repRange: [6, 10], restSeconds: 120, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['fail_needs_safety', 'deep_elbow_bend', 'weight_over_face', 'thumb_round_bar'], substitutes: ['narrow_grip_bench_press', 'lying_extension_cambered', 'machine_dip'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 3, 1, 1, 0], { triceps: 1, chest: 0.25, delts_front: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 3, wrist: 1, shoulder: 1 }, { triceps: 1, chest: 0.25, delts_front: 0.25 },
         { triceps: { triceps_long: 0.28, triceps_lateral: 0.4, triceps_medial: 0.32 }, chest: { chest_clavicular: 0.3, chest_sternocostal: 0.7 } }),
     ] },
   { id: 'elbows_out_extension', name: 'Elbows-out dumbbell extension', aliases: ['bell-to-chest extension'],
@@ -136,7 +136,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['deep_elbow_bend'], substitutes: ['lying_extension_dumbbell', 'pushdown_bar', 'cross_cable_extension'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 2, 0, 1, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 2, shoulder: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.25, triceps_lateral: 0.4, triceps_medial: 0.35 } }),
     ] },
   { id: 'machine_triceps_extension', name: 'Machine triceps extension', aliases: ['seated extension machine'],
@@ -144,7 +144,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 25, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['pushdown_bar', 'lying_extension_dumbbell', 'pushdown_rope'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 0, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.35, triceps_lateral: 0.34, triceps_medial: 0.31 } }),
     ] },
   { id: 'bodyweight_extension', name: 'Bodyweight extension on a low bar', aliases: ['incline body extension'],
@@ -152,7 +152,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [8, 20], restSeconds: 90, loadStepKg: 0, loadBasis: 'angle',
     cautions: ['deep_elbow_bend'], substitutes: ['lying_extension_behind_head', 'overhead_extension_rope', 'narrow_push_up'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 3, 1, 1, 1], { triceps: 1, abs: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 3, wrist: 1, shoulder: 1, low_back: 1 }, { triceps: 1, abs: 0.25 },
         { triceps: { triceps_long: 0.42, triceps_lateral: 0.3, triceps_medial: 0.28 } }),
     ] },
   { id: 'bench_dip', name: 'Bench dip', aliases: ['feet-up dip'],
@@ -160,7 +160,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 25, repUnit: 'reps', repRange: [10, 20], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'added',
     cautions: ['shoulder_stretch'], substitutes: ['dip', 'machine_dip', 'pushdown_bar'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 2, 1, 3, 0], { triceps: 1, chest: 0.25, delts_front: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 2, wrist: 1, shoulder: 3 }, { triceps: 1, chest: 0.25, delts_front: 0.25 },
         { triceps: { triceps_long: 0.25, triceps_lateral: 0.42, triceps_medial: 0.33 }, chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 } }),
     ] },
   { id: 'machine_dip', name: 'Machine dip', aliases: ['seated dip machine'],
@@ -168,9 +168,9 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 25, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['dip', 'bench_dip', 'narrow_grip_bench_press'],
     intents: [
-      intent('triceps', 'for triceps', '', 'mid', [0, 1, 1, 1, 0], { triceps: 1, chest: 0.5, delts_front: 0.25 },
+      intent('triceps', 'for triceps', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 1 }, { triceps: 1, chest: 0.5, delts_front: 0.25 },
         { triceps: { triceps_long: 0.25, triceps_lateral: 0.42, triceps_medial: 0.33 }, chest: { chest_clavicular: 0.15, chest_sternocostal: 0.85 } }),
-      intent('chest', 'for chest', 'trunk leans forward, elbows out', 'mid', [0, 1, 1, 2, 0], { chest: 1, triceps: 0.75, delts_front: 0.5 },
+      intent('chest', 'for chest', 'trunk leans forward, elbows out', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { chest: 1, triceps: 0.75, delts_front: 0.5 },
         { triceps: { triceps_long: 0.22, triceps_lateral: 0.43, triceps_medial: 0.35 }, chest: { chest_clavicular: 0.1, chest_sternocostal: 0.9 } }),
     ] },
   { id: 'band_pushdown', name: 'Band pushdown', aliases: ['elastic pressdown'],
@@ -178,7 +178,7 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 25, repUnit: 'reps', repRange: [15, 30], restSeconds: 60, loadStepKg: 0, loadBasis: 'band',
     cautions: ['anchor_and_band_check'], substitutes: ['pushdown_rope', 'pushdown_bar', 'narrow_push_up'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 1, 0, 0, 0], { triceps: 1 },
+      intent('default', 'as usual', '', 'shortened', { elbow_extensor_side: 1 }, { triceps: 1 },
         { triceps: { triceps_long: 0.3, triceps_lateral: 0.38, triceps_medial: 0.32 } }),
     ] },
   { id: 'narrow_grip_bench_press', name: 'Narrow-grip bench press', aliases: ['close-grip bench press'],
@@ -186,9 +186,9 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 80, repUnit: 'reps', repRange: [6, 10], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['fail_needs_safety', 'thumb_round_bar', 'wrist_angle'], substitutes: ['machine_dip', 'dip', 'narrow_push_up'],
     intents: [
-      intent('triceps', 'for triceps', '', 'mid', [0, 2, 2, 2, 0], { triceps: 1, chest: 0.5, delts_front: 0.5 },
+      intent('triceps', 'for triceps', '', 'mid', { elbow_extensor_side: 2, wrist: 2, shoulder: 2 }, { triceps: 1, chest: 0.5, delts_front: 0.5 },
         { triceps: { triceps_long: 0.22, triceps_lateral: 0.43, triceps_medial: 0.35 }, chest: { chest_clavicular: 0.25, chest_sternocostal: 0.75 } }),
-      intent('chest', 'for chest', 'hands at shoulder width, bar to mid chest, elbows 45 degrees', 'mid', [0, 1, 1, 2, 0], { chest: 1, triceps: 0.75, delts_front: 0.5 },
+      intent('chest', 'for chest', 'hands at shoulder width, bar to mid chest, elbows 45 degrees', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { chest: 1, triceps: 0.75, delts_front: 0.5 },
         { triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 }, chest: { chest_clavicular: 0.25, chest_sternocostal: 0.75 } }),
     ] },
   { id: 'narrow_push_up', name: 'Narrow push-up', aliases: ['hands-together push-up'],
@@ -196,9 +196,9 @@ export const ELBOW_EXTENSION = [
     setupSeconds: 10, repUnit: 'reps', repRange: [8, 25], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'added',
     cautions: ['wrist_angle'], substitutes: ['narrow_grip_bench_press', 'bench_dip', 'machine_dip'],
     intents: [
-      intent('triceps', 'for triceps', '', 'mid', [0, 1, 2, 1, 0], { triceps: 1, chest: 0.5, delts_front: 0.25, abs: 0.25 },
+      intent('triceps', 'for triceps', '', 'mid', { elbow_extensor_side: 1, wrist: 2, shoulder: 1 }, { triceps: 1, chest: 0.5, delts_front: 0.25, abs: 0.25 },
         { triceps: { triceps_long: 0.22, triceps_lateral: 0.43, triceps_medial: 0.35 }, chest: { chest_clavicular: 0.25, chest_sternocostal: 0.75 } }),
-      intent('chest', 'for chest', 'hands at shoulder width, elbows 45 degrees', 'mid', [0, 1, 1, 1, 0], { chest: 1, triceps: 0.75, delts_front: 0.5, abs: 0.25 },
+      intent('chest', 'for chest', 'hands at shoulder width, elbows 45 degrees', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 1 }, { chest: 1, triceps: 0.75, delts_front: 0.5, abs: 0.25 },
         { triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 }, chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 } }),
     ] },
 ] as const satisfies readonly Exercise[]

@@ -1,16 +1,16 @@
 import type { Exercise } from '../exercise'
 import { intent } from './intent'
 
-/** Elbow flexion. Values and their confidence: docs/methods.md#exercises. Shares per head, joint stress in the order of JOINTS. */
+/** Elbow flexion. Values and their confidence: docs/methods.md#exercises. Shares per head, stress by joint (0 to 3; a joint that is not named bears none). */
 export const ELBOW_FLEXION = [
   { id: 'barbell_curl', name: 'Barbell curl', aliases: ['straight-bar curl'],
     pattern: 'curl', kind: 'isolation', equipment: ['barbell'], laterality: 'bilateral',
     setupSeconds: 40, repUnit: 'reps', repRange: [8, 12], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['wrist_angle', 'body_swing'], substitutes: ['cambered_bar_curl', 'cable_curl', 'dumbbell_curl'],
     intents: [
-      intent('even', 'shoulder-width grip', '', 'mid', [2, 0, 2, 0, 1], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('even', 'shoulder-width grip', '', 'mid', { elbow_flexor_side: 2, wrist: 2, low_back: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('long_head', 'inside shoulder width', 'hands inside shoulder width, elbows slightly behind the seam', 'mid', [2, 0, 3, 0, 1], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('long_head', 'inside shoulder width', 'hands inside shoulder width, elbows slightly behind the seam', 'mid', { elbow_flexor_side: 2, wrist: 3, low_back: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.55, biceps_short: 0.45 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'cambered_bar_curl', name: 'Cambered-bar curl', aliases: ['angled-bar curl'],
@@ -18,9 +18,9 @@ export const ELBOW_FLEXION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [8, 12], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['body_swing'], substitutes: ['barbell_curl', 'cable_curl', 'dumbbell_curl'],
     intents: [
-      intent('even', 'middle bends', '', 'mid', [2, 0, 1, 0, 1], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('even', 'middle bends', '', 'mid', { elbow_flexor_side: 2, wrist: 1, low_back: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.52, biceps_short: 0.48 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('short_head', 'outer bends, elbows forward', 'wide bends, elbows a hand\'s width in front of the body', 'mid', [2, 0, 1, 0, 1], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('short_head', 'outer bends, elbows forward', 'wide bends, elbows a hand\'s width in front of the body', 'mid', { elbow_flexor_side: 2, wrist: 1, low_back: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.44, biceps_short: 0.56 }, elbow_flexors_other: { brachialis: 0.62, brachioradialis: 0.38 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'dumbbell_curl', name: 'Dumbbell curl', aliases: ['supinating curl', 'alternating curl'],
@@ -28,7 +28,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [8, 15], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['body_swing'], substitutes: ['cambered_bar_curl', 'cable_curl', 'band_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'incline_dumbbell_curl', name: 'Incline dumbbell curl', aliases: ['reclined curl'],
@@ -36,7 +36,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['biceps_loaded_stretch'], substitutes: ['cable_curl_behind_body', 'preacher_curl_dumbbell', 'dumbbell_curl'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [2, 0, 1, 2, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_flexor_side: 2, wrist: 1, shoulder: 2 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.6, biceps_short: 0.4 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'preacher_curl_bar', name: 'Preacher curl, cambered bar', aliases: ['pad curl'],
@@ -44,7 +44,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 45, repUnit: 'reps', repRange: [8, 12], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['biceps_loaded_stretch'], substitutes: ['preacher_curl_dumbbell', 'machine_curl', 'incline_dumbbell_curl'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [3, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_flexor_side: 3, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.45, biceps_short: 0.55 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'preacher_curl_dumbbell', name: 'Preacher curl, one dumbbell', aliases: ['one-arm pad curl'],
@@ -52,7 +52,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 15], restSeconds: 60, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['biceps_loaded_stretch'], substitutes: ['preacher_curl_bar', 'machine_curl', 'concentration_curl'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [2, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_flexor_side: 2, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.45, biceps_short: 0.55 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'machine_curl', name: 'Machine curl', aliases: ['machine preacher curl'],
@@ -60,7 +60,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 25, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['preacher_curl_bar', 'cable_curl', 'preacher_curl_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [2, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 2, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.45, biceps_short: 0.55 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'concentration_curl', name: 'Concentration curl', aliases: ['seated one-arm curl'],
@@ -68,7 +68,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [10, 15], restSeconds: 45, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: [], substitutes: ['preacher_curl_dumbbell', 'cable_curl', 'chest_supported_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.45, biceps_short: 0.55 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'chest_supported_curl', name: 'Chest-supported curl', aliases: ['prone incline curl', 'spider curl'],
@@ -76,7 +76,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: [], substitutes: ['concentration_curl', 'cable_curl_high', 'machine_curl'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [1, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { elbow_flexor_side: 1, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.4, biceps_short: 0.6 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'cable_curl', name: 'Cable curl, bar', aliases: ['low-pulley curl'],
@@ -84,7 +84,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['cambered_bar_curl', 'dumbbell_curl', 'band_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'cable_curl_behind_body', name: 'Cable curl, arm behind body', aliases: ['one-arm facing-away curl'],
@@ -92,7 +92,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 15], restSeconds: 45, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: ['biceps_loaded_stretch'], substitutes: ['incline_dumbbell_curl', 'cable_curl', 'drag_curl'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [1, 0, 1, 1, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_flexor_side: 1, wrist: 1, shoulder: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.6, biceps_short: 0.4 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'cable_curl_high', name: 'High-pulley curl', aliases: ['arms-out cable curl'],
@@ -100,7 +100,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 35, repUnit: 'reps', repRange: [12, 20], restSeconds: 60, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['chest_supported_curl', 'concentration_curl', 'cable_curl'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [1, 0, 1, 1, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { elbow_flexor_side: 1, wrist: 1, shoulder: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.4, biceps_short: 0.6 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'drag_curl', name: 'Drag curl', aliases: ['bar-along-body curl'],
@@ -108,7 +108,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['wrist_angle'], substitutes: ['cambered_bar_curl', 'cable_curl_behind_body', 'incline_dumbbell_curl'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [1, 0, 2, 1, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { elbow_flexor_side: 1, wrist: 2, shoulder: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.58, biceps_short: 0.42 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'hammer_curl', name: 'Hammer curl', aliases: ['neutral-grip curl'],
@@ -116,9 +116,9 @@ export const ELBOW_FLEXION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [8, 15], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['body_swing'], substitutes: ['rope_hammer_curl', 'cross_body_hammer_curl', 'reverse_curl'],
     intents: [
-      intent('elbow_flexors', 'neutral all the way', '', 'mid', [1, 0, 0, 0, 0], { elbow_flexors_other: 1, biceps: 0.75, forearms: 0.25 },
+      intent('elbow_flexors', 'neutral all the way', '', 'mid', { elbow_flexor_side: 1 }, { elbow_flexors_other: 1, biceps: 0.75, forearms: 0.25 },
         { elbow_flexors_other: { brachialis: 0.45, brachioradialis: 0.55 }, biceps: { biceps_long: 0.55, biceps_short: 0.45 }, forearms: { wrist_flexors: 0.5, wrist_extensors: 0.5 } }),
-      intent('biceps', 'turn palm up above the hip', 'start neutral, palm fully up from a quarter of the way', 'mid', [1, 0, 1, 0, 0], { biceps: 1, elbow_flexors_other: 0.75, forearms: 0.25 },
+      intent('biceps', 'turn palm up above the hip', 'start neutral, palm fully up from a quarter of the way', 'mid', { elbow_flexor_side: 1, wrist: 1 }, { biceps: 1, elbow_flexors_other: 0.75, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.55, brachioradialis: 0.45 }, forearms: { wrist_flexors: 0.65, wrist_extensors: 0.35 } }),
     ] },
   { id: 'rope_hammer_curl', name: 'Rope hammer curl', aliases: ['cable hammer curl'],
@@ -126,7 +126,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['hammer_curl', 'cross_body_hammer_curl', 'reverse_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 0, 0], { elbow_flexors_other: 1, biceps: 0.75, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1 }, { elbow_flexors_other: 1, biceps: 0.75, forearms: 0.25 },
         { elbow_flexors_other: { brachialis: 0.45, brachioradialis: 0.55 }, biceps: { biceps_long: 0.55, biceps_short: 0.45 }, forearms: { wrist_flexors: 0.5, wrist_extensors: 0.5 } }),
     ] },
   { id: 'cross_body_hammer_curl', name: 'Cross-body hammer curl', aliases: ['pinwheel curl'],
@@ -134,7 +134,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [8, 15], restSeconds: 45, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['body_swing'], substitutes: ['hammer_curl', 'rope_hammer_curl', 'reverse_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 0, 0], { elbow_flexors_other: 1, biceps: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1 }, { elbow_flexors_other: 1, biceps: 0.5, forearms: 0.25 },
         { elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, biceps: { biceps_long: 0.55, biceps_short: 0.45 }, forearms: { wrist_flexors: 0.5, wrist_extensors: 0.5 } }),
     ] },
   { id: 'reverse_curl', name: 'Reverse curl', aliases: ['pronated curl'],
@@ -142,7 +142,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 40, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['wrist_angle'], substitutes: ['rope_hammer_curl', 'hammer_curl', 'cross_body_hammer_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [2, 0, 2, 0, 0], { elbow_flexors_other: 1, forearms: 0.5, biceps: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 2, wrist: 2 }, { elbow_flexors_other: 1, forearms: 0.5, biceps: 0.25 },
         { elbow_flexors_other: { brachialis: 0.4, brachioradialis: 0.6 }, forearms: { wrist_flexors: 0.2, wrist_extensors: 0.8 }, biceps: { biceps_long: 0.55, biceps_short: 0.45 } }),
     ] },
   { id: 'rotating_curl', name: 'Rotating curl', aliases: ['palm up going up, palm down going down'],
@@ -150,7 +150,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [8, 12], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['wrist_angle'], substitutes: ['dumbbell_curl', 'cambered_bar_curl', 'hammer_curl'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [2, 0, 2, 0, 0], { biceps: 1, elbow_flexors_other: 0.75, forearms: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 2, wrist: 2 }, { biceps: 1, elbow_flexors_other: 0.75, forearms: 0.5 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.3, wrist_extensors: 0.7 } }),
     ] },
   { id: 'band_curl', name: 'Band curl', aliases: ['elastic curl'],
@@ -158,7 +158,7 @@ export const ELBOW_FLEXION = [
     setupSeconds: 20, repUnit: 'reps', repRange: [15, 30], restSeconds: 60, loadStepKg: 0, loadBasis: 'band',
     cautions: ['anchor_and_band_check'], substitutes: ['dumbbell_curl', 'cable_curl', 'cable_curl_high'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [1, 0, 0, 0, 0], { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { elbow_flexor_side: 1 }, { biceps: 1, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.65, brachioradialis: 0.35 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
 ] as const satisfies readonly Exercise[]

@@ -1,13 +1,13 @@
-import type { Credits, HeadShares, Intent, Joint } from '../exercise'
-import { JOINTS } from '../exercise'
+import { recordOf } from '../../../base'
+import type { Credits, HeadShares, Intent } from '../exercise'
+import { type Joint, JOINTS } from '../joints'
 
 type Stress = Intent['jointStress'][Joint]
 
-/** Writes one intent on two lines of a data table; stresses come in the order of JOINTS. */
+/** Writes one intent on two lines of a data table; a joint that is not named bears nothing. */
 export function intent(
   id: string, name: string, how: string, lengthBias: Intent['lengthBias'],
-  stresses: readonly [Stress, Stress, Stress, Stress, Stress], credits: Credits, headShares: HeadShares,
+  stresses: Readonly<Partial<Record<Joint, Stress>>>, credits: Credits, headShares: HeadShares,
 ): Intent {
-  const jointStress = Object.fromEntries(JOINTS.map((joint, at) => [joint, stresses[at]])) as Intent['jointStress']
-  return { id, name, how, credits, headShares, lengthBias, jointStress }
+  return { id, name, how, credits, headShares, lengthBias, jointStress: recordOf(JOINTS, joint => stresses[joint] ?? 0) }
 }

@@ -1,14 +1,14 @@
 import type { Exercise } from '../exercise'
 import { intent } from './intent'
 
-/** Presses. Values and their confidence: docs/methods.md#exercises. Shares per head, joint stress in the order of JOINTS. */
+/** Presses. Values and their confidence: docs/methods.md#exercises. Shares per head, stress by joint (0 to 3; a joint that is not named bears none). */
 export const PRESSES = [
   { id: 'bench_press_barbell', name: 'Bench press, barbell', aliases: ['flat press'],
     pattern: 'horizontal_press', kind: 'compound', equipment: ['barbell', 'bench', 'rack'], laterality: 'bilateral',
     setupSeconds: 90, repUnit: 'reps', repRange: [6, 10], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['fail_needs_safety', 'thumb_round_bar'], substitutes: ['bench_press_dumbbell', 'machine_chest_press', 'push_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 2, 0], { chest: 1, triceps: 0.5, delts_front: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { chest: 1, triceps: 0.5, delts_front: 0.5 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
     ] },
   { id: 'bench_press_dumbbell', name: 'Bench press, dumbbells', aliases: ['flat dumbbell press'],
@@ -16,7 +16,7 @@ export const PRESSES = [
     setupSeconds: 50, repUnit: 'reps', repRange: [8, 12], restSeconds: 150, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['dumbbell_hand_over'], substitutes: ['bench_press_barbell', 'machine_chest_press', 'push_up'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 1, 1, 2, 0], { chest: 1, triceps: 0.5, delts_front: 0.5 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { chest: 1, triceps: 0.5, delts_front: 0.5 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
     ] },
   { id: 'incline_press_barbell', name: 'Incline press, barbell, 30 degrees', aliases: ['incline bench'],
@@ -24,7 +24,7 @@ export const PRESSES = [
     setupSeconds: 90, repUnit: 'reps', repRange: [6, 10], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['fail_needs_safety', 'thumb_round_bar'], substitutes: ['incline_press_dumbbell', 'incline_press_rail', 'machine_chest_press'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 2, 0], { chest: 1, delts_front: 0.75, triceps: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { chest: 1, delts_front: 0.75, triceps: 0.5 },
         { chest: { chest_clavicular: 0.55, chest_sternocostal: 0.45 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
     ] },
   { id: 'incline_press_dumbbell', name: 'Incline press, dumbbells, 30 degrees', aliases: ['incline dumbbell bench'],
@@ -32,9 +32,9 @@ export const PRESSES = [
     setupSeconds: 50, repUnit: 'reps', repRange: [8, 12], restSeconds: 150, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['dumbbell_hand_over'], substitutes: ['incline_press_barbell', 'incline_press_rail', 'machine_chest_press'],
     intents: [
-      intent('chest', 'for upper chest (30 degrees)', '', 'lengthened', [0, 1, 1, 2, 0], { chest: 1, delts_front: 0.5, triceps: 0.5 },
+      intent('chest', 'for upper chest (30 degrees)', '', 'lengthened', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { chest: 1, delts_front: 0.5, triceps: 0.5 },
         { chest: { chest_clavicular: 0.55, chest_sternocostal: 0.45 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
-      intent('delts_front', 'for front delts (45 to 60 degrees)', 'bench at 45 to 60 degrees', 'mid', [0, 1, 1, 2, 0], { delts_front: 1, chest: 0.75, triceps: 0.5, delts_side: 0.25 },
+      intent('delts_front', 'for front delts (45 to 60 degrees)', 'bench at 45 to 60 degrees', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2 }, { delts_front: 1, chest: 0.75, triceps: 0.5, delts_side: 0.25 },
         { chest: { chest_clavicular: 0.75, chest_sternocostal: 0.25 }, triceps: { triceps_long: 0.22, triceps_lateral: 0.44, triceps_medial: 0.34 } }),
     ] },
   { id: 'incline_press_rail', name: 'Incline press, rail-guided barbell', aliases: ['guided incline press'],
@@ -42,7 +42,7 @@ export const PRESSES = [
     setupSeconds: 70, repUnit: 'reps', repRange: [8, 12], restSeconds: 120, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['fail_needs_safety', 'thumb_round_bar'], substitutes: ['incline_press_barbell', 'incline_press_dumbbell', 'machine_chest_press'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 1, 0], { chest: 1, delts_front: 0.75, triceps: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 1 }, { chest: 1, delts_front: 0.75, triceps: 0.5 },
         { chest: { chest_clavicular: 0.55, chest_sternocostal: 0.45 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
     ] },
   { id: 'machine_chest_press', name: 'Machine chest press', aliases: ['seated press'],
@@ -50,7 +50,7 @@ export const PRESSES = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['bench_press_dumbbell', 'bench_press_barbell', 'push_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 0, 1, 0], { chest: 1, triceps: 0.5, delts_front: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, shoulder: 1 }, { chest: 1, triceps: 0.5, delts_front: 0.5 },
         { chest: { chest_clavicular: 0.25, chest_sternocostal: 0.75 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
     ] },
   { id: 'push_up', name: 'Push-up', aliases: ['press-up'],
@@ -58,7 +58,7 @@ export const PRESSES = [
     setupSeconds: 10, repUnit: 'reps', repRange: [8, 30], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'added',
     cautions: ['wrist_angle'], substitutes: ['machine_chest_press', 'bench_press_dumbbell', 'narrow_push_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 1, 0], { chest: 1, triceps: 0.5, delts_front: 0.5, abs: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 1 }, { chest: 1, triceps: 0.5, delts_front: 0.5, abs: 0.25 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 }, triceps: { triceps_long: 0.2, triceps_lateral: 0.45, triceps_medial: 0.35 } }),
     ] },
   { id: 'dip', name: 'Parallel-bar dip', aliases: ['bar dip'],
@@ -66,9 +66,9 @@ export const PRESSES = [
     setupSeconds: 25, repUnit: 'reps', repRange: [6, 15], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'added',
     cautions: ['shoulder_stretch'], substitutes: ['machine_dip', 'narrow_grip_bench_press', 'bench_press_dumbbell'],
     intents: [
-      intent('chest', 'leaning, for chest', '', 'lengthened', [0, 2, 1, 3, 0], { chest: 1, triceps: 0.75, delts_front: 0.5 },
+      intent('chest', 'leaning, for chest', '', 'lengthened', { elbow_extensor_side: 2, wrist: 1, shoulder: 3 }, { chest: 1, triceps: 0.75, delts_front: 0.5 },
         { chest: { chest_clavicular: 0.1, chest_sternocostal: 0.9 }, triceps: { triceps_long: 0.22, triceps_lateral: 0.43, triceps_medial: 0.35 } }),
-      intent('triceps', 'upright, for triceps', 'trunk upright, elbows back along the sides, stop at 90 degrees, elbows almost straight at the top', 'mid', [0, 2, 1, 3, 0], { triceps: 1, chest: 0.5, delts_front: 0.5 },
+      intent('triceps', 'upright, for triceps', 'trunk upright, elbows back along the sides, stop at 90 degrees, elbows almost straight at the top', 'mid', { elbow_extensor_side: 2, wrist: 1, shoulder: 3 }, { triceps: 1, chest: 0.5, delts_front: 0.5 },
         { triceps: { triceps_long: 0.22, triceps_lateral: 0.43, triceps_medial: 0.35 }, chest: { chest_clavicular: 0.1, chest_sternocostal: 0.9 } }),
     ] },
   { id: 'overhead_press_barbell', name: 'Overhead press, barbell', aliases: ['standing press'],
@@ -76,7 +76,7 @@ export const PRESSES = [
     setupSeconds: 75, repUnit: 'reps', repRange: [6, 10], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['overhead_range', 'trunk_position', 'thumb_round_bar'], substitutes: ['overhead_press_dumbbell', 'machine_overhead_press', 'front_raise'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 2, 2], { delts_front: 1, triceps: 0.5, delts_side: 0.5, chest: 0.25, traps: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2, low_back: 2 }, { delts_front: 1, triceps: 0.5, delts_side: 0.5, chest: 0.25, traps: 0.25 },
         { triceps: { triceps_long: 0.25, triceps_lateral: 0.42, triceps_medial: 0.33 }, chest: { chest_clavicular: 0.9, chest_sternocostal: 0.1 } }),
     ] },
   { id: 'overhead_press_dumbbell', name: 'Overhead press, dumbbells', aliases: ['seated shoulder press'],
@@ -84,7 +84,7 @@ export const PRESSES = [
     setupSeconds: 45, repUnit: 'reps', repRange: [8, 12], restSeconds: 120, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['overhead_range', 'dumbbell_hand_over'], substitutes: ['overhead_press_barbell', 'machine_overhead_press'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 1, 2, 1], { delts_front: 1, triceps: 0.5, delts_side: 0.5, chest: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, wrist: 1, shoulder: 2, low_back: 1 }, { delts_front: 1, triceps: 0.5, delts_side: 0.5, chest: 0.25 },
         { triceps: { triceps_long: 0.25, triceps_lateral: 0.42, triceps_medial: 0.33 }, chest: { chest_clavicular: 0.9, chest_sternocostal: 0.1 } }),
     ] },
   { id: 'machine_overhead_press', name: 'Machine overhead press', aliases: ['seated machine press'],
@@ -92,7 +92,7 @@ export const PRESSES = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: ['overhead_range'], substitutes: ['overhead_press_dumbbell', 'overhead_press_barbell'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 0, 2, 0], { delts_front: 1, triceps: 0.5, delts_side: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, shoulder: 2 }, { delts_front: 1, triceps: 0.5, delts_side: 0.5 },
         { triceps: { triceps_long: 0.25, triceps_lateral: 0.42, triceps_medial: 0.33 } }),
     ] },
 ] as const satisfies readonly Exercise[]

@@ -1,16 +1,16 @@
 import type { Exercise } from '../exercise'
 import { intent } from './intent'
 
-/** Pulls. Values and their confidence: docs/methods.md#exercises. Shares per head, joint stress in the order of JOINTS. */
+/** Pulls. Values and their confidence: docs/methods.md#exercises. Shares per head, stress by joint (0 to 3; a joint that is not named bears none). */
 export const PULLS = [
   { id: 'chin_up', name: 'Chin-up, palms facing you', aliases: ['supinated pull-up'],
     pattern: 'vertical_pull', kind: 'compound', equipment: ['bodyweight', 'pull_up_bar'], laterality: 'bilateral',
     setupSeconds: 15, repUnit: 'reps', repRange: [5, 12], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'added',
     cautions: [], substitutes: ['assisted_chin_up', 'pulldown_supinated', 'neutral_chin_up'],
     intents: [
-      intent('lats', 'for lats', '', 'mid', [2, 0, 1, 2, 0], { lats: 1, biceps: 0.75, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('lats', 'for lats', '', 'mid', { elbow_flexor_side: 2, wrist: 1, shoulder: 2 }, { lats: 1, biceps: 0.75, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('biceps', 'for biceps', 'hands at or inside shoulder width, elbows in front of the body, full hang, chin over bar, 3 s down', 'mid', [3, 0, 1, 2, 0], { biceps: 1, lats: 0.75, elbow_flexors_other: 0.5, upper_back: 0.25, forearms: 0.25 },
+      intent('biceps', 'for biceps', 'hands at or inside shoulder width, elbows in front of the body, full hang, chin over bar, 3 s down', 'mid', { elbow_flexor_side: 3, wrist: 1, shoulder: 2 }, { biceps: 1, lats: 0.75, elbow_flexors_other: 0.5, upper_back: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'pull_up', name: 'Pull-up, palms away', aliases: ['pronated pull-up'],
@@ -18,7 +18,7 @@ export const PULLS = [
     setupSeconds: 15, repUnit: 'reps', repRange: [5, 12], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'added',
     cautions: [], substitutes: ['pulldown_wide', 'neutral_chin_up', 'assisted_chin_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 2, 0], { lats: 1, biceps: 0.5, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, shoulder: 2 }, { lats: 1, biceps: 0.5, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'neutral_chin_up', name: 'Pull-up, palms facing each other', aliases: ['neutral-grip pull-up'],
@@ -26,7 +26,7 @@ export const PULLS = [
     setupSeconds: 15, repUnit: 'reps', repRange: [5, 12], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'added',
     cautions: [], substitutes: ['pulldown_neutral', 'chin_up', 'assisted_chin_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 1, 0], { lats: 1, elbow_flexors_other: 0.75, biceps: 0.5, upper_back: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { lats: 1, elbow_flexors_other: 0.75, biceps: 0.5, upper_back: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'assisted_chin_up', name: 'Assisted chin-up', aliases: ['counterweight pull-up'],
@@ -34,7 +34,7 @@ export const PULLS = [
     setupSeconds: 30, repUnit: 'reps', repRange: [6, 12], restSeconds: 120, loadStepKg: 5, loadBasis: 'counterweight',
     cautions: [], substitutes: ['pulldown_supinated', 'pulldown_neutral', 'chin_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 1, 0], { lats: 1, biceps: 0.5, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { lats: 1, biceps: 0.5, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.55, brachioradialis: 0.45 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'pulldown_wide', name: 'Pulldown, wide palms-away grip', aliases: ['lat pulldown'],
@@ -42,7 +42,7 @@ export const PULLS = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 15], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: ['not_behind_neck', 'grip_gives_out_first'], substitutes: ['pulldown_neutral', 'pull_up', 'assisted_chin_up'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 1, 0], { lats: 1, upper_back: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { lats: 1, upper_back: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'pulldown_supinated', name: 'Pulldown, narrow palms-up grip', aliases: ['underhand pulldown', 'narrow-grip pulldown'],
@@ -50,9 +50,9 @@ export const PULLS = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 12], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['chin_up', 'pulldown_neutral', 'assisted_chin_up'],
     intents: [
-      intent('lats', 'for lats', '', 'mid', [2, 0, 1, 1, 0], { lats: 1, biceps: 0.75, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('lats', 'for lats', '', 'mid', { elbow_flexor_side: 2, wrist: 1, shoulder: 1 }, { lats: 1, biceps: 0.75, upper_back: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('biceps', 'for biceps', 'narrow palms-up grip, trunk upright, elbows stay in front, pull with the forearm', 'mid', [2, 0, 1, 1, 0], { biceps: 1, lats: 0.75, elbow_flexors_other: 0.5, upper_back: 0.25, forearms: 0.25 },
+      intent('biceps', 'for biceps', 'narrow palms-up grip, trunk upright, elbows stay in front, pull with the forearm', 'mid', { elbow_flexor_side: 2, wrist: 1, shoulder: 1 }, { biceps: 1, lats: 0.75, elbow_flexors_other: 0.5, upper_back: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'pulldown_neutral', name: 'Pulldown, neutral grip', aliases: ['V-handle pulldown'],
@@ -60,9 +60,9 @@ export const PULLS = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 12], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['pulldown_wide', 'neutral_chin_up', 'assisted_chin_up'],
     intents: [
-      intent('lats', 'for lats', '', 'mid', [1, 0, 0, 1, 0], { lats: 1, elbow_flexors_other: 0.75, biceps: 0.5, upper_back: 0.5, forearms: 0.25 },
+      intent('lats', 'for lats', '', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { lats: 1, elbow_flexors_other: 0.75, biceps: 0.5, upper_back: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('elbow_flexors', 'for brachialis', 'hands touching, trunk upright, elbows in front, stop where elbows pass the ribs', 'mid', [2, 0, 0, 1, 0], { elbow_flexors_other: 1, lats: 0.75, biceps: 0.75, upper_back: 0.25, forearms: 0.25 },
+      intent('elbow_flexors', 'for brachialis', 'hands touching, trunk upright, elbows in front, stop where elbows pass the ribs', 'mid', { elbow_flexor_side: 2, shoulder: 1 }, { elbow_flexors_other: 1, lats: 0.75, biceps: 0.75, upper_back: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'seated_cable_row', name: 'Seated cable row, narrow neutral grip', aliases: ['low row'],
@@ -70,9 +70,9 @@ export const PULLS = [
     setupSeconds: 35, repUnit: 'reps', repRange: [8, 15], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['machine_row', 'chest_supported_row', 'dumbbell_row'],
     intents: [
-      intent('upper_back', 'for upper back', '', 'mid', [1, 0, 0, 1, 1], { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
+      intent('upper_back', 'for upper back', '', 'mid', { elbow_flexor_side: 1, shoulder: 1, low_back: 1 }, { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('lats', 'for lats', 'elbows close, handle to the waist, no shoulder-blade squeeze held', 'mid', [1, 0, 0, 1, 1], { lats: 1, upper_back: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.25, forearms: 0.25 },
+      intent('lats', 'for lats', 'elbows close, handle to the waist, no shoulder-blade squeeze held', 'mid', { elbow_flexor_side: 1, shoulder: 1, low_back: 1 }, { lats: 1, upper_back: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'barbell_row', name: 'Barbell row, palms away', aliases: ['bent-over row', 'dead-stop row'],
@@ -80,9 +80,9 @@ export const PULLS = [
     setupSeconds: 60, repUnit: 'reps', repRange: [6, 10], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['trunk_position', 'grip_gives_out_first'], substitutes: ['chest_supported_row', 'machine_row', 'seated_cable_row'],
     intents: [
-      intent('upper_back', 'for upper back', '', 'mid', [1, 0, 0, 1, 2], { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, lower_back: 0.5, forearms: 0.25 },
+      intent('upper_back', 'for upper back', '', 'mid', { elbow_flexor_side: 1, shoulder: 1, low_back: 2 }, { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, lower_back: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('lats', 'for lats', 'palms up, hands at shoulder width, bar to the hip crease', 'mid', [2, 0, 1, 1, 2], { lats: 1, upper_back: 0.75, biceps: 0.75, elbow_flexors_other: 0.5, delts_rear: 0.25, lower_back: 0.5, forearms: 0.25 },
+      intent('lats', 'for lats', 'palms up, hands at shoulder width, bar to the hip crease', 'mid', { elbow_flexor_side: 2, wrist: 1, shoulder: 1, low_back: 2 }, { lats: 1, upper_back: 0.75, biceps: 0.75, elbow_flexors_other: 0.5, delts_rear: 0.25, lower_back: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'dumbbell_row', name: 'One-arm dumbbell row', aliases: ['bench-supported row'],
@@ -90,9 +90,9 @@ export const PULLS = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 12], restSeconds: 75, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['grip_gives_out_first'], substitutes: ['seated_cable_row', 'machine_row', 'pulldown_neutral'],
     intents: [
-      intent('lats', 'for lats', '', 'mid', [1, 0, 0, 1, 1], { lats: 1, upper_back: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.25, forearms: 0.25 },
+      intent('lats', 'for lats', '', 'mid', { elbow_flexor_side: 1, shoulder: 1, low_back: 1 }, { lats: 1, upper_back: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('upper_back', 'for upper back', 'elbow flared 45 degrees or more, bell to the lower chest', 'mid', [1, 0, 0, 1, 1], { upper_back: 1, lats: 0.5, delts_rear: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
+      intent('upper_back', 'for upper back', 'elbow flared 45 degrees or more, bell to the lower chest', 'mid', { elbow_flexor_side: 1, shoulder: 1, low_back: 1 }, { upper_back: 1, lats: 0.5, delts_rear: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'chest_supported_row', name: 'Chest-supported dumbbell row', aliases: ['prone incline row'],
@@ -100,9 +100,9 @@ export const PULLS = [
     setupSeconds: 45, repUnit: 'reps', repRange: [8, 12], restSeconds: 120, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['grip_gives_out_first'], substitutes: ['machine_row', 'seated_cable_row', 'inverted_row'],
     intents: [
-      intent('upper_back', 'for upper back', '', 'mid', [1, 0, 0, 1, 0], { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
+      intent('upper_back', 'for upper back', '', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('delts_rear', 'for rear delts', 'elbows straight out to the side, stop when level with the trunk', 'mid', [1, 0, 0, 1, 0], { delts_rear: 1, upper_back: 0.75, biceps: 0.25, elbow_flexors_other: 0.25, forearms: 0.25 },
+      intent('delts_rear', 'for rear delts', 'elbows straight out to the side, stop when level with the trunk', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { delts_rear: 1, upper_back: 0.75, biceps: 0.25, elbow_flexors_other: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.45, brachioradialis: 0.55 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'machine_row', name: 'Machine row, chest pad', aliases: ['plate- or stack-loaded row'],
@@ -110,7 +110,7 @@ export const PULLS = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 120, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['chest_supported_row', 'seated_cable_row', 'inverted_row'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 0, 1, 0], { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, shoulder: 1 }, { upper_back: 1, lats: 0.75, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'inverted_row', name: 'Inverted row', aliases: ['body row under a bar'],
@@ -118,9 +118,9 @@ export const PULLS = [
     setupSeconds: 45, repUnit: 'reps', repRange: [8, 20], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'added',
     cautions: [], substitutes: ['chest_supported_row', 'machine_row', 'seated_cable_row'],
     intents: [
-      intent('upper_back', 'for upper back', '', 'shortened', [1, 0, 0, 1, 0], { upper_back: 1, lats: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
+      intent('upper_back', 'for upper back', '', 'shortened', { elbow_flexor_side: 1, shoulder: 1 }, { upper_back: 1, lats: 0.5, biceps: 0.5, elbow_flexors_other: 0.5, delts_rear: 0.5, forearms: 0.25 },
         { biceps: { biceps_long: 0.48, biceps_short: 0.52 }, elbow_flexors_other: { brachialis: 0.5, brachioradialis: 0.5 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
-      intent('biceps', 'for biceps', 'palms-up hands inside shoulder width, pull bar to lower ribs, elbows brush the sides', 'mid', [2, 0, 1, 1, 0], { biceps: 1, upper_back: 0.75, lats: 0.75, elbow_flexors_other: 0.5, delts_rear: 0.25, forearms: 0.25 },
+      intent('biceps', 'for biceps', 'palms-up hands inside shoulder width, pull bar to lower ribs, elbows brush the sides', 'mid', { elbow_flexor_side: 2, wrist: 1, shoulder: 1 }, { biceps: 1, upper_back: 0.75, lats: 0.75, elbow_flexors_other: 0.5, delts_rear: 0.25, forearms: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.6, brachioradialis: 0.4 }, forearms: { wrist_flexors: 0.8, wrist_extensors: 0.2 } }),
     ] },
   { id: 'upright_row', name: 'Upright row', aliases: ['bar or cable pulled to chest height'],
@@ -128,9 +128,9 @@ export const PULLS = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 15], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['elbow_height_limit', 'wrist_angle'], substitutes: ['lateral_raise_dumbbell', 'lateral_raise_cable', 'lateral_raise_machine'],
     intents: [
-      intent('delts_side', 'for side delts', '', 'shortened', [1, 0, 2, 3, 0], { delts_side: 1, traps: 0.5, elbow_flexors_other: 0.5, biceps: 0.25, delts_rear: 0.25 },
+      intent('delts_side', 'for side delts', '', 'shortened', { elbow_flexor_side: 1, wrist: 2, shoulder: 3 }, { delts_side: 1, traps: 0.5, elbow_flexors_other: 0.5, biceps: 0.25, delts_rear: 0.25 },
         { elbow_flexors_other: { brachialis: 0.4, brachioradialis: 0.6 }, biceps: { biceps_long: 0.5, biceps_short: 0.5 } }),
-      intent('traps', 'for traps', 'hands at hip width, shrug first, elbows below shoulder height', 'shortened', [1, 0, 2, 2, 0], { traps: 1, delts_side: 0.5, elbow_flexors_other: 0.5, biceps: 0.25, upper_back: 0.25 },
+      intent('traps', 'for traps', 'hands at hip width, shrug first, elbows below shoulder height', 'shortened', { elbow_flexor_side: 1, wrist: 2, shoulder: 2 }, { traps: 1, delts_side: 0.5, elbow_flexors_other: 0.5, biceps: 0.25, upper_back: 0.25 },
         { elbow_flexors_other: { brachialis: 0.4, brachioradialis: 0.6 }, biceps: { biceps_long: 0.5, biceps_short: 0.5 } }),
     ] },
 ] as const satisfies readonly Exercise[]

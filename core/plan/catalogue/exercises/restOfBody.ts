@@ -1,14 +1,14 @@
 import type { Exercise } from '../exercise'
 import { intent } from './intent'
 
-/** Rest of the body. Values and their confidence: docs/methods.md#exercises. Shares per head, joint stress in the order of JOINTS. */
+/** Rest of the body. Values and their confidence: docs/methods.md#exercises. Shares per head, stress by joint (0 to 3; a joint that is not named bears none). */
 export const REST_OF_BODY = [
   { id: 'cable_fly', name: 'Cable fly', aliases: ['crossover'],
     pattern: 'fly', kind: 'isolation', equipment: ['cable'], laterality: 'bilateral',
     setupSeconds: 45, repUnit: 'reps', repRange: [10, 20], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['machine_fly', 'dumbbell_fly', 'bench_press_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 1, 0], { chest: 1, delts_front: 0.25 },
+      intent('default', 'as usual', '', 'mid', { shoulder: 1 }, { chest: 1, delts_front: 0.25 },
         { chest: { chest_clavicular: 0.25, chest_sternocostal: 0.75 } }),
     ] },
   { id: 'dumbbell_fly', name: 'Dumbbell fly', aliases: ['flat fly'],
@@ -16,7 +16,7 @@ export const REST_OF_BODY = [
     setupSeconds: 40, repUnit: 'reps', repRange: [10, 15], restSeconds: 90, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['shoulder_stretch'], substitutes: ['cable_fly', 'machine_fly', 'bench_press_dumbbell'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [1, 0, 0, 3, 0], { chest: 1, delts_front: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { elbow_flexor_side: 1, shoulder: 3 }, { chest: 1, delts_front: 0.25 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 } }),
     ] },
   { id: 'machine_fly', name: 'Machine chest fly', aliases: ['seated fly'],
@@ -24,7 +24,7 @@ export const REST_OF_BODY = [
     setupSeconds: 25, repUnit: 'reps', repRange: [10, 20], restSeconds: 90, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['cable_fly', 'dumbbell_fly', 'machine_chest_press'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 2, 0], { chest: 1, delts_front: 0.25 },
+      intent('default', 'as usual', '', 'mid', { shoulder: 2 }, { chest: 1, delts_front: 0.25 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 } }),
     ] },
   { id: 'lateral_raise_dumbbell', name: 'Lateral raise, dumbbells', aliases: ['side raise'],
@@ -32,7 +32,7 @@ export const REST_OF_BODY = [
     setupSeconds: 20, repUnit: 'reps', repRange: [10, 20], restSeconds: 60, loadStepKg: 1, loadBasis: 'per_hand',
     cautions: ['body_swing'], substitutes: ['lateral_raise_cable', 'lateral_raise_machine', 'upright_row'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 0, 0, 1, 0], { delts_side: 1, traps: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { shoulder: 1 }, { delts_side: 1, traps: 0.25 },
         {}),
     ] },
   { id: 'lateral_raise_cable', name: 'Lateral raise, cable', aliases: ['one-arm cable side raise'],
@@ -40,7 +40,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 20], restSeconds: 45, loadStepKg: 1.25, loadBasis: 'stack',
     cautions: [], substitutes: ['lateral_raise_dumbbell', 'lateral_raise_machine', 'upright_row'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 1, 0], { delts_side: 1, traps: 0.25 },
+      intent('default', 'as usual', '', 'lengthened', { shoulder: 1 }, { delts_side: 1, traps: 0.25 },
         {}),
     ] },
   { id: 'lateral_raise_machine', name: 'Lateral raise, machine', aliases: ['side raise machine'],
@@ -48,7 +48,7 @@ export const REST_OF_BODY = [
     setupSeconds: 25, repUnit: 'reps', repRange: [10, 20], restSeconds: 60, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['lateral_raise_dumbbell', 'lateral_raise_cable', 'upright_row'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 1, 0], { delts_side: 1, traps: 0.25 },
+      intent('default', 'as usual', '', 'mid', { shoulder: 1 }, { delts_side: 1, traps: 0.25 },
         {}),
     ] },
   { id: 'front_raise', name: 'Front raise', aliases: ['forward raise'],
@@ -56,7 +56,7 @@ export const REST_OF_BODY = [
     setupSeconds: 20, repUnit: 'reps', repRange: [10, 15], restSeconds: 60, loadStepKg: 1, loadBasis: 'per_hand',
     cautions: ['body_swing'], substitutes: ['overhead_press_dumbbell', 'machine_overhead_press'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 0, 0, 2, 0], { delts_front: 1, delts_side: 0.25, chest: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { shoulder: 2 }, { delts_front: 1, delts_side: 0.25, chest: 0.25 },
         { chest: { chest_clavicular: 1.0, chest_sternocostal: 0.0 } }),
     ] },
   { id: 'rear_fly_dumbbell', name: 'Rear fly, chest-supported', aliases: ['reverse dumbbell fly'],
@@ -64,7 +64,7 @@ export const REST_OF_BODY = [
     setupSeconds: 35, repUnit: 'reps', repRange: [12, 20], restSeconds: 60, loadStepKg: 1, loadBasis: 'per_hand',
     cautions: [], substitutes: ['rear_fly_machine', 'face_pull', 'chest_supported_row'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 0, 0, 1, 0], { delts_rear: 1, upper_back: 0.5 },
+      intent('default', 'as usual', '', 'shortened', { shoulder: 1 }, { delts_rear: 1, upper_back: 0.5 },
         {}),
     ] },
   { id: 'rear_fly_machine', name: 'Rear fly, machine', aliases: ['reverse machine fly'],
@@ -72,7 +72,7 @@ export const REST_OF_BODY = [
     setupSeconds: 25, repUnit: 'reps', repRange: [12, 20], restSeconds: 60, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['rear_fly_dumbbell', 'face_pull', 'chest_supported_row'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 1, 0], { delts_rear: 1, upper_back: 0.5 },
+      intent('default', 'as usual', '', 'mid', { shoulder: 1 }, { delts_rear: 1, upper_back: 0.5 },
         {}),
     ] },
   { id: 'face_pull', name: 'Face pull', aliases: ['rope pull to forehead'],
@@ -80,7 +80,7 @@ export const REST_OF_BODY = [
     setupSeconds: 35, repUnit: 'reps', repRange: [12, 20], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['rear_fly_machine', 'rear_fly_dumbbell', 'chest_supported_row'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [1, 0, 0, 1, 0], { delts_rear: 1, upper_back: 0.5, biceps: 0.25, elbow_flexors_other: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { elbow_flexor_side: 1, shoulder: 1 }, { delts_rear: 1, upper_back: 0.5, biceps: 0.25, elbow_flexors_other: 0.25 },
         { biceps: { biceps_long: 0.5, biceps_short: 0.5 }, elbow_flexors_other: { brachialis: 0.45, brachioradialis: 0.55 } }),
     ] },
   { id: 'straight_arm_pulldown', name: 'Straight-arm pulldown', aliases: ['cable pullover, standing'],
@@ -88,7 +88,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 15], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['pullover_dumbbell', 'pulldown_neutral', 'dumbbell_row'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 1, 0, 1, 0], { lats: 1, triceps: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_extensor_side: 1, shoulder: 1 }, { lats: 1, triceps: 0.25 },
         { triceps: { triceps_long: 1.0, triceps_lateral: 0.0, triceps_medial: 0.0 } }),
     ] },
   { id: 'pullover_dumbbell', name: 'Dumbbell pullover', aliases: ['cross-bench pullover'],
@@ -96,9 +96,9 @@ export const REST_OF_BODY = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 15], restSeconds: 90, loadStepKg: 2, loadBasis: 'total',
     cautions: ['shoulder_stretch', 'weight_over_face'], substitutes: ['straight_arm_pulldown', 'pulldown_neutral', 'cable_fly'],
     intents: [
-      intent('lats', 'for lats', '', 'lengthened', [0, 1, 0, 2, 0], { lats: 1, chest: 0.5, triceps: 0.25 },
+      intent('lats', 'for lats', '', 'lengthened', { elbow_extensor_side: 1, shoulder: 2 }, { lats: 1, chest: 0.5, triceps: 0.25 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 }, triceps: { triceps_long: 1.0, triceps_lateral: 0.0, triceps_medial: 0.0 } }),
-      intent('chest', 'for chest', 'elbows bent and turned out, bell over the chest at the top', 'lengthened', [0, 1, 0, 2, 0], { chest: 1, lats: 0.5, triceps: 0.25 },
+      intent('chest', 'for chest', 'elbows bent and turned out, bell over the chest at the top', 'lengthened', { elbow_extensor_side: 1, shoulder: 2 }, { chest: 1, lats: 0.5, triceps: 0.25 },
         { chest: { chest_clavicular: 0.2, chest_sternocostal: 0.8 }, triceps: { triceps_long: 1.0, triceps_lateral: 0.0, triceps_medial: 0.0 } }),
     ] },
   { id: 'shrug_dumbbell', name: 'Dumbbell shrug', aliases: ['shoulder shrug'],
@@ -106,7 +106,7 @@ export const REST_OF_BODY = [
     setupSeconds: 25, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['grip_gives_out_first'], substitutes: ['upright_row'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 0, 0, 0, 1], { traps: 1, upper_back: 0.25, forearms: 0.25 },
+      intent('default', 'as usual', '', 'shortened', { low_back: 1 }, { traps: 1, upper_back: 0.25, forearms: 0.25 },
         { forearms: { wrist_flexors: 0.85, wrist_extensors: 0.15 } }),
     ] },
   { id: 'squat_barbell', name: 'Back squat', aliases: ['barbell squat'],
@@ -114,7 +114,7 @@ export const REST_OF_BODY = [
     setupSeconds: 120, repUnit: 'reps', repRange: [5, 10], restSeconds: 180, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['fail_needs_safety', 'trunk_position', 'knee_tolerance'], substitutes: ['machine_squat', 'leg_press', 'split_squat_rear_foot'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 1, 1, 2], { quads: 1, glutes: 0.75, lower_back: 0.5 },
+      intent('default', 'as usual', '', 'lengthened', { wrist: 1, shoulder: 1, low_back: 2 }, { quads: 1, glutes: 0.75, lower_back: 0.5 },
         {}),
     ] },
   { id: 'machine_squat', name: 'Machine squat', aliases: ['sled squat'],
@@ -122,7 +122,7 @@ export const REST_OF_BODY = [
     setupSeconds: 60, repUnit: 'reps', repRange: [8, 12], restSeconds: 180, loadStepKg: 5, loadBasis: 'total',
     cautions: ['knee_tolerance'], substitutes: ['leg_press', 'squat_barbell', 'split_squat_rear_foot'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 0, 1], { quads: 1, glutes: 0.5 },
+      intent('default', 'as usual', '', 'lengthened', { low_back: 1 }, { quads: 1, glutes: 0.5 },
         {}),
     ] },
   { id: 'leg_press', name: 'Leg press', aliases: ['sled press'],
@@ -130,9 +130,9 @@ export const REST_OF_BODY = [
     setupSeconds: 60, repUnit: 'reps', repRange: [8, 15], restSeconds: 150, loadStepKg: 5, loadBasis: 'total',
     cautions: ['knee_tolerance'], substitutes: ['machine_squat', 'squat_barbell', 'split_squat_rear_foot'],
     intents: [
-      intent('quads', 'for quads', '', 'lengthened', [0, 0, 0, 0, 1], { quads: 1, glutes: 0.5 },
+      intent('quads', 'for quads', '', 'lengthened', { low_back: 1 }, { quads: 1, glutes: 0.5 },
         {}),
-      intent('glutes', 'for glutes', 'feet high and wide, deep hip bend without the pelvis rolling up', 'lengthened', [0, 0, 0, 0, 1], { glutes: 1, quads: 0.75, hamstrings: 0.25 },
+      intent('glutes', 'for glutes', 'feet high and wide, deep hip bend without the pelvis rolling up', 'lengthened', { low_back: 1 }, { glutes: 1, quads: 0.75, hamstrings: 0.25 },
         {}),
     ] },
   { id: 'split_squat_rear_foot', name: 'Split squat, rear foot raised', aliases: ['raised-rear-foot lunge'],
@@ -140,7 +140,7 @@ export const REST_OF_BODY = [
     setupSeconds: 40, repUnit: 'reps', repRange: [8, 12], restSeconds: 90, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['knee_tolerance', 'grip_gives_out_first'], substitutes: ['leg_press', 'machine_squat', 'squat_barbell'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 0, 1], { quads: 1, glutes: 0.75 },
+      intent('default', 'as usual', '', 'lengthened', { low_back: 1 }, { quads: 1, glutes: 0.75 },
         {}),
     ] },
   { id: 'leg_extension', name: 'Leg extension', aliases: ['knee extension'],
@@ -148,7 +148,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 15], restSeconds: 90, loadStepKg: 5, loadBasis: 'stack',
     cautions: ['knee_tolerance'], substitutes: ['leg_press', 'machine_squat', 'split_squat_rear_foot'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 0, 0, 0, 0], { quads: 1 },
+      intent('default', 'as usual', '', 'shortened', {}, { quads: 1 },
         {}),
     ] },
   { id: 'leg_curl_lying', name: 'Lying leg curl', aliases: ['prone curl'],
@@ -156,7 +156,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['leg_curl_seated', 'romanian_deadlift'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 0, 0], { hamstrings: 1 },
+      intent('default', 'as usual', '', 'mid', {}, { hamstrings: 1 },
         {}),
     ] },
   { id: 'leg_curl_seated', name: 'Seated leg curl', aliases: ['seated hamstring curl'],
@@ -164,7 +164,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 90, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['leg_curl_lying', 'romanian_deadlift'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 0, 0], { hamstrings: 1 },
+      intent('default', 'as usual', '', 'lengthened', {}, { hamstrings: 1 },
         {}),
     ] },
   { id: 'romanian_deadlift', name: 'Stiff-hip deadlift from standing', aliases: ['Romanian deadlift'],
@@ -172,9 +172,9 @@ export const REST_OF_BODY = [
     setupSeconds: 75, repUnit: 'reps', repRange: [6, 12], restSeconds: 150, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['trunk_position', 'grip_gives_out_first'], substitutes: ['leg_curl_seated', 'back_extension', 'deadlift'],
     intents: [
-      intent('hamstrings', 'for hamstrings', '', 'lengthened', [0, 0, 0, 0, 3], { hamstrings: 1, glutes: 0.75, lower_back: 0.5, forearms: 0.25 },
+      intent('hamstrings', 'for hamstrings', '', 'lengthened', { low_back: 3 }, { hamstrings: 1, glutes: 0.75, lower_back: 0.5, forearms: 0.25 },
         { forearms: { wrist_flexors: 0.9, wrist_extensors: 0.1 } }),
-      intent('glutes', 'for glutes', 'more knee bend, hips far back, full hip extension', 'lengthened', [0, 0, 0, 0, 3], { glutes: 1, hamstrings: 0.75, lower_back: 0.5, forearms: 0.25 },
+      intent('glutes', 'for glutes', 'more knee bend, hips far back, full hip extension', 'lengthened', { low_back: 3 }, { glutes: 1, hamstrings: 0.75, lower_back: 0.5, forearms: 0.25 },
         { forearms: { wrist_flexors: 0.9, wrist_extensors: 0.1 } }),
     ] },
   { id: 'deadlift', name: 'Deadlift', aliases: ['conventional deadlift'],
@@ -182,7 +182,7 @@ export const REST_OF_BODY = [
     setupSeconds: 120, repUnit: 'reps', repRange: [3, 6], restSeconds: 210, loadStepKg: 2.5, loadBasis: 'total',
     cautions: ['trunk_position', 'grip_gives_out_first'], substitutes: ['romanian_deadlift', 'back_extension', 'hip_thrust'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 1, 1, 3], { lower_back: 1, glutes: 1, hamstrings: 0.5, quads: 0.5, traps: 0.5, upper_back: 0.5, forearms: 0.5 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, wrist: 1, shoulder: 1, low_back: 3 }, { lower_back: 1, glutes: 1, hamstrings: 0.5, quads: 0.5, traps: 0.5, upper_back: 0.5, forearms: 0.5 },
         { forearms: { wrist_flexors: 0.9, wrist_extensors: 0.1 } }),
     ] },
   { id: 'hip_thrust', name: 'Hip thrust', aliases: ['bench-supported bridge'],
@@ -190,7 +190,7 @@ export const REST_OF_BODY = [
     setupSeconds: 90, repUnit: 'reps', repRange: [8, 12], restSeconds: 120, loadStepKg: 2.5, loadBasis: 'total',
     cautions: [], substitutes: ['back_extension', 'romanian_deadlift', 'leg_press'],
     intents: [
-      intent('default', 'as usual', '', 'shortened', [0, 0, 0, 0, 1], { glutes: 1, hamstrings: 0.5 },
+      intent('default', 'as usual', '', 'shortened', { low_back: 1 }, { glutes: 1, hamstrings: 0.5 },
         {}),
     ] },
   { id: 'back_extension', name: 'Back extension, 45 degrees', aliases: ['hip-hinge bench'],
@@ -198,9 +198,9 @@ export const REST_OF_BODY = [
     setupSeconds: 25, repUnit: 'reps', repRange: [10, 20], restSeconds: 90, loadStepKg: 2.5, loadBasis: 'added',
     cautions: ['trunk_position'], substitutes: ['romanian_deadlift', 'deadlift', 'hip_thrust'],
     intents: [
-      intent('lower_back', 'for lower back', '', 'mid', [0, 0, 0, 0, 2], { lower_back: 1, glutes: 0.5, hamstrings: 0.5 },
+      intent('lower_back', 'for lower back', '', 'mid', { low_back: 2 }, { lower_back: 1, glutes: 0.5, hamstrings: 0.5 },
         {}),
-      intent('glutes', 'for glutes and hamstrings', 'upper back rounded, pad low, movement only at the hip', 'mid', [0, 0, 0, 0, 1], { glutes: 1, hamstrings: 0.75, lower_back: 0.5 },
+      intent('glutes', 'for glutes and hamstrings', 'upper back rounded, pad low, movement only at the hip', 'mid', { low_back: 1 }, { glutes: 1, hamstrings: 0.75, lower_back: 0.5 },
         {}),
     ] },
   { id: 'calf_raise_standing', name: 'Standing calf raise', aliases: ['straight-knee calf raise'],
@@ -208,7 +208,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [8, 15], restSeconds: 75, loadStepKg: 5, loadBasis: 'stack',
     cautions: [], substitutes: ['calf_raise_seated', 'calf_raise_press'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 0, 0], { calves: 1 },
+      intent('default', 'as usual', '', 'lengthened', {}, { calves: 1 },
         {}),
     ] },
   { id: 'calf_raise_seated', name: 'Seated calf raise', aliases: ['bent-knee calf raise'],
@@ -216,7 +216,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'reps', repRange: [10, 20], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'total',
     cautions: [], substitutes: ['calf_raise_standing', 'calf_raise_press'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 0, 0], { calves: 1 },
+      intent('default', 'as usual', '', 'lengthened', {}, { calves: 1 },
         {}),
     ] },
   { id: 'calf_raise_press', name: 'Calf raise on the leg press', aliases: ['sled calf raise'],
@@ -224,7 +224,7 @@ export const REST_OF_BODY = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 20], restSeconds: 75, loadStepKg: 5, loadBasis: 'total',
     cautions: [], substitutes: ['calf_raise_standing', 'calf_raise_seated'],
     intents: [
-      intent('default', 'as usual', '', 'lengthened', [0, 0, 0, 0, 0], { calves: 1 },
+      intent('default', 'as usual', '', 'lengthened', {}, { calves: 1 },
         {}),
     ] },
   { id: 'cable_crunch', name: 'Kneeling cable crunch', aliases: ['weighted crunch'],
@@ -232,7 +232,7 @@ export const REST_OF_BODY = [
     setupSeconds: 35, repUnit: 'reps', repRange: [10, 20], restSeconds: 75, loadStepKg: 2.5, loadBasis: 'stack',
     cautions: [], substitutes: ['hanging_knee_raise', 'plank'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 0, 1], { abs: 1 },
+      intent('default', 'as usual', '', 'mid', { low_back: 1 }, { abs: 1 },
         {}),
     ] },
   { id: 'hanging_knee_raise', name: 'Hanging knee raise', aliases: ['hanging leg raise'],
@@ -240,7 +240,7 @@ export const REST_OF_BODY = [
     setupSeconds: 15, repUnit: 'reps', repRange: [8, 20], restSeconds: 75, loadStepKg: 1, loadBasis: 'added',
     cautions: ['shoulder_stretch'], substitutes: ['cable_crunch', 'plank'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 1, 1], { abs: 1, forearms: 0.25 },
+      intent('default', 'as usual', '', 'mid', { shoulder: 1, low_back: 1 }, { abs: 1, forearms: 0.25 },
         { forearms: { wrist_flexors: 0.9, wrist_extensors: 0.1 } }),
     ] },
   { id: 'plank', name: 'Plank', aliases: ['forearm plank'],
@@ -248,7 +248,7 @@ export const REST_OF_BODY = [
     setupSeconds: 10, repUnit: 'seconds', repRange: [20, 60], restSeconds: 60, loadStepKg: 2.5, loadBasis: 'added',
     cautions: ['trunk_position'], substitutes: ['cable_crunch', 'hanging_knee_raise'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [0, 0, 0, 0, 1], { abs: 1 },
+      intent('default', 'as usual', '', 'mid', { low_back: 1 }, { abs: 1 },
         {}),
     ] },
   { id: 'farmers_carry', name: 'Loaded carry', aliases: ['two-hand carry'],
@@ -256,7 +256,7 @@ export const REST_OF_BODY = [
     setupSeconds: 30, repUnit: 'seconds', repRange: [20, 60], restSeconds: 90, loadStepKg: 2, loadBasis: 'per_hand',
     cautions: ['grip_gives_out_first', 'trunk_position'], substitutes: ['dead_hang', 'wrist_curl', 'wrist_roller'],
     intents: [
-      intent('default', 'as usual', '', 'mid', [1, 0, 1, 0, 2], { forearms: 1, traps: 0.5, abs: 0.25 },
+      intent('default', 'as usual', '', 'mid', { elbow_flexor_side: 1, wrist: 1, low_back: 2 }, { forearms: 1, traps: 0.5, abs: 0.25 },
         { forearms: { wrist_flexors: 0.85, wrist_extensors: 0.15 } }),
     ] },
 ] as const satisfies readonly Exercise[]
