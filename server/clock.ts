@@ -1,14 +1,13 @@
-import { type PlainDate, plainDate } from '#core/base'
+import { type PlainDate, plainDate, MS_PER_DAY } from '#core/base'
 
 const NOON = 'T12:00:00Z'
-const DAY_MS = 86_400_000
 
 /** How many whole days the clock is moved, so that it is the day `DEMO_TODAY` names; 0 where it names none. */
 export function clockOffsetMs(demoToday: string | undefined, at: number): number {
   if (!demoToday) return 0
   const today = new Date(at).toISOString().slice(0, 10)
-  const days = (Date.parse(plainDate(demoToday) + NOON) - Date.parse(today + NOON)) / DAY_MS
-  return Math.round(days) * DAY_MS
+  const days = (Date.parse(plainDate(demoToday) + NOON) - Date.parse(today + NOON)) / MS_PER_DAY
+  return Math.round(days) * MS_PER_DAY
 }
 
 const OFFSET_MS = clockOffsetMs(process.env.DEMO_TODAY, Date.now())

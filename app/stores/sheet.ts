@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '#core/base'
 import { hasSides } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
 import type { Levels, LogEntry, LogWord } from '#core/follow/sheet'
@@ -17,7 +18,6 @@ export type SheetState =
   | { readonly kind: 'over'; readonly words: string }
 
 const BATCH = 50
-const MS_PER_HOUR = 3_600_000
 /** Set aside by the server for the coach to look at; nothing more for the phone to do. */
 const SETTLED = new Set(['taken', 'too_old', 'unknown_session'])
 

@@ -16,6 +16,7 @@ export { addDays, daysBetween, isoWeekday, isPlainDate, plainDate } from './plai
 export type { PlainDate } from './plainDate'
 export { assuming, exactly, isRanged, plus, sumOf, times, ZERO } from './figure'
 export type { Assumption, Figure } from './figure'
+export { DAYS_PER_WEEK, HOURS_PER_DAY, MS_PER_DAY, MS_PER_HOUR } from './time'
 export { roundHalfUp } from './round'
 export { remembered } from './memo'
 export { seededRandom } from './seededRandom'

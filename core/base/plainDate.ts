@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from './time'
 import { assert } from './invariant'
 
 declare const plainDateBrand: unique symbol
@@ -6,7 +7,6 @@ declare const plainDateBrand: unique symbol
 export type PlainDate = string & { readonly [plainDateBrand]: true }
 
 const SHAPE = /^\d{4}-\d{2}-\d{2}$/
-const MS_PER_DAY = 86_400_000
 
 /** Whether the text is a day that exists, so not 2026-02-30. */
 export function isPlainDate(text: string): text is PlainDate {

@@ -1,4 +1,5 @@
 export { dayName, ROLE_NAMES } from '../plan/rotation'
+export { MEASUREMENT_TABLE as MEASUREMENTS } from '../body/measurements'
 export {
   formatFigure,
   formatOneDecimal,
@@ -93,7 +94,6 @@ export {
   concernWords,
   limitWords,
   missWords,
-  PROPOSAL_NAMES,
   proofWords,
   purchaseWords,
   scenarioWords,

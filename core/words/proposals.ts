@@ -4,7 +4,6 @@ import type {
   LimitUse,
   Miss,
   Proposals,
-  ProposalKind,
   ProposedChange,
   Purchase,
   ScenarioKind,
@@ -14,14 +13,6 @@ import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './findings'
 import { GROUP_NAMES } from './names'
 import { slotName } from './session'
-
-/** Names of the three proposals, and the idea behind each. */
-export const PROPOSAL_NAMES: Readonly<Record<ProposalKind, readonly [name: string, idea: string]>> =
-  {
-    best: ['Most stimulus', 'As much effective work as the limits allow.'],
-    fewest_changes: ['Fewest changes', 'The rotation as it is, with as little moved as it takes.'],
-    shortest: ['Shortest sessions', 'The wants in as little time as possible.'],
-  }
 
 /** What a search may move, as the coach chooses it. */
 export const SCOPE_NAMES: Readonly<Record<AllocationScope, string>> = {

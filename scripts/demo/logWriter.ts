@@ -15,7 +15,7 @@ import type { PlanContext } from '#core/plan/method'
 import { type DatedSession, datedSession, expandedBlock } from '#core/design/progress'
 import { leadRir, nominalReps, type SetRun, workStages } from '#core/plan/scheme'
 import { sessionSlots, type Slot } from '#core/plan/session'
-import type { MeasurementKind } from '#shared/contracts/history'
+import type { MeasurementKind } from '#core/body/measurements'
 
 /** How a demo client's last weeks went. */
 export interface Story {

@@ -10,6 +10,7 @@ import {
   type PlainDate,
   type Result,
   success,
+  DAYS_PER_WEEK,
 } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
@@ -29,7 +30,6 @@ import { siftFactsOf } from './trends'
 
 /** Rotations a practice client has behind her at most. */
 const PASSES_BEHIND = 4
-const DAYS_PER_WEEK = 7
 const NOON = 'T12:00:00Z'
 
 /** The plan with so many rotations behind today, on its weekday. */

@@ -6,6 +6,7 @@ import {
   type PlainDate,
   type Result,
   success,
+  DAYS_PER_WEEK,
 } from '#core/base'
 import { type Catalogue, catalogueWith } from '#core/plan/catalogue'
 import { isAhead, type LeftOut, sessionState, sifted, TREND } from '#core/body/log'
@@ -29,7 +30,6 @@ import type { Coach } from './signIn'
 import { siftFacts, trendsOfUsed } from './trends'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
-const WEEK = 7
 
 type Row = Awaited<ReturnType<typeof outcomesOf>>[number]
 
@@ -167,8 +167,8 @@ export function replanQuestion(
     missedLately: rows.filter(
       row =>
         sessionState(row, today) === 'missed' &&
-        row.on > addDays(missed.on, -WEEK) &&
-        row.on < addDays(missed.on, WEEK),
+        row.on > addDays(missed.on, -DAYS_PER_WEEK) &&
+        row.on < addDays(missed.on, DAYS_PER_WEEK),
     ).length,
     isClosed: date => closed.some(({ from, to }) => from <= date && date <= to),
   }

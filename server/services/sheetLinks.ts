@@ -1,5 +1,5 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
-import { type ClientId, failure, type Result, success } from '#core/base'
+import { type ClientId, failure, type Result, success, MS_PER_DAY } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import type { LinkView, NewLinkBody, OpenLinkAnswer, OpenLinkBody } from '#shared/contracts/sheet'
 import type { z } from 'zod'
@@ -20,7 +20,6 @@ import { hashedPassword, isPassword } from './passwords'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
 
-const MS_PER_DAY = 86_400_000
 const SECRET_BYTES = 24
 const SEEN_EVERY_MS = 60_000
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { type CoachId, failure, type Result, success } from '#core/base'
+import { type CoachId, failure, type Result, success, MS_PER_DAY } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { coachByEmail, deleteSignIn, insertSignIn, signedInCoach } from '../db/queries/coaches'
@@ -9,7 +9,6 @@ import { currentTime } from '../clock'
 
 /** How long a sign-in stays good. */
 const SIGN_IN_DAYS = 14
-const MS_PER_DAY = 86_400_000
 
 export interface SignIn {
   readonly coachId: CoachId

@@ -7,6 +7,7 @@ import {
   plainDate,
   type Result,
   success,
+  DAYS_PER_WEEK,
 } from '#core/base'
 import { directGroups } from '#core/plan/catalogue'
 import {
@@ -29,7 +30,6 @@ import { siftFacts } from './trends'
 
 /** A year is shown; a trend goes by its last eight weeks. */
 const SHOWN_DAYS = 365
-const DAYS_PER_WEEK = 7
 
 function courseOf(
   exercise: string,

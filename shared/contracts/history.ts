@@ -1,39 +1,22 @@
 import { JOINTS } from '#core/plan/catalogue'
 import { SESSION_STATES, VERDICTS } from '#core/body/log'
+import { MEASUREMENT_KINDS, measurementProblem } from '#core/body/measurements'
 import { PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
 
 export const SIDES = ['left', 'right', 'both'] as const
-export const MEASUREMENT_KINDS = [
-  'body_weight',
-  'upper_arm_left',
-  'upper_arm_right',
-  'forearm_left',
-  'forearm_right',
-  'chest',
-  'waist',
-  'thigh',
-] as const
-export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number]
-
-export const MEASUREMENT_NAMES: Readonly<Record<MeasurementKind, string>> = {
-  body_weight: 'Body weight',
-  upper_arm_left: 'Upper arm, left',
-  upper_arm_right: 'Upper arm, right',
-  forearm_left: 'Forearm, left',
-  forearm_right: 'Forearm, right',
-  chest: 'Chest',
-  waist: 'Waist',
-  thigh: 'Thigh',
-}
-
-/** What was measured: kilograms for body weight, centimetres for girths. */
-export const MeasurementBody = z.strictObject({
-  on: PlainDateContract,
-  kind: z.enum(MEASUREMENT_KINDS),
-  value: z.number().min(5).max(400),
-})
+/** What was measured, in the unit of its kind. */
+export const MeasurementBody = z
+  .strictObject({
+    on: PlainDateContract,
+    kind: z.enum(MEASUREMENT_KINDS),
+    value: z.number(),
+  })
+  .superRefine(({ kind, value }, context) => {
+    const problem = measurementProblem(kind, value)
+    if (problem) context.addIssue({ code: 'custom', path: ['value'], message: problem })
+  })
 export const MeasurementView = z.object({
   id: z.uuid(),
   on: PlainDateContract,

@@ -3,7 +3,7 @@ import type { Group } from '#core/plan/catalogue'
 import type { CourseRow } from '#core/follow/review'
 import { z } from 'zod'
 import type { ExerciseCourse } from './trends'
-import type { MeasurementKind } from './history'
+import type { MeasurementKind } from '#core/body/measurements'
 
 /** A block told to the client: what was planned, done and changed. */
 export interface ReportView {

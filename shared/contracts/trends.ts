@@ -3,7 +3,7 @@ import type { BandPoint, LeftOutReason, Trend } from '#core/body/log'
 import type { CourseArrival, CourseRow } from '#core/follow/review'
 import type { PlainDate } from '#core/base'
 import { z } from 'zod'
-import type { MeasurementKind } from './history'
+import type { MeasurementKind } from '#core/body/measurements'
 
 /** An exercise with its estimates and what they support saying. Weeks of the line are counted from the first day. */
 export interface ExerciseCourse {

@@ -1,4 +1,4 @@
-import { addDays, daysBetween } from '#core/base'
+import { addDays, daysBetween, DAYS_PER_WEEK } from '#core/base'
 import {
   type BlockException,
   type BlockPlan,
@@ -20,14 +20,12 @@ import {
 import { jointCeiling } from '#core/body/joints'
 import { tallyOnce } from '#core/count/ledger'
 import { type Band, bandOf } from '#core/plan/method'
-import { blockConcerns, blockVerdict, type PassVerdict } from '#core/design/progress'
+import { blockConcerns, blockVerdict, deloadBand, type PassVerdict } from '#core/design/progress'
 import { threadState } from '#core/body/recovery'
 import { SentAnswer } from '#shared/contracts/block'
 import { familyOfGroup } from '~/screens/session/useSessionBuilder'
 
-const WEEK = 7
 /** A deload's own channel, as shares of the target. */
-const DELOAD_BAND = { floor: 0.4, target: 0.55, ceiling: 0.7 } as const
 const BUNDLE_NAMES = {
   chest: 'Chest',
   back: 'Back',
@@ -123,13 +121,7 @@ export function useBlock() {
       const cells = passes.value.map(({ pass, ledger }) => {
         const { week, outside } = ledger.groups[own]
         const split = splitOnScreen(week.direct.value, week.counted.value)
-        const channel: Band = pass.isDeload
-          ? {
-              floor: band.target * DELOAD_BAND.floor,
-              target: band.target * DELOAD_BAND.target,
-              ceiling: band.target * DELOAD_BAND.ceiling,
-            }
-          : band
+        const channel: Band = pass.isDeload ? deloadBand(band) : band
         const isDone = pass.sessions.some(({ sent }) => sent?.isDone)
         return {
           at: pass.at,
@@ -174,7 +166,7 @@ export function useBlock() {
         isDone: pass.sessions.some(({ sent }) => sent?.isDone),
         sets:
           (tallyOnce(ledger.work.flat(), groups, store.context!.method.school).counted.value *
-            WEEK) /
+            DAYS_PER_WEEK) /
           pass.rotation.days.length,
       }))
       return {
@@ -191,11 +183,11 @@ export function useBlock() {
     const expanded = issued.expanded
     if (!expanded) return []
     const days = daysBetween(expanded.from, expanded.to) + 1
-    return Array.from({ length: Math.ceil(days / WEEK) }, (_, week) => ({
+    return Array.from({ length: Math.ceil(days / DAYS_PER_WEEK) }, (_, week) => ({
       number: week + 1,
-      from: (week * WEEK) / days,
-      to: Math.min(1, ((week + 1) * WEEK) / days),
-      date: addDays(expanded.from, week * WEEK),
+      from: (week * DAYS_PER_WEEK) / days,
+      to: Math.min(1, ((week + 1) * DAYS_PER_WEEK) / days),
+      date: addDays(expanded.from, week * DAYS_PER_WEEK),
     }))
   })
   const todayShare = computed(() => {

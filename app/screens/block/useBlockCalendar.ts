@@ -1,4 +1,11 @@
-import { addDays, daysBetween, isoWeekday, type PlainDate, plainDate } from '#core/base'
+import {
+  addDays,
+  daysBetween,
+  isoWeekday,
+  type PlainDate,
+  plainDate,
+  DAYS_PER_WEEK,
+} from '#core/base'
 import { applyEdit, type PlanDocument, withException, withoutException } from '#core/plan/block'
 import { type Group, GROUPS } from '#core/plan/catalogue'
 import { formatDay, GROUP_NAMES, sessionStateWords } from '#core/words'
@@ -8,7 +15,6 @@ import { plannedSets } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
 import { newId } from '~/shell/newId'
 
-const WEEK = 7
 const MONTHS = [
   'January',
   'February',
@@ -195,9 +201,9 @@ export function useBlockCalendar() {
       const begin = plainDate(`${month}-01`)
       const start = addDays(begin, 1 - isoWeekday(begin))
       const weeks: CalendarDay[][] = []
-      for (let week = start; week.slice(0, 7) <= month; week = addDays(week, WEEK)) {
+      for (let week = start; week.slice(0, 7) <= month; week = addDays(week, DAYS_PER_WEEK)) {
         weeks.push(
-          Array.from({ length: WEEK }, (_, day) => {
+          Array.from({ length: DAYS_PER_WEEK }, (_, day) => {
             const date = addDays(week, day)
             const isHere = date.startsWith(month)
             return {

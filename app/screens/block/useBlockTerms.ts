@@ -1,4 +1,4 @@
-import { exerciseId, isPlainDate, plainDate } from '#core/base'
+import { exerciseId, isPlainDate, plainDate, DAYS_PER_WEEK } from '#core/base'
 import {
   type Alternation,
   type BlockEvent,
@@ -21,7 +21,6 @@ import { daySlots } from '#core/plan/rotation'
 import { choicesForSlot } from './blockChoices'
 import { newId } from '~/shell/newId'
 
-const WEEK = 7
 const WEEKS = { least: 2, most: 16 } as const
 
 /** The forms of a block: its dates, ramps, effort, waves, deloads, exercises that take turns, events, and the trade that more arm work is. */
@@ -32,7 +31,7 @@ export function useBlockTerms() {
   const message = ref('')
   const note = ref('')
   const block = computed(() => store.plan?.block ?? {})
-  const lengthDays = computed(() => store.plan?.rotation.days.length ?? WEEK)
+  const lengthDays = computed(() => store.plan?.rotation.days.length ?? DAYS_PER_WEEK)
 
   function put(change: Parameters<typeof store.edit>[0]): void {
     const result = store.edit(change)
@@ -57,7 +56,7 @@ export function useBlockTerms() {
     if (!Number.isInteger(count) || count < 1 || count > MOST_PASSES)
       return void (message.value = `Rotations: give a whole number from 1 to ${MOST_PASSES}.`)
     put({ kind: 'set_block', passes: count })
-    const weeks = Math.round(((count * lengthDays.value) / WEEK) * 10) / 10
+    const weeks = Math.round(((count * lengthDays.value) / DAYS_PER_WEEK) * 10) / 10
     if (weeks < WEEKS.least || weeks > WEEKS.most)
       note.value = `${weeks} weeks: blocks of ${WEEKS.least} to ${WEEKS.most} weeks are usual.`
   }
@@ -66,8 +65,8 @@ export function useBlockTerms() {
       return void (message.value = 'Weeks: give a whole number from 1 to 52.')
     setPasses(passesFor(weeks, lengthDays.value))
     const days = passesFor(weeks, lengthDays.value) * lengthDays.value
-    if (days !== weeks * WEEK)
-      note.value = `A rotation takes ${lengthDays.value} days: the block is ${days} days long, not ${weeks * WEEK}.`
+    if (days !== weeks * DAYS_PER_WEEK)
+      note.value = `A rotation takes ${lengthDays.value} days: the block is ${days} days long, not ${weeks * DAYS_PER_WEEK}.`
   }
   function useMethodsBlock(): void {
     if (!store.plan || !store.context) return

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { JOINTS } from '#core/plan/catalogue'
 import { formatDay, SESSION_STATE_WORDS, trendSentence } from '#core/words'
-import { MEASUREMENT_KINDS } from '#shared/contracts/history'
+import { MEASUREMENT_KINDS } from '#core/body/measurements'
 
 const route = useRoute()
 const id = String(route.params.clientId)

@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { formatDay } from '#core/words'
-import {
-  type HistoryView,
-  MEASUREMENT_NAMES,
-  type MeasurementKind,
-} from '#shared/contracts/history'
+import { formatDay, MEASUREMENTS } from '#core/words'
+import type { MeasurementKind } from '#core/body/measurements'
+import type { HistoryView } from '#shared/contracts/history'
 import { X } from 'lucide-vue-next'
 
 const { measurements, kinds, today, send, complaint } = defineProps<{
@@ -22,7 +19,6 @@ const byKind = computed(() =>
     return own.length === 0 ? [] : [{ kind, own }]
   }),
 )
-const unit = (kind: MeasurementKind) => (kind === 'body_weight' ? 'kg' : 'cm')
 async function submit(): Promise<void> {
   const value = Number(entered.value.replace(',', '.'))
   if (await send({ ...entered, value: entered.value.trim() === '' ? Number.NaN : value }))
@@ -37,7 +33,7 @@ async function submit(): Promise<void> {
       <tbody>
         <tr v-for="{ kind, own } in byKind" :key="kind">
           <th scope="row" class="pr-4 align-top font-semibold">
-            {{ MEASUREMENT_NAMES[kind] }}
+            {{ MEASUREMENTS[kind].name }}
           </th>
           <td>
             <span
@@ -45,12 +41,14 @@ async function submit(): Promise<void> {
               :key="one.id"
               class="mr-3 inline-flex items-center gap-1 whitespace-nowrap"
             >
-              <b class="font-display font-semibold">{{ one.value }} {{ unit(kind) }}</b>
+              <b class="font-display font-semibold"
+                >{{ one.value }} {{ MEASUREMENTS[kind].unit }}</b
+              >
               <span class="text-[12px] text-ink2">{{ formatDay(one.on) }}</span>
               <button
                 type="button"
                 class="rounded text-ink2"
-                :aria-label="`Remove ${MEASUREMENT_NAMES[kind]} of ${formatDay(one.on)}`"
+                :aria-label="`Remove ${MEASUREMENTS[kind].name} of ${formatDay(one.on)}`"
                 @click="emit('removed', one.id)"
               >
                 <X :size="12" aria-hidden="true" />
@@ -66,12 +64,12 @@ async function submit(): Promise<void> {
         >What
         <select v-model="entered.kind" class="small-field">
           <option v-for="kind in kinds" :key="kind" :value="kind">
-            {{ MEASUREMENT_NAMES[kind] }}
+            {{ MEASUREMENTS[kind].name }}
           </option>
         </select></label
       >
       <label
-        >{{ unit(entered.kind) }}
+        >{{ MEASUREMENTS[entered.kind].unit }}
         <input
           v-model="entered.value"
           inputmode="decimal"

@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from '#core/base'
 import { sessionStanding, turnsOf, wayOf } from '#core/follow/sheet'
 import { phoneDay } from './phoneWords'
 
@@ -17,7 +18,6 @@ export interface PhoneEntry {
 }
 
 const DAYS = { yesterday: -1, today: 0, tomorrow: 1 } as const
-const MS_PER_DAY = 86_400_000
 const MOST = { done: 3, ahead: 6, left: 3 } as const
 
 /** Sessions of the sheet by what they are to a client now. Today is the phone's own day. */

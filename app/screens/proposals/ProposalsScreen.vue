@@ -66,8 +66,8 @@ function step(by: number): void {
 }
 /** What a key does here; undefined where the page has nothing for it. */
 function actionOf(key: string): (() => unknown) | undefined {
-  const letter = ['a', 'b', 'c'].indexOf(key.toLowerCase())
-  if (letter >= 0) return columns.value[letter] && (() => use(letter))
+  const lettered = columns.value.findIndex(({ letter }) => letter === key.toUpperCase())
+  if (lettered >= 0) return () => use(lettered)
   switch (key) {
     case 'Escape':
       return state.value === 'drawing' ? cancel : () => navigateTo(`/clients/${id}/split`)

@@ -1,4 +1,10 @@
-import type { AllocationScope, Proposal, Proposals, Scenario } from '#core/design/allocation'
+import {
+  type AllocationScope,
+  type Proposal,
+  type Proposals,
+  type Scenario,
+  PROPOSAL_GOALS,
+} from '#core/design/allocation'
 import { applyEdits, type PlanDocument } from '#core/plan/block'
 import { ARM_GROUPS, type Group, GROUPS, ELBOW_JOINTS } from '#core/plan/catalogue'
 import { checkInput, findingsOf } from '#core/judge/checks'
@@ -10,7 +16,6 @@ import {
   limitWords,
   missWords,
   POSITION_NAMES,
-  PROPOSAL_NAMES,
   proofWords,
   purchaseWords,
   scenarioWords,
@@ -21,7 +26,6 @@ import type { AllocateAnswer, AllocateQuestion } from '~/workers/allocate'
 import { newId } from '~/shell/newId'
 import { familyOfGroup } from '~/screens/session/useSessionBuilder'
 
-const LETTERS = ['A', 'B', 'C'] as const
 const MOST_LINES = 7
 const MOST_OTHERS = 6
 /** Groups that a search may be let move beside the arms. */
@@ -184,9 +188,10 @@ export function useProposals() {
       : proposal && changes.length === 0
         ? 'Nothing is chosen: the plan stays as it is.'
         : message.value
-    return proposal && !isOld.value && changes.length > 0
+    const goal = proposal && PROPOSAL_GOALS[proposal.kind]
+    return goal && !isOld.value && changes.length > 0
       ? {
-          name: `Proposal ${LETTERS[at]}: ${PROPOSAL_NAMES[proposal.kind][0].toLowerCase()}`,
+          name: `Proposal ${goal.letter}: ${goal.name.toLowerCase()}`,
           edits: changes.map(({ edit }) => edit),
         }
       : null
@@ -273,13 +278,13 @@ export function useProposals() {
   const columns = computed(
     () =>
       proposals.value?.proposals.map((proposal, at) => {
-        const [name, idea] = PROPOSAL_NAMES[proposal.kind]
+        const { letter, name, idea } = PROPOSAL_GOALS[proposal.kind]
         const after = planAfter(proposal)
         const [before, context] = [store.input, store.context]
         const input = after && context ? checkInput(after, context) : null
         const catalogue = context!.catalogue
         return {
-          letter: LETTERS[at] ?? '',
+          letter,
           name,
           idea,
           proposal,

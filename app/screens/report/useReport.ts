@@ -6,7 +6,7 @@ import {
   strengthInWords,
 } from '#core/words'
 import { groupedBy } from '#core/base'
-import { MEASUREMENT_NAMES } from '#shared/contracts/history'
+import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import { ReportAnswer, type ReportView } from '#shared/contracts/report'
 import type { BlockChart, ChartColours } from '~/screens/block/useBlockCharts'
 import { familyOfGroup } from '~/screens/session/useSessionBuilder'
@@ -83,7 +83,7 @@ export async function useReport(clientId: string, colours: Readonly<Ref<ChartCol
     measured: computed(() =>
       (view.value?.measured ?? []).map(({ kind, first, last }) => ({
         kind,
-        words: `${MEASUREMENT_NAMES[kind]}: ${formatOneDecimal(first)} to ${formatOneDecimal(last)} ${kind === 'body_weight' ? 'kg' : 'cm'}`,
+        words: `${MEASUREMENT_TABLE[kind].name}: ${formatOneDecimal(first)} to ${formatOneDecimal(last)} ${MEASUREMENT_TABLE[kind].unit}`,
       })),
     ),
     charts: computed((): readonly BlockChart[] => {

@@ -1,3 +1,4 @@
+import { HOURS_PER_DAY } from '#core/base'
 import type { Arrival } from '#core/body/recovery'
 
 /** One stretch of recovery as it is drawn in the cell of the day it starts from, or, over the turn, of the day it ends on. */
@@ -15,7 +16,6 @@ const SAG = 9
 const DROP = 6
 const SHOULDER = 8
 const PARTED = 26
-const HOURS_PER_DAY = 24
 
 interface Span {
   readonly from: number

@@ -1,7 +1,7 @@
 import { formatOneDecimal, GROUP_NAMES, LEFT_OUT_WORDS, trendSentence } from '#core/words'
 import type { Group } from '#core/plan/catalogue'
 import type { Data } from 'plotly.js'
-import { MEASUREMENT_NAMES } from '#shared/contracts/history'
+import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import { type ExerciseCourse, TrendsAnswer, type TrendsView } from '#shared/contracts/trends'
 import type { BlockChart, ChartColours } from '~/screens/block/useBlockCharts'
 import { familyOfGroup } from '~/screens/session/useSessionBuilder'
@@ -169,21 +169,21 @@ function measuredChart({ measurements }: TrendsView, paint: ChartColours): Block
     },
     rows: all.map(({ on, kind, value }) => ({
       date: on,
-      what: MEASUREMENT_NAMES[kind],
+      what: MEASUREMENT_TABLE[kind].name,
       value: formatOneDecimal(value),
-      unit: kind === 'body_weight' ? 'kg' : 'cm',
+      unit: MEASUREMENT_TABLE[kind].unit,
     })),
     data: kinds.map((kind, at): Partial<Data> => {
       const own = all.filter(one => one.kind === kind)
       return {
         type: 'scatter',
         mode: 'lines+markers',
-        name: MEASUREMENT_NAMES[kind],
+        name: MEASUREMENT_TABLE[kind].name,
         x: own.map(({ on }) => on as string),
         y: own.map(({ value }) => value),
-        ...(kind === 'body_weight' && { yaxis: 'y2' }),
+        ...(MEASUREMENT_TABLE[kind].unit === 'kg' && { yaxis: 'y2' }),
         line:
-          kind === 'body_weight'
+          MEASUREMENT_TABLE[kind].unit === 'kg'
             ? { color: paint.ink2, dash: 'dot' }
             : { color: paint.of(FAMILIES[at % FAMILIES.length] ?? 'body') },
       }

@@ -1,4 +1,4 @@
-import { remembered, recordOf } from '../../base'
+import { remembered, recordOf, HOURS_PER_DAY } from '../../base'
 import {
   type Exercise,
   type Intent,
@@ -16,7 +16,7 @@ import {
   trainingAge,
 } from '../../plan/method'
 import { cyclicBefore, extensionFactor } from '../recovery'
-import type { Rotation } from '../../plan/rotation'
+import { type Rotation, SECOND_SESSION_HOURS } from '../../plan/rotation'
 import { lowestRir, nominalReps, type SetRun, workStages } from '../../plan/scheme'
 
 const BY_AGE: Readonly<Record<TrainingAge, number>> = { new: 0.7, mid: 0.85, adv: 1 }
@@ -149,8 +149,6 @@ export interface JointWeek {
 }
 
 const NO_WORK: readonly CountedWork[] = []
-const HOURS_PER_DAY = 24
-const SECOND_SESSION_HOURS = 6
 
 /** Load of every joint over a rotation repeated for long. Source: docs/methods.md#joints. */
 export function rotationJoints(

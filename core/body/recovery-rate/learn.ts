@@ -1,4 +1,5 @@
-import { daysBetween, groupedBy, type PlainDate } from '../../base'
+import { SECOND_SESSION_HOURS } from '../../plan/rotation'
+import { daysBetween, groupedBy, type PlainDate, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
 import { directGroups, type Group, GROUPS, requireExercise } from '../../plan/catalogue'
 import { countedWorkOfDay } from '../../count/ledger'
 import { type DatedValue, robustLine } from '../log'
@@ -21,9 +22,6 @@ export const LEARNING_DAYS = 84
 /** Earlier work than this has long faded. */
 const DOSE_DAYS = 12
 const LEAST_FOR_LINE = 4
-const HOURS_PER_DAY = 24
-const SECOND_SESSION_HOURS = 6
-const DAYS_PER_WEEK = 7
 
 interface Held {
   readonly session: TrainedSession

@@ -1,8 +1,8 @@
-import { remembered, recordOf } from '../../base'
+import { remembered, recordOf, HOURS_PER_DAY } from '../../base'
 import { directGroups, type Group, GROUPS } from '../../plan/catalogue'
 import { type CountedWork, countedWorkOfDay, workOfSession } from '../../count/ledger'
 import { modeOf, type PlanContext } from '../../plan/method'
-import type { Rotation } from '../../plan/rotation'
+import { type Rotation, SECOND_SESSION_HOURS } from '../../plan/rotation'
 import {
   cyclicBefore,
   cyclicLeftovers,
@@ -14,9 +14,6 @@ import {
 import { impulsesOf } from './impulse'
 
 const NO_WORK: readonly CountedWork[] = []
-const HOURS_PER_DAY = 24
-/** A second session on a day, where no clock times are planned. */
-const SECOND_SESSION_HOURS = 6
 /** Shortfalls up to here are cautions, beyond it a fix is proposed. Percent. */
 const SMALL_SHORTFALL = 10
 

@@ -1,4 +1,4 @@
-import { addDays, isoWeekday, type PlainDate } from '../../base'
+import { addDays, isoWeekday, type PlainDate, DAYS_PER_WEEK } from '../../base'
 import type { Group } from '../../plan/catalogue'
 import type { SpanLedger } from './tally'
 
@@ -20,8 +20,6 @@ export interface CalendarWeek {
   /** Fewer than 7 days: left out of the smallest and largest week. */
   readonly isPartial: boolean
 }
-
-const WEEK = 7
 
 /** Counted sets of a group, day by day. */
 export function dailySets(days: readonly SpanLedger[], group: Group): readonly number[] {
@@ -45,27 +43,27 @@ function blockDays({ dailySets: pass, lengthDays, resets = [] }: DatedBlock): re
  * Source: docs/methods.md#rotations; examples N9 to N13 and N18 in dated.test.ts.
  */
 export function calendarWeeks(block: DatedBlock, weekStart = 1): readonly CalendarWeek[] {
-  const intoWeek = (isoWeekday(block.startsOn) - weekStart + WEEK) % WEEK
+  const intoWeek = (isoWeekday(block.startsOn) - weekStart + DAYS_PER_WEEK) % DAYS_PER_WEEK
   const weeks: { sets: number; days: number }[] = []
   blockDays(block).forEach((sets, day) => {
-    const at = Math.floor((intoWeek + day) / WEEK)
+    const at = Math.floor((intoWeek + day) / DAYS_PER_WEEK)
     const week = (weeks[at] ??= { sets: 0, days: 0 })
     week.sets += sets
     week.days += 1
   })
   return weeks.map(({ sets, days }, at) => ({
-    startsOn: addDays(block.startsOn, at * WEEK - intoWeek),
+    startsOn: addDays(block.startsOn, at * DAYS_PER_WEEK - intoWeek),
     days,
     sets,
-    isPartial: days < WEEK,
+    isPartial: days < DAYS_PER_WEEK,
   }))
 }
 
 /** Sums of all 7 days in a row that lie wholly inside the block; none for a block shorter than a week. */
 export function rollingWindows(block: DatedBlock): readonly number[] {
   const days = blockDays(block)
-  const windows = Math.max(0, days.length - WEEK + 1)
+  const windows = Math.max(0, days.length - DAYS_PER_WEEK + 1)
   return Array.from({ length: windows }, (_, start) =>
-    days.slice(start, start + WEEK).reduce((sum, sets) => sum + sets, 0),
+    days.slice(start, start + DAYS_PER_WEEK).reduce((sum, sets) => sum + sets, 0),
   )
 }

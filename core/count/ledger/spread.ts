@@ -1,3 +1,4 @@
+import { DAYS_PER_WEEK } from '../../base'
 /** How the exposures of a group lie in a rotation that repeats. */
 export interface Spread {
   /** Days from 0 on which the group is trained enough to count. */
@@ -9,12 +10,11 @@ export interface Spread {
   readonly evenness: number | null
 }
 
-const WEEK = 7
 const SLACK = 1e-9
 
 /** Scales a sum over a rotation to 7 days. */
 export function per7Days(rotationSum: number, lengthDays: number): number {
-  return (rotationSum * WEEK) / lengthDays
+  return (rotationSum * DAYS_PER_WEEK) / lengthDays
 }
 
 /**
@@ -51,7 +51,8 @@ export function rollingWeek(dailySets: readonly number[]): {
   let [min, max] = [Infinity, -Infinity]
   for (let start = 0; start < length; start++) {
     let sum = 0
-    for (let ahead = 0; ahead < WEEK; ahead++) sum += dailySets[(start + ahead) % length] ?? 0
+    for (let ahead = 0; ahead < DAYS_PER_WEEK; ahead++)
+      sum += dailySets[(start + ahead) % length] ?? 0
     min = Math.min(min, sum)
     max = Math.max(max, sum)
   }

@@ -1,4 +1,4 @@
-import { exerciseId, groupingId, type SlotId, slotId } from '../../base'
+import { exerciseId, groupingId, type SlotId, slotId, HOURS_PER_DAY } from '../../base'
 import { type PlanDocument, type PlanEdit, usualScheme } from '../../plan/block'
 import {
   ARM_GROUPS,
@@ -20,7 +20,7 @@ import {
 } from '../../count/ledger'
 import { COUNTING_SCHOOLS, intentFor, type PlanContext } from '../../plan/method'
 import { impulsesOf } from '../../body/recovery'
-import type { DayRole, RotationDay } from '../../plan/rotation'
+import { type DayRole, type RotationDay, SECOND_SESSION_HOURS } from '../../plan/rotation'
 import { plannedSets, type SetScheme, splitSets, withSetsAdded } from '../../plan/scheme'
 import type { Grouping, Session, Slot } from '../../plan/session'
 import { type RankedChoice, rankedChoices } from '../suggest'
@@ -98,8 +98,6 @@ export interface AllocationQuestion {
   readonly newAs?: NewAs
 }
 
-const HOURS_PER_DAY = 24
-const SECOND_SESSION_HOURS = 6
 const MOST_SETS = 5
 const NEW_LEAST = 2
 /** New exercises offered for each group on each day. */

@@ -12,14 +12,8 @@ import { type LinearSolver, relaxedQuestion } from './relaxation'
 import type { LimitUse, Loosened } from './limits'
 import { scorer } from './score'
 import type { Miss } from './wants'
-import {
-  costOf,
-  type Found,
-  greedyStart,
-  PROPOSAL_KINDS,
-  type ProposalKind,
-  search,
-} from './search'
+import { GENTLE_HEAT, PROPOSAL_KINDS, type ProposalKind } from './goals'
+import { costOf, type Found, greedyStart, search } from './search'
 
 /** A change a proposal makes: one exercise at one place, from so many sets to so many. */
 export interface ProposedChange {
@@ -75,7 +69,6 @@ export interface ProposeOptions {
 
 const MOVES = 9000
 const EXPLAIN_MOVES = 1500
-const GENTLE = 4
 /** A guard: the solver's own limit of nodes ends it far sooner. */
 const SOLVER_SECONDS = 20
 const PROVEN_WITHIN = 1
@@ -105,7 +98,6 @@ export function propose(question: AllocationQuestion, options: ProposeOptions = 
       moves,
       random: seededRandom(at + 1),
       onProgress: part(at, PROPOSAL_KINDS.length),
-      ...(kind === 'fewest_changes' && { heat: GENTLE }),
     }),
   )
   // What one search, a greedy placement or the solver found is worth having in all three: each kind goes on from the start that serves it best.
@@ -121,7 +113,7 @@ export function propose(question: AllocationQuestion, options: ProposeOptions = 
     return search(problem, {
       kind,
       moves: isStopped ? 0 : Math.floor(moves / 4),
-      heat: GENTLE,
+      heat: GENTLE_HEAT,
       random: seededRandom(20 + at),
       ...(from && { from: from.sets }),
     })
@@ -214,7 +206,7 @@ function purchases(
       const bought = search(problem, {
         kind: 'fewest_changes',
         moves: EXPLAIN_MOVES,
-        heat: GENTLE,
+        heat: GENTLE_HEAT,
         random: seededRandom(40 + seen.size),
         from: found.sets,
         loosened,

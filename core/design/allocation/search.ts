@@ -1,10 +1,7 @@
+import { PROPOSAL_GOALS, type ProposalKind } from './goals'
 import type { Cell, Problem } from './problem'
 import type { Loosened } from './limits'
 import { type Scored, scorer, type Scorer } from './score'
-
-export const PROPOSAL_KINDS = ['best', 'fewest_changes', 'shortest'] as const
-/** Most stimulus within the limits; as little as possible changed; as little time as possible. All meet the wants first. */
-export type ProposalKind = (typeof PROPOSAL_KINDS)[number]
 
 export interface SearchOptions {
   readonly kind: ProposalKind
@@ -25,21 +22,10 @@ export interface Found extends Scored {
   /** What the search made small, by its kind. */ readonly cost: number
 }
 
-/** What a point of wants is worth: everything, but for fewest changes, where a last percent of readiness is not worth another exercise. */
-const WANTS: Readonly<Record<ProposalKind, number>> = { best: 20, fewest_changes: 4, shortest: 20 }
-
-/** What a search makes small; wants weigh so much more that the rest only decides between plans that meet them equally. */
+/** What a search makes small: the wants first, then what its goal asks (goals.ts). */
 function cost(kind: ProposalKind, state: Scorer): number {
-  const wants = WANTS[kind] * state.points()
-  const { exercises, sets } = state.changes()
-  switch (kind) {
-    case 'best':
-      return wants - state.stimulus() + 2 * exercises + 0.25 * sets
-    case 'fewest_changes':
-      return wants + 8 * exercises + 2 * sets - 0.02 * state.stimulus()
-    case 'shortest':
-      return wants + state.seconds() / 60 - 0.02 * state.stimulus() + 0.05 * sets
-  }
+  const goal = PROPOSAL_GOALS[kind]
+  return goal.cost(goal.wants * state.points(), state)
 }
 
 /** The plan as it is, with sets taken out where it breaks a limit, the last first. */
@@ -92,8 +78,6 @@ function step(
     : [change(cell, below(cell, now))]
 }
 
-/** Enough to trade sets between muscles under their floors at first; the shortest begin near a plan that is already good. */
-const HOT: Readonly<Record<ProposalKind, number>> = { best: 1200, fewest_changes: 60, shortest: 60 }
 const COLD = 0.3
 const PARTS = 200
 
@@ -105,7 +89,15 @@ const PARTS = 200
  */
 export function search(
   problem: Problem,
-  { kind, random, moves, loosened, from, heat: hot = HOT[kind], onProgress }: SearchOptions,
+  {
+    kind,
+    random,
+    moves,
+    loosened,
+    from,
+    heat: hot = PROPOSAL_GOALS[kind].heat,
+    onProgress,
+  }: SearchOptions,
 ): Found {
   const state = scorer(problem, loosened)
   start(problem, state, from)
@@ -128,7 +120,7 @@ export function search(
   }
   bestSets.forEach((sets, at) => state.set(at, sets))
   polish(problem, state, kind)
-  if (kind === 'fewest_changes') settle(problem, state)
+  if (PROPOSAL_GOALS[kind].settles) settle(problem, state)
   return { ...state.scored(), sets: Array.from(state.sets), cost: cost(kind, state) }
 }
 

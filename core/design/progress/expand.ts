@@ -1,4 +1,4 @@
-import { daysBetween, type PlainDate, remembered } from '../../base'
+import { daysBetween, type PlainDate, remembered, DAYS_PER_WEEK } from '../../base'
 import {
   type Alternation,
   type BlockEvent,
@@ -18,8 +18,6 @@ import { groupWeeks, shortSession } from '../short'
 import { type PassTerms, sessionInPass } from './passContent'
 import { effortRamp, LEAST_RIR } from './ramp'
 import { type PassSets, setsOverBlock, withChangedSets } from './setsOverBlock'
-
-const WEEK = 7
 
 /** A session of a block with its date, as it will be done. */
 export interface BlockSession {
@@ -193,7 +191,7 @@ function turnChoice({ plan, workingPasses }: Course, { working, exceptions }: Tu
     const choice = choiceOf(alternation, {
       working: Math.min(working, workingPasses - 1),
       workingPasses,
-      week: Math.floor(daysBetween(plan.startsOn, on) / WEEK),
+      week: Math.floor(daysBetween(plan.startsOn, on) / DAYS_PER_WEEK),
     })
     return (choice === 'B') === isFlipped ? 'A' : 'B'
   }

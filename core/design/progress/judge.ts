@@ -1,4 +1,13 @@
-import { addDays, daysBetween, type PlainDate, remembered, recordOf } from '../../base'
+import { SECOND_SESSION_HOURS } from '../../plan/rotation'
+import {
+  addDays,
+  daysBetween,
+  type PlainDate,
+  remembered,
+  recordOf,
+  DAYS_PER_WEEK,
+  HOURS_PER_DAY,
+} from '../../base'
 import { directGroups, type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import {
   jointCeiling,
@@ -27,10 +36,6 @@ import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import type { BlockPass, BlockSession, ExpandedBlock } from './expand'
 import type { SetObstacle } from './setsOverBlock'
-
-const HOURS_PER_DAY = 24
-const SECOND_SESSION_HOURS = 6
-const WEEK = 7
 
 /** A muscle as it comes to one dated session. Units: percent. */
 export interface DatedArrival {
@@ -193,7 +198,7 @@ function largestWeeks(
   for (const { dayAt, joints } of held)
     daily[dayAt - first] = (daily[dayAt - first] ?? 0) + joints[joint]
   const ending = daily.map((_, at) =>
-    daily.slice(Math.max(0, at - WEEK + 1), at + 1).reduce((sum, load) => sum + load, 0),
+    daily.slice(Math.max(0, at - DAYS_PER_WEEK + 1), at + 1).reduce((sum, load) => sum + load, 0),
   )
   const most = passes.map(() => 0)
   for (const { dayAt, session } of held)
@@ -221,11 +226,11 @@ function setsOf(held: readonly Held[]): WeekSets {
 
 function weeksOf(from: PlainDate, to: PlainDate, held: readonly Held[]): BlockVerdict['weeks'] {
   const days = daysBetween(from, to) + 1
-  return Array.from({ length: Math.ceil(days / WEEK) }, (_, week) => {
-    const own = held.filter(({ dayAt }) => Math.floor(dayAt / WEEK) === week)
+  return Array.from({ length: Math.ceil(days / DAYS_PER_WEEK) }, (_, week) => {
+    const own = held.filter(({ dayAt }) => Math.floor(dayAt / DAYS_PER_WEEK) === week)
     return {
-      from: addDays(from, week * WEEK),
-      days: Math.min(WEEK, days - week * WEEK),
+      from: addDays(from, week * DAYS_PER_WEEK),
+      days: Math.min(DAYS_PER_WEEK, days - week * DAYS_PER_WEEK),
       sets: setsOf(own),
       joints: recordOf(JOINTS, joint =>
         own.reduce((total, { joints }) => total + joints[joint], 0),
@@ -433,7 +438,8 @@ export function blockConcerns(
     pass.notPlaced.map((miss): BlockConcern => ({ kind: 'not_placed', pass: pass.at, ...miss })),
   )
   const deload =
-    (longestRun(verdict.passes) * (expanded.passes[0]?.rotation.days.length ?? WEEK)) / WEEK
+    (longestRun(verdict.passes) * (expanded.passes[0]?.rotation.days.length ?? DAYS_PER_WEEK)) /
+    DAYS_PER_WEEK
   const after = weeksBeforeDeload(context)
   return [
     ...jointConcerns(verdict, context),

@@ -2,7 +2,7 @@ import { remembered, roundHalfUp, mapNonEmpty } from '../../base'
 import type { Alternation } from '../../plan/block'
 import { requireExercise } from '../../plan/catalogue'
 import { loadGrid, roundLoad } from '../../plan/estimate'
-import type { PlanContext } from '../../plan/method'
+import type { Band, PlanContext } from '../../plan/method'
 import {
   leadRir,
   plannedSets,
@@ -18,6 +18,18 @@ import { LEAST_RIR } from './ramp'
 
 /** Parts of a deload; rules of thumb. Source: docs/methods.md#block. */
 export const DELOAD = { sets: 0.5, load: 0.9, rir: 4 } as const
+
+/** What easier days leave of a band, as shares of its target: half the sets, a little less or more. */
+const DELOAD_BAND = { floor: 0.4, target: 0.55, ceiling: 0.7 } as const
+
+/** The band of easier days. Units: those of the band. */
+export function deloadBand({ target }: Band): Band {
+  return {
+    floor: target * DELOAD_BAND.floor,
+    target: target * DELOAD_BAND.target,
+    ceiling: target * DELOAD_BAND.ceiling,
+  }
+}
 const LEAST_REPS = 3
 const MOST_RIR = 6
 

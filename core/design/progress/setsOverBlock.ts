@@ -1,4 +1,5 @@
-import { roundHalfUp, type SlotId, mapNonEmpty } from '../../base'
+import { SECOND_SESSION_HOURS } from '../../plan/rotation'
+import { roundHalfUp, type SlotId, mapNonEmpty, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
 import type { BlockPlan, PlanDocument } from '../../plan/block'
 import { directGroups, type Group, GROUPS, requireExercise } from '../../plan/catalogue'
 import { type CountedWork, countedWorkOfDay, rotationLedger, spanLedger } from '../../count/ledger'
@@ -10,9 +11,6 @@ import type { Session, Slot } from '../../plan/session'
 import { withSetCount } from './passContent'
 import { setRamp, spreadSets } from './ramp'
 
-const WEEK = 7
-const HOURS_PER_DAY = 24
-const SECOND_SESSION_HOURS = 6
 const SLACK = 1e-6
 
 /** Sets of every exercise in one pass, and those that no place could take. */
@@ -162,7 +160,7 @@ export function setsOverBlock(
   const cells = cellsOf(plan, context)
   const now = new Map(cells.map(({ slot }) => [slot.id, plannedSets(slot.scheme)]))
   const limits = limitsOf(plan, context)
-  const scale = plan.rotation.days.length / WEEK
+  const scale = plan.rotation.days.length / DAYS_PER_WEEK
   const wanted = GROUPS.flatMap(group => {
     const ramp = ramps[group]
     const start = roundHalfUp(ledger.groups[group].week.counted.value)

@@ -10,13 +10,12 @@ import type { PlanDocument } from '../../plan/block'
 import { rotationLedger } from '../../count/ledger'
 import { bandOf, intentFor, modeOf, type PlanContext } from '../../plan/method'
 import { plannedSets } from '../../plan/scheme'
-import type { SlotId } from '../../base'
+import { type SlotId, DAYS_PER_WEEK } from '../../base'
 
 const GROWTH_ALLOWED = 1.1
 const SHARE_OF_ADDED = 0.5
 const KEEP_SHARE = 0.8
 const LEAST_SHARE = 3
-const WEEK = 7
 
 /** Counted sets per 7 days that should go elsewhere when so many are added to some muscles. Source: docs/methods.md#block; example P21. */
 export function setsToRemove(before: number, added: number): number {
@@ -77,7 +76,7 @@ export function specialisation(
   added: number,
 ): Trade {
   const ledger = rotationLedger(rotation, context)
-  const scale = WEEK / rotation.days.length
+  const scale = DAYS_PER_WEEK / rotation.days.length
   const before = GROUPS.reduce((sum, group) => sum + ledger.groups[group].week.counted.value, 0)
   const toRemove = added > 0 ? setsToRemove(before, added) : 0
   const room = new Map<Group, number>()

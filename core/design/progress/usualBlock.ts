@@ -1,14 +1,13 @@
+import { DAYS_PER_WEEK } from '../../base'
 import { type BlockPlan, type PlanDocument, type GroupRamp, withPart } from '../../plan/block'
 import { type Group, GROUPS } from '../../plan/catalogue'
 import { rotationLedger } from '../../count/ledger'
 import { bandOf, modeOf, type PlanContext } from '../../plan/method'
 import { weeksBeforeDeload } from './judge'
 
-const WEEK = 7
-
 /** Passes that come nearest to so many weeks, at least one. */
 export function passesFor(weeks: number, lengthDays: number): number {
-  return Math.max(1, Math.round((weeks * WEEK) / lengthDays))
+  return Math.max(1, Math.round((weeks * DAYS_PER_WEEK) / lengthDays))
 }
 
 /** Passes, from 0, on which easier weeks are proposed: after about as many working weeks as are usual, the last of them at the end. */

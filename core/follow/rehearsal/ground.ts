@@ -1,4 +1,5 @@
-import { daysBetween, type ExerciseId } from '../../base'
+import { SECOND_SESSION_HOURS } from '../../plan/rotation'
+import { daysBetween, type ExerciseId, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
 import {
   directGroups,
   type Group,
@@ -84,9 +85,6 @@ export interface RehearsalGround {
 
 /** What a week adds to strength, by training age, as a share; a rule of thumb. Source: docs/methods.md#rehearsal. */
 const GAIN = { new: 0.008, mid: 0.004, adv: 0.002 } as const
-const HOURS_PER_DAY = 24
-const SECOND_SESSION_HOURS = 6
-const DAYS_PER_WEEK = 7
 
 function perSet(total: ReadonlyMap<Group, number>, sets: number): Float64Array {
   return Float64Array.from(GROUPS, group => (total.get(group) ?? 0) / sets)

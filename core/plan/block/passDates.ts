@@ -1,7 +1,5 @@
-import { addDays, type PlainDate } from '../../base'
+import { addDays, type PlainDate, DAYS_PER_WEEK } from '../../base'
 import type { PlanDocument } from './planDocument'
-
-const WEEK = 7
 
 /** The dates of every day of every pass; what moves everything later takes whole weeks where the rotation keeps to weekdays. */
 export function passDates({
@@ -14,7 +12,7 @@ export function passDates({
   const isAnchored = rotation.anchor.kind === 'weekday'
   const clear = (date: PlainDate): PlainDate => {
     const pause = pauses.find(({ from, to }) => from <= date && date <= to)
-    return pause ? clear(isAnchored ? addDays(date, WEEK) : addDays(pause.to, 1)) : date
+    return pause ? clear(isAnchored ? addDays(date, DAYS_PER_WEEK) : addDays(pause.to, 1)) : date
   }
   let next = startsOn
   return Array.from({ length: passes }, () =>

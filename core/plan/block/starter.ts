@@ -1,4 +1,4 @@
-import type { PlainDate } from '../../base'
+import { type PlainDate, DAYS_PER_WEEK } from '../../base'
 import type { RotationDay } from '../rotation'
 import { PLAN_SCHEMA, type PlanDocument } from './planDocument'
 
@@ -9,7 +9,6 @@ export interface AvailableDay {
   readonly start: string
 }
 
-const WEEK = 7
 const USUAL_PASSES = 6
 
 /**
@@ -18,7 +17,7 @@ const USUAL_PASSES = 6
  * Edge: `monday` is the first day; the roles are full body until the coach says otherwise; days without time are rest.
  */
 export function starterPlan(days: readonly AvailableDay[], monday: PlainDate): PlanDocument {
-  const week = Array.from({ length: WEEK }, (_, at): RotationDay => {
+  const week = Array.from({ length: DAYS_PER_WEEK }, (_, at): RotationDay => {
     const available = days.find(({ weekday }) => weekday === at + 1)
     return available
       ? { role: 'full', minuteLimit: available.minutes, sessions: [] }

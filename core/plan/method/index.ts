@@ -1,7 +1,9 @@
 export { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, worthOfCredit } from './school'
 export type { CountingSchool, CountingSchoolId } from './school'
-export { LOAD_PROGRESSIONS, LONG_SET_KINDS } from './method'
-export type { LoadProgression, LongSetKind, Method } from './method'
+export { LONG_SET_KINDS } from '../scheme'
+export type { LongSetKind } from '../scheme'
+export { LOAD_PROGRESSIONS } from './method'
+export type { LoadProgression, Method } from './method'
 export {
   COMPOUNDS_THEN_ARMS,
   DENSE_AND_SHORT,

@@ -1,15 +1,5 @@
-import type { Span } from '../scheme'
+import type { LongSetKind, Span } from '../scheme'
 import type { CountingSchool } from './school'
-
-/** Kinds of long sets a method may allow, read off a set's stages, never stored in it. */
-export const LONG_SET_KINDS = [
-  'drop',
-  'rest_pause',
-  'total_of_n',
-  'sevens',
-  'stretch_hold',
-] as const
-export type LongSetKind = (typeof LONG_SET_KINDS)[number]
 
 export const LOAD_PROGRESSIONS = [
   'double_progression',

@@ -8,6 +8,7 @@ export {
   placeOn,
   ROLE_NAMES,
   ROTATION_KINDS,
+  SECOND_SESSION_HOURS,
   ROTATION_LENGTH,
 } from './rotation'
 export type { DayRole, Rotation, RotationDay } from './rotation'

@@ -92,3 +92,6 @@ export const ROLE_NAMES: Readonly<Record<DayRole, string>> = {
 export function dayName(day: RotationDay): string {
   return day.label ?? ROLE_NAMES[day.role]
 }
+
+/** A second session of a day begins so many hours after the first. Rule of thumb. Source: docs/methods.md#recovery. */
+export const SECOND_SESSION_HOURS = 6

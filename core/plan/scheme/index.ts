@@ -27,8 +27,8 @@ export type {
   WeightUnit,
   WorkStage,
 } from './stage'
-export { TECHNIQUES } from './techniques'
-export type { Technique } from './techniques'
+export { LONG_SET_KINDS, TECHNIQUES } from './techniques'
+export type { LongSetKind, Technique } from './techniques'
 export {
   allSets,
   LOAD_RULES,

@@ -2,13 +2,23 @@ import { nominalReps, workStages } from './plainValue'
 import { plannedSets, type SetRun, type SetScheme } from './setScheme'
 import type { Effort, Reps, Stage, WorkStage } from './stage'
 
+/** Kinds of long sets a method may allow, read off a set's stages, never stored in it. */
+export const LONG_SET_KINDS = [
+  'drop',
+  'rest_pause',
+  'total_of_n',
+  'sevens',
+  'stretch_hold',
+] as const
+export type LongSetKind = (typeof LONG_SET_KINDS)[number]
+
 /** A way to do the sets of one exercise, laid over the sets, reps and effort that stand there. */
 export interface Technique {
   readonly id: string
   readonly name: string
   readonly what: string
   /** Which long-set kind of a method it belongs to; none for straight sets in every form. */
-  readonly longSet?: 'drop' | 'rest_pause' | 'total_of_n' | 'sevens' | 'stretch_hold'
+  readonly longSet?: LongSetKind
   readonly asks?: string
   readonly apply: (scheme: SetScheme) => SetScheme
 }

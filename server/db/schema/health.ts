@@ -1,6 +1,6 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
 import type { Joint } from '#core/plan/catalogue'
-import type { MeasurementKind } from '#shared/contracts/history'
+import type { MeasurementKind } from '#core/body/measurements'
 import {
   boolean,
   date,

@@ -1,0 +1,2 @@
+export { MEASUREMENT_KINDS, MEASUREMENT_TABLE, measurementProblem } from './measurements'
+export type { MeasurementKind } from './measurements'
