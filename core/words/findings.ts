@@ -8,7 +8,7 @@ import {
   type Muscle,
   MUSCLES,
 } from '../plan/catalogue'
-import type { Finding } from '../judge/checks'
+import type { CheckId, Finding } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
 import type { ChoiceReason } from '../design/suggest'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
@@ -73,8 +73,8 @@ export function gapWords(gap: CoverageGap): string {
 
 type Sentence = (figure: ReturnType<typeof reader>) => string
 
-/** One sentence for each check; a test holds that none is missing. */
-export const FINDING_SENTENCES: Readonly<Record<string, Sentence>> = {
+/** One sentence for each check; one that is missing does not compile. */
+export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
   'pain-stop': ({ text }) =>
     `${text('exercise')} loads the ${text('joint')}, whose reports ask to stop. ${REFER}`,
   'pain-swap': ({ text }) =>
@@ -198,7 +198,7 @@ export const FINDING_SENTENCES: Readonly<Record<string, Sentence>> = {
 
 /** A finding in one sentence: where and how much. The reason stands with the check. */
 export function findingSentence({ check, figures }: Finding): string {
-  return FINDING_SENTENCES[check]?.(reader(figures)) ?? check
+  return FINDING_SENTENCES[check](reader(figures))
 }
 
 /** What speaks for or against adding an exercise here. */

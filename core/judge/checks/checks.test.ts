@@ -16,6 +16,7 @@ import { planArbitrary } from '../../testing/arbitraries'
 import { idsInARow } from '../../testing/notation'
 import { planIn, written } from '../../testing/shorthandPlans'
 import { CHECKS, checkPlan } from './checks'
+import { CHECK_TABLE } from './checkTable'
 import type { Finding } from './finding'
 import type { History } from './input'
 
@@ -457,6 +458,7 @@ describe('every check finds what it is for, stays quiet else, and its fix settle
     expect(ids.length).toBeGreaterThan(30)
     expect([...ROWS.map(({ check }) => check)].sort()).toEqual([...ids].sort())
     expect(Object.keys(FINDING_SENTENCES).sort()).toEqual([...ids].sort())
+    expect(Object.keys(CHECK_TABLE).sort()).toEqual([...ids].sort())
   })
 })
 

@@ -1,7 +1,8 @@
 import { remembered } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
-import type { Check, Finding } from './finding'
+import { CHECK_TABLE } from './checkTable'
+import type { Check, Finding, Rule } from './finding'
 import { SEVERITIES } from './finding'
 import { type CheckInput, checkInput, type History, type SessionView } from './input'
 import { DOSE } from './rules/dose'
@@ -13,8 +14,7 @@ import { SAFETY } from './rules/safety'
 import { SESSION_JOINTS } from './rules/sessionJoints'
 import { VOLUME } from './rules/volume'
 
-/** All rules, safety first. */
-export const CHECKS: readonly Check[] = [
+const RULES: readonly Rule[] = [
   ...SAFETY,
   ...ORDER,
   ...DOSE,
@@ -24,6 +24,9 @@ export const CHECKS: readonly Check[] = [
   ...VOLUME,
   ...ROTATION,
 ]
+
+/** All rules with their rows of the table, safety first. */
+export const CHECKS: readonly Check[] = RULES.map(rule => ({ ...CHECK_TABLE[rule.id], ...rule }))
 
 /**
  * Findings of all rules over what was looked at, worst first.

@@ -1,6 +1,7 @@
 import type { PlanEdit } from '../../plan/block'
 import type { SlotId } from '../../base'
 import type { Group, Joint } from '../../plan/catalogue'
+import type { CHECK_TABLE, CheckId } from './checkTable'
 import type { CheckInput } from './input'
 
 export const SEVERITIES = ['stop', 'caution', 'info'] as const
@@ -18,7 +19,7 @@ export interface FindingPlace {
 
 /** Something a check has found. */
 export interface Finding {
-  readonly check: string
+  readonly check: CheckId
   readonly severity: Severity
   readonly place: FindingPlace
   /** Numbers and names used in the sentence. */
@@ -30,14 +31,15 @@ export interface Finding {
 /** What a rule returns: the check adds its name and usual severity. */
 export type FoundBy = Omit<Finding, 'check' | 'severity'> & { readonly severity?: Severity }
 
-/** A rule over a session, a rotation or a block, with what a coach should know about it. */
-export interface Check {
-  readonly id: string
-  readonly scope: 'session' | 'rotation' | 'block'
-  readonly severity: Severity
+/** What finds something: its row in the table of checks says over what it looks and how grave it is. */
+export interface Rule {
+  readonly id: CheckId
   /** Why the rule exists, in one sentence. */
   readonly reason: string
   /** The method setting that switches or shifts it. */
   readonly tunedBy?: string
   readonly find: (input: CheckInput) => readonly FoundBy[]
 }
+
+/** A rule with its row of the table. */
+export type Check = Rule & (typeof CHECK_TABLE)[CheckId]

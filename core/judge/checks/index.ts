@@ -1,3 +1,5 @@
+export { CHECK_TABLE } from './checkTable'
+export type { CheckId } from './checkTable'
 export { CHECKS, checkPlan, findingsOf } from './checks'
 export { SEVERITIES } from './finding'
 export type { Check, Finding, FindingPlace, Severity } from './finding'

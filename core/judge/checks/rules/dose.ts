@@ -1,7 +1,7 @@
 import { ARM_GROUPS, type Group, GROUPS } from '../../../plan/catalogue'
 import { sessionMaxOf, type TrainingAge, trainingAge } from '../../../plan/method'
 import { leadRir } from '../../../plan/scheme'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { straightened, withReps, withRir, hasRoomFor } from '../fixes'
 import {
   type CheckInput,
@@ -75,10 +75,8 @@ function armLimit(session: SessionView, group: Group, age: TrainingAge): Limit {
   return DIRECT_ARM[isFinisher ? 'finisher' : 'otherDay'][age]
 }
 
-const groupCrowded: Check = {
+const groupCrowded: Rule = {
   id: 'group-crowded',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Later sets of one muscle in one session add less and less.',
   tunedBy: 'dose.maxSetsPerExposure',
   find: input =>
@@ -124,10 +122,8 @@ const groupCrowded: Check = {
     ),
 }
 
-const sessionLong: Check = {
+const sessionLong: Rule = {
   id: 'session-many-sets',
-  scope: 'session',
-  severity: 'caution',
   reason: 'After so many working sets the last ones are done tired.',
   find: input =>
     input.sessions.flatMap(session => {
@@ -144,10 +140,8 @@ const sessionLong: Check = {
     }),
 }
 
-const manyExercises: Check = {
+const manyExercises: Rule = {
   id: 'many-exercises',
-  scope: 'session',
-  severity: 'info',
   reason: 'Many exercises for one arm muscle cost set-up time and attention.',
   find: input =>
     input.sessions.flatMap(session =>
@@ -169,10 +163,8 @@ const manyExercises: Check = {
     ),
 }
 
-const exposureTooSmall: Check = {
+const exposureTooSmall: Rule = {
   id: 'exposure-too-small',
-  scope: 'session',
-  severity: 'info',
   reason: 'One direct set is hardly worth the set-up.',
   tunedBy: 'dose.minSetsPerExposure',
   find: input =>
@@ -199,10 +191,8 @@ const exposureTooSmall: Check = {
         ),
 }
 
-const effortTooLow: Check = {
+const effortTooLow: Rule = {
   id: 'effort-too-low',
-  scope: 'session',
-  severity: 'info',
   reason: 'Sets five reps from failure barely count, easier ones not at all.',
   tunedBy: 'effort.rirIsolation',
   find: input =>
@@ -223,10 +213,8 @@ const effortTooLow: Check = {
     }),
 }
 
-const failureShare: Check = {
+const failureShare: Rule = {
   id: 'failure-share',
-  scope: 'session',
-  severity: 'caution',
   reason:
     'Failure on most sets costs recovery without a clear gain; on free compounds it costs form as well.',
   tunedBy: 'effort.lastSetToFailure',
@@ -272,10 +260,8 @@ const failureShare: Check = {
     }),
 }
 
-const extendedTooMany: Check = {
+const extendedTooMany: Rule = {
   id: 'extended-too-many',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Long sets tire much more than they train; a few are enough.',
   tunedBy: 'effort.extendedMax',
   find: input =>
@@ -305,10 +291,8 @@ const extendedTooMany: Check = {
 
 const LEAST_REPS = 7
 
-const lowRepIsolation: Check = {
+const lowRepIsolation: Rule = {
   id: 'low-rep-isolation',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Few heavy reps of single-joint elbow work load the tendon without growing more.',
   tunedBy: 'reps.isolation',
   find: input =>
@@ -334,7 +318,7 @@ const lowRepIsolation: Check = {
     }),
 }
 
-export const DOSE: readonly Check[] = [
+export const DOSE: readonly Rule[] = [
   groupCrowded,
   sessionLong,
   manyExercises,

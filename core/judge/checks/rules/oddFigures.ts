@@ -1,7 +1,7 @@
 import type { Exercise } from '../../../plan/catalogue'
 import { kilogramsOf } from '../../../plan/estimate'
 import { nominalReps, restSeconds, type SetRun, workStages } from '../../../plan/scheme'
-import type { Check } from '../finding'
+import type { Rule } from '../finding'
 
 /* Figures that are allowed but more likely a slip of the finger. */
 
@@ -34,10 +34,8 @@ function slipsOf(run: SetRun, { repUnit }: Exercise): readonly string[] {
   ]
 }
 
-const oddFigures: Check = {
+const oddFigures: Rule = {
   id: 'odd-figures',
-  scope: 'session',
-  severity: 'caution',
   reason: 'A figure far from the usual is more often a typing slip than a plan.',
   find: input =>
     input.sessions.flatMap(session =>
@@ -50,4 +48,4 @@ const oddFigures: Check = {
     ),
 }
 
-export const ODD_FIGURES: readonly Check[] = [oddFigures]
+export const ODD_FIGURES: readonly Rule[] = [oddFigures]

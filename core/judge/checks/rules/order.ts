@@ -1,5 +1,5 @@
 import { ARM_GROUPS, directGroups, type Group } from '../../../plan/catalogue'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { extendedLast, swapped, withReps, withWarmups } from '../fixes'
 import {
   type CheckInput,
@@ -30,10 +30,8 @@ const place = ({ day, session }: SessionView, { slot }: PlacedSlot, group?: Grou
   ...(group && { group }),
 })
 
-const compoundAfterArms: Check = {
+const compoundAfterArms: Rule = {
   id: 'compound-after-arms',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Tired arms cut a compound short before its own muscles are trained.',
   tunedBy: 'order.first',
   find: input => {
@@ -87,10 +85,8 @@ const compoundAfterArms: Check = {
   },
 }
 
-const gripWorkEarly: Check = {
+const gripWorkEarly: Rule = {
   id: 'grip-work-early',
-  scope: 'session',
-  severity: 'caution',
   reason: 'A spent grip costs about a tenth of the reps of every pull and curl that follows.',
   tunedBy: 'order.forearms',
   find: input =>
@@ -119,10 +115,8 @@ const gripWorkEarly: Check = {
     ),
 }
 
-const overheadCold: Check = {
+const overheadCold: Rule = {
   id: 'overhead-extension-cold',
-  scope: 'session',
-  severity: 'caution',
   reason: 'A warm elbow bears deep extensions better, and chooses the load better.',
   tunedBy: 'order.overhead',
   find: input =>
@@ -159,10 +153,8 @@ const overheadCold: Check = {
     }),
 }
 
-const lowRepsLate: Check = {
+const lowRepsLate: Rule = {
   id: 'low-reps-late',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Heavy sets late in a session meet tired form.',
   find: input =>
     everySession(input, session =>
@@ -183,10 +175,8 @@ const lowRepsLate: Check = {
     ),
 }
 
-const extendedNotLast: Check = {
+const extendedNotLast: Rule = {
   id: 'extended-not-last',
-  scope: 'session',
-  severity: 'info',
   reason: 'A long set in the middle takes reps from the sets that follow.',
   find: input =>
     everySession(input, session =>
@@ -213,10 +203,8 @@ const extendedNotLast: Check = {
     ),
 }
 
-const lowBackCrowd: Check = {
+const lowBackCrowd: Rule = {
   id: 'low-back-crowd',
-  scope: 'session',
-  severity: 'caution',
   reason:
     'A low back that has held hinges or squats should not have to hold rows and curls as well.',
   tunedBy: 'form.momentum',
@@ -256,10 +244,8 @@ const lowBackCrowd: Check = {
     }),
 }
 
-const isolationFirst: Check = {
+const isolationFirst: Rule = {
   id: 'isolation-before-compound',
-  scope: 'session',
-  severity: 'info',
   reason: 'What comes first gains most strength; compounds are usually meant to.',
   tunedBy: 'order.first',
   find: input =>
@@ -297,7 +283,7 @@ const isolationFirst: Check = {
         }),
 }
 
-export const ORDER: readonly Check[] = [
+export const ORDER: readonly Rule[] = [
   compoundAfterArms,
   gripWorkEarly,
   overheadCold,

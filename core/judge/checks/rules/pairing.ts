@@ -1,5 +1,5 @@
 import { givenRest, pairRelation, partnersOf, restClass } from '../../../plan/minutes'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { withRest } from '../fixes'
 import type { CheckInput, PlacedSlot, SessionView } from '../input'
 
@@ -32,10 +32,8 @@ function pairs({ sessions }: CheckInput): readonly Pair[] {
 
 const ungroup = ({ slot }: PlacedSlot) => [{ kind: 'ungroup' as const, slot: slot.id }]
 
-const pairSharesGrip: Check = {
+const pairSharesGrip: Rule = {
   id: 'pair-shares-grip',
-  scope: 'session',
-  severity: 'caution',
   reason: 'A grip, wrist or back that both exercises need gives out before their muscles do.',
   tunedBy: 'pairing.mode',
   find: input =>
@@ -65,10 +63,8 @@ const pairSharesGrip: Check = {
 
 const LEAD_REST = 60
 
-const pairLeadCompound: Check = {
+const pairLeadCompound: Rule = {
   id: 'pair-lead-compound',
-  scope: 'session',
-  severity: 'caution',
   reason: 'The first heavy lift deserves rest of its own.',
   tunedBy: 'pairing.mode',
   find: input =>
@@ -96,10 +92,8 @@ const pairLeadCompound: Check = {
     }),
 }
 
-const pairSameGroup: Check = {
+const pairSameGroup: Rule = {
   id: 'pair-same-group',
-  scope: 'session',
-  severity: 'info',
   reason: 'Two exercises of one muscle back to back cost the second about a fifth of its reps.',
   find: input =>
     pairs(input).flatMap(({ first, second, session }) =>
@@ -117,10 +111,8 @@ const pairSameGroup: Check = {
     ),
 }
 
-const restTooShort: Check = {
+const restTooShort: Rule = {
   id: 'rest-too-short',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Less rest means fewer reps at the same load.',
   tunedBy: 'rest.compoundMin',
   find: input =>
@@ -157,10 +149,8 @@ const restTooShort: Check = {
 
 const STATIONS_AT_ONCE = 3
 
-const piecesAtOnce: Check = {
+const piecesAtOnce: Rule = {
   id: 'pieces-at-once',
-  scope: 'session',
-  severity: 'info',
   reason: 'Three stations at once are hard to hold in a full gym.',
   find: input =>
     input.sessions.flatMap(session =>
@@ -180,7 +170,7 @@ const piecesAtOnce: Check = {
     ),
 }
 
-export const PAIRING: readonly Check[] = [
+export const PAIRING: readonly Rule[] = [
   pairSharesGrip,
   pairLeadCompound,
   pairSameGroup,

@@ -1,19 +1,18 @@
+import type { CheckId } from '../checkTable'
 import type { SlotId } from '../../../base'
 import { GROUPS, ELBOW_JOINTS } from '../../../plan/catalogue'
 import { jointRamp } from '../../../body/joints'
 import { trainingAge } from '../../../plan/method'
 import { type Arrival, fatigueSources } from '../../../body/recovery'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { type CheckInput, strictly } from '../input'
 
 /* How days follow each other: recovery, quiet days for joints, rest days, places that contradict each other. */
 
 const place = ({ day, session, group }: Arrival) => ({ day, session, group })
 
-const notRecovered: Check = {
+const notRecovered: Rule = {
   id: 'not-recovered',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'The muscle comes to the day with less than its work asks for.',
   tunedBy: 'recovery.required',
   find: input =>
@@ -91,11 +90,9 @@ function quietestRestDay(
 const NEXT_DAY_HOURS = 36
 const LARGE_IMPULSE = 5
 
-function beforeArms(id: string, group: 'triceps' | 'biceps', reason: string): Check {
+function beforeArms(id: CheckId, group: 'triceps' | 'biceps', reason: string): Rule {
   return {
     id,
-    scope: 'rotation',
-    severity: 'caution',
     reason,
     tunedBy: 'recovery.required',
     find: input =>
@@ -126,10 +123,8 @@ function beforeArms(id: string, group: 'triceps' | 'biceps', reason: string): Ch
 
 const PRESS_READY = 80
 
-const armsThenPress: Check = {
+const armsThenPress: Rule = {
   id: 'arms-then-press',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'Tired triceps shorten presses, so the chest gets less.',
   find: input =>
     input.recovery.arrivals.triceps.flatMap((arrival): readonly FoundBy[] => {
@@ -159,10 +154,8 @@ const CLOSE_HOURS = 48
 const HIGH_SHARE = 0.6
 const STORE_SHARE = 0.5
 
-const elbowNoQuietDay: Check = {
+const elbowNoQuietDay: Rule = {
   id: 'elbow-no-quiet-day',
-  scope: 'rotation',
-  severity: 'caution',
   reason:
     'Tendons answer more slowly than muscles: hard elbow sessions want two days between them.',
   tunedBy: 'checks.strictness',
@@ -203,10 +196,8 @@ const elbowNoQuietDay: Check = {
     }),
 }
 
-const jointCeiling: Check = {
+const jointCeiling: Rule = {
   id: 'joint-ceiling',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'A joint has a weekly ceiling, after training age and setting.',
   tunedBy: 'joints.setting',
   find: input =>
@@ -218,10 +209,8 @@ const jointCeiling: Check = {
       })),
 }
 
-const jointRampCheck: Check = {
+const jointRampCheck: Rule = {
   id: 'joint-ramp',
-  scope: 'block',
-  severity: 'caution',
   reason: 'Joints complain of sudden rises more than of much work.',
   find: input =>
     Object.values(input.joints).flatMap(({ joint, weekLoad }): readonly FoundBy[] => {
@@ -239,10 +228,8 @@ const jointRampCheck: Check = {
 
 const DAYS_IN_A_ROW = { new: 4, mid: 5, adv: 5 } as const
 
-const noRestDay: Check = {
+const noRestDay: Rule = {
   id: 'no-rest-day',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'A day without training now and then keeps the rest of the plan honest.',
   tunedBy: 'checks.strictness',
   find: input => {
@@ -264,10 +251,8 @@ const noRestDay: Check = {
   },
 }
 
-const gapRule: Check = {
+const gapRule: Rule = {
   id: 'gap-rule-broken',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'The plan says never so many days between sessions, and the places say otherwise.',
   find: ({ plan: { rotation } }) => {
     const { maxGapDays, days } = rotation
@@ -288,10 +273,8 @@ const gapRule: Check = {
   },
 }
 
-const openDay: Check = {
+const openDay: Rule = {
   id: 'open-day',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'A day that nobody has spoken for counts as nothing until somebody does.',
   find: ({ plan: { rotation } }) =>
     rotation.days.flatMap((day, at) =>
@@ -299,10 +282,8 @@ const openDay: Check = {
     ),
 }
 
-const placesAssumed: Check = {
+const placesAssumed: Rule = {
   id: 'places-assumed',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'Without fixed places, gaps and readiness rest on evenly spread days.',
   find: ({ plan: { rotation } }) =>
     rotation.kind === 'places' ? [] : [{ place: {}, figures: { kind: rotation.kind } }],
@@ -310,10 +291,8 @@ const placesAssumed: Check = {
 
 const WORKING_WEEKS = { normal: 8, sensitive: 6 } as const
 
-const deloadMissing: Check = {
+const deloadMissing: Rule = {
   id: 'deload-missing',
-  scope: 'block',
-  severity: 'info',
   reason: 'After so many working weeks many clients profit from an easier one.',
   tunedBy: 'deload.mode',
   find: ({ plan, context }) => {
@@ -326,7 +305,7 @@ const deloadMissing: Check = {
   },
 }
 
-export const ROTATION: readonly Check[] = [
+export const ROTATION: readonly Rule[] = [
   notRecovered,
   beforeArms(
     'press-then-arms',

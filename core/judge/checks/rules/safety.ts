@@ -1,6 +1,6 @@
 import { type Joint, JOINTS } from '../../../plan/catalogue'
 import { workStages } from '../../../plan/scheme'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { sparing, swapped, withReps, withRir, withThumb } from '../fixes'
 import { type CheckInput, extendedSets, type PlacedSlot, type SessionView } from '../input'
 
@@ -23,10 +23,8 @@ function jointsAt({ context: { client } }: CheckInput, level: string): readonly 
   return JOINTS.filter(joint => client.pain?.[joint] === level)
 }
 
-const painStop: Check = {
+const painStop: Rule = {
   id: 'pain-stop',
-  scope: 'session',
-  severity: 'stop',
   reason:
     'A joint whose pain reports ask to stop is not trained until a licensed professional has cleared it.',
   find: input =>
@@ -45,10 +43,8 @@ const painStop: Check = {
     ),
 }
 
-const painSwap: Check = {
+const painSwap: Rule = {
   id: 'pain-swap',
-  scope: 'session',
-  severity: 'stop',
   reason:
     'At this level of reported pain only exercises with little stress on the joint stay, with three reps in reserve.',
   find: input =>
@@ -73,10 +69,8 @@ const painSwap: Check = {
     ),
 }
 
-const painHold: Check = {
+const painHold: Rule = {
   id: 'pain-hold-increase',
-  scope: 'session',
-  severity: 'caution',
   reason:
     'A joint that is to settle gets no more load, sets or stages, and two reps stay in reserve.',
   find: input =>
@@ -96,10 +90,8 @@ const painHold: Check = {
     ),
 }
 
-const screening: Check = {
+const screening: Rule = {
   id: 'screening-open',
-  scope: 'block',
-  severity: 'stop',
   reason: 'The screening is there so that nobody starts who should be seen by a physician first.',
   find: ({ context: { client } }) =>
     client.screening === 'open' || client.screening === 'refer'
@@ -117,10 +109,8 @@ const NOT_FOR_RESTRICTION = [
   'vertical_press',
 ]
 
-const restrictedFlow: Check = {
+const restrictedFlow: Rule = {
   id: 'restricted-flow-excluded',
-  scope: 'session',
-  severity: 'stop',
   reason:
     'Restricted-flow sets are for arms and legs of screened adults with a trained supervisor.',
   tunedBy: 'effort.restricted',
@@ -160,10 +150,8 @@ function goesToFailure({ runs, lowestRir }: PlacedSlot): boolean {
 
 const UNDER_BAR = ['fail_needs_safety', 'weight_over_face'] as const
 
-const failureUnderBar: Check = {
+const failureUnderBar: Rule = {
   id: 'failure-under-bar',
-  scope: 'session',
-  severity: 'stop',
   reason: 'Alone under a bar without safety arms a failed rep cannot be escaped.',
   find: input =>
     input.context.client.hasSafeties
@@ -188,10 +176,8 @@ const failureUnderBar: Check = {
 
 const THUMB = ['thumb_round_bar', 'weight_over_face', 'fail_needs_safety'] as const
 
-const thumbless: Check = {
+const thumbless: Rule = {
   id: 'thumbless-press',
-  scope: 'session',
-  severity: 'stop',
   reason: 'A bar over the body can roll off a hand whose thumb is not round it.',
   find: input =>
     everySlot(input, (placed, session) =>
@@ -208,10 +194,8 @@ const thumbless: Check = {
     ),
 }
 
-const overheadFailure: Check = {
+const overheadFailure: Rule = {
   id: 'overhead-failure',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Free weights above the head are put down before the form breaks, not after.',
   find: input =>
     everySlot(input, (placed, session) => {
@@ -233,10 +217,8 @@ const overheadFailure: Check = {
     }),
 }
 
-const minor: Check = {
+const minor: Rule = {
   id: 'minor-limits',
-  scope: 'session',
-  severity: 'stop',
   reason: 'Under 18: at least two reps in reserve, at least eight reps, no long sets.',
   find: input =>
     !input.context.client.isMinor
@@ -258,10 +240,8 @@ const minor: Check = {
         ),
 }
 
-const equipmentMissing: Check = {
+const equipmentMissing: Rule = {
   id: 'equipment-missing',
-  scope: 'session',
-  severity: 'caution',
   reason: 'What is not there cannot be trained with.',
   find: input => {
     const { equipment } = input.context.client
@@ -284,10 +264,8 @@ const equipmentMissing: Check = {
   },
 }
 
-const avoided: Check = {
+const avoided: Rule = {
   id: 'exercise-avoided',
-  scope: 'session',
-  severity: 'caution',
   reason: 'The client is not to do this exercise.',
   find: input => {
     const { avoid = [] } = input.context.client
@@ -306,10 +284,8 @@ const avoided: Check = {
   },
 }
 
-const keptMissing: Check = {
+const keptMissing: Rule = {
   id: 'kept-exercise-missing',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'The client wants to keep this exercise in the plan.',
   find: ({ context, sessions }) => {
     const planned = new Set<string>(
@@ -326,7 +302,7 @@ const keptMissing: Check = {
   },
 }
 
-export const SAFETY: readonly Check[] = [
+export const SAFETY: readonly Rule[] = [
   painStop,
   painSwap,
   painHold,

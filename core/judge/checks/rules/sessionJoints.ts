@@ -1,7 +1,7 @@
 import { ELBOW_JOINTS } from '../../../plan/catalogue'
 import { shareOfOneRep } from '../../../plan/estimate'
 import { nominalReps, workStages } from '../../../plan/scheme'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { sparing, swapped, withRir, withWarmups } from '../fixes'
 import { type CheckInput, type PlacedSlot, type SessionView, strictly } from '../input'
 
@@ -13,10 +13,8 @@ const place = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
   slot: slot.id,
 })
 
-const elbowStressTwice: Check = {
+const elbowStressTwice: Rule = {
   id: 'elbow-stress-twice',
-  scope: 'session',
-  severity: 'caution',
   reason: 'One exercise with high stress on an elbow side is enough for a session.',
   tunedBy: 'checks.strictness',
   find: input =>
@@ -41,10 +39,8 @@ const elbowStressTwice: Check = {
 
 const BAR_AND_CHIN_SETS = 8
 
-const barAndChin: Check = {
+const barAndChin: Rule = {
   id: 'bar-and-chin-up-crowd',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Palms-up straight bars and chin-ups load the same side of the elbow and the wrist.',
   find: input =>
     input.sessions.flatMap(session => {
@@ -88,10 +84,8 @@ function loadsShoulder({ exercise, runs }: PlacedSlot): boolean {
   )
 }
 
-const shoulderCrowd: Check = {
+const shoulderCrowd: Rule = {
   id: 'shoulder-crowd',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Dips, wide and overhead presses and upright rows add up at the shoulder.',
   tunedBy: 'checks.strictness',
   find: input =>
@@ -113,10 +107,8 @@ const shoulderCrowd: Check = {
     }),
 }
 
-const stretchIntro: Check = {
+const stretchIntro: Rule = {
   id: 'stretch-intro',
-  scope: 'session',
-  severity: 'info',
   reason: 'New work at long muscle length makes sore; two sets are a beginning.',
   find: input =>
     input.sessions.flatMap(session =>
@@ -158,10 +150,8 @@ function heaviestShare({ runs }: PlacedSlot, usual: number): number {
   )
 }
 
-const warmUpMissing: Check = {
+const warmUpMissing: Rule = {
   id: 'warm-up-missing',
-  scope: 'session',
-  severity: 'caution',
   reason: 'Heavy first sets need lighter ones before them.',
   find: (input: CheckInput) =>
     input.sessions.flatMap(session =>
@@ -191,10 +181,8 @@ const warmUpMissing: Check = {
 
 const TIME_SLACK_MINUTES = 3
 
-const timeOver: Check = {
+const timeOver: Rule = {
   id: 'time-over',
-  scope: 'session',
-  severity: 'caution',
   reason: 'What does not fit is cut on the day, blindly.',
   tunedBy: 'time.compression',
   find: input =>
@@ -212,10 +200,8 @@ const timeOver: Check = {
     }),
 }
 
-const sessionJointCeiling: Check = {
+const sessionJointCeiling: Rule = {
   id: 'session-joint-ceiling',
-  scope: 'session',
-  severity: 'caution',
   reason: 'A joint has a ceiling for one session, after training age and setting.',
   tunedBy: 'joints.setting',
   find: input =>
@@ -237,7 +223,7 @@ const sessionJointCeiling: Check = {
     ),
 }
 
-export const SESSION_JOINTS: readonly Check[] = [
+export const SESSION_JOINTS: readonly Rule[] = [
   elbowStressTwice,
   barAndChin,
   shoulderCrowd,

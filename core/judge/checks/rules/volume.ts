@@ -8,7 +8,7 @@ import {
 } from '../../../plan/catalogue'
 import { armBalance, coverage, dailySets, rollingWeek } from '../../../count/ledger'
 import { directSetsWanted, leastFrequency } from '../../../plan/method'
-import type { Check, FoundBy } from '../finding'
+import type { FoundBy, Rule } from '../finding'
 import { fewerDirect, moreDirect } from '../fixes'
 import { type CheckInput, strictly } from '../input'
 
@@ -21,10 +21,8 @@ function inDays(setsPer7Days: number, { plan }: CheckInput): number {
   return Math.max(1, Math.ceil((setsPer7Days * plan.rotation.days.length) / 7 - SLACK))
 }
 
-const belowFloor: Check = {
+const belowFloor: Rule = {
   id: 'below-floor',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'Under its floor a muscle is not given what its mode asks for.',
   tunedBy: 'dose.bandScale',
   find: input =>
@@ -42,10 +40,8 @@ const belowFloor: Check = {
     }),
 }
 
-const aboveCeiling: Check = {
+const aboveCeiling: Rule = {
   id: 'above-ceiling',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'Over its ceiling a muscle costs more than it gains.',
   tunedBy: 'dose.bandScale',
   find: input =>
@@ -63,10 +59,8 @@ const aboveCeiling: Check = {
     }),
 }
 
-const indirectOnly: Check = {
+const indirectOnly: Rule = {
   id: 'indirect-only',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'Presses leave the long head short, pulls end with the back: some sets should be direct.',
   tunedBy: 'counting.school',
   find: input =>
@@ -88,10 +82,8 @@ const indirectOnly: Check = {
 
 const MOST_GAP = { small: 5, large: 6 } as const
 
-const frequencyLow: Check = {
+const frequencyLow: Rule = {
   id: 'frequency-low',
-  scope: 'rotation',
-  severity: 'caution',
   reason: "More days share a week's sets out better; at equal sets frequency itself adds little.",
   tunedBy: 'dose.frequencyMin',
   find: input =>
@@ -115,10 +107,8 @@ const frequencyLow: Check = {
     }),
 }
 
-const gapLong: Check = {
+const gapLong: Rule = {
   id: 'gap-long',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'A long gap leaves a built-up muscle without work.',
   find: input =>
     GROUPS.flatMap((group): readonly FoundBy[] => {
@@ -136,10 +126,8 @@ const gapLong: Check = {
 
 const ROLLING_SLACK = 1.15
 
-const rollingPeak: Check = {
+const rollingPeak: Rule = {
   id: 'rolling-peak',
-  scope: 'rotation',
-  severity: 'info',
   reason:
     'Some seven days in a row hold clearly more than the ceiling, though the average does not.',
   find: input =>
@@ -158,10 +146,8 @@ const rollingPeak: Check = {
         ),
 }
 
-const headUncovered: Check = {
+const headUncovered: Rule = {
   id: 'head-uncovered',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'Heads, muscle lengths and grips should all get their share.',
   find: input =>
     [...ARM_GROUPS, 'chest' as const]
@@ -179,10 +165,8 @@ const headUncovered: Check = {
       ),
 }
 
-const headBelowFloor: Check = {
+const headBelowFloor: Rule = {
   id: 'head-below-floor',
-  scope: 'rotation',
-  severity: 'caution',
   reason: 'The coach has set how many sets this head should have at least.',
   find: input =>
     (Object.entries(input.context.client.headFloors ?? {}) as [Muscle, number][]).flatMap(
@@ -198,10 +182,8 @@ const headBelowFloor: Check = {
     ),
 }
 
-const balance: Check = {
+const balance: Rule = {
   id: 'arm-balance',
-  scope: 'rotation',
-  severity: 'info',
   reason: 'Flexors and triceps are far from the wished ratio; a wish, not a law.',
   tunedBy: 'checks.strictness',
   find: input => {
@@ -217,10 +199,8 @@ const balance: Check = {
 
 const BUILDS = 2
 
-const tooManyBuilds: Check = {
+const tooManyBuilds: Rule = {
   id: 'too-many-builds',
-  scope: 'block',
-  severity: 'info',
   reason: 'Recovery is shared: few muscles can be built up at once.',
   find: input => {
     const arms = new Set<Group>(['biceps', 'triceps', 'elbow_flexors_other', 'forearms'])
@@ -234,7 +214,7 @@ const tooManyBuilds: Check = {
   },
 }
 
-export const VOLUME: readonly Check[] = [
+export const VOLUME: readonly Rule[] = [
   belowFloor,
   aboveCeiling,
   indirectOnly,
