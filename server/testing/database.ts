@@ -1,7 +1,8 @@
 import { randomBytes, randomUUID } from 'node:crypto'
 import { afterAll, beforeAll } from '@jest/globals'
 import postgres from 'postgres'
-import { type CoachId, coachId, type PlainDate, plainDate } from '#core/base'
+import { type CoachId, coachId, type PlainDate, plainDate, type Result } from '#core/base'
+import type { Problem } from '#shared/contracts/problem'
 import { type DemoClient, demoClients } from '../../scripts/demo/studio'
 import { writtenHistory } from '../../scripts/demo/writtenHistory'
 import { closeDatabase, database } from '../db/database'
@@ -76,4 +77,25 @@ export async function unitStudio({
     return found
   }
   return { coach, today, clients, client }
+}
+
+/** A coach who owns nothing of a studio: whatever she names of it must be absent. */
+export async function stranger(): Promise<Coach> {
+  const id: CoachId = coachId(randomUUID())
+  const coach = { id, name: 'Other Coach', studio: 'Another room' }
+  const email = `other-${randomBytes(6).toString('hex')}@skerrylane.example`
+  await insertStudio(database(), { ...coach, email, passwordHash: 'none' }, [])
+  return coach
+}
+
+/** What a service gave. Errors: throws with its problem where it gave none. */
+export function valueOf<Value>(result: Result<Value, Problem>): Value {
+  if (!result.ok) throw new Error(`refused: ${JSON.stringify(result.error)}`)
+  return result.value
+}
+
+/** Why a service gave nothing. Errors: throws where it gave something. */
+export function problemOf<Value>(result: Result<Value, Problem>): Problem {
+  if (result.ok) throw new Error(`not refused: ${JSON.stringify(result.value)}`)
+  return result.error
 }

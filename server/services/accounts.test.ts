@@ -1,0 +1,168 @@
+import { randomBytes } from 'node:crypto'
+import { describe, expect, test } from '@jest/globals'
+import { coachId } from '#core/base'
+import { problemOf, stranger, unitStudio, useTestDatabase, valueOf } from '../testing/database'
+import { account, changePassword, signOutEverywhere, signUp } from './account'
+import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
+import { clientOutbox, outbox, writeMessage } from './outbox'
+import { hashedPassword, isPassword } from './passwords'
+import { coachSignedIn, signIn, signOut, startedSignIn } from './signIn'
+
+useTestDatabase()
+
+const address = () => `10.0.0.${randomBytes(6).toString('hex')}`
+const newcomer = (more: Partial<Parameters<typeof signUp>[0]> = {}) => ({
+  name: 'Ebba Storskog',
+  studio: 'Boathouse',
+  email: `ebba-${randomBytes(6).toString('hex')}@skerrylane.example`,
+  password: 'spring-tide-1',
+  from: address(),
+  ...more,
+})
+
+describe('passwords', () => {
+  test('are kept as something they cannot be read from, different each time', async () => {
+    const [one, other] = await Promise.all([hashedPassword('tide'), hashedPassword('tide')])
+    expect(one).not.toContain('tide')
+    expect(one).not.toBe(other)
+    expect(await isPassword(one, 'tide')).toBe(true)
+    expect(await isPassword(one, 'Tide')).toBe(false)
+  })
+})
+
+describe('an account', () => {
+  test('is made once for an email, and signed in', async () => {
+    const asked = newcomer()
+    const { coach, signIn: kept } = valueOf(await signUp(asked))
+    expect(await coachSignedIn(kept)).toMatchObject({ id: coach.id, studio: 'Boathouse' })
+    expect(valueOf(await account(coach))).toMatchObject({ email: asked.email })
+    const again = await signUp({ ...asked, from: address() })
+    expect(problemOf(again)).toMatchObject({
+      kind: 'invalid',
+      errors: [{ pointer: '/email', kind: 'taken' }],
+    })
+  })
+
+  test('shows nothing of its password', async () => {
+    const { coach } = valueOf(await signUp(newcomer()))
+    expect(JSON.stringify(valueOf(await account(coach)))).not.toMatch(/hash|password/i)
+  })
+
+  test('nobody makes twenty-one of them from one address within an hour', async () => {
+    const from = address()
+    for (let at = 0; at < LIMITS.signUp.attempts; at++)
+      valueOf(await countAttempt(LIMITS.signUp, from))
+    expect(problemOf(await signUp(newcomer({ from }))).kind).toBe('too-many-attempts')
+    expect((await signUp(newcomer({ from: address() }))).ok).toBe(true)
+  })
+})
+
+describe('signing in', () => {
+  test('with the right password opens, with another it does not and says no more', async () => {
+    const asked = newcomer()
+    valueOf(await signUp(asked))
+    const [email, from] = [asked.email, address()]
+    const opened = valueOf(await signIn({ email, password: asked.password, from }))
+    expect(await coachSignedIn(opened.signIn)).toBeDefined()
+    const wrong = problemOf(await signIn({ email, password: 'neap-tide-1', from }))
+    const nobody = problemOf(await signIn({ email: 'nobody@x.example', password: 'x', from }))
+    expect([wrong.kind, nobody.kind]).toEqual(['wrong-credentials', 'wrong-credentials'])
+  })
+
+  test('is stopped after five wrong passwords, the right one too, until time has passed', async () => {
+    const asked = newcomer()
+    valueOf(await signUp(asked))
+    const attempt = { email: asked.email, from: address() }
+    const kinds = []
+    for (let at = 0; at < 6; at++)
+      kinds.push(problemOf(await signIn({ ...attempt, password: 'wrong-one' })).kind)
+    expect(kinds[0]).toBe('wrong-credentials')
+    expect(kinds.at(-1)).toBe('too-many-attempts')
+    const right = problemOf(await signIn({ ...attempt, password: asked.password }))
+    expect(right).toMatchObject({ kind: 'too-many-attempts' })
+    expect((right as { retryAfterSeconds: number }).retryAfterSeconds).toBeGreaterThan(0)
+  })
+
+  test('ends with signing out, and with nothing else of that coach', async () => {
+    const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
+    const other = await startedSignIn(coach)
+    await signOut(kept)
+    expect(await coachSignedIn(kept)).toBeUndefined()
+    expect(await coachSignedIn(other.signIn)).toBeDefined()
+  })
+
+  test('of a coach who does not exist opens nothing', async () => {
+    const { signIn: kept } = valueOf(await signUp(newcomer()))
+    const forged = { ...kept, coachId: coachId('6f9619ff-8b86-4011-b42d-00c04fc964ff') }
+    expect(await coachSignedIn(forged)).toBeUndefined()
+  })
+})
+
+describe('another password', () => {
+  test('ends every other sign-in, keeps the present one, and is the one that counts', async () => {
+    const asked = newcomer()
+    const { coach, signIn: kept } = valueOf(await signUp(asked))
+    const other = await startedSignIn(coach)
+    const change = { current: asked.password, next: 'neap-tide-22', keep: kept.id }
+    valueOf(await changePassword(coach, change))
+    expect(await coachSignedIn(kept)).toBeDefined()
+    expect(await coachSignedIn(other.signIn)).toBeUndefined()
+    const old = { email: asked.email, password: asked.password, from: address() }
+    expect(problemOf(await signIn(old)).kind).toBe('wrong-credentials')
+    expect((await signIn({ ...old, password: 'neap-tide-22' })).ok).toBe(true)
+  })
+
+  test('needs the present one, at its field', async () => {
+    const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
+    const change = { current: 'not-it-at-all', next: 'neap-tide-22', keep: kept.id }
+    expect(problemOf(await changePassword(coach, change))).toMatchObject({
+      kind: 'invalid',
+      errors: [{ pointer: '/current' }],
+    })
+    expect(await coachSignedIn(kept)).toBeDefined()
+  })
+
+  test('signing out everywhere leaves no sign-in behind', async () => {
+    const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
+    const other = await startedSignIn(coach)
+    valueOf(await signOutEverywhere(coach))
+    expect(await Promise.all([kept, other.signIn].map(coachSignedIn))).toEqual([
+      undefined,
+      undefined,
+    ])
+  })
+})
+
+describe('attempts', () => {
+  test('are counted by limit and key, and forgotten when asked', async () => {
+    const [key, other] = [address(), address()]
+    for (let at = 0; at < LIMITS.wrongPin.attempts; at++)
+      valueOf(await countAttempt(LIMITS.wrongPin, key))
+    expect((await mayTry(LIMITS.wrongPin, key)).ok).toBe(false)
+    expect((await mayTry(LIMITS.wrongPin, other)).ok).toBe(true)
+    expect((await mayTry(LIMITS.wrongPassword, key)).ok).toBe(true)
+    await forgetAttempts(LIMITS.wrongPin, key)
+    expect((await mayTry(LIMITS.wrongPin, key)).ok).toBe(true)
+  })
+})
+
+describe('messages', () => {
+  test('lie in the outbox, newest first, and with their client', async () => {
+    const { coach, client: of } = await unitStudio()
+    const [joren, marit] = [of('Joren').id, of('Marit').id]
+    valueOf(await writeMessage(coach, joren, 'The gym is closed on Friday.'))
+    valueOf(await writeMessage(coach, marit, 'New handles have come.'))
+    const all = valueOf(await outbox(coach)).messages.map(({ text }) => text)
+    expect(all).toEqual(['New handles have come.', 'The gym is closed on Friday.'])
+    const own = valueOf(await clientOutbox(coach, joren)).messages.map(({ text }) => text)
+    expect(own).toEqual(['The gym is closed on Friday.'])
+  })
+
+  test('reach one’s own clients only', async () => {
+    const { client: of } = await unitStudio()
+    const other = await stranger()
+    expect(problemOf(await writeMessage(other, of('Joren').id, 'Hello')).kind).toBe('not-found')
+    expect(problemOf(await clientOutbox(other, of('Joren').id)).kind).toBe('not-found')
+    expect(valueOf(await outbox(other)).messages).toEqual([])
+  })
+})

@@ -1,0 +1,253 @@
+import { randomUUID } from 'node:crypto'
+import { describe, expect, test } from '@jest/globals'
+import { addDays, blockId } from '#core/base'
+import { applyEdits, type PlanDocument } from '#core/plan/block'
+import { daySlots } from '#core/plan/rotation'
+import { database } from '../db/database'
+import { blockOf } from '../db/queries/blocks'
+import { openBlock } from '../db/queries/blockSessions'
+import {
+  problemOf,
+  stranger,
+  unitStudio,
+  type UnitStudio,
+  useTestDatabase,
+  valueOf,
+} from '../testing/database'
+import { issued, openedBlock, send, sentSessions, startNextBlock } from './blocks'
+import { client } from './clients'
+import { exportBlock } from './exports'
+import { outbox } from './outbox'
+import { name, revision, revisions } from './revisions'
+import { savePlan } from './savePlan'
+
+useTestDatabase()
+
+const first = { pass: 0, version: 1, again: false }
+
+/** The plan with one set more of its first exercise. */
+function withASetMore(plan: PlanDocument): PlanDocument {
+  const slot = plan.rotation.days.flatMap(day => daySlots(day))[0]!
+  const edited = applyEdits(plan, [{ kind: 'add_sets', slot: slot.id, count: 1 }], randomUUID)
+  if (!edited.ok) throw new Error(edited.error.kind)
+  return edited.value
+}
+
+async function joren(): Promise<UnitStudio & { readonly own: ReturnType<UnitStudio['client']> }> {
+  const studio = await unitStudio()
+  return { ...studio, own: studio.client('Joren') }
+}
+
+describe('saving a plan', () => {
+  test('over the version it was made from gives the next, and keeps both', async () => {
+    const { coach, own } = await joren()
+    const plan = withASetMore(own.plan)
+    expect(
+      valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan })),
+    ).toMatchObject({
+      version: 2,
+    })
+    expect((await blockOf(database(), coach.id, own.blockId))?.plan).toEqual(plan)
+    expect(valueOf(await revision(coach, own.blockId, 1)).plan).toEqual(own.plan)
+    expect(valueOf(await revision(coach, own.blockId, 2)).plan).toEqual(plan)
+  })
+
+  test('over an older version writes nothing and says what stands there', async () => {
+    const { coach, own } = await joren()
+    const plan = withASetMore(own.plan)
+    valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan }))
+    const late = problemOf(
+      await savePlan(coach, { blockId: own.blockId, version: 1, plan: own.plan }),
+    )
+    expect(late).toMatchObject({ kind: 'stale-version', current: { version: 2, plan } })
+    expect((await blockOf(database(), coach.id, own.blockId))?.version).toBe(2)
+  })
+
+  test('two saves of one version at once: one is taken, one is told', async () => {
+    const { coach, own } = await joren()
+    const save = { blockId: own.blockId, version: 1, plan: withASetMore(own.plan) }
+    const results = await Promise.all([savePlan(coach, save), savePlan(coach, save)])
+    expect(results.filter(({ ok }) => ok)).toHaveLength(1)
+    expect((await blockOf(database(), coach.id, own.blockId))?.version).toBe(2)
+  })
+
+  test('an exercise the library does not have is named with its day', async () => {
+    const { coach, own } = await joren()
+    const text = JSON.stringify(own.plan).replace(/"exercise":"[a-z_]+"/, '"exercise":"own:gone"')
+    const plan = JSON.parse(text) as PlanDocument
+    const refused = problemOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan }))
+    expect(refused).toMatchObject({ kind: 'invalid', errors: [{ kind: 'custom' }] })
+    expect(JSON.stringify(refused)).toMatch(/rotation\/days\/\d.*your library does not have/)
+  })
+
+  test('another coach’s block is absent, whatever the plan names', async () => {
+    const { own } = await joren()
+    const other = await stranger()
+    const plan = JSON.parse(
+      JSON.stringify(own.plan).replace(/"exercise":"[a-z_]+"/, '"exercise":"own:gone"'),
+    ) as PlanDocument
+    for (const sent of [own.plan, plan])
+      expect(
+        problemOf(await savePlan(other, { blockId: own.blockId, version: 1, plan: sent })),
+      ).toEqual({ kind: 'not-found', what: 'block' })
+  })
+})
+
+describe('the history of a plan', () => {
+  test('names versions, newest first, and takes a name back', async () => {
+    const { coach, own } = await joren()
+    valueOf(
+      await savePlan(coach, { blockId: own.blockId, version: 1, plan: withASetMore(own.plan) }),
+    )
+    valueOf(await name(coach, own.blockId, 1, 'Before the regatta'))
+    const listed = valueOf(await revisions(coach, own.blockId)).revisions
+    expect(listed.map(({ version, name: called }) => [version, called])).toEqual([
+      [2, null],
+      [1, 'Before the regatta'],
+    ])
+    valueOf(await name(coach, own.blockId, 1, null))
+    expect(valueOf(await revisions(coach, own.blockId)).revisions.at(-1)?.name).toBeNull()
+  })
+
+  test('a version nobody saved is not found', async () => {
+    const { coach, own } = await joren()
+    expect(problemOf(await revision(coach, own.blockId, 9)).kind).toBe('not-found')
+    expect(problemOf(await name(coach, own.blockId, 9, 'x')).kind).toBe('not-found')
+  })
+
+  test('is nobody else’s', async () => {
+    const { own } = await joren()
+    const other = await stranger()
+    expect(problemOf(await revisions(other, own.blockId)).kind).toBe('not-found')
+    expect(problemOf(await revision(other, own.blockId, 1)).kind).toBe('not-found')
+  })
+})
+
+describe('sending a rotation', () => {
+  test('puts every session of it on the sheet and a message into the outbox', async () => {
+    const { coach, own } = await joren()
+    const { sessions } = valueOf(await send(coach, own.blockId, first))
+    const { sent } = valueOf(await sentSessions(coach, own.blockId))
+    const trained = own.plan.rotation.days.flatMap(day => day.sessions)
+    expect(sessions).toBe(trained.length)
+    expect(sent.map(({ pass, setsDone, isDone }) => ({ pass, setsDone, isDone }))).toEqual(
+      trained.map(() => ({ pass: 0, setsDone: 0, isDone: false })),
+    )
+    expect(sent[0]?.on).toBe(own.plan.startsOn)
+    const { messages } = valueOf(await outbox(coach))
+    expect(messages[0]?.text).toMatch(/^Rotation 1 is on your sheet: /)
+  })
+
+  test('a second time only when that is asked for; the sessions keep their places', async () => {
+    const { coach, own } = await joren()
+    valueOf(await send(coach, own.blockId, first))
+    expect(problemOf(await send(coach, own.blockId, first))).toEqual({
+      kind: 'already-sent',
+      pass: 0,
+    })
+    const before = valueOf(await sentSessions(coach, own.blockId)).sent.length
+    valueOf(await send(coach, own.blockId, { ...first, again: true }))
+    expect(valueOf(await sentSessions(coach, own.blockId)).sent).toHaveLength(before)
+  })
+
+  test('of an older version is refused with the newer one', async () => {
+    const { coach, own } = await joren()
+    valueOf(
+      await savePlan(coach, { blockId: own.blockId, version: 1, plan: withASetMore(own.plan) }),
+    )
+    expect(problemOf(await send(coach, own.blockId, first))).toMatchObject({
+      kind: 'stale-version',
+      current: { version: 2 },
+    })
+    expect(valueOf(await sentSessions(coach, own.blockId)).sent).toEqual([])
+  })
+
+  test('a rotation that the block does not have names how many there are', async () => {
+    const { coach, own } = await joren()
+    const refused = problemOf(await send(coach, own.blockId, { ...first, pass: 99 }))
+    expect(refused).toMatchObject({ kind: 'invalid', errors: [{ pointer: '/pass' }] })
+    expect(JSON.stringify(refused)).toContain(`The block has ${own.plan.passes} rotations`)
+  })
+
+  test('what was sent stands in the block in the place of the plan, edited or not', async () => {
+    const { coach, own } = await joren()
+    valueOf(await send(coach, own.blockId, first))
+    const plan = withASetMore(own.plan)
+    valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan }))
+    const { expanded } = valueOf(await issued(coach, own.blockId))
+    const edited = expanded.passes[0]?.sessions.filter(({ sent }) => sent?.isEdited)
+    expect(edited).toHaveLength(1)
+    expect(expanded.passes[1]?.sessions.every(({ sent }) => sent === undefined)).toBe(true)
+  })
+
+  test('a stranger opens, sends and lists nothing', async () => {
+    const { own } = await joren()
+    const other = await stranger()
+    const absent = { kind: 'not-found', what: 'block' }
+    expect(problemOf(await openedBlock(other, own.blockId))).toEqual(absent)
+    expect(problemOf(await send(other, own.blockId, first))).toEqual(absent)
+    expect(problemOf(await sentSessions(other, own.blockId))).toEqual(absent)
+    expect(problemOf(await issued(other, blockId(randomUUID())))).toEqual(absent)
+  })
+})
+
+describe('the next block', () => {
+  const body = (plan: PlanDocument) => ({
+    version: 1,
+    title: 'Rigging block',
+    startsOn: addDays(plan.startsOn, plan.passes * plan.rotation.days.length),
+    weeks: 6,
+    modes: { chest: 'build' as const },
+    from: 'first' as const,
+  })
+
+  test('closes the one before, begins on its day and takes the priorities along', async () => {
+    const { coach, own } = await joren()
+    const asked = body(own.plan)
+    const { id } = valueOf(await startNextBlock(coach, own.blockId, asked))
+    const seen = valueOf(await client(coach, own.id))
+    expect(seen.block).toMatchObject({
+      id,
+      version: 1,
+      plan: { title: 'Rigging block', startsOn: asked.startsOn },
+    })
+    expect(seen.facts.modes?.chest).toBe('build')
+    const [begun] = valueOf(await revisions(coach, blockId(id))).revisions
+    expect(begun?.name).toBe('Begun')
+  })
+
+  test('cannot begin before the one it follows, and says when that was', async () => {
+    const { coach, own } = await joren()
+    const early = { ...body(own.plan), startsOn: own.plan.startsOn }
+    const refused = problemOf(await startNextBlock(coach, own.blockId, early))
+    expect(refused).toMatchObject({ kind: 'invalid', errors: [{ pointer: '/startsOn' }] })
+    expect(await openBlock(database(), coach.id, own.blockId)).toBeDefined()
+  })
+
+  test('from an older version leaves the block open', async () => {
+    const { coach, own } = await joren()
+    valueOf(
+      await savePlan(coach, { blockId: own.blockId, version: 1, plan: withASetMore(own.plan) }),
+    )
+    expect(problemOf(await startNextBlock(coach, own.blockId, body(own.plan))).kind).toBe(
+      'stale-version',
+    )
+    expect(valueOf(await client(coach, own.id)).block?.id).toBe(own.blockId)
+  })
+})
+
+describe('files of a block', () => {
+  test.each(['csv', 'json', 'calendar'] as const)('%s has every session and a name', async kind => {
+    const { coach, own } = await joren()
+    const file = valueOf(await exportBlock(coach, own.blockId, kind))
+    expect(file.name).toMatch(/\.(csv|json|ics)$/)
+    expect(file.text.length).toBeGreaterThan(500)
+  })
+
+  test('are nobody else’s', async () => {
+    const { own } = await joren()
+    expect(problemOf(await exportBlock(await stranger(), own.blockId, 'csv')).kind).toBe(
+      'not-found',
+    )
+  })
+})

@@ -1,0 +1,308 @@
+import { randomUUID } from 'node:crypto'
+import { describe, expect, test } from '@jest/globals'
+import { and, eq } from 'drizzle-orm'
+import { addDays, type PlainDate } from '#core/base'
+import type { LogWord } from '#core/follow/sheet'
+import type { EntriesBody } from '#shared/contracts/sheet'
+import { currentTime } from '../clock'
+import { database } from '../db/database'
+import { datedSessions, exposures, loggedSets } from '../db/schema'
+import {
+  problemOf,
+  stranger,
+  TEST_DAY,
+  unitStudio,
+  type UnitStudio,
+  useTestDatabase,
+  valueOf,
+} from '../testing/database'
+import { send } from './blocks'
+import { history } from './history'
+import { logList, sessionLog } from './log'
+import { clockOff, saidAt, takeEntries } from './logEntries'
+import { sheet } from './sheet'
+import { linkState, makeLink, openLink, sheetReader, withdrawLink } from './sheetLinks'
+
+useTestDatabase()
+
+/** The real day: entries are judged by the server's clock. */
+const today = currentTime().toISOString().slice(0, 10) as PlainDate
+
+interface Phone extends UnitStudio {
+  readonly id: ReturnType<UnitStudio['client']>['id']
+  readonly key: string
+}
+
+/** Marit's rotation of today is sent, and a phone has opened her link. */
+async function phone(): Promise<Phone> {
+  const studio = await unitStudio({ today })
+  const { id, blockId, plan } = studio.client('Marit')
+  const days = (Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000
+  const pass = Math.floor(days / plan.rotation.days.length)
+  for (const at of [pass, pass + 1])
+    valueOf(await send(studio.coach, blockId, { pass: at, version: 1, again: false }))
+  const { token } = valueOf(await makeLink(studio.coach, id, { pin: null, days: null }))
+  const { key } = valueOf(await openLink({ token, pin: null }, 'phone'))
+  if (key === null) throw new Error('the link gave no key')
+  return { ...studio, id, key }
+}
+
+async function sheetOfPhone({ key }: Phone) {
+  return valueOf(await sheet(valueOf(await sheetReader(key)), today))
+}
+
+/** A session of the sheet from today on, with the first part of its first working set. */
+async function firstSet(of: Phone) {
+  const { sessions } = await sheetOfPhone(of)
+  const found = sessions.find(({ session }) => session.on >= today)
+  const exercise = found?.session.exercises[0]
+  const set = { slot: exercise?.slot, role: 'working' as const, set: 1 }
+  if (!found || !exercise) throw new Error('nothing to do on the sheet')
+  return { session: found.session.id, exercise, set: { ...set, slot: exercise.slot } }
+}
+
+const word = (
+  { exercise, set }: Awaited<ReturnType<typeof firstSet>>,
+  reps: number,
+  replaces: string | null = null,
+): LogWord => ({
+  kind: 'set',
+  replaces,
+  place: { slot: set.slot, role: set.role, set: set.set, stage: 1, side: null },
+  done: {
+    exercise: exercise.exercise,
+    intent: exercise.intent,
+    load: { amount: 20, unit: 'kg' },
+    reps,
+    seconds: null,
+    rir: 1,
+    isRirOpen: false,
+  },
+})
+
+const entry = (session: string, said: LogWord, id: string = randomUUID()) => ({
+  id,
+  session,
+  at: currentTime().toISOString(),
+  word: said,
+})
+
+async function say(of: Phone, ...entries: readonly EntriesBody['entries'][number][]) {
+  const reader = valueOf(await sheetReader(of.key))
+  return takeEntries(
+    { coach: reader.coach, clientId: reader.clientId, author: 'client', deviceId: reader.deviceId },
+    { sentAt: currentTime().toISOString(), entries: [...entries] },
+  )
+}
+
+const setsIn = (session: string) =>
+  database().select().from(loggedSets).where(eq(loggedSets.sessionId, session))
+
+describe('a personal link', () => {
+  test('opens on a phone with a key of the phone’s own, and is counted', async () => {
+    const of = await phone()
+    expect(valueOf(await sheetReader(of.key))).toMatchObject({ clientId: of.id })
+    expect(valueOf(await linkState(of.coach, of.id)).link).toMatchObject({
+      phones: 1,
+      hasPin: false,
+      isOver: false,
+    })
+  })
+
+  test('taken back, it opens nothing any more and the phone’s key is over', async () => {
+    const of = await phone()
+    valueOf(await withdrawLink(of.coach, of.id))
+    expect(problemOf(await sheetReader(of.key)).kind).toBe('link-over')
+    expect(valueOf(await linkState(of.coach, of.id)).link?.isOver).toBe(true)
+  })
+
+  test('a new one ends the one before', async () => {
+    const studio = await unitStudio()
+    const { id } = studio.client('Marit')
+    const { token: old } = valueOf(await makeLink(studio.coach, id, { pin: null, days: 7 }))
+    valueOf(await makeLink(studio.coach, id, { pin: null, days: 7 }))
+    expect(problemOf(await openLink({ token: old, pin: null }, 'x')).kind).toBe('link-over')
+  })
+
+  test('with a PIN asks for it, takes the right one, and stops guessing after five', async () => {
+    const studio = await unitStudio()
+    const { id } = studio.client('Marit')
+    const { token } = valueOf(await makeLink(studio.coach, id, { pin: '2468', days: null }))
+    expect(valueOf(await openLink({ token, pin: null }, 'x'))).toEqual({
+      key: null,
+      needsPin: true,
+    })
+    expect(problemOf(await openLink({ token, pin: '0000' }, 'x')).kind).toBe('wrong-pin')
+    expect(valueOf(await openLink({ token, pin: '2468' }, 'x')).key).toMatch(/^\S{20,}$/)
+    const guesses = []
+    for (let at = 0; at < 6; at++)
+      guesses.push(problemOf(await openLink({ token, pin: '1111' }, 'x')).kind)
+    expect(guesses.filter(kind => kind === 'wrong-pin').length).toBeLessThanOrEqual(5)
+    expect(guesses.at(-1)).toBe('too-many-attempts')
+    expect(problemOf(await openLink({ token, pin: '2468' }, 'x')).kind).toBe('too-many-attempts')
+  })
+
+  test('is made for one’s own clients only, and unknown keys and links are nobody’s', async () => {
+    const { client } = await unitStudio()
+    const other = await stranger()
+    const mine = client('Marit').id
+    expect(problemOf(await makeLink(other, mine, { pin: null, days: null })).kind).toBe('not-found')
+    expect(problemOf(await linkState(other, mine)).kind).toBe('not-found')
+    expect(problemOf(await sheetReader('nobody-has-such-a-key-at-all')).kind).toBe('not-signed-in')
+    const token = 'nobody-made-such-a-link-at-all'
+    expect(problemOf(await openLink({ token, pin: null }, 'y')).kind).toBe('not-found')
+  })
+})
+
+describe('what a phone says', () => {
+  test('is in the log, on the log page and in the history, once, however often it is sent', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const said = entry(at.session, word(at, 10))
+    for (let times = 0; times < 3; times++)
+      expect((await say(of, said)).results).toMatchObject([{ id: said.id, outcome: 'taken' }])
+    expect(await setsIn(at.session)).toHaveLength(1)
+    const listed = valueOf(await logList(of.coach, of.id, today)).sessions
+    expect(listed.find(({ id }) => id === at.session)).toMatchObject({
+      state: 'begun',
+      setsDone: 1,
+    })
+    const past = valueOf(await history(of.coach, of.id, today)).sessions
+    expect(past.find(({ id }) => id === at.session)).toMatchObject({ state: 'begun', setsDone: 1 })
+    const { entries } = valueOf(await sessionLog(of.coach, of.id, at.session, today))
+    expect(entries).toMatchObject([{ id: said.id, author: 'client', outcome: 'taken' }])
+  })
+
+  test('a second value for one place is kept aside, and the phone is told what stands there', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const first = entry(at.session, word(at, 10))
+    await say(of, first)
+    const { results } = await say(of, entry(at.session, word(at, 8)))
+    expect(results).toMatchObject([{ outcome: 'conflict', theirs: { id: first.id } }])
+    expect(await setsIn(at.session)).toMatchObject([{ reps: 10 }])
+    const listed = valueOf(await logList(of.coach, of.id, today)).sessions
+    expect(listed.find(({ id }) => id === at.session)?.aside).toBe(1)
+  })
+
+  test('a correction that names what it replaces takes its place', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const first = entry(at.session, word(at, 10))
+    await say(of, first)
+    const { results } = await say(of, entry(at.session, word(at, 8, first.id)))
+    expect(results).toMatchObject([{ outcome: 'taken' }])
+    expect(await setsIn(at.session)).toMatchObject([{ reps: 8 }])
+  })
+
+  test('finished: the session is done everywhere, and its exercises have a trend value', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    await say(
+      of,
+      entry(at.session, word(at, 10)),
+      entry(at.session, { kind: 'finish', minutes: 42, isRecovered: true, note: 'Good day.' }),
+    )
+    const [row] = await database()
+      .select()
+      .from(datedSessions)
+      .where(eq(datedSessions.id, at.session))
+    expect(row).toMatchObject({ minutes: 42, isRecovered: true, note: 'Good day.' })
+    const listed = valueOf(await logList(of.coach, of.id, today)).sessions
+    expect(listed.find(({ id }) => id === at.session)?.state).toBe('done')
+    const values = await database()
+      .select()
+      .from(exposures)
+      .where(and(eq(exposures.sessionId, at.session)))
+    expect(values.map(({ exercise }) => exercise)).toEqual([at.exercise.exercise])
+  })
+
+  test('pain is a report of its joint at once; a joint without sides is told of both', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    await say(
+      of,
+      entry(at.session, {
+        kind: 'pain',
+        joints: ['low_back'],
+        side: 'left',
+        score: 4,
+        hasAlarmSign: false,
+      }),
+      entry(at.session, {
+        kind: 'pain',
+        joints: ['wrist'],
+        side: 'left',
+        score: 5,
+        hasAlarmSign: false,
+      }),
+    )
+    const { joints } = valueOf(await history(of.coach, of.id, today))
+    expect(
+      joints.map(({ joint, reports }) => [joint, reports[0]?.side, reports[0]?.score]),
+    ).toEqual([
+      ['wrist', 'left', 5],
+      ['low_back', 'both', 4],
+    ])
+    expect((await sheetOfPhone(of)).levels.wrist?.left).toBe('swap')
+  })
+
+  test('about a session that is not hers is told, and nothing is written', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const other = await phone()
+    const { results } = await say(other, entry(at.session, word(at, 10)))
+    expect(results).toMatchObject([{ outcome: 'unknown_session' }])
+    expect(await setsIn(at.session)).toEqual([])
+  })
+
+  test('cleared, the place is empty again', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const said = entry(at.session, word(at, 10))
+    await say(of, said)
+    const place = (said.word as Extract<LogWord, { kind: 'set' }>).place
+    await say(of, entry(at.session, { kind: 'clear', place, replaces: said.id }))
+    expect(await setsIn(at.session)).toEqual([])
+  })
+})
+
+describe('a sender’s clock', () => {
+  const now = new Date('2026-04-02T12:00:00Z')
+
+  test.each([
+    ['right', '2026-04-02T12:00:00Z', 0],
+    ['two minutes ahead: the way through the network', '2026-04-02T12:02:00Z', 0],
+    ['a little more than two minutes ahead', '2026-04-02T12:02:01Z', 121],
+    ['an hour behind', '2026-04-02T11:00:00Z', -3600],
+  ])('%s', (_, sentAt, off) => expect(clockOff(sentAt, now)).toBe(off))
+
+  test.each([
+    ['as said', '2026-04-02T11:50:00Z', 0, '2026-04-02T11:50:00.000Z'],
+    ['put right by an hour', '2026-04-02T12:50:00Z', 3600, '2026-04-02T11:50:00.000Z'],
+    ['never in the future', '2026-04-02T12:30:00Z', 0, '2026-04-02T12:00:00.000Z'],
+  ])('%s', (_, at, off, said) => expect(saidAt(at, off, now).toISOString()).toBe(said))
+})
+
+describe('the sheet', () => {
+  test('has the sessions around today, each with words and numbers for every set', async () => {
+    const of = await phone()
+    const view = await sheetOfPhone(of)
+    expect(view.client.name).toMatch(/^Marit/)
+    expect(view.sessions.length).toBeGreaterThan(2)
+    for (const { session } of view.sessions) {
+      expect(session.ways.length).toBeGreaterThan(0)
+      expect(session.exercises.every(({ name }) => name.length > 3)).toBe(true)
+    }
+  })
+
+  test('of a client nobody sent anything is empty, not an error', async () => {
+    const studio = await unitStudio({ today: TEST_DAY })
+    const { token } = valueOf(
+      await makeLink(studio.coach, studio.client('Emil').id, { pin: null, days: null }),
+    )
+    const { key } = valueOf(await openLink({ token, pin: null }, 'z'))
+    const view = valueOf(await sheet(valueOf(await sheetReader(key ?? '')), addDays(TEST_DAY, 0)))
+    expect(view.sessions).toEqual([])
+  })
+})
