@@ -1,0 +1,326 @@
+import { describe, expect, test } from '@jest/globals'
+import { addDays } from '#core/base'
+import type { ReviewView } from '#shared/contracts/review'
+import {
+  problemOf,
+  stranger,
+  unitStudio,
+  type UnitStudio,
+  useTestDatabase,
+  valueOf,
+} from '../testing/database'
+import { client } from './clients'
+import {
+  decide,
+  history,
+  reportPain,
+  addMeasurement,
+  removeMeasurement,
+  recordClearance,
+} from './history'
+import { logList } from './log'
+import { decidePace } from './pace'
+import { makePractice } from './practice'
+import { report } from './report'
+import { chooseReplan, confirmValue, decideProposal, replansFor, review } from './review'
+import { roster } from './roster'
+import { trends } from './trendsPage'
+
+useTestDatabase()
+
+interface Ines extends UnitStudio {
+  readonly id: ReturnType<UnitStudio['client']>['id']
+}
+
+async function ines(): Promise<Ines> {
+  const studio = await unitStudio({ logsOf: ['Ines', 'Joren'] })
+  return { ...studio, id: studio.client('Ines').id }
+}
+
+const seen = async ({ coach, id, today }: Ines): Promise<ReviewView> =>
+  valueOf(await review(coach, id, 'latest', today))
+
+const version = (view: ReviewView) => view.block.version
+
+describe('a rotation reviewed', () => {
+  test('shows plan beside log by muscle and exercise, and what was missed', async () => {
+    const view = await seen(await ines())
+    expect(view.review.muscles.length).toBeGreaterThan(3)
+    expect(view.review.setsDone).toBeGreaterThan(0)
+    expect(view.review.setsDone).toBeLessThan(view.review.setsDue)
+    expect(view.missed.map(({ name }) => name)).toEqual(['Pull'])
+    expect(view.open.length).toBeGreaterThan(0)
+  })
+
+  test('a rotation that the block does not have is not found, nor is a stranger’s', async () => {
+    const of = await ines()
+    expect(problemOf(await review(of.coach, of.id, 99, of.today)).kind).toBe('not-found')
+    expect(problemOf(await review(await stranger(), of.id, 'latest', of.today)).kind).toBe(
+      'not-found',
+    )
+  })
+
+  test('the first rotation can be looked at again', async () => {
+    const of = await ines()
+    const first = valueOf(await review(of.coach, of.id, 0, of.today))
+    expect(first.review.pass).toBe(0)
+    expect(first.review.from).toBe(of.client('Ines').plan.startsOn)
+  })
+})
+
+describe('a proposal', () => {
+  test('taken, it is one save of the plan and stands under what was decided, with who', async () => {
+    const of = await ines()
+    const before = await seen(of)
+    const key = before.open.find(open => open.startsWith('E')) ?? before.open[0]!
+    const body = { key, decision: 'taken', reason: '', version: version(before) } as const
+    const { version: next } = valueOf(
+      await decideProposal(of.coach, of.id, 'latest', body, of.today),
+    )
+    const after = await seen(of)
+    expect(version(after)).toBe(next)
+    expect(next).toBe(version(before) + 1)
+    expect(after.decisions[0]).toMatchObject({
+      key,
+      decision: 'taken',
+      by: 'Test Coach',
+      version: next,
+    })
+    expect(after.open).not.toContain(key)
+  })
+
+  test('refused, the plan stays and the reason is kept', async () => {
+    const of = await ines()
+    const before = await seen(of)
+    const [key] = before.open
+    const body = {
+      key: key!,
+      decision: 'refused',
+      reason: 'She rows on Sunday.',
+      version: version(before),
+    } as const
+    valueOf(await decideProposal(of.coach, of.id, 'latest', body, of.today))
+    const after = await seen(of)
+    expect(version(after)).toBe(version(before))
+    expect(after.decisions[0]).toMatchObject({ decision: 'refused', reason: 'She rows on Sunday.' })
+    expect(after.open).not.toContain(key)
+  })
+
+  test('that the log does not support, or from an older plan, changes nothing', async () => {
+    const of = await ines()
+    const before = await seen(of)
+    const unknown = { key: 'A1 nobody', decision: 'taken', reason: '', version: 1 } as const
+    expect(
+      problemOf(await decideProposal(of.coach, of.id, 'latest', unknown, of.today)),
+    ).toMatchObject({
+      kind: 'invalid',
+      errors: [{ pointer: '/key' }],
+    })
+    const key = before.open.find(open => open.startsWith('E')) ?? before.open[0]!
+    const old = { key, decision: 'taken', reason: '', version: 99 } as const
+    expect(problemOf(await decideProposal(of.coach, of.id, 'latest', old, of.today)).kind).toBe(
+      'stale-version',
+    )
+    expect((await seen(of)).decisions).toEqual([])
+  })
+})
+
+describe('a missed session', () => {
+  test.each(['shift', 'merge', 'spread', 'drop'] as const)(
+    '%s: decided, kept, and nobody asks about it again',
+    async option => {
+      const of = await ines()
+      const before = await seen(of)
+      const [missed] = before.missed
+      const offered = before.replans.map(one => one.option)
+      expect(offered).toContain(option)
+      const body = { session: missed!.id, option, version: version(before) }
+      valueOf(await chooseReplan(of.coach, of.id, 'latest', body, of.today))
+      const after = await seen(of)
+      expect(after.missed).toEqual([])
+      expect(after.decisions[0]?.words).toMatch(/^Missed Pull/)
+      const past = valueOf(await history(of.coach, of.id, of.today)).sessions
+      expect(past.find(({ id }) => id === missed!.id)?.state).toBe('decided')
+      const entry = (await roster(of.coach, of.today)).clients.find(one => one.id === of.id)
+      expect(entry?.needs.some(({ kind }) => kind === 'missed_session')).toBe(false)
+    },
+  )
+
+  test('a way that is not offered is refused with what to do', async () => {
+    const of = await ines()
+    const before = await seen(of)
+    expect(before.replans.map(one => one.option)).not.toContain('restart')
+    const body = { session: before.missed[0]!.id, option: 'restart', version: 1 } as const
+    expect(problemOf(await chooseReplan(of.coach, of.id, 'latest', body, of.today))).toMatchObject({
+      errors: [{ pointer: '/option' }],
+    })
+  })
+
+  test('one that lies ahead can be laid out before it is missed', async () => {
+    const of = await ines()
+    const { ahead } = await seen(of)
+    const asked = await replansFor(of.coach, of.id, 'latest', ahead.at(-1)!.id, of.today)
+    expect(valueOf(asked).replans.length).toBeGreaterThan(0)
+    const nobody = await replansFor(of.coach, of.id, 'latest', of.id, of.today)
+    expect(problemOf(nobody).kind).toBe('not-found')
+  })
+
+  test('let go on the history page, the log and the roster hear of it', async () => {
+    const of = await ines()
+    const { missed } = await seen(of)
+    valueOf(await decide(of.coach, of.id, missed[0]!.id, 'let_go'))
+    const listed = valueOf(await logList(of.coach, of.id, of.today)).sessions
+    expect(listed.find(({ id }) => id === missed[0]!.id)?.state).toBe('decided')
+    expect(problemOf(await decide(await stranger(), of.id, missed[0]!.id, 'let_go')).kind).toBe(
+      'not-found',
+    )
+  })
+})
+
+describe('an estimate that was questioned', () => {
+  test('one that was not is refused', async () => {
+    const of = await ines()
+    const value = { exercise: 'cable_curl', on: of.today, value: 1 } as never
+    expect(problemOf(await confirmValue(of.coach, of.id, 'latest', value, of.today))).toMatchObject(
+      {
+        errors: [{ pointer: '/value' }],
+      },
+    )
+  })
+})
+
+describe('the rate of recovery', () => {
+  test('set by the coach is in force, told with who, and can be put back', async () => {
+    const of = await ines()
+    const slow = { group: 'triceps', decision: { kind: 'set', pace: 1.4 } } as const
+    valueOf(await decidePace(of.coach, of.id, slow, of.today))
+    expect(valueOf(await client(of.coach, of.id)).facts.recoveryPace).toEqual({ triceps: 1.4 })
+    const row = (await seen(of)).paces.find(({ group }) => group === 'triceps')
+    expect(row).toMatchObject({ inForce: 1.4, by: 'coach' })
+    const usual = { group: 'triceps', decision: { kind: 'usual' } } as const
+    valueOf(await decidePace(of.coach, of.id, usual as never, of.today))
+    expect(valueOf(await client(of.coach, of.id)).facts.recoveryPace?.triceps ?? 1).toBe(1)
+  })
+
+  test('is one’s own clients’', async () => {
+    const of = await ines()
+    const slow = { group: 'triceps', decision: { kind: 'set', pace: 1.4 } } as const
+    expect(problemOf(await decidePace(await stranger(), of.id, slow, of.today)).kind).toBe(
+      'not-found',
+    )
+  })
+})
+
+describe('pain, clearances and measurements', () => {
+  const hurt = {
+    joint: 'wrist',
+    side: 'left',
+    score: 4,
+    nextMorning: null,
+    hasAlarmSign: false,
+  } as const
+
+  test('a report reaches the history and the roster; a clearance stands beside it', async () => {
+    const of = await ines()
+    valueOf(await reportPain(of.coach, of.id, { on: of.today, ...hurt } as never, of.today))
+    const { joints } = valueOf(await history(of.coach, of.id, of.today))
+    expect(joints.find(({ joint }) => joint === 'wrist')?.level).toBe('hold')
+    const entry = (await roster(of.coach, of.today)).clients.find(one => one.id === of.id)
+    expect(entry?.needs[0]?.kind).toBe('pain')
+    const cleared = { joint: 'wrist', on: of.today, profession: 'Physiotherapist', limits: '' }
+    valueOf(await recordClearance(of.coach, of.id, cleared as never, of.today))
+    const after = valueOf(await history(of.coach, of.id, of.today)).joints
+    expect(after.find(({ joint }) => joint === 'wrist')?.clearance?.profession).toBe(
+      'Physiotherapist',
+    )
+  })
+
+  test('nothing is recorded for the day after tomorrow', async () => {
+    const of = await ines()
+    const on = addDays(of.today, 2)
+    const results = [
+      await reportPain(of.coach, of.id, { on, ...hurt } as never, of.today),
+      await addMeasurement(of.coach, of.id, { on, kind: 'waist', value: 80 }, of.today),
+    ]
+    for (const result of results)
+      expect(problemOf(result)).toMatchObject({ errors: [{ pointer: '/on' }] })
+  })
+
+  test('a measurement is added and removed, by its own coach alone', async () => {
+    const of = await ines()
+    const waist = { on: of.today, kind: 'waist', value: 80.5 } as const
+    valueOf(await addMeasurement(of.coach, of.id, waist, of.today))
+    const { measurements } = valueOf(await history(of.coach, of.id, of.today))
+    const added = measurements.find(({ kind }) => kind === 'waist')
+    expect(added?.value).toBe(80.5)
+    const other = await stranger()
+    expect(problemOf(await removeMeasurement(other, of.id, added!.id)).kind).toBe('not-found')
+    expect(problemOf(await addMeasurement(other, of.id, waist, of.today)).kind).toBe('not-found')
+    valueOf(await removeMeasurement(of.coach, of.id, added!.id))
+    const after = valueOf(await history(of.coach, of.id, of.today)).measurements
+    expect(after.some(({ kind }) => kind === 'waist')).toBe(false)
+  })
+})
+
+describe('trends, report, practice', () => {
+  test('trends have a course for each exercise done often enough, with its band', async () => {
+    const of = await ines()
+    const view = valueOf(await trends(of.coach, of.client('Joren').id, of.today))
+    expect(view.exercises.length).toBeGreaterThan(3)
+    for (const { points } of view.exercises) {
+      const days = points.map(({ on }) => on)
+      expect([...days].sort()).toEqual(days)
+      expect(days.every(on => on <= of.today)).toBe(true)
+    }
+    expect(problemOf(await trends(await stranger(), of.id, of.today)).kind).toBe('not-found')
+  })
+
+  test('the report counts the sessions that the review counts', async () => {
+    const of = await ines()
+    const told = valueOf(await report(of.coach, of.id, of.today))
+    expect(told.sessionsDone).toBeLessThan(told.sessionsDue)
+    expect(told.setsDone).toBeLessThanOrEqual(told.setsDue)
+    const past = valueOf(await history(of.coach, of.id, of.today)).sessions
+    const inBlock = past.filter(({ on }) => on >= told.from && on < of.today)
+    expect(told.sessionsDone).toBe(inBlock.filter(({ state }) => state === 'done').length)
+    expect(told.sessionsDue).toBeGreaterThanOrEqual(inBlock.length)
+    expect(problemOf(await report(await stranger(), of.id, of.today)).kind).toBe('not-found')
+  })
+
+  test('a practice client is marked as simulated, has weeks of log and no pain of the real one', async () => {
+    const of = await ines()
+    const { id } = valueOf(await makePractice(of.coach, of.id, of.today))
+    const made = valueOf(await client(of.coach, id))
+    expect([made.name, made.about]).toEqual([
+      expect.stringMatching(/^Practice: Ines/),
+      'Simulated, not a person',
+    ])
+    expect(made.facts.pain).toBeUndefined()
+    const past = valueOf(await history(of.coach, id, of.today)).sessions
+    expect(past.filter(({ state }) => state === 'done').length).toBeGreaterThan(3)
+    expect(problemOf(await makePractice(await stranger(), of.id, of.today)).kind).toBe('not-found')
+  })
+})
+
+describe('the roster', () => {
+  test('has every client once, the pressing ones first, with the strip of their rotation', async () => {
+    const of = await ines()
+    const { clients } = await roster(of.coach, of.today)
+    expect(clients).toHaveLength(of.clients.length)
+    const order = clients.map(({ section }) => ['now', 'week', 'steady', 'later'].indexOf(section))
+    expect([...order].sort((a, b) => a - b)).toEqual(order)
+    for (const { block } of clients) expect(block?.days.length).toBeGreaterThan(0)
+  })
+
+  test('knows a client’s next session, today or later', async () => {
+    const of = await ines()
+    const { clients } = await roster(of.coach, of.today)
+    const next = clients.find(one => one.id === of.id)?.next
+    expect(next && next.on >= of.today).toBe(true)
+  })
+
+  test('of a coach without clients is empty', async () => {
+    const { today } = await ines()
+    expect((await roster(await stranger(), today)).clients).toEqual([])
+  })
+})
