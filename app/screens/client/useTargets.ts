@@ -19,6 +19,7 @@ import {
   type PlanContext,
   ratioWishOf,
   sessionMaxOf,
+  ownBand,
 } from '#core/plan/method'
 import { rotationLedger } from '#core/count/ledger'
 import { SavedClient } from '#shared/contracts/profile'
@@ -208,16 +209,6 @@ function withoutOwn(facts: ClientFacts, modes: Partial<Record<Group, Mode>>): Cl
     ...others
   } = facts
   return { ...others, modes, bands: {} }
-}
-
-/** A band with one own number keeps the usual ones beside it, pushed out of the way where they would cross it. */
-function ownBand(
-  { floor, target, ceiling }: Partial<Record<'floor' | 'target' | 'ceiling', number>>,
-  usual: Band,
-): Band {
-  const least = floor ?? Math.min(usual.floor, target ?? ceiling ?? usual.floor)
-  const wish = target ?? Math.min(Math.max(usual.target, least), ceiling ?? Infinity)
-  return { floor: least, target: wish, ceiling: ceiling ?? Math.max(usual.ceiling, wish) }
 }
 
 function toTargets(form: Entered, usual: PlanContext | null): Targets {

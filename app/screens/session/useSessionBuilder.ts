@@ -154,6 +154,8 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
   function move(step: { groupings: number; slots: number }): void {
     const grouping = selectedGrouping.value
     if (!grouping || !selected.value) return
+    // What moves stays selected, also where it was selected only for being the first.
+    chosen.value = selected.value.id
     if (step.slots !== 0 && grouping.slots.length > 1)
       return void edit({
         kind: 'move_partner',
