@@ -11,7 +11,7 @@ const quietEnv = { ...process.env, NUXT_TELEMETRY_DISABLED: '1' }
 export async function ensureDependencies() {
   await onceFor(
     join(ROOT, 'node_modules', '.tholepin-installed'),
-    fingerprint(['package.json', 'package-lock.json', '.npmrc']),
+    fingerprint(['package-lock.json', '.npmrc']),
     async () => {
       say('Installing dependencies (npm ci)')
       await run('npm', ['ci', '--no-progress', '--loglevel=error'], { cwd: ROOT })
