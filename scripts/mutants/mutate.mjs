@@ -32,6 +32,43 @@ const isText = node =>
 const isType = node =>
   ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isTypeAliasDeclaration(node)
 
+const isInType = node => node.parent !== undefined && ts.isLiteralTypeNode(node.parent)
+
+/** Each looks at a node and adds what could stand there instead. */
+const WAYS = [
+  function operators(node, add) {
+    if (!ts.isBinaryExpression(node)) return
+    const flipped = FLIPPED.get(node.operatorToken.kind)
+    if (flipped && !isText(node.left) && !isText(node.right))
+      add(node.operatorToken, flipped, 'operator')
+  },
+  function numbers(node, add) {
+    if (ts.isNumericLiteral(node) && !isInType(node)) add(node, `(${node.text} + 1)`, 'number')
+  },
+  function conditions(node, add) {
+    const asked = ts.isConditionalExpression(node)
+      ? node.condition
+      : ts.isIfStatement(node)
+        ? node.expression
+        : undefined
+    if (asked) add(asked, `!(${asked.getText()})`, 'condition')
+  },
+  function booleans(node, add) {
+    if (isInType(node)) return
+    if (node.kind === ts.SyntaxKind.TrueKeyword) add(node, 'false', 'boolean')
+    if (node.kind === ts.SyntaxKind.FalseKeyword) add(node, 'true', 'boolean')
+  },
+  function calls(node, add) {
+    if (!ts.isCallExpression(node) || !ts.isPropertyAccessExpression(node.expression)) return
+    const { name } = node.expression
+    if (SWAPPED[name.text]) add(name, SWAPPED[name.text], 'call')
+  },
+  function statements(node, add) {
+    if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression))
+      add(node, ';', 'left out')
+  },
+]
+
 /**
  * Every single change of a source: `{ start, end, text, kind, line }`.
  * Comparisons and their limits, arithmetic, conditions, numbers, calls, and words that are true or false.
@@ -46,27 +83,7 @@ export function mutantsOf(source, name = 'file.ts') {
   }
   const visit = node => {
     if (isType(node) || ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return
-    if (ts.isBinaryExpression(node)) {
-      const flipped = FLIPPED.get(node.operatorToken.kind)
-      if (flipped && !isText(node.left) && !isText(node.right))
-        add(node.operatorToken, flipped, 'operator')
-    }
-    if (ts.isNumericLiteral(node) && !ts.isLiteralTypeNode(node.parent))
-      add(node, `(${node.text} + 1)`, 'number')
-    if (ts.isConditionalExpression(node))
-      add(node.condition, `!(${node.condition.getText()})`, 'condition')
-    if (ts.isIfStatement(node)) add(node.expression, `!(${node.expression.getText()})`, 'condition')
-    if (node.kind === ts.SyntaxKind.TrueKeyword && !ts.isLiteralTypeNode(node.parent))
-      add(node, 'false', 'boolean')
-    if (node.kind === ts.SyntaxKind.FalseKeyword && !ts.isLiteralTypeNode(node.parent))
-      add(node, 'true', 'boolean')
-    if (ts.isCallExpression(node) && ts.isPropertyAccessExpression(node.expression)) {
-      const { name: called } = node.expression
-      const other = SWAPPED[called.text]
-      if (other) add(called, other, 'call')
-    }
-    if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression))
-      add(node, ';', 'left out')
+    for (const breaks of WAYS) breaks(node, add)
     ts.forEachChild(node, visit)
   }
   visit(file)

@@ -277,7 +277,7 @@ export function useProposals() {
   )
   const columns = computed(
     () =>
-      proposals.value?.proposals.map((proposal, at) => {
+      proposals.value?.proposals.map(proposal => {
         const { letter, name, idea } = PROPOSAL_GOALS[proposal.kind]
         const after = planAfter(proposal)
         const [before, context] = [store.input, store.context]

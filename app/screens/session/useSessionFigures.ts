@@ -1,7 +1,6 @@
 import { formatDay, formatOneDecimal, GROUP_NAMES, dayWords } from '#core/words'
-import { ELBOW_JOINTS } from '#core/plan/catalogue'
 import { datesOfDay, passOn } from '#core/plan/block'
-import { ARM_GROUPS } from '#core/plan/catalogue'
+import { ARM_GROUPS, ELBOW_JOINTS } from '#core/plan/catalogue'
 import type { SessionBuilder } from './useSessionBuilder'
 
 /** The figures at the head of a session: time against the limit, sets, what it leaves behind, elbow load. */

@@ -1,4 +1,4 @@
-import { ARM_GROUPS, type Group, type Joint, ELBOW_JOINTS } from '#core/plan/catalogue'
+import { ARM_GROUPS, type Group, ELBOW_JOINTS } from '#core/plan/catalogue'
 import { GROUP_NAMES } from '#core/words'
 import type { GroupAlong, JointAlong } from '#core/judge/within-session'
 import { useElementSize } from '@vueuse/core'

@@ -1,5 +1,4 @@
-import { nonEmpty } from '../../base'
-import { assert } from '../../base'
+import { assert, nonEmpty } from '../../base'
 import { LOAD_PROGRESSIONS, type Method } from './method'
 import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, type CountingSchoolId } from './school'
 
