@@ -52,6 +52,20 @@ describe('a rotation reviewed', () => {
     expect(view.open.length).toBeGreaterThan(0)
   })
 
+  test('every readiness it tells is a percentage, and comes from sessions that were', async () => {
+    const { review: told } = await seen(await ines())
+    const shown = told.muscles.flatMap(({ readiness }) => [readiness.due, readiness.done])
+    const evidence = told.adjustments.flatMap(one => one.evidence?.readiness ?? [])
+    const all = [...shown.filter(value => value !== null), ...evidence]
+    expect(all.length).toBeGreaterThan(5)
+    for (const percent of all) {
+      expect(percent).toBeGreaterThanOrEqual(0)
+      expect(percent).toBeLessThanOrEqual(100)
+    }
+    // Somebody who has trained is not wholly fresh at every session.
+    expect(Math.min(...all)).toBeLessThan(100)
+  })
+
   test('a rotation that the block does not have is not found, nor is a stranger’s', async () => {
     const of = await ines()
     expect(problemOf(await review(of.coach, of.id, 99, of.today)).kind).toBe('not-found')

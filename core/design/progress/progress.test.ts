@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { BUILT_IN_CATALOGUE, requireExercise } from '../../plan/catalogue'
 import { type LoadGrid, loadGrid } from '../../plan/estimate'
 import { contextWith, STEADY_MIDDLE } from '../../plan/method'
+import type { SetScheme } from '../../plan/scheme'
 import { planIn, written } from '../../testing/shorthandPlans'
 import {
   effortRamp,
@@ -15,6 +16,8 @@ import {
   specialisation,
   spreadSets,
   unusualJump,
+  withLeadRir,
+  withRepShift,
 } from '.'
 
 const barbell: LoadGrid = { kind: 'steps', base: 20, step: 2.5 }
@@ -237,4 +240,96 @@ describe('more here means less there', () => {
     expect(
       specialisation(planIn(7, written('arms', 'cable_curl 4 x 12')), context, 6),
     ).toMatchObject({ cuts: [], left: 6 }))
+})
+
+describe('effort of a rotation laid over a scheme', () => {
+  const failing = (): SetScheme => ({
+    runs: [
+      {
+        role: 'working',
+        count: 2,
+        stages: [
+          { kind: 'work', reps: { kind: 'exactly', count: 10 }, effort: { kind: 'rir', rir: 2 } },
+        ],
+      },
+      {
+        role: 'working',
+        count: 1,
+        stages: [
+          { kind: 'work', reps: { kind: 'exactly', count: 10 }, effort: { kind: 'failure' } },
+        ],
+      },
+    ],
+  })
+  const efforts = (scheme: SetScheme) =>
+    scheme.runs.flatMap(({ stages }) =>
+      stages.map(stage => (stage.kind === 'work' ? stage.effort : undefined)),
+    )
+
+  test('sets to failure stay sets to failure, whatever the rotation asks', () => {
+    for (const rir of [0, 1, 3, 5])
+      expect(efforts(withLeadRir(failing(), rir, 0)).at(-1)).toEqual({ kind: 'failure' })
+  })
+
+  test('what differs from set to set keeps its difference, within its limits', () => {
+    const [first] = failing().runs
+    const scheme: SetScheme = {
+      runs: [first!, { ...first!, stages: [{ kind: 'work', effort: { kind: 'rir', rir: 1 } }] }],
+    }
+    const rirs = (asked: number, least = 0) =>
+      efforts(withLeadRir(scheme, asked, least)).map(effort =>
+        effort?.kind === 'rir' ? effort.rir : null,
+      )
+    expect(rirs(4)).toEqual([4, 3])
+    expect(rirs(0)).toEqual([0, 0])
+    expect(rirs(0, 1)).toEqual([1, 1])
+    expect(rirs(9)).toEqual([6, 6])
+  })
+
+  test('a set without reps in reserve gets them; a warm-up set does not', () => {
+    const scheme: SetScheme = {
+      runs: [
+        { role: 'warmup', count: 1, stages: [{ kind: 'work' }] },
+        { role: 'working', count: 1, stages: [{ kind: 'work' }] },
+      ],
+    }
+    expect(efforts(withLeadRir(scheme, 2, 0))).toEqual([undefined, { kind: 'rir', rir: 2 }])
+  })
+})
+
+describe('reps of a wave', () => {
+  const reps = (low: number, high: number): SetScheme => ({
+    runs: [
+      {
+        role: 'working',
+        count: 3,
+        stages: [
+          {
+            kind: 'work',
+            reps: low === high ? { kind: 'exactly', count: low } : { kind: 'between', low, high },
+          },
+        ],
+      },
+    ],
+  })
+  test.each([
+    { name: 'four fewer', from: reps(8, 12), by: -4, to: reps(4, 8) },
+    { name: 'never under three', from: reps(6, 10), by: -8, to: reps(3, 3) },
+    { name: 'two more', from: reps(10, 10), by: 2, to: reps(12, 12) },
+    { name: 'a single stays a single', from: reps(1, 1), by: -2, to: reps(1, 1) },
+  ])('$name', ({ from, by, to }) => {
+    const moved = withRepShift(from, by)
+    const shown = (scheme: SetScheme) => {
+      const [stage] = scheme.runs[0]!.stages
+      const { reps: of } = stage as {
+        reps?: { kind: string; count?: number; low?: number; high?: number }
+      }
+      return [of?.low ?? of?.count, of?.high ?? of?.count]
+    }
+    expect(shown(moved)).toEqual(shown(to))
+  })
+  test('no shift is the same scheme', () => {
+    const scheme = reps(8, 12)
+    expect(withRepShift(scheme, 0)).toBe(scheme)
+  })
 })

@@ -239,3 +239,60 @@ test('whatever is known: at most three changes, no rise on a sore joint, none wh
     ),
   )
 })
+
+describe('whatever a muscle’s evidence is', () => {
+  const share = fc.double({ min: 0, max: 1.2, noNaN: true })
+  const evidence = fc
+    .record({
+      mode: fc.constantFrom(...MODES),
+      direct: fc.integer({ min: 0, max: 25 }),
+      counted: fc.double({ min: 0, max: 30, noNaN: true }),
+      verdict: fc.constantFrom('progress', 'decline', 'plateau', 'unclear', 'insufficient'),
+      probability: share,
+      adherence: share,
+      recovered: fc.integer({ min: 0, max: 5 }),
+      notRecovered: fc.integer({ min: 0, max: 5 }),
+      readiness: fc.double({ min: 0, max: 100, noNaN: true }),
+      lowExposures: fc.integer({ min: 0, max: 3 }),
+      belowFloorFor: fc.integer({ min: 0, max: 3 }),
+      ramp: fc.integer({ min: 0, max: 3 }),
+    })
+    .map(more => of(more as Partial<GroupEvidence>))
+
+  const setsMore = ({ change }: { readonly change: { readonly kind: string } }) =>
+    change.kind === 'sets' ? (change as unknown as { readonly by: number }).by : 0
+
+  test('one that is not recovered never gets more sets', () =>
+    fc.assert(
+      fc.property(evidence, one => {
+        const answers = one.recovered + one.notRecovered
+        fc.pre(
+          answers >= DECIDE.leastAnswers && one.notRecovered / answers >= DECIDE.notRecoveredShare,
+        )
+        for (const found of adjustments([one], [])) expect(setsMore(found)).toBeLessThanOrEqual(0)
+      }),
+    ))
+
+  test('one that hurts, or was mostly left out, never gets more sets either', () =>
+    fc.assert(
+      fc.property(evidence, fc.boolean(), (one, hurts) => {
+        const spared = hurts
+          ? { ...one, sore: { joint: 'wrist' as const, level: 'hold' as const } }
+          : { ...one, adherence: Math.min(one.adherence, DECIDE.adherence - 0.01) }
+        for (const found of adjustments([spared], []))
+          expect(setsMore(found)).toBeLessThanOrEqual(0)
+      }),
+    ))
+
+  test('cuts stop at the floor, and no step up is larger than the table allows', () =>
+    fc.assert(
+      fc.property(evidence, one => {
+        for (const found of adjustments([one], [])) {
+          const by = setsMore(found)
+          expect(by).toBeLessThanOrEqual(Math.max(DECIDE.mostUp, DECIDE.moreBuild))
+          if (found.row === 'A4' && by < 0)
+            expect(one.counted + by).toBeGreaterThanOrEqual(one.band.floor - 1e-9)
+        }
+      }),
+    ))
+})

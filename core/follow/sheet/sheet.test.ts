@@ -129,6 +129,28 @@ describe('what the fields begin with', () => {
     })
     expect(begin(smallSheet(), 2, 0, saidSet(placeAt(A, 1), 25))).toMatchObject({ amount: 25 })
   })
+  test.each([
+    {
+      name: 'a fifth off what the drop before was done with',
+      of: 'previous' as const,
+      second: 15,
+      amount: 12,
+    },
+    { name: 'a fifth off what the set began with', of: 'first' as const, second: 15, amount: 20 },
+    { name: 'the drop before was done lighter', of: 'previous' as const, second: 10, amount: 8 },
+  ])('after two drops: $name', ({ of, second, amount }) => {
+    const drop = (stage: number) =>
+      part({ stage, as: 'drop', load: { kind: 'share', of, share: 0.8 } })
+    const sheet = smallSheet([[sheetSet(1, [part(), drop(2), drop(3)])]])
+    const fine = {
+      ...sheet.exercises[0]!,
+      scale: { unit: 'kg' as const, grid: { kind: 'steps' as const, base: 0, step: 1 }, words: '' },
+    }
+    const stageOf = (stage: number) => ({ ...placeAt(A, 1), stage })
+    const all = turnsOf(sheet, stands(saidSet(stageOf(1), 25), saidSet(stageOf(2), second)))
+    const turn = all.find(({ slot, plan }) => slot === A && plan.number === 1)!
+    expect(prefillOf(turn, 2, all, fine).amount).toBe(amount)
+  })
   test('a pyramid keeps its own weights', () => {
     const rising = smallSheet([
       [sheetSet(1), sheetSet(2, [part({ load: { kind: 'weight', amount: 30 } })])],

@@ -158,3 +158,47 @@ test.each([
 ] as const)('%d months are %s', (months, age) => {
   expect(trainingAge(months)).toBe(age)
 })
+
+describe('the numbers of the table', () => {
+  // Floor, target and ceiling of each training age in build, then the factors to direct sets only and to whole sets.
+  // prettier-ignore
+  const NUMBERS: Readonly<Record<Group, string>> = {
+    biceps: '6/9/13 9/14/20 12/18/26 0.6 1.4',
+    elbow_flexors_other: '4/7/12 6/11/17 8/14/22 0.25 2',
+    triceps: '6/10/14 10/16/22 13/20/28 0.6 1.4',
+    forearms: '0/3/8 2/5/11 3/7/14 0.3 0.5',
+    chest: '6/9/12 9/13/18 11/16/22 0.95 1.05',
+    delts_front: '3/6/10 4/8/14 5/9/16 0.35 1.6',
+    delts_side: '5/8/12 8/13/20 10/16/24 0.8 1.2',
+    delts_rear: '4/7/12 6/10/17 8/13/21 0.6 1.4',
+    lats: '6/9/13 8/13/18 10/15/22 0.65 1.2',
+    upper_back: '6/9/13 8/13/19 10/15/23 0.65 1.3',
+    traps: '1/3/8 2/5/12 3/7/14 0.4 1.4',
+    lower_back: '2/4/7 3/5/9 3/6/10 0.4 1.5',
+    abs: '3/6/10 4/8/14 5/10/16 0.9 1',
+    glutes: '5/8/12 7/11/16 8/13/20 0.5 1.4',
+    quads: '6/9/12 8/12/17 10/14/20 0.95 1.05',
+    hamstrings: '5/8/11 6/10/15 8/12/17 0.75 1.2',
+    calves: '5/8/12 7/11/16 9/13/20 1 1',
+  }
+
+  test.each(GROUPS)('%s', group => {
+    const { build, directFactor, wholeFactor } = BAND_ROWS[group]
+    const cells = (['new', 'mid', 'adv'] as const).map(age => build[age].join('/'))
+    expect([...cells, directFactor, wholeFactor].join(' ')).toBe(NUMBERS[group])
+  })
+
+  test.each(GROUPS)('%s: more training asks for no less, and every band is in order', group => {
+    for (const mode of ['build', 'keep', 'maintain'] as const) {
+      const bands = (['new', 'mid', 'adv'] as const).map(age =>
+        bandFor(group, { age, mode, school: COUNTING_SCHOOLS.fractional, scale: 1 }),
+      )
+      for (const { floor, target, ceiling } of bands) {
+        expect(floor).toBeLessThanOrEqual(target)
+        expect(target).toBeLessThanOrEqual(ceiling)
+      }
+      const targets = bands.map(({ target }) => target)
+      expect([...targets].sort((a, b) => a - b)).toEqual(targets)
+    }
+  })
+})
