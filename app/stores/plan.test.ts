@@ -183,6 +183,16 @@ describe('a newer plan from elsewhere', () => {
     expect(setsOn(store.plan, 0)).toBe(4)
   })
 
+  test('of several saves without an answer any may have arrived', async () => {
+    const taken = { version: 5, savedAt: '2026-04-01T09:00:00.000Z', plan: theirsAfter(addSet) }
+    const store = await loaded(unreachable, unreachable, stale(taken), saved(6))
+    for (let times = 0; times < 3; times++) {
+      store.edit(addSet)
+      await store.save()
+    }
+    expect([store.saveState.kind, store.version, setsOn(store.plan, 0)]).toEqual(['idle', 6, 6])
+  })
+
   test('an answer that never came makes nobody else’s change our own', async () => {
     const store = await loaded(unreachable, stale(clash))
     store.edit(addSet)

@@ -66,7 +66,7 @@ export const usePlanStore = defineStore('plan', () => {
   const mergedAt = ref(0)
   const trial = shallowRef<Trial | null>(null)
   /** Sent, and no answer came: the server may have it all the same. */
-  const unanswered = shallowRef<PlanDocument | null>(null)
+  const unanswered = shallowRef<readonly PlanDocument[]>([])
   const { ask } = useApi()
 
   const context = computed(
@@ -125,7 +125,7 @@ export const usePlanStore = defineStore('plan', () => {
     past.value = []
     future.value = []
     trial.value = null
-    unanswered.value = null
+    unanswered.value = []
   }
 
   function show(next: PlanDocument): void {
@@ -217,11 +217,11 @@ export const usePlanStore = defineStore('plan', () => {
     if (client.value?.block?.id !== block.id) return
     if (!result.ok) {
       saveState.value = refusal(result.error)
-      if (saveState.value.kind === 'unreachable') unanswered.value = sent
+      if (saveState.value.kind === 'unreachable') unanswered.value = [...unanswered.value, sent]
       if (saveState.value.kind === 'conflict' && mergeWith(saveState.value.theirs)) await save()
       return
     }
-    unanswered.value = null
+    unanswered.value = []
     savedPlan.value = sent
     version.value = result.value.version
     savedAt.value = result.value.savedAt
@@ -244,7 +244,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** The server had taken what we sent before the connection broke: nobody else has changed anything. */
   const isOurOwn = (theirs: CurrentBlock) =>
-    unanswered.value !== null && orderedText(unanswered.value) === orderedText(theirs.plan)
+    unanswered.value.some(sent => orderedText(sent) === orderedText(theirs.plan))
 
   /** Lays ours and theirs together where they touch different days; false where both changed one, which the coach decides. */
   function mergeWith(theirs: CurrentBlock): boolean {
@@ -252,7 +252,7 @@ export const usePlanStore = defineStore('plan', () => {
     const isOwn = isOurOwn(theirs)
     const base = isOwn ? theirs.plan : savedPlan.value
     if (!base || !mine) return false
-    unanswered.value = null
+    unanswered.value = []
     const merged = mergedPlans(base, mine, theirs.plan)
     if (merged.kind !== 'merged') return false
     savedPlan.value = theirs.plan

@@ -66,8 +66,3 @@ export function assuming(figure: Figure, assumption: Assumption): Figure {
 export function sumOf(figures: readonly Figure[]): Figure {
   return figures.reduce(plus, ZERO)
 }
-
-/** Whether the figure has ends besides its nominal value. */
-export function isRanged(figure: Figure): boolean {
-  return figure.low !== figure.value || figure.high !== figure.value
-}

@@ -14,7 +14,7 @@ export type {
 } from './id'
 export { addDays, daysBetween, isoWeekday, isPlainDate, plainDate } from './plainDate'
 export type { PlainDate } from './plainDate'
-export { assuming, exactly, isRanged, plus, sumOf, times, ZERO } from './figure'
+export { assuming, exactly, plus, sumOf, times, ZERO } from './figure'
 export type { Assumption, Figure } from './figure'
 export { DAYS_PER_WEEK, HOURS_PER_DAY, MS_PER_DAY, MS_PER_HOUR } from './time'
 export { roundHalfUp } from './round'

@@ -4,7 +4,7 @@ import type { LoadProgression } from '../plan/method'
 import type { BlockConcern, BlockSession, SetObstacle } from '../design/progress'
 import { formatDay } from './dates'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
-import { JOINT_NAMES } from './findings'
+import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 
 /** Why a set finds no place, and the way out. */

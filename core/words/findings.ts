@@ -1,24 +1,10 @@
-import { recordOf } from '../base'
-import {
-  type Group,
-  GROUPS,
-  type Joint,
-  JOINT_TABLE,
-  JOINTS,
-  type Muscle,
-  MUSCLES,
-} from '../plan/catalogue'
+import { type Group, GROUPS, type Joint, JOINTS, type Muscle, MUSCLES } from '../plan/catalogue'
 import type { CheckId, Finding } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
 import type { ChoiceReason } from '../design/suggest'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
+import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES, MUSCLE_NAMES } from './names'
-
-/** Names of joints as they stand in a sentence. */
-export const JOINT_NAMES: Readonly<Record<Joint, string>> = recordOf(
-  JOINTS,
-  joint => JOINT_TABLE[joint].name,
-)
 
 const REFER =
   'It needs an examination by a physician or other licensed professional before it is loaded again.'
@@ -191,7 +177,7 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
     `${number('days')} days between two sessions; the plan says at most ${number('most')}. Change the rule or the places; both are kept as typed.`,
   'open-day': ({ number }) => `Nobody has said yet what day ${number('day')} is.`,
   'places-assumed': () =>
-    'The days have no fixed places: gaps and readiness are reckoned with the order as it stands.',
+    'The days have no fixed places: gaps and readiness follow the order as it stands.',
   'deload-missing': ({ number }) =>
     `${formatOneDecimal(number('weeks'))} working weeks without an easier one, at most ${number('most')}.`,
 }

@@ -1,3 +1,4 @@
+export { JOINT_NAMES } from './joints'
 export { dayName, ROLE_NAMES } from '../plan/rotation'
 export { MEASUREMENT_TABLE as MEASUREMENTS } from '../body/measurements'
 export {
@@ -44,7 +45,6 @@ export {
   FINDING_SENTENCES,
   findingSentence,
   gapWords,
-  JOINT_NAMES,
 } from './findings'
 export { NOT_MEDICAL_ADVICE, REFERRAL } from '../plan/safety'
 export { CAUTIONS as CAUTION_WORDS } from '../plan/catalogue'
@@ -53,7 +53,6 @@ export type { MethodChoice, MethodDifference } from './methods'
 export {
   formatClock,
   GROUPING_NAMES,
-  groupingWords,
   longerWords,
   offerWords,
   pairingSentence,

@@ -3,7 +3,7 @@ import type { Need } from '../follow/roster'
 import { attentionWords } from './attention'
 import { formatDay, WEEKDAY_NAMES } from './dates'
 import { formatOneDecimal, NBSP } from './figures'
-import { JOINT_NAMES } from './findings'
+import { JOINT_NAMES } from './joints'
 
 /** `today`, `yesterday`, `tomorrow`, a weekday within six days, else the date. */
 export function dayWord(on: PlainDate, today: PlainDate): string {

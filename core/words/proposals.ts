@@ -10,7 +10,7 @@ import type {
 } from '../design/allocation'
 import type { Joint, Catalogue } from '../plan/catalogue'
 import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
-import { JOINT_NAMES } from './findings'
+import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 import { slotName } from './session'
 
@@ -117,7 +117,7 @@ export function concernWords(concern: AllocationConcern): string {
 export function scenarioWords(kind: ScenarioKind, day: number | null): string {
   switch (kind) {
     case 'as_is':
-      return 'As it is, placed anew'
+      return 'As it is, placed again'
     case 'shorter':
       return 'A quarter less time on every day'
     case 'day_less':

@@ -77,7 +77,7 @@ describe('what was proposed or decided', () => {
     ],
     [
       of('P1', { kind: 'pace', pace: null, isAnew: true }, { group: 'triceps' }),
-      /^Triceps: recovery learned anew$/,
+      /^Triceps: recovery learned again$/,
     ],
     [
       of('O1', { kind: 'confirm', exercise: curl, on: plainDate('2026-11-25'), value: 41.25 }),

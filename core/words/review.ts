@@ -5,7 +5,7 @@ import type { OwnPace } from '../body/recovery'
 import type { Adjustment, DecisionRow, DeloadSign, OwnFacts } from '../follow/review'
 import { formatDay } from './dates'
 import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
-import { JOINT_NAMES } from './findings'
+import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 import { PAIN_LEVEL_WORDS } from './trends'
 
@@ -45,7 +45,7 @@ export function adjustmentWords(
       return `Missed ${change.session} of ${formatDay(change.on)}: ${REPLAN_WORDS[change.option].toLowerCase()}`
     case 'pace':
       return change.isAnew
-        ? `${name}: recovery learned anew`
+        ? `${name}: recovery learned again`
         : `${name}: ${change.pace === null ? 'the usual hours' : `${change.pace} times the usual hours`} to recover`
     case 'confirm':
       return `${nameOf(change.exercise)} of ${formatDay(change.on)}: ${formatOneDecimal(change.value)}${NBSP}kg is right`
@@ -80,7 +80,7 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
     A10: ({ counted, band }) =>
       `Over the ceiling: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.ceiling)}.`,
     G1: ({ daysAway }) =>
-      `${daysAway ?? 0} days without it: ${(daysAway ?? 0) > 56 ? 'a new start at the floor, loads found anew at four reps left' : 'fewer sets and more in reserve at first; the sheet lowers the loads'}.`,
+      `${daysAway ?? 0} days without it: ${(daysAway ?? 0) > 56 ? 'a new start at the floor, loads found again at four reps left' : 'fewer sets and more in reserve at first; the sheet lowers the loads'}.`,
     A11: ({ slope }) => `Rising ${aWeek(slope)}: it works, leave it.`,
     A12: ({ recovered, notRecovered }) =>
       `No verdict yet${recovered + notRecovered > 0 ? `; recovered in ${recovered} of ${recovered + notRecovered} answers` : ''}.`,
@@ -146,7 +146,7 @@ export const REPLAN_WORDS: Readonly<Record<ReplanOption, string>> = {
   shift: 'Shift everything on',
   merge: 'Merge into the next',
   drop: 'Let it go',
-  restart: 'Begin the week anew',
+  restart: 'Start the week again',
 }
 
 /** Why an estimate is kept in the log and not reckoned with. */

@@ -1,13 +1,13 @@
 import type { Catalogue } from '../plan/catalogue'
 import { roundHalfUp } from '../base'
 import type { PairingEffect } from '../plan/minutes'
-import type { Grouping, GroupingKind, Placement, Session, Slot } from '../plan/session'
+import type { GroupingKind, Placement, Session, Slot } from '../plan/session'
 import { plannedSets } from '../plan/scheme'
 import { formatScheme } from '../plan/shorthand'
 import type { CatchUpOffer, ShortChange, ShortSession, ShortWay } from '../design/short'
 import type { SwapChoice, SwapReason } from '../design/suggest'
 import { formatSetCount, formatSets, NBSP } from './figures'
-import { JOINT_NAMES } from './findings'
+import { JOINT_NAMES } from './joints'
 import { creditWords, GROUP_NAMES } from './names'
 
 /** `42:15`: minutes and seconds, as along a session. */
@@ -48,13 +48,6 @@ export function slotName(
   const purpose =
     intent === null ? undefined : exercise?.intents.find(candidate => candidate.id === intent)?.name
   return `${exercise?.name ?? id}${purpose ? ` (${purpose})` : ''}`
-}
-
-/** What stands together: `Superset of Cable curl and Rope pushdown`. */
-export function groupingWords({ kind, slots }: Grouping, catalogue: Catalogue): string {
-  const names = slots.map(slot => slotName(slot, catalogue)).join(', ')
-  const word = GROUPING_NAMES[kind]
-  return slots.length === 1 ? names : `${word.charAt(0).toUpperCase()}${word.slice(1)} of ${names}`
 }
 
 /** A session line by line, exercises by their names: `Superset: Cable curl 3 x 12 & Rope pushdown 3 x 12`. */

@@ -71,7 +71,9 @@ async function owned(playwright: {
       kind: 'csv',
       exerciseId: await made('/api/exercises', { ...curl, name: 'Wall curl' }),
       methodId: await made('/api/methods', { from: 'steady-middle', name: 'Theirs' }),
-      sessionId: history.sessions.find(({ state }) => state === 'ahead')!.id,
+      sessionId: history.sessions.find(({ state }) =>
+        ['planned', 'sent', 'opened'].includes(state),
+      )!.id,
       measurementId: history.measurements[0]!.id,
       templateId: await made('/api/session-templates', {
         name: 'Theirs',

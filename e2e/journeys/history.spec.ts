@@ -51,7 +51,7 @@ test('measurements are added with a comma, shown with their day, and removed', a
   const list = page.getByRole('region', { name: 'Measurements' })
   await list.getByLabel('cm').fill('900')
   await list.getByRole('button', { name: 'Add the measurement' }).click()
-  await expect(list.getByRole('alert')).toContainText('value may be at most 400')
+  await expect(list.getByRole('alert')).toContainText('value must be between 10 and 100 cm')
   await list.getByLabel('cm').fill('36,5')
   await list.getByLabel('measured on').fill('2050-01-01')
   await list.getByRole('button', { name: 'Add the measurement' }).click()

@@ -85,7 +85,7 @@ test('a changed profile changes the bands of the board, and what is impossible i
   await page.getByLabel('on', { exact: true }).fill('2026-03-02')
   await expect(page.getByText('Nothing speaks against planning.')).toBeVisible()
   await save.click()
-  await expect(page.getByText('Saved. The board reckons with it from now on.')).toBeVisible()
+  await expect(page.getByText('Saved. The board uses it from now on.')).toBeVisible()
   const { facts } = (await (
     await page.request.get(`/api/clients/${studio.client('Joren').id}`)
   ).json()) as { facts: object }

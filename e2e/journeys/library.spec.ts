@@ -38,7 +38,7 @@ test('the library is searched by keyboard alone', async ({ page, studio }) => {
   await expect(found).not.toContainText('Barbell curl')
 })
 
-test('a changed credit tells its effect before it is saved, and every board reckons with it', async ({
+test('a changed credit tells its effect before it is saved, and every board uses it', async ({
   page,
   studio,
 }) => {
@@ -49,14 +49,14 @@ test('a changed credit tells its effect before it is saved, and every board reck
   await page.getByRole('radio', { name: 'Triceps 0.75' }).check()
   await expect(page.getByText(/Changes 1 client’s weekly triceps up by 1\.0 set/)).toBeVisible()
   await page.getByRole('button', { name: 'Save the credits' }).click()
-  await expect(page.getByText('Saved. Every board reckons with it from now on.')).toBeVisible()
+  await expect(page.getByText('Saved. Every board uses it from now on.')).toBeVisible()
   await page.goto(`/clients/${studio.client('Joren').id}/split`)
   await boardIsLive(page)
   expect(await week(page, 'Triceps').getAttribute('aria-label')).not.toBe(before)
   await page.goto('/exercises?id=bench_press_barbell')
   await expect(page.getByRole('list', { name: 'Exercises found' })).toContainText('changed')
   await page.getByRole('button', { name: 'Bring the usual ones back' }).click()
-  await expect(page.getByText('Saved. Every board reckons with it from now on.')).toBeVisible()
+  await expect(page.getByText('Saved. Every board uses it from now on.')).toBeVisible()
   await page.goto(`/clients/${studio.client('Joren').id}/split`)
   await boardIsLive(page)
   await expect(week(page, 'Triceps')).toHaveAccessibleName(before ?? '')
@@ -69,7 +69,7 @@ test('credits for one client change nobody else', async ({ page, studio }) => {
   await page.getByRole('radio', { name: 'Biceps 0.5' }).check()
   await expect(page.getByText(/Changes 1 client’s weekly biceps down by 1\.8 sets/)).toBeVisible()
   await page.getByRole('button', { name: 'Save the credits' }).click()
-  await expect(page.getByText('Saved. Every board reckons with it from now on.')).toBeVisible()
+  await expect(page.getByText('Saved. Every board uses it from now on.')).toBeVisible()
   const facts = (await (
     await page.request.get(`/api/clients/${studio.client('Marit').id}`)
   ).json()) as { facts: { credits: object }; library: { credits: object } }

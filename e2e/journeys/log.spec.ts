@@ -200,7 +200,7 @@ test.describe('with weeks of sessions behind', () => {
       await page.keyboard.type('9')
       await page.keyboard.press('Enter')
       await page.keyboard.press('Enter')
-      await expect(page.getByText(/^part done, 3 of \d+ sets$/)).toBeVisible()
+      await expect(page.getByText(/^under way, 3 of \d+ sets$/)).toBeVisible()
       await expect(fields.first()).toHaveValue('30')
       await page
         .getByRole('textbox', { name: /, set 3, reps$/ })

@@ -106,7 +106,7 @@ test('trends: a plateau recognised, with its figures as a table and as a file', 
   )
 })
 
-test('recovery: the coach sets a pace, the board reckons with it, and learning begins anew', async ({
+test('recovery: the coach sets a pace, the board uses it, and learning starts again', async ({
   page,
   studio,
 }) => {
@@ -119,9 +119,7 @@ test('recovery: the coach sets a pace, the board reckons with it, and learning b
   await field.fill('1.4')
   await field.press('Enter')
   await expect(
-    page
-      .getByRole('status')
-      .filter({ hasText: 'Triceps: board, block and proposals reckon with 1.4' }),
+    page.getByRole('status').filter({ hasText: 'Triceps: board, block and proposals use 1.4' }),
   ).toBeVisible()
   await expect(table.getByRole('row', { name: /^Triceps/ })).toContainText(
     '1.4 times the usual hours',
@@ -133,9 +131,9 @@ test('recovery: the coach sets a pace, the board reckons with it, and learning b
       }
     ).facts.recoveryPace,
   ).toEqual({ triceps: 1.4 })
-  await table.getByRole('button', { name: 'Learn Triceps anew from today' }).click()
-  await expect(table.getByRole('row', { name: /^Triceps/ })).toContainText('learned anew since')
-  await expect(page.getByText('Triceps: recovery learned anew')).toBeVisible()
+  await table.getByRole('button', { name: 'Start learning Triceps again from today' }).click()
+  await expect(table.getByRole('row', { name: /^Triceps/ })).toContainText('learning again since')
+  await expect(page.getByText('Triceps: recovery learned again')).toBeVisible()
   const bad = await page.request.post(`/api/clients/${id}/pace`, {
     data: { group: 'triceps', decision: { kind: 'set', pace: 9 } },
   })
@@ -256,7 +254,7 @@ test('an absurd estimate is kept and left out until the coach says that it is ri
   await expect(left.getByText(/^Overhead rope extension, .*far off its neighbours/)).toBeVisible()
   await left.getByRole('button', { name: /^It is right: Overhead rope extension/ }).click()
   await expect(
-    page.getByRole('status').filter({ hasText: 'It is right: trends reckon with it from now on.' }),
+    page.getByRole('status').filter({ hasText: 'It is right: trends count it from now on.' }),
   ).toBeVisible()
   await expect(left).toHaveCount(0)
   await expect(page.getByText(/^taken by Test Coach/).first()).toBeVisible()

@@ -34,7 +34,7 @@ async function archive(): Promise<void> {
         {{ profile.name }}
       </h1>
       <p role="status" class="text-ink2">
-        {{ isSaved ? 'Saved. The board reckons with it from now on.' : profile.about }}
+        {{ isSaved ? 'Saved. The board uses it from now on.' : profile.about }}
       </p>
       <ProfileForm
         class="mt-4"

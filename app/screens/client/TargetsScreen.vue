@@ -164,7 +164,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         <SaveBar
           action="Save the targets"
           :is-disabled="isBusy || !isLive"
-          :saved-words="isSaved ? 'Saved. The board reckons with them from now on.' : ''"
+          :saved-words="isSaved ? 'Saved. The board uses them from now on.' : ''"
           :complaint="complaint"
           :errors="errors"
         />

@@ -105,7 +105,7 @@ const isOwn = computed(() => isChanged(intent.value, client.value))
           Changes {{ effect }}
         </p>
       </template>
-      <p v-else-if="isSaved" class="text-ink2">Saved. Every board reckons with it from now on.</p>
+      <p v-else-if="isSaved" class="text-ink2">Saved. Every board uses it from now on.</p>
     </div>
     <div class="mt-2 flex gap-2">
       <button

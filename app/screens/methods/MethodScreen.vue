@@ -135,7 +135,7 @@ async function submit(): Promise<void> {
           :is-disabled="isBusy || !isLive"
           :saved-words="
             isSaved
-              ? `Saved.${entry.clients.length > 0 ? ' Boards of its followers reckon with it from now on.' : ''}`
+              ? `Saved.${entry.clients.length > 0 ? ' Boards of its followers use it from now on.' : ''}`
               : ''
           "
           :complaint="complaint"

@@ -30,7 +30,7 @@ const isPossible = (pace: number | '' | undefined): pace is number =>
       <tr class="text-[12px] text-ink2">
         <th scope="col">Muscle</th>
         <th scope="col">The log says</th>
-        <th scope="col">Reckoned with</th>
+        <th scope="col">In use</th>
         <th scope="col" class="pl-3">Your word</th>
       </tr>
     </thead>
@@ -57,7 +57,7 @@ const isPossible = (pace: number | '' | undefined): pace is number =>
               type="button"
               class="control"
               :disabled="isBusy"
-              :aria-label="`Reckon with ${row.offered} for ${row.name}`"
+              :aria-label="`Use ${row.offered} for ${row.name}`"
               @click="emit('set', row.group, row.offered)"
             >
               Use {{ row.offered }}
@@ -99,7 +99,7 @@ const isPossible = (pace: number | '' | undefined): pace is number =>
               type="button"
               class="control"
               :disabled="isBusy"
-              :aria-label="`Learn ${row.name} anew from today`"
+              :aria-label="`Start learning ${row.name} again from today`"
               @click="emit('anew', row.group)"
             >
               Learn anew

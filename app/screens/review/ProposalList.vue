@@ -35,9 +35,7 @@ watch(isRefusing, async is => {
       <button type="button" class="w-full text-left" @click="emit('chosen', n)">
         <span class="block font-semibold">{{ proposal.words }}</span>
         <span class="block text-[12.5px]">{{ proposal.reason }}</span>
-        <span class="block text-[12px] text-ink2"
-          >{{ proposal.confidence }} · row {{ proposal.row }}</span
-        >
+        <span class="block text-[12px] text-ink2">{{ proposal.confidence }}</span>
       </button>
       <form
         v-if="n === at && isRefusing"

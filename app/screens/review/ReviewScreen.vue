@@ -187,7 +187,7 @@ const isLive = useMounted()
                 <th scope="col">Exercise</th>
                 <th scope="col" class="text-right">Sets</th>
                 <th scope="col" class="text-right">Top, kg</th>
-                <th scope="col" class="text-right">Reps, middle</th>
+                <th scope="col" class="text-right">Median reps</th>
                 <th scope="col" class="text-right">Reps left</th>
                 <th scope="col" class="pl-4">Trend of eight weeks</th>
               </tr>

@@ -12,7 +12,7 @@ export function usePaces(clientId: string, { view, change }: Review) {
       learned: learned ? paceWords(learned) : 'Nothing to learn from yet',
       inForce: inForce === 1 ? 'the usual hours' : `${inForce} times the usual hours`,
       by: by === 'coach' ? 'set by you' : by === 'log' && inForce !== 1 ? 'from the log' : '',
-      since: since ? `learned anew since ${formatDay(since)}` : '',
+      since: since ? `learning again since ${formatDay(since)}` : '',
       offered: learned?.kind === 'pace' ? Math.round(learned.pace * 100) / 100 : null,
       isUsual: inForce === 1,
       isByCoach: by === 'coach',
@@ -41,7 +41,7 @@ export function usePaces(clientId: string, { view, change }: Review) {
       decide(
         group,
         { kind: 'set', pace },
-        `${GROUP_NAMES[group]}: board, block and proposals reckon with ${pace} times the usual hours from now on.`,
+        `${GROUP_NAMES[group]}: board, block and proposals use ${pace} times the usual hours from now on.`,
       ),
     usual: (group: Group) =>
       decide(
@@ -53,7 +53,7 @@ export function usePaces(clientId: string, { view, change }: Review) {
       decide(
         group,
         { kind: 'anew' },
-        `${GROUP_NAMES[group]}: what was learned is put away; learning begins anew today.`,
+        `${GROUP_NAMES[group]}: what was learned is put away; learning starts again today.`,
       ),
   }
 }

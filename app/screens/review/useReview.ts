@@ -44,7 +44,7 @@ function stands(
 function minutesWords({ done, planned, sessions }: ReviewView['review']['minutes']): string {
   return sessions === 0
     ? 'Minutes are not known'
-    : `${Math.round(done)} minutes in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}, reckoned at ${Math.round(planned)}`
+    : `${Math.round(done)} minutes in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}, estimated at ${Math.round(planned)}`
 }
 
 const readyWords = (percent: number | null) =>
@@ -160,7 +160,7 @@ export async function useReview(clientId: string) {
     change(
       'confirm',
       { exercise: value.exercise, on: value.on, value: value.value },
-      'It is right: trends reckon with it from now on.',
+      'It is right: trends count it from now on.',
       { answer: DecideAnswer },
     )
   /** Gives the client what the plan has by now: the changed rest of this rotation, and the next one. */

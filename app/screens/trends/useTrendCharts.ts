@@ -26,7 +26,7 @@ function strengthChart(
   })
   return {
     key: `strength-${exercise}`,
-    title: `${name}: what one rep would be, with reps in reserve reckoned in. ${trendSentence(trend)}`,
+    title: `${name}: what one rep would be, with reps in reserve counted in. ${trendSentence(trend)}`,
     layout: { yaxis: { title: { text: 'kg' } }, xaxis: { type: 'date' } },
     rows: points.map(({ on, value, leftOut }) => ({
       date: on,

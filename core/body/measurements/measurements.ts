@@ -25,9 +25,9 @@ export type MeasurementKind = keyof typeof MEASUREMENT_TABLE
 
 export const MEASUREMENT_KINDS = keysOf(MEASUREMENT_TABLE)
 
-/** Why a value cannot be one; undefined where it can. Units: those of the kind. */
+/** What is wrong with a value, to follow the name of its field; undefined where nothing is. Units: those of the kind. */
 export function measurementProblem(kind: MeasurementKind, value: number): string | undefined {
-  const { name, unit, least, most } = MEASUREMENT_TABLE[kind]
+  const { unit, least, most } = MEASUREMENT_TABLE[kind]
   const isPossible = value >= least && value <= most
-  return isPossible ? undefined : `${name} lies between ${least} and ${most} ${unit}.`
+  return isPossible ? undefined : `must be between ${least} and ${most} ${unit}`
 }

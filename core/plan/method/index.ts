@@ -48,7 +48,7 @@ export type {
   PainLevel,
   PlanContext,
 } from './context'
-export { effectiveSets, valueOfNextSet } from './sessionCurve'
+export { effectiveSets } from './sessionCurve'
 export type { CurveAge } from './sessionCurve'
 export { METHOD_SETTINGS, settingOf, withSetting } from './settings'
 export type { MethodSetting } from './settings'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { effectiveSets, valueOfNextSet } from './sessionCurve'
+import { effectiveSets } from './sessionCurve'
 
 describe('effective sets of one day (domain table D and D1 to D6)', () => {
   const xs = [1, 3, 4, 5, 6, 8, 9, 10, 11, 12, 15, 20]
@@ -24,7 +24,9 @@ describe('effective sets of one day (domain table D and D1 to D6)', () => {
     { name: 'D4', actual: [total([10], 'new'), total([5, 5], 'new')], expected: [6.25, 9] },
     {
       name: 'D5',
-      actual: [6.5, 10, 3].map(sets => valueOfNextSet(sets, 'trained')),
+      actual: [6.5, 10, 3].map(
+        sets => effectiveSets(sets + 1, 'trained') - effectiveSets(sets, 'trained'),
+      ),
       expected: [0.75, 0.4, 1],
     },
     { name: 'D6', actual: [total([9, 2]) - total([11])], expected: [1.2] },

@@ -23,8 +23,3 @@ export function effectiveSets(sets: number, age: CurveAge): number {
   })
   return effective
 }
-
-/** What one whole set more adds on a day that has `sets`. */
-export function valueOfNextSet(sets: number, age: CurveAge): number {
-  return effectiveSets(sets + 1, age) - effectiveSets(sets, age)
-}

@@ -1,0 +1,47 @@
+import { expect, test } from '@jest/globals'
+import * as words from './phoneWords'
+
+test.each([
+  [20, '20'],
+  [22.5, '22.5'],
+  [0, '0'],
+  [12.25, '12.25'],
+])('%d is shown as %s', (value, shown) => expect(words.phoneNumber(value)).toBe(shown))
+
+test.each([
+  [0, '0:00'],
+  [125, '2:05'],
+  [59.6, '1:00'],
+  [-3, '0:00'],
+])('%d seconds on the clock are %s', (seconds, shown) =>
+  expect(words.phoneClock(seconds)).toBe(shown),
+)
+
+test.each([
+  ['2026-04-03', 'Friday 3 Apr', '3 Apr'],
+  ['2028-02-29', 'Tuesday 29 Feb', '29 Feb'],
+  ['2027-01-01', 'Friday 1 Jan', '1 Jan'],
+])('%s is %s, in little room %s', (day, long, short) =>
+  expect([words.phoneDay(day), words.phoneDay(day, 'short')]).toEqual([long, short]),
+)
+
+test.each([
+  [{ load: { amount: 27.5, unit: 'kg' }, reps: 12, seconds: null }, '27.5 × 12'],
+  [{ load: null, reps: 12, seconds: null }, '12 reps'],
+  [{ load: null, reps: null, seconds: 30 }, '30 s'],
+  [{ load: { amount: 20, unit: 'lb' }, reps: null, seconds: null }, '20 lb'],
+  [{ load: null, reps: null, seconds: null }, '–'],
+] as const)('what was done: %j is %s', (done, shown) => expect(words.doneWords(done)).toBe(shown))
+
+test.each([
+  ['working', 3, 'Set 3'],
+  ['warmup', 1, 'Warm-up 1'],
+  ['primer', 1, 'Primer 1'],
+  ['ramp', 2, 'Build-up 2'],
+] as const)('a %s set %d is called %s', (role, number, name) => {
+  const plan = { role, number, parts: [], onlyIf: null }
+  expect(words.setName({ plan } as never)).toBe(name)
+})
+
+test('a joint has the name it has everywhere', () =>
+  expect(words.JOINT_NAMES.low_back).toBe('low back'))
