@@ -189,7 +189,6 @@ function falling(of: GroupEvidence): Found {
 }
 
 function flat(of: GroupEvidence): Found {
-  if (isNotRecovered(of)) return held('A6', of)
   if (of.counted >= of.band.ceiling) return { row: 'A8', change: { kind: 'by_hand' } }
   if (of.mode === 'maintain') return { row: 'A12', change: { kind: 'go_on' } }
   return sets(
