@@ -69,7 +69,6 @@ export default withNuxt(
       'import-x/parsers': { '@typescript-eslint/parser': ['.ts'] },
     },
     rules: {
-      'import-x/no-cycle': 'error',
       complexity: ['warn', { max: 20, variant: 'modified' }],
       // What is longer says why, or is counted in eslint-suppressions.json until it is split.
       'max-lines-per-function': ['error', { max: 40, skipBlankLines: true, skipComments: true }],

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM } from './scripts/setup/debian.mjs'
 
 /** Journeys in Debian's Chromium; `npm test` starts the server and names it in BASE_URL. */
 export default defineConfig({
@@ -23,7 +24,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: CHROMIUM,
       args: [
         '--no-sandbox',
         '--disable-gpu',

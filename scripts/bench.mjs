@@ -18,7 +18,7 @@ try {
       output: 'inherit',
     })
   if (words.length === 0 || words[0] === 'review') {
-    await ensureDebianPackages(['chromium'])
+    await ensureDebianPackages(['chromium-headless-shell'])
     await ensureBuild()
     const { url, databaseUrl } = await throwawayServer('bench_review')
     await runScript('benchReview', [], {

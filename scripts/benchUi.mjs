@@ -6,7 +6,7 @@ import { throwawayServer } from './setup/throwaway.mjs'
 
 endOnSignals()
 try {
-  await ensureDebianPackages(['postgresql', 'chromium'])
+  await ensureDebianPackages(['postgresql', 'chromium-headless-shell'])
   await ensureDependencies()
   await ensureBuild()
   const { url, databaseUrl } = await throwawayServer('bench_ui')

@@ -8,7 +8,7 @@ import { freePort } from './setup/freePort.mjs'
 import { dataHome, ROOT } from './setup/paths.mjs'
 import { privatePostgres } from './setup/postgres.mjs'
 import { ensureDependencies, ensurePrepared, runScript } from './setup/project.mjs'
-import { say, told } from './setup/say.mjs'
+import { say, reportingErrors } from './setup/say.mjs'
 import { secretsIn } from './setup/secrets.mjs'
 
 const USUAL_PORT = 3211
@@ -21,7 +21,7 @@ async function databaseUrl(home) {
   return postgres.url('tholepin')
 }
 
-await told(async () => {
+await reportingErrors(async () => {
   endOnSignals()
   const home = dataHome('dev')
   await ensureDependencies()

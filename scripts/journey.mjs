@@ -6,7 +6,7 @@ import { ensureDebianPackages } from './setup/debian.mjs'
 import { ROOT } from './setup/paths.mjs'
 import { ensureBuild, ensureDependencies } from './setup/project.mjs'
 import { run } from './setup/run.mjs'
-import { told } from './setup/say.mjs'
+import { reportingErrors } from './setup/say.mjs'
 import { throwawayServer } from './setup/throwaway.mjs'
 
 async function server() {
@@ -16,10 +16,10 @@ async function server() {
   return throwawayServer('journey')
 }
 
-await told(async () => {
+await reportingErrors(async () => {
   endOnSignals()
   atEnd(async () => {})
-  await ensureDebianPackages(['postgresql', 'chromium'])
+  await ensureDebianPackages(['postgresql', 'chromium-headless-shell'])
   await ensureDependencies()
   const { url, databaseUrl, demoPassword } = await server()
   const args = ['test', '--reporter=list', ...process.argv.slice(2)]

@@ -3,10 +3,10 @@ import { ensureDebianPackages } from './setup/debian.mjs'
 import { dataHome } from './setup/paths.mjs'
 import { privatePostgres } from './setup/postgres.mjs'
 import { ensureDependencies, runScript } from './setup/project.mjs'
-import { told } from './setup/say.mjs'
+import { reportingErrors } from './setup/say.mjs'
 import { secretsIn } from './setup/secrets.mjs'
 
-await told(async () => {
+await reportingErrors(async () => {
   await ensureDependencies()
   const home = dataHome('start')
   const given = process.env.DATABASE_URL

@@ -9,7 +9,7 @@ import { throwawayServer } from './setup/throwaway.mjs'
 
 endOnSignals()
 try {
-  await ensureDebianPackages(['postgresql', 'chromium'])
+  await ensureDebianPackages(['postgresql', 'chromium-headless-shell'])
   await ensureDependencies()
   await ensureBuild()
   const folder = process.env.SCREENSHOTS ?? join(ROOT, 'docs', 'screenshots')

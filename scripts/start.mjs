@@ -6,7 +6,7 @@ import { dataHome } from './setup/paths.mjs'
 import { privatePostgres } from './setup/postgres.mjs'
 import { ensureBuild, ensureDependencies, runScript } from './setup/project.mjs'
 import { markServing, otherStart, unmark } from './setup/runningMark.mjs'
-import { say, told } from './setup/say.mjs'
+import { say, reportingErrors } from './setup/say.mjs'
 import { secretsIn } from './setup/secrets.mjs'
 import { startedServer } from './setup/server.mjs'
 
@@ -23,7 +23,7 @@ async function databaseUrl(home) {
   return postgres.url('tholepin')
 }
 
-await told(async () => {
+await reportingErrors(async () => {
   const home = dataHome('start')
   const other = otherStart(home)
   if (other) {

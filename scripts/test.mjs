@@ -145,14 +145,15 @@ endOnSignals()
 const started = performance.now()
 try {
   await timed('install', async () => {
-    await ensureDebianPackages(['postgresql', 'chromium'])
+    await ensureDebianPackages(['postgresql', 'chromium-headless-shell'])
     await ensureDependencies()
     await ensurePrepared()
   })
   rmSync(REPORTS, { recursive: true, force: true })
   mkdirSync(REPORTS, { recursive: true })
   // Both lanes use one database server; it is up before either asks for it, and outlives both.
-  if (!process.env.DATABASE_URL) atEnd((await privatePostgres(dataHome('test'))).stop)
+  if (!process.env.DATABASE_URL)
+    atEnd((await privatePostgres(dataHome('test'), { isThrowaway: true })).stop)
   await Promise.all([lane(browserLane), lane(codeLane)])
   share()
 } catch (error) {

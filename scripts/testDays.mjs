@@ -41,10 +41,11 @@ async function journeysOn(day) {
 
 endOnSignals()
 try {
-  await ensureDebianPackages(['postgresql', 'chromium'])
+  await ensureDebianPackages(['postgresql', 'chromium-headless-shell'])
   await ensureDependencies()
   await ensureBuild()
-  if (!process.env.DATABASE_URL) atEnd((await privatePostgres(dataHome('test'))).stop)
+  if (!process.env.DATABASE_URL)
+    atEnd((await privatePostgres(dataHome('test'), { isThrowaway: true })).stop)
   say('Unit tests over all days')
   note('unit tests', await shown('npm', ['run', '--silent', 'unit', '--', 'days'], { DAYS: 'all' }))
   for (const [day, why] of Object.entries(GOOD_DAYS)) {

@@ -4,7 +4,7 @@ import { dayWords, findingSentence } from '#core/words'
 const REASONS = new Map(CHECKS.map(({ id, reason }) => [id, reason]))
 
 /** A finding as a screen tells it. */
-export interface ToldFinding {
+export interface WordedFinding {
   readonly finding: Finding
   readonly key: string
   readonly sentence: string
@@ -16,7 +16,7 @@ export interface ToldFinding {
 /** Findings of the plan in words: what, where, why, and whether there is a fix. */
 export function useFindings() {
   const store = usePlanStore()
-  function told(finding: Finding): ToldFinding {
+  function worded(finding: Finding): WordedFinding {
     const { day } = finding.place
     const held = day === undefined ? undefined : store.plan?.rotation.days[day]
     return {
@@ -29,11 +29,11 @@ export function useFindings() {
     }
   }
   return {
-    told,
-    findings: useAfterPaint(() => store.findings.map(told)),
+    worded,
+    findings: useAfterPaint(() => store.findings.map(worded)),
     dismissed: computed(() =>
       store.dismissed.map(finding => ({
-        ...told(finding),
+        ...worded(finding),
         note:
           store.plan?.dismissed?.find(entry => entry.finding === findingKey(finding))?.note ?? '',
       })),

@@ -2,7 +2,7 @@ import type { PlanDocument } from '#core/plan/block'
 import type { PlanContext } from '#core/plan/method'
 import { expandedBlock } from '#core/design/progress'
 import {
-  rehearsalGround,
+  rehearsalData,
   rehearsalSpread,
   type RehearsalSpread,
   rehearsedRun,
@@ -31,15 +31,15 @@ addEventListener(
   'message',
   ({ data: { plan, context, runs, seed } }: MessageEvent<RehearseQuestion>) => {
     const began = performance.now()
-    const ground = rehearsalGround(expandedBlock(plan, context), context)
+    const data = rehearsalData(expandedBlock(plan, context), context)
     const done: Run[] = []
     for (let at = 0; at < runs; at++) {
-      done.push(rehearsedRun(ground, seed + at))
+      done.push(rehearsedRun(data, seed + at))
       if (at % STEP === 0) answer({ kind: 'progress', share: at / runs })
     }
     answer({
       kind: 'rehearsed',
-      spread: rehearsalSpread(done, ground),
+      spread: rehearsalSpread(done, data),
       milliseconds: performance.now() - began,
     })
   },

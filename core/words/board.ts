@@ -60,7 +60,7 @@ export function cellWords(
 }
 
 /** The figure over a cluster: direct, and what indirect work adds. */
-export function clusterCount(cell: RailCell): {
+export function pegGroupCount(cell: RailCell): {
   readonly direct: string
   readonly indirect: string
 } {

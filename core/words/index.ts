@@ -32,7 +32,7 @@ export { dayWord, needWords, nextWords } from './needs'
 export {
   cellLabel,
   cellWords,
-  clusterCount,
+  pegGroupCount,
   dayWords,
   outsideWords,
   railName,

@@ -1,6 +1,6 @@
 import { roundHalfUp } from '../base'
 import type { ReplanOption } from '../follow/replan'
-import type { LeftOutReason } from '../body/log'
+import type { ExclusionReason } from '../body/log'
 import type { OwnPace } from '../body/recovery'
 import type { Adjustment, DecisionRow, DeloadSign, OwnFacts } from '../follow/review'
 import { formatDay } from './dates'
@@ -150,7 +150,7 @@ export const REPLAN_WORDS: Readonly<Record<ReplanOption, string>> = {
 }
 
 /** Why an estimate is kept in the log and not reckoned with. */
-export const LEFT_OUT_WORDS: Readonly<Record<LeftOutReason, string>> = {
+export const LEFT_OUT_WORDS: Readonly<Record<ExclusionReason, string>> = {
   deload: 'easier on purpose',
   pain: 'a joint hurt',
   second_on_day: 'second session of the day, the stronger one counts',

@@ -5,7 +5,8 @@ import { run } from './run.mjs'
 import { say, SetupError } from './say.mjs'
 
 const POSTGRES_HOME = '/usr/lib/postgresql'
-export const CHROMIUM = '/usr/bin/chromium'
+/** The browser without windows: it draws the same pages at two thirds of the cost. */
+export const CHROMIUM = '/usr/bin/chromium-headless-shell'
 
 /** Folder with initdb, pg_ctl and postgres of the newest installed server; undefined without one. */
 export function postgresBinaries() {
@@ -18,7 +19,7 @@ export function postgresBinaries() {
 
 const PACKAGES = {
   postgresql: () => postgresBinaries() !== undefined,
-  chromium: () => existsSync(CHROMIUM),
+  'chromium-headless-shell': () => existsSync(CHROMIUM),
 }
 
 /** Installs those of the named Debian packages that are missing. */

@@ -15,7 +15,10 @@ async function testServer() {
     return name => new URL(`/${name}`, given).href
   }
   await ensureDebianPackages(['postgresql'])
-  const postgres = await privatePostgres(dataHome('test'), { keepIfRunning: true })
+  const postgres = await privatePostgres(dataHome('test'), {
+    keepIfRunning: true,
+    isThrowaway: true,
+  })
   stop = postgres.stop
   return postgres.url
 }

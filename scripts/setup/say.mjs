@@ -7,7 +7,7 @@ export function say(text) {
 export class SetupError extends Error {}
 
 /** Runs a script's main function; a SetupError is told in one line. */
-export async function told(main) {
+export async function reportingErrors(main) {
   try {
     await main()
   } catch (error) {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/plan/catalogue'
-import { recentBest, sessionState, sifted, TREND } from '#core/body/log'
+import { recentBest, sessionState, splitByUse, TREND } from '#core/body/log'
 import type {
   ClearanceBody,
   HistoryView,
@@ -25,7 +25,7 @@ import { decideMissed, exposuresOf, sessionsOf } from '../db/queries/training'
 import { client } from './clients'
 import { painOf } from './pain'
 import type { Coach } from './signIn'
-import { siftFactsOf, trendsOf } from './trends'
+import { exclusionFactsOf, trendsOf } from './trends'
 import { currentTime } from '../clock'
 
 /** Twelve weeks of sessions are shown. */
@@ -48,7 +48,7 @@ export async function history(
     measurementsOf(db, coach.id, id),
   ])
   if (!found.ok) return found
-  const facts = await siftFactsOf(db, coach, found.value)
+  const facts = await exclusionFactsOf(db, coach, found.value)
   const levels = painOf(reports, clearances)
   return success({
     name: found.value.name,
@@ -211,7 +211,7 @@ export async function strengths(
   ])
   if (!found.ok) return found
   // What is doubtful plans no load.
-  const { used } = sifted(exposures, await siftFactsOf(db, coach, found.value))
+  const { used } = splitByUse(exposures, await exclusionFactsOf(db, coach, found.value))
   return success({
     strengths: recentBest(used).map(({ exercise, value }) => ({ exercise, kg: value })),
   })

@@ -20,7 +20,7 @@ import { asideCounts, entriesOf, sessionById, setsOfSession } from '../db/querie
 import { profileOf } from '../db/queries/profiles'
 import { sessionsOf } from '../db/queries/training'
 import { takeEntries } from './logEntries'
-import { sheetGround, sheetOf } from './sheet'
+import { sheetData, sheetOf } from './sheet'
 import type { Coach } from './signIn'
 
 /** A log goes back so many days on the page; exports have all of it. */
@@ -93,14 +93,14 @@ export async function sessionLog(
   const db = database()
   const row = await sessionById(db, coach.id, client, session)
   if (!row) return failure(NO_SESSION)
-  const [ground, sets, entries] = await Promise.all([
-    sheetGround({ coach, clientId: client }, today < row.on ? today : row.on),
+  const [data, sets, entries] = await Promise.all([
+    sheetData({ coach, clientId: client }, today < row.on ? today : row.on),
     setsOfSession(db, coach.id, session),
     entriesOf(db, coach.id, [session]),
   ])
-  if (!ground.ok) return ground
+  if (!data.ok) return data
   return success({
-    session: sheetOf(row, ground.value, false),
+    session: sheetOf(row, data.value, false),
     base: sets.filter(({ entryId }) => entryId === null).map(asWord),
     entries: entries.map(({ session: _, at, ...entry }) => ({ ...entry, at: at.toISOString() })),
     finish: row.finishedAt && {

@@ -11,7 +11,7 @@ import { currentTime } from '../clock'
 
 type Outbox = z.input<typeof OutboxView>
 
-const told = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({
+const asContract = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({
   messages: rows.map(({ writtenAt, ...message }) => ({
     ...message,
     writtenAt: writtenAt.toISOString(),
@@ -20,7 +20,7 @@ const told = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({
 
 /** All messages to clients, as they would have been sent. */
 export async function outbox(coach: Coach): Promise<Result<Outbox, Problem>> {
-  return success(told(await outboxOf(database(), coach.id)))
+  return success(asContract(await outboxOf(database(), coach.id)))
 }
 
 /** Messages to one client. */
@@ -30,7 +30,7 @@ export async function clientOutbox(
 ): Promise<Result<Outbox, Problem>> {
   if (!(await clientName(database(), coach.id, client)))
     return failure({ kind: 'not-found', what: 'client' })
-  return success(told(await outboxOf(database(), coach.id, client)))
+  return success(asContract(await outboxOf(database(), coach.id, client)))
 }
 
 /** A message in the coach's own words. */

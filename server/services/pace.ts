@@ -10,7 +10,7 @@ import {
 } from '#core/base'
 import { passOn } from '#core/plan/block'
 import { catalogueWith, type Group } from '#core/plan/catalogue'
-import { type LoggedSet, sifted } from '#core/body/log'
+import { type LoggedSet, splitByUse } from '#core/body/log'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import {
   learnedPaces,
@@ -33,7 +33,7 @@ import { setsSince } from '../db/queries/logEntries'
 import { exposuresOf, trainedSince } from '../db/queries/training'
 import { client } from './clients'
 import type { Coach } from './signIn'
-import { siftFactsOf } from './trends'
+import { exclusionFactsOf } from './trends'
 import { currentTime } from '../clock'
 
 /** Pain from here on says that a session tells nothing of recovery. */
@@ -97,9 +97,14 @@ export async function paceLog(
     setsSince(db, coach.id, id, from),
     exposuresOf(db, coach.id, [id], from),
     painReportsOf(db, coach.id, id),
-    siftFactsOf(db, coach, view),
+    exclusionFactsOf(db, coach, view),
   ])
-  return { sessions, sets, values: sifted(values, facts).used, painfulDays: painfulDaysOf(reports) }
+  return {
+    sessions,
+    sets,
+    values: splitByUse(values, facts).used,
+    painfulDays: painfulDaysOf(reports),
+  }
 }
 
 export function painfulDaysOf(

@@ -14,10 +14,10 @@ import {
 } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
-import { recentBest, sifted, trendValue, TREND } from '#core/body/log'
+import { recentBest, splitByUse, trendValue, TREND } from '#core/body/log'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { datedSession, expandedBlock } from '#core/design/progress'
-import { practiceLog, type PracticeSession, rehearsalGround } from '#core/follow/rehearsal'
+import { practiceLog, type PracticeSession, rehearsalData } from '#core/follow/rehearsal'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import { database } from '../db/database'
@@ -26,7 +26,7 @@ import { insertHistories, type NewHistory } from '../db/queries/studio'
 import { exposuresOf } from '../db/queries/training'
 import { client } from './clients'
 import type { Coach } from './signIn'
-import { siftFactsOf } from './trends'
+import { exclusionFactsOf } from './trends'
 
 /** Rotations a practice client has behind her at most. */
 const PASSES_BEHIND = 4
@@ -133,10 +133,10 @@ export async function makePractice(
     },
   })
   const log = practiceLog(
-    rehearsalGround(expandedBlock(plan, context), context),
+    rehearsalData(expandedBlock(plan, context), context),
     randomInt(2 ** 31),
     new Map(
-      recentBest(sifted(exposures, await siftFactsOf(db, coach, found.value)).used).map(
+      recentBest(splitByUse(exposures, await exclusionFactsOf(db, coach, found.value)).used).map(
         ({ exercise, value }) => [exercise, value],
       ),
     ),

@@ -9,7 +9,7 @@ import type { ReportView } from '#shared/contracts/report'
 import { database } from '../db/database'
 import { measurementsOf } from '../db/queries/health'
 import { exposuresOf } from '../db/queries/training'
-import { reviewGround } from './reviewGround'
+import { reviewData } from './reviewData'
 import type { Coach } from './signIn'
 import { exerciseCourses } from './trendsPage'
 
@@ -20,9 +20,9 @@ export async function report(
   today: PlainDate,
 ): Promise<Result<ReportView, Problem>> {
   const db = database()
-  const ground = await reviewGround(coach, clientId, 'latest', today, 'block')
-  if (!ground.ok) return ground
-  const { view, block, question, rows, decided, context, catalogue } = ground.value
+  const data = await reviewData(coach, clientId, 'latest', today, 'block')
+  if (!data.ok) return data
+  const { view, block, question, rows, decided, context, catalogue } = data.value
   const { expanded, outcomes } = question
   const [exposures, measurements] = await Promise.all([
     exposuresOf(db, coach.id, [clientId], addDays(today, -TREND.windowDays)),
@@ -49,7 +49,7 @@ export async function report(
     setsDone: passes.reduce((sum, { setsDone }) => sum + setsDone, 0),
     setsDue: passes.reduce((sum, { setsDue }) => sum + setsDue, 0),
     volume: whole.length > 0 ? whole : volume,
-    exercises: exerciseCourses(exposures, ground.value, today),
+    exercises: exerciseCourses(exposures, data.value, today),
     changes: decided
       .filter(
         ({ decision, proposal: { change } }) =>

@@ -32,20 +32,14 @@ import type { z } from 'zod'
 import { database } from '../db/database'
 import { insertDecision, notesSince } from '../db/queries/decisions'
 import { decideMissed } from '../db/queries/training'
-import {
-  aheadRows,
-  missedRows,
-  replanQuestion,
-  type ReviewGround,
-  reviewGround,
-} from './reviewGround'
+import { aheadRows, missedRows, replanQuestion, type ReviewData, reviewData } from './reviewData'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 
-function pacesOf({ learned, view: { facts } }: ReviewGround): readonly PaceView[] {
+function pacesOf({ learned, view: { facts } }: ReviewData): readonly PaceView[] {
   return GROUPS.flatMap((group): PaceView[] => {
     const [own, record, inForce] = [
       learned.get(group),
@@ -88,7 +82,7 @@ const withoutContents = (all: ReturnType<typeof replans>): readonly ReplanView[]
 const shownTrend = ({
   exercise,
   trend: { verdict, slope, error, count, spanWeeks },
-}: ReviewGround['question']['trends'][number]) => ({
+}: ReviewData['question']['trends'][number]) => ({
   exercise,
   verdict,
   slope,
@@ -104,17 +98,17 @@ export async function review(
   asked: number | 'latest',
   today: PlainDate,
 ): Promise<Result<ReviewView, Problem>> {
-  const ground = await reviewGround(coach, clientId, asked, today)
-  return ground.ok ? reviewOf(coach, clientId, ground.value, today) : ground
+  const data = await reviewData(coach, clientId, asked, today)
+  return data.ok ? reviewOf(coach, clientId, data.value, today) : data
 }
 
 async function reviewOf(
   coach: Coach,
   clientId: ClientId,
-  ground: ReviewGround,
+  data: ReviewData,
   today: PlainDate,
 ): Promise<Result<ReviewView, Problem>> {
-  const { view, block, question, decided, rows, reports, catalogue } = ground
+  const { view, block, question, decided, rows, reports, catalogue } = data
   const { expanded, pass, trends } = question
   const reviewed = passReview(question)
   if (!reviewed) return failure(NOT_FOUND)
@@ -124,7 +118,7 @@ async function reviewOf(
       .filter(({ decision, pass: at }) => decision === 'refused' || at === pass)
       .map(({ key }) => key),
   )
-  const missed = missedRows(ground, today)
+  const missed = missedRows(data, today)
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
   return success({
     name: view.name,
@@ -165,11 +159,11 @@ async function reviewOf(
     ],
     toSend: toSend(expanded, pass),
     missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })),
-    ahead: aheadRows(ground, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
-    replans: missed[0] ? withoutContents(replans(replanQuestion(ground, missed[0], today))) : [],
+    ahead: aheadRows(data, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
+    replans: missed[0] ? withoutContents(replans(replanQuestion(data, missed[0], today))) : [],
     trends: trends.map(shownTrend),
-    leftOut: ground.leftOut,
-    paces: pacesOf(ground),
+    leftOut: data.leftOut,
+    paces: pacesOf(data),
   })
 }
 
@@ -222,9 +216,9 @@ export async function decideProposal(
   { key, decision, reason, version }: z.output<typeof DecideBody>,
   today: PlainDate,
 ): Promise<Result<{ version: number }, Problem>> {
-  const ground = await reviewGround(coach, clientId, asked, today)
-  if (!ground.ok) return ground
-  const { question, block, context } = ground.value
+  const data = await reviewData(coach, clientId, asked, today)
+  if (!data.ok) return data
+  const { question, block, context } = data.value
   const proposal = passReview(question)?.adjustments.find(
     candidate => adjustmentKey(candidate) === key,
   )
@@ -250,7 +244,7 @@ export async function decideProposal(
 
 async function taken(
   coach: Coach,
-  block: ReviewGround['block'],
+  block: ReviewData['block'],
   next: number,
   proposal: Adjustment,
   { version, context }: { readonly version: number; readonly context: PlanContext },
@@ -270,10 +264,10 @@ export async function chooseReplan(
   { session, option, version }: z.output<typeof ReplanBody>,
   today: PlainDate,
 ): Promise<Result<{ version: number }, Problem>> {
-  const ground = await reviewGround(coach, clientId, asked, today)
-  if (!ground.ok) return ground
-  const { block, question } = ground.value
-  const missed = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(
+  const data = await reviewData(coach, clientId, asked, today)
+  if (!data.ok) return data
+  const { block, question } = data.value
+  const missed = [...missedRows(data.value, today), ...aheadRows(data.value, today)].find(
     ({ id }) => id === session,
   )
   if (!missed)
@@ -283,7 +277,7 @@ export async function chooseReplan(
         'session names a session that was done, or was decided about. Look at the review again.',
       ),
     )
-  const asking = replanQuestion(ground.value, missed, today)
+  const asking = replanQuestion(data.value, missed, today)
   const chosen = replans(asking).find(candidate => candidate.option === option)
   if (!chosen)
     return failure(
@@ -315,13 +309,13 @@ export async function replansFor(
   session: string,
   today: PlainDate,
 ): Promise<Result<{ replans: readonly ReplanView[] }, Problem>> {
-  const ground = await reviewGround(coach, clientId, asked, today)
-  if (!ground.ok) return ground
-  const row = [...missedRows(ground.value, today), ...aheadRows(ground.value, today)].find(
+  const data = await reviewData(coach, clientId, asked, today)
+  if (!data.ok) return data
+  const row = [...missedRows(data.value, today), ...aheadRows(data.value, today)].find(
     ({ id }) => id === session,
   )
   return row
-    ? success({ replans: withoutContents(replans(replanQuestion(ground.value, row, today))) })
+    ? success({ replans: withoutContents(replans(replanQuestion(data.value, row, today))) })
     : failure({ kind: 'not-found', what: 'session' })
 }
 
@@ -333,9 +327,9 @@ export async function confirmValue(
   value: z.output<typeof ConfirmBody>,
   today: PlainDate,
 ): Promise<Result<{ version: number }, Problem>> {
-  const ground = await reviewGround(coach, clientId, asked, today)
-  if (!ground.ok) return ground
-  const { block, question, leftOut } = ground.value
+  const data = await reviewData(coach, clientId, asked, today)
+  if (!data.ok) return data
+  const { block, question, leftOut } = data.value
   if (
     !leftOut.some(
       one => one.exercise === value.exercise && one.on === value.on && one.value === value.value,

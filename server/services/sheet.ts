@@ -33,7 +33,7 @@ const DAYS = {
 type SentRow = Awaited<ReturnType<typeof sentAround>>[number]
 
 /** What every sheet of a client is made with. */
-export interface SheetGround {
+export interface SheetData {
   readonly view: ClientView
   readonly context: PlanContext
   readonly unit: 'kg' | 'lb'
@@ -43,10 +43,10 @@ export interface SheetGround {
 }
 
 /** Reads what a client's sheets are made with. */
-export async function sheetGround(
+export async function sheetData(
   { coach, clientId }: Pick<SheetReader, 'coach' | 'clientId'>,
   today: PlainDate,
-): Promise<Result<SheetGround, Problem>> {
+): Promise<Result<SheetData, Problem>> {
   const db = database()
   const [found, profile, reports, clearances, sets] = await Promise.all([
     client(coach, clientId),
@@ -76,10 +76,10 @@ export async function sheetGround(
 /** One dated session as the phone, and the coach beside it, holds it. */
 export function sheetOf(
   row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' | 'blockId' | 'pass' | 'day'>,
-  ground: SheetGround,
+  data: SheetData,
   isShortenable: boolean,
 ) {
-  const { view, context, unit, levels, log } = ground
+  const { view, context, unit, levels, log } = data
   const { block } = view
   const plan = block?.id === row.blockId ? block.plan : undefined
   return sheetSession({
@@ -118,14 +118,14 @@ export async function sheet(
   today: PlainDate,
 ): Promise<Result<SheetView, Problem>> {
   const db = database()
-  const [ground, rows] = await Promise.all([
-    sheetGround(reader, today),
+  const [data, rows] = await Promise.all([
+    sheetData(reader, today),
     sentAround(db, reader.coach.id, reader.clientId, {
       from: addDays(today, -DAYS.back),
       to: addDays(today, DAYS.ahead),
     }),
   ])
-  if (!ground.ok) return ground
+  if (!data.ok) return data
   const shown = rows.filter(
     ({ on, finishedAt }) => !finishedAt || daysBetween(on, today) <= DAYS.finishedBack,
   )
@@ -135,18 +135,18 @@ export async function sheet(
     shown.map(({ id }) => id),
   )
   return success({
-    client: { id: reader.clientId, name: ground.value.view.name },
+    client: { id: reader.clientId, name: data.value.view.name },
     coach: { name: reader.coach.name, studio: reader.coach.studio },
     now: currentTime().toISOString(),
     today,
-    levels: ground.value.levels,
-    reports: ground.value.reports,
+    levels: data.value.levels,
+    reports: data.value.reports,
     sessions: shown.map(row => {
       const ahead = daysBetween(today, row.on)
       return {
         session: sheetOf(
           row,
-          ground.value,
+          data.value,
           !row.finishedAt && ahead >= -DAYS.shortBack && ahead <= DAYS.shortAhead,
         ),
         isFinished: row.finishedAt !== null,

@@ -1,5 +1,5 @@
 import { type ExerciseId, groupedBy, type PlainDate } from '#core/base'
-import { type DatedValue, exerciseTrend, sifted, type SiftFacts } from '#core/body/log'
+import { type DatedValue, exerciseTrend, splitByUse, type ExclusionFacts } from '#core/body/log'
 import { passDates, type PlanDocument } from '#core/plan/block'
 import { type Catalogue, catalogueWith, JOINTS } from '#core/plan/catalogue'
 import type { Adjustment } from '#core/follow/review'
@@ -10,7 +10,7 @@ import { painReportsOf } from '../db/queries/health'
 import type { Coach } from './signIn'
 
 /** Where nothing is known but the estimates themselves. */
-const NOTHING_KNOWN: SiftFacts = {
+const NOTHING_KNOWN: ExclusionFacts = {
   isDeload: () => false,
   isPainful: () => false,
   isConfirmed: () => false,
@@ -22,7 +22,7 @@ type Exposure = Omit<DatedValue, 'exercise'> & { readonly exercise: ExerciseId }
 
 /** Trends by exercise from exposures in any order; what cannot be reckoned with is left out. */
 export function trendsOf(exposures: readonly Exposure[], facts = NOTHING_KNOWN) {
-  return trendsOfUsed(sifted(exposures, facts).used)
+  return trendsOfUsed(splitByUse(exposures, facts).used)
 }
 
 /** Trends of what was sifted already. */
@@ -46,7 +46,7 @@ export function siftFacts({
   readonly reports: Awaited<ReturnType<typeof painReportsOf>>
   readonly decisions: readonly { readonly proposal: Adjustment; readonly decision: string }[]
   readonly catalogue: Catalogue
-}): SiftFacts {
+}): ExclusionFacts {
   const deloads = new Set(plan?.block?.deloads ?? [])
   const easy =
     deloads.size === 0 || !plan
@@ -78,11 +78,11 @@ export function siftFacts({
 }
 
 /** The same, looked up for one client. */
-export async function siftFactsOf(
+export async function exclusionFactsOf(
   db: Database,
   coach: Coach,
   { id, block, library }: Pick<ClientView, 'id' | 'block' | 'library'>,
-): Promise<SiftFacts> {
+): Promise<ExclusionFacts> {
   const [reports, decisions] = await Promise.all([
     painReportsOf(db, coach.id, id),
     block ? decisionsOf(db, coach.id, block.id) : [],

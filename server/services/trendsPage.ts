@@ -13,8 +13,8 @@ import { directGroups } from '#core/plan/catalogue'
 import {
   type DatedValue,
   exerciseTrend,
-  type LeftOutReason,
-  sifted,
+  type ExclusionReason,
+  splitByUse,
   TREND,
   trendBand,
 } from '#core/body/log'
@@ -24,7 +24,7 @@ import type { ExerciseCourse, TrendsView } from '#shared/contracts/trends'
 import { database } from '../db/database'
 import { measurementsOf } from '../db/queries/health'
 import { exposuresOf } from '../db/queries/training'
-import { type ReviewGround, reviewGround } from './reviewGround'
+import { type ReviewData, reviewData } from './reviewData'
 import type { Coach } from './signIn'
 import { siftFacts } from './trends'
 
@@ -33,8 +33,8 @@ const SHOWN_DAYS = 365
 
 function courseOf(
   exercise: string,
-  own: readonly (DatedValue & { readonly leftOut: LeftOutReason | null })[],
-  { catalogue }: ReviewGround,
+  own: readonly (DatedValue & { readonly leftOut: ExclusionReason | null })[],
+  { catalogue }: ReviewData,
   today: PlainDate,
 ): ExerciseCourse {
   const from = own[0]?.on ?? today
@@ -64,11 +64,11 @@ function courseOf(
 /** Estimates by exercise with their trends, those with most estimates first. */
 export function exerciseCourses(
   exposures: Awaited<ReturnType<typeof exposuresOf>>,
-  ground: ReviewGround,
+  data: ReviewData,
   today: PlainDate,
 ): readonly ExerciseCourse[] {
-  const { block, reports, decided, catalogue } = ground
-  const { used, leftOut } = sifted(
+  const { block, reports, decided, catalogue } = data
+  const { used, leftOut } = splitByUse(
     exposures,
     siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
   )
@@ -77,7 +77,7 @@ export function exerciseCourses(
     ...leftOut.map(({ reason, ...one }) => ({ ...one, leftOut: reason })),
   ].sort((a, b) => a.on.localeCompare(b.on))
   return [...groupedBy(all, ({ exercise }) => exercise)]
-    .map(([exercise, own]) => courseOf(exercise, own, ground, today))
+    .map(([exercise, own]) => courseOf(exercise, own, data, today))
     .sort((a, b) => b.points.length - a.points.length)
 }
 
@@ -88,17 +88,17 @@ export async function trends(
   today: PlainDate,
 ): Promise<Result<TrendsView, Problem>> {
   const db = database()
-  const [ground, exposures, measurements] = await Promise.all([
-    reviewGround(coach, clientId, 'latest', today, 'block'),
+  const [data, exposures, measurements] = await Promise.all([
+    reviewData(coach, clientId, 'latest', today, 'block'),
     exposuresOf(db, coach.id, [clientId], addDays(today, -SHOWN_DAYS)),
     measurementsOf(db, coach.id, clientId),
   ])
-  if (!ground.ok) return ground
-  const { question, view } = ground.value
+  if (!data.ok) return data
+  const { question, view } = data.value
   return success({
     name: view.name,
     ...blockCourse(question.expanded, question.outcomes, question.context),
     measurements: measurements.map(({ on, kind, value }) => ({ on, kind, value })),
-    exercises: exerciseCourses(exposures, ground.value, today),
+    exercises: exerciseCourses(exposures, data.value, today),
   })
 }

@@ -11,10 +11,10 @@ const MOST_DAYS_OFF = 1.5 * 86_400_000
  */
 export function todayOf(event: H3Event): PlainDate {
   const here = currentTime()
-  const told = getHeader(event, 'x-today')
+  const asked = getHeader(event, 'x-today')
   const isNear =
-    told !== undefined &&
-    isPlainDate(told) &&
-    Math.abs(Date.parse(`${told}T12:00:00Z`) - here.getTime()) <= MOST_DAYS_OFF
-  return isNear ? plainDate(told) : plainDate(here.toISOString().slice(0, 10))
+    asked !== undefined &&
+    isPlainDate(asked) &&
+    Math.abs(Date.parse(`${asked}T12:00:00Z`) - here.getTime()) <= MOST_DAYS_OFF
+  return isNear ? plainDate(asked) : plainDate(here.toISOString().slice(0, 10))
 }

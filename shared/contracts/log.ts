@@ -31,7 +31,7 @@ export const LogListView = z.object({
 export type LogListView = z.output<typeof LogListView>
 
 /** Something said about a session, with who said it and what became of it. */
-export interface ToldEntry extends LogEntry {
+export interface ReportedEntry extends LogEntry {
   readonly author: 'client' | 'coach' | 'import'
   readonly outcome: (typeof ENTRY_OUTCOMES)[number]
   readonly clockOffSeconds: number
@@ -42,7 +42,7 @@ export interface SessionLog {
   readonly session: SheetSession
   /** What was logged without entries, before there were any. */
   readonly base: readonly Extract<LogWord, { kind: 'set' }>[]
-  readonly entries: readonly ToldEntry[]
+  readonly entries: readonly ReportedEntry[]
   readonly finish: {
     readonly at: string
     readonly minutes: number | null

@@ -1,6 +1,6 @@
 import { clientId, type ExerciseId, type PlainDate } from '#core/base'
 import { type Group, GROUPS } from '#core/plan/catalogue'
-import type { LeftOut, Verdict } from '#core/body/log'
+import type { ExcludedEstimate, Verdict } from '#core/body/log'
 import type { OwnPace } from '#core/body/recovery'
 import { type Replan, REPLAN_OPTIONS } from '#core/follow/replan'
 import type { PassReview } from '#core/follow/review'
@@ -73,7 +73,7 @@ export interface ReviewView {
     readonly spanWeeks: number
   }[]
   /** Estimates that are kept and not reckoned with. */
-  readonly leftOut: readonly LeftOut[]
+  readonly leftOut: readonly ExcludedEstimate[]
   readonly paces: readonly PaceView[]
 }
 export const ReviewAnswer = z.custom<ReviewView>(

@@ -1,5 +1,5 @@
 import type { Group } from '#core/plan/catalogue'
-import type { BandPoint, LeftOutReason, Trend } from '#core/body/log'
+import type { BandPoint, ExclusionReason, Trend } from '#core/body/log'
 import type { CourseArrival, CourseRow } from '#core/follow/review'
 import type { PlainDate } from '#core/base'
 import { z } from 'zod'
@@ -13,7 +13,7 @@ export interface ExerciseCourse {
   readonly points: readonly {
     readonly on: PlainDate
     readonly value: number
-    readonly leftOut: LeftOutReason | null
+    readonly leftOut: ExclusionReason | null
   }[]
   readonly trend: Omit<Trend, 'error'> & { readonly error: number | null }
   readonly line: readonly (Omit<BandPoint, 'week'> & { readonly on: PlainDate })[]

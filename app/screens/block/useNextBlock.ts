@@ -26,10 +26,10 @@ export function useNextBlock() {
   async function begin(): Promise<boolean> {
     const block = store.client?.block
     if (!block || isBusy.value) return false
-    if (title.value.trim() === '') return told('Title: give the next block a name.')
-    if (!isPlainDate(startsOn.value)) return told('Starts on: choose a calendar day.')
+    if (title.value.trim() === '') return complain('Title: give the next block a name.')
+    if (!isPlainDate(startsOn.value)) return complain('Starts on: choose a calendar day.')
     if (!Number.isInteger(weeks.value) || weeks.value < 2 || weeks.value > 16)
-      return told('Weeks: give a whole number from 2 to 16.')
+      return complain('Weeks: give a whole number from 2 to 16.')
     isBusy.value = true
     await store.save()
     const changed = Object.fromEntries(
@@ -52,7 +52,7 @@ export function useNextBlock() {
     })
     isBusy.value = false
     if (!result.ok)
-      return told(
+      return complain(
         result.error.kind === 'unreachable'
           ? 'The server did not answer, so nothing was begun. Try again.'
           : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
@@ -61,7 +61,7 @@ export function useNextBlock() {
     if (client) await store.load(client)
     return true
   }
-  function told(words: string): false {
+  function complain(words: string): false {
     problem.value = words
     return false
   }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { LogLine, OtherValue } from './useSessionLog'
+import type { LineFields, LogLine, OtherValue } from './logLines'
 
 /** One set to fill in: what was asked, three fields, and whatever was said about it before. Enter takes the plan where a field is empty. */
 const { line, complaint } = defineProps<{ line: LogLine; complaint: string }>()
 const emit = defineEmits<{
-  entered: [fields: { load: string; count: string; rir: string }]
-  left: [fields: { load: string; count: string; rir: string }]
+  entered: [fields: LineFields]
+  left: [fields: LineFields]
   taken: [value: OtherValue]
   cleared: []
   moved: [by: 1 | -1, column: number]

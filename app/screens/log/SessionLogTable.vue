@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LogBlock, LogLine, OtherValue } from './useSessionLog'
+import type { LineFields, LogBlock, LogLine, OtherValue } from './logLines'
 
 /** A session as prescribed beside the session as done. Enter goes from set to set; arrows move without saving. */
 const { blocks, complaints } = defineProps<{
@@ -7,7 +7,7 @@ const { blocks, complaints } = defineProps<{
   complaints: ReadonlyMap<string, string>
 }>()
 const emit = defineEmits<{
-  saved: [line: LogLine, fields: { load: string; count: string; rir: string }]
+  saved: [line: LogLine, fields: LineFields]
   planned: [lines: readonly LogLine[]]
   taken: [line: LogLine, value: OtherValue]
   cleared: [line: LogLine]
@@ -26,7 +26,7 @@ function focus(line: LogLine | undefined, column: number): void {
 function move(from: LogLine, by: 1 | -1, column: number): void {
   focus(lines.value[lines.value.indexOf(from) + by], column)
 }
-function entered(line: LogLine, fields: { load: string; count: string; rir: string }): void {
+function entered(line: LogLine, fields: LineFields): void {
   emit('saved', line, fields)
   const next = lines.value[lines.value.indexOf(line) + 1]
   // The next set usually has the same load: its count is what is typed.

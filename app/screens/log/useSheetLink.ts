@@ -61,7 +61,7 @@ export function useSheetLink(clientId: string) {
     if (done) await load()
     return done !== undefined
   }
-  const told = (at: string) =>
+  const timeWords = (at: string) =>
     new Date(at).toLocaleString('en-GB', {
       weekday: 'short',
       day: 'numeric',
@@ -90,19 +90,19 @@ export function useSheetLink(clientId: string) {
       if (held.isOver)
         return 'The last link was withdrawn or has run out. What was logged with it stays.'
       const parts = [
-        `Made ${told(held.createdAt)}`,
+        `Made ${timeWords(held.createdAt)}`,
         held.hasPin ? 'with a PIN' : 'without a PIN',
-        held.expiresAt ? `good until ${told(held.expiresAt)}` : 'good until you withdraw it',
+        held.expiresAt ? `good until ${timeWords(held.expiresAt)}` : 'good until you withdraw it',
         held.phones === 0
           ? 'not opened yet'
-          : `open on ${held.phones} ${held.phones === 1 ? 'phone' : 'phones'}${held.lastSeenAt ? `, last ${told(held.lastSeenAt)}` : ''}`,
+          : `open on ${held.phones} ${held.phones === 1 ? 'phone' : 'phones'}${held.lastSeenAt ? `, last ${timeWords(held.lastSeenAt)}` : ''}`,
       ]
       return `${parts.join(', ')}.`
     }),
     messages: computed(() =>
       messages.value.map(message => ({
         ...message,
-        when: told(message.writtenAt),
+        when: timeWords(message.writtenAt),
         about: MESSAGE_WORDS[message.kind],
       })),
     ),

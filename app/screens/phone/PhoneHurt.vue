@@ -4,12 +4,12 @@ import { ALARM_SIGNS, EMERGENCY_WORDS, PAIN_PLACES, PAIN_WORDS, worseLevel } fro
 
 /** "This hurts": where, how much, and signs that stop work whatever the number. What follows is said at once. */
 const { levels } = defineProps<{ levels: Levels }>()
-const emit = defineEmits<{ closed: []; told: [word: Extract<LogWord, { kind: 'pain' }>] }>()
+const emit = defineEmits<{ closed: []; reported: [word: Extract<LogWord, { kind: 'pain' }>] }>()
 const place = ref<PainPlace | null>(null)
 const side = ref<'left' | 'right' | 'both' | null>(null)
 const score = ref<number | null>(null)
 const signs = ref<readonly string[]>([])
-const isTold = ref(false)
+const isReported = ref(false)
 const chosen = computed(() => PAIN_PLACES.find(({ id }) => id === place.value))
 const joints = computed(() => chosen.value?.joints ?? [])
 const hasSide = computed(() => chosen.value?.hasSides ?? true)
@@ -26,14 +26,14 @@ const answer = computed(() =>
 )
 
 function tell(): void {
-  emit('told', {
+  emit('reported', {
     kind: 'pain',
     joints: joints.value,
     side: hasSide.value ? (side.value ?? 'both') : 'both',
     score: score.value ?? 0,
     hasAlarmSign: signs.value.length > 0,
   })
-  isTold.value = true
+  isReported.value = true
 }
 function toggle(sign: string): void {
   signs.value = signs.value.includes(sign)
@@ -44,7 +44,7 @@ function toggle(sign: string): void {
 
 <template>
   <PhoneDialog title="What hurts?" @closed="emit('closed')">
-    <div v-if="isTold" class="flex flex-col gap-4 text-[17px]" role="status">
+    <div v-if="isReported" class="flex flex-col gap-4 text-[17px]" role="status">
       <p
         class="font-semibold"
         :class="answer === 'stop' ? 'rounded-lg bg-alert-wash p-3 text-alert' : ''"

@@ -117,7 +117,7 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
         v-if="hurting.isOpen"
         :levels="store.levels"
         @closed="hurting.isOpen = false"
-        @told="hurting.tell"
+        @reported="hurting.tell"
       />
     </template>
   </div>

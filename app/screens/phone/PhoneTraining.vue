@@ -244,7 +244,7 @@ watch(isDone, done => done && emit('ended'))
       v-if="open === 'hurt'"
       :levels="phone.levels.value"
       @closed="open = null"
-      @told="hurt"
+      @reported="hurt"
     />
     <PhoneSwap
       v-if="open === 'swap' && exercise && movement"

@@ -25,7 +25,8 @@ export function useRestTimer() {
   const now = ref(Date.now())
   /** Made by a tap, as browsers want it; sounds later without one. */
   let sound: AudioContext | undefined
-  let told = running.value !== null && running.value.endsAt <= Date.now() ? running.value.endsAt : 0
+  let announced =
+    running.value !== null && running.value.endsAt <= Date.now() ? running.value.endsAt : 0
 
   const left = computed(() =>
     running.value ? Math.ceil((running.value.endsAt - now.value) / 1000) : null,
@@ -68,8 +69,8 @@ export function useRestTimer() {
 
   useIntervalFn(() => {
     now.value = Date.now()
-    if (running.value && running.value.endsAt <= now.value && told !== running.value.endsAt) {
-      told = running.value.endsAt
+    if (running.value && running.value.endsAt <= now.value && announced !== running.value.endsAt) {
+      announced = running.value.endsAt
       tell()
     }
     if ((over.value ?? 0) > FORGET_SECONDS) running.value = null

@@ -12,7 +12,7 @@ import {
 } from '#core/words'
 import { type Adjustment, adjustmentKey } from '#core/follow/review'
 import { catalogueWith } from '#core/plan/catalogue'
-import type { LeftOut } from '#core/body/log'
+import type { ExcludedEstimate } from '#core/body/log'
 import { LibraryView } from '#shared/contracts/library'
 import { SentAnswer } from '#shared/contracts/block'
 import { DecideAnswer, ReviewAnswer, type ReviewView } from '#shared/contracts/review'
@@ -156,7 +156,7 @@ export async function useReview(clientId: string) {
         : 'Refused. It is not proposed again unchanged.',
       { answer: DecideAnswer },
     )
-  const confirm = (value: LeftOut) =>
+  const confirm = (value: ExcludedEstimate) =>
     change(
       'confirm',
       { exercise: value.exercise, on: value.on, value: value.value },

@@ -55,7 +55,7 @@ export function useRoster() {
     return block && placeOn(block.days.length, block.startsOn, today.value)
   }
 
-  async function told(path: string, body: object): Promise<void> {
+  async function post(path: string, body: object): Promise<void> {
     const result = await ask(path, { method: 'PUT', body, answer: Done })
     complaint.value = result.ok ? '' : 'That was not saved: the server did not take it. Try again.'
     await store.load()
@@ -66,7 +66,7 @@ export function useRoster() {
   async function flag(id: string): Promise<void> {
     const entry = entryOf(id)
     if (entry)
-      await told(`/api/clients/${id}/marks`, {
+      await post(`/api/clients/${id}/marks`, {
         isFlagged: !entry.isFlagged,
         laterUntil: entry.laterUntil,
       })
@@ -74,13 +74,13 @@ export function useRoster() {
   async function later(id: string, days: number): Promise<void> {
     const entry = entryOf(id)
     if (entry)
-      await told(`/api/clients/${id}/marks`, {
+      await post(`/api/clients/${id}/marks`, {
         isFlagged: entry.isFlagged,
         laterUntil: days === 0 ? null : addDays(today.value, days),
       })
   }
   const settle = (id: string, session: string) =>
-    told(`/api/clients/${id}/sessions/${session}/decision`, { decision: 'drop' })
+    post(`/api/clients/${id}/sessions/${session}/decision`, { decision: 'drop' })
   function toggle(id: string): void {
     openRow.value = openRow.value === id ? null : id
   }

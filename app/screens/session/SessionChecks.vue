@@ -4,8 +4,8 @@ import { useSession } from './sessionContext'
 
 /** What the checks say about this session, beside the exercise it is about, worst first. */
 const builder = useSession()
-const { told } = useFindings()
-const list = computed(() => builder.findings.value.map(told))
+const { worded } = useFindings()
+const list = computed(() => builder.findings.value.map(worded))
 const ICONS = { stop: OctagonAlert, caution: CircleAlert, info: Info } as const
 const MOST = 5
 const showsAll = ref(false)

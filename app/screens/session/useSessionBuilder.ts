@@ -2,7 +2,7 @@ import { exerciseId, type SlotId } from '#core/base'
 import { type ExerciseChoice, matchesChoice, type PlanEdit, usualScheme } from '#core/plan/block'
 import { ARM_GROUPS, type Group, GROUPS, type Intent, requireExercise } from '#core/plan/catalogue'
 import { canBeDismissed, type Finding, findingKey, type SessionView } from '#core/judge/checks'
-import { alongSession } from '#core/judge/within-session'
+import { withinSession } from '#core/judge/within-session'
 import { editProblemSentence, formatSetCount, slotName } from '#core/words'
 import {
   mainGroup,
@@ -62,7 +62,7 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
   const groupings = computed((): readonly Grouping[] => session.value?.groupings ?? [])
   const slots = computed((): readonly Slot[] => (session.value ? sessionSlots(session.value) : []))
   const along = computed(() =>
-    view.value && store.input ? alongSession(view.value, store.input) : null,
+    view.value && store.input ? withinSession(view.value, store.input) : null,
   )
   const effects = computed(() =>
     session.value && store.context ? pairingEffects(session.value, store.context) : [],

@@ -1,6 +1,6 @@
 import { ARM_GROUPS, type Group, ELBOW_JOINTS } from '#core/plan/catalogue'
 import { GROUP_NAMES } from '#core/words'
-import type { GroupAlong, JointAlong } from '#core/judge/within-session'
+import type { GroupWithin, JointWithin } from '#core/judge/within-session'
 import { useElementSize } from '@vueuse/core'
 import { shownMinutes } from './sessionStripLayout'
 import { familyOfGroup, type SessionBuilder } from './useSessionBuilder'
@@ -20,7 +20,7 @@ export function useSessionLines(builder: SessionBuilder) {
   )
   const toX = (seconds: number) => ((seconds / 60) * width.value) / minutes.value
 
-  function muscleLine({ group, startReadiness, endReadiness, sets, shortestRest }: GroupAlong) {
+  function muscleLine({ group, startReadiness, endReadiness, sets, shortestRest }: GroupWithin) {
     return {
       group,
       short: GROUP_NAMES[group].split(' ')[0],
@@ -41,7 +41,7 @@ export function useSessionLines(builder: SessionBuilder) {
       }),
     }
   }
-  function jointLine({ joint, ceiling, total, points, passed }: JointAlong) {
+  function jointLine({ joint, ceiling, total, points, passed }: JointWithin) {
     const yOf = (load: number, foot: number, height: number) =>
       foot - Math.min(1.3, load / ceiling) * height
     return {

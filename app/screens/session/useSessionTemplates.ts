@@ -63,7 +63,7 @@ export function useSessionTemplates(builder: SessionBuilder) {
   function nameOf(id: string): string {
     return store.context?.catalogue.get(id)?.name ?? id
   }
-  function told({ swapped, leftOut, seconds, unfitted }: FittedSession): readonly string[] {
+  function fittingNotes({ swapped, leftOut, seconds, unfitted }: FittedSession): readonly string[] {
     return [
       ...swapped.map(({ wanted, given }) => `${nameOf(given)} for ${nameOf(wanted)}`),
       ...leftOut.map(id => `${nameOf(id)} left out: nothing there can stand in`),
@@ -89,7 +89,7 @@ export function useSessionTemplates(builder: SessionBuilder) {
       ...head,
       fitted,
       lines: sessionLines(fitted.session, context.catalogue),
-      words: told(fitted),
+      words: fittingNotes(fitted),
     })
     return [
       ...own.value.map(template =>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { clusterCount, dayName, formatOneDecimal, outsideWords, railName } from '#core/words'
+import { pegGroupCount, dayName, formatOneDecimal, outsideWords, railName } from '#core/words'
 import { useBoard } from './boardContext'
 
 const board = useBoard()
-function words(cell: Parameters<typeof clusterCount>[0]): string {
-  const { direct, indirect } = clusterCount(cell)
+function words(cell: Parameters<typeof pegGroupCount>[0]): string {
+  const { direct, indirect } = pegGroupCount(cell)
   if (direct && indirect) return `${direct} direct + ${indirect}`
   if (direct) return `${direct} direct`
   return indirect ? `${indirect} indirect` : '–'

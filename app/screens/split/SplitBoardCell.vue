@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { arrivalWords, cellLabel, clusterCount } from '#core/words'
+import { arrivalWords, cellLabel, pegGroupCount } from '#core/words'
 import { Lock, Zap } from 'lucide-vue-next'
 import type { RailCell } from '#core/count/ledger'
 import type { Arrival } from '#core/body/recovery'
@@ -49,7 +49,7 @@ const label = computed(() =>
     .filter(Boolean)
     .join(', '),
 )
-const count = computed(() => clusterCount(cell))
+const count = computed(() => pegGroupCount(cell))
 const height = computed(() => ROW_HEIGHT[rail.size])
 const railY = computed(() => RAIL_Y[rail.size])
 
@@ -130,7 +130,7 @@ watch(
     >
       <path :d="`M0 ${railY}H${width}`" class="rail" />
       <path :d="`M0.500 ${railY - 4}V${railY + 4}`" class="tick" />
-      <PegCluster
+      <PegGroup
         :cell="cell"
         :family="rail.family"
         :size="rail.size"

@@ -108,26 +108,26 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
         </button>
       </div>
       <ul>
-        <li v-for="told in shown" :key="told.key">
+        <li v-for="worded in shown" :key="worded.key">
           <button
             type="button"
             class="notice"
-            :data-current="board.noticeKey.value === told.key || undefined"
-            :title="`${told.place} ${told.sentence} ${told.reason}`"
-            @click="board.showFinding(told.finding)"
+            :data-current="board.noticeKey.value === worded.key || undefined"
+            :title="`${worded.place} ${worded.sentence} ${worded.reason}`"
+            @click="board.showFinding(worded.finding)"
           >
             <component
-              :is="ICONS[told.finding.severity]"
+              :is="ICONS[worded.finding.severity]"
               :size="13"
               class="shrink-0"
-              :class="told.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
+              :class="worded.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
               aria-hidden="true"
             />
             <span class="truncate"
-              ><span class="text-ink">{{ told.sentence }}</span> {{ told.place }}</span
+              ><span class="text-ink">{{ worded.sentence }}</span> {{ worded.place }}</span
             >
             <span
-              v-if="board.noticeKey.value === told.key && told.hasFix"
+              v-if="board.noticeKey.value === worded.key && worded.hasFix"
               class="ml-auto shrink-0 text-focus"
               ><KeyCap label="↵" /> fix</span
             >

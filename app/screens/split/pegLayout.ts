@@ -1,5 +1,5 @@
 /** What a cluster is drawn from: sets of one exercise that count alike. */
-export interface ClusterPiece {
+export interface PegPiece {
   readonly pegs: number
   readonly credit: number
 }
@@ -16,7 +16,7 @@ export interface Peg {
   readonly isDirect: boolean
 }
 
-export interface ClusterLayout {
+export interface PegGroupLayout {
   readonly pegs: readonly Peg[]
   readonly width: number
 }
@@ -57,7 +57,7 @@ function heightOf(credit: number, size: Size): number {
   return credit < 0.625 ? heights.mid : heights.high
 }
 
-function row(pieces: readonly ClusterPiece[], pitch: Pitch, size: Size): ClusterLayout {
+function row(pieces: readonly PegPiece[], pitch: Pitch, size: Size): PegGroupLayout {
   const pegs: Peg[] = []
   let x = 0
   pieces.forEach((piece, at) => {
@@ -80,7 +80,7 @@ function row(pieces: readonly ClusterPiece[], pitch: Pitch, size: Size): Cluster
   return { pegs, width: x }
 }
 
-function stacks(pieces: readonly ClusterPiece[], room: number): ClusterLayout {
+function stacks(pieces: readonly PegPiece[], room: number): PegGroupLayout {
   const shown = pieces.flatMap((piece, at) => (piece.pegs > 0 ? [{ ...piece, at }] : []))
   const step = Math.min(STACK_WIDTH, room / shown.length)
   const pegs = shown.flatMap((piece, column) => {
@@ -98,11 +98,11 @@ function stacks(pieces: readonly ClusterPiece[], room: number): ClusterLayout {
 }
 
 /** Places the pegs of one cluster in at most `room` pixels: the roomiest pitch that fits, else notched stacks. */
-export function clusterLayout(
-  pieces: readonly ClusterPiece[],
+export function pegGroupLayout(
+  pieces: readonly PegPiece[],
   room: number,
   size: Size,
-): ClusterLayout {
+): PegGroupLayout {
   const pitches = size === 'large' ? PITCHES : SMALL_PITCHES
   for (const pitch of pitches) {
     const layout = row(pieces, pitch, size)

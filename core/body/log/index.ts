@@ -5,8 +5,13 @@ export type { BodySide, LoggedSet } from './loggedSet'
 export { trendValue } from './trendPoint'
 export type { TrendPoint } from './trendPoint'
 export { exerciseTrend, pooledTrend, robustLine, TREND, VERDICTS } from './trend'
-export { LEFT_OUT, sifted } from './sifted'
-export type { DatedValue, LeftOut, LeftOutReason, SiftFacts } from './sifted'
+export { LEFT_OUT, splitByUse } from './excludedEstimates'
+export type {
+  DatedValue,
+  ExcludedEstimate,
+  ExclusionReason,
+  ExclusionFacts,
+} from './excludedEstimates'
 export type { Trend, Verdict } from './trend'
 export { trendBand } from './trendBand'
 export type { BandPoint } from './trendBand'

@@ -104,7 +104,7 @@ interface Course {
     readonly isolation: readonly number[]
   } | null
   readonly workingPasses: number
-  readonly rungs: readonly number[]
+  readonly rampSteps: readonly number[]
   readonly weeks: () => ReturnType<typeof groupWeeks>
 }
 
@@ -127,11 +127,11 @@ function dayWith(day: RotationDay, sessions: readonly Session[]): RotationDay {
 }
 
 /** The step of the ramp each pass stands on, from 0: it begins anew after a deload. */
-function rungsOf(passes: number, deloads: ReadonlySet<number>): readonly number[] {
-  let rung = 0
+function rampStepsOf(passes: number, deloads: ReadonlySet<number>): readonly number[] {
+  let rampStep = 0
   return Array.from({ length: passes }, (_, at) => {
-    if (deloads.has(at)) rung = 0
-    return deloads.has(at) ? 0 : rung++
+    if (deloads.has(at)) rampStep = 0
+    return deloads.has(at) ? 0 : rampStep++
   })
 }
 
@@ -140,8 +140,8 @@ function courseOf(plan: PlanDocument, context: PlanContext): Course {
   const deloads = new Set((block.deloads ?? []).filter(pass => pass < plan.passes))
   const workingPasses = plan.passes - deloads.size
   const { effort } = block
-  const rungs = rungsOf(plan.passes, deloads)
-  const steps = Math.max(...rungs) + 1
+  const rampSteps = rampStepsOf(plan.passes, deloads)
+  const steps = Math.max(...rampSteps) + 1
   const ledger = rotationLedger(plan.rotation, context)
   return {
     plan,
@@ -149,7 +149,7 @@ function courseOf(plan: PlanDocument, context: PlanContext): Course {
     context,
     deloads,
     workingPasses,
-    rungs,
+    rampSteps,
     dates: passDates(plan),
     weeks: () => groupWeeks(ledger),
     sets: setsOverBlock(plan, context, steps, block.ramps ?? {}, ledger),
@@ -165,7 +165,7 @@ function courseOf(plan: PlanDocument, context: PlanContext): Course {
 /** Sets of a pass with what the coach wants otherwise in it. */
 function setsIn(
   { plan, context, sets }: Course,
-  rung: number,
+  rampStep: number,
   exceptions: readonly BlockException[],
 ): PassSets['of'] {
   return exceptions.reduce(
@@ -173,14 +173,14 @@ function setsIn(
       exception.kind === 'sets'
         ? withChangedSets(plan, context, held, exception.group, exception.change)
         : held,
-    sets[rung]?.of ?? new Map(),
+    sets[rampStep]?.of ?? new Map(),
   )
 }
 
 interface Turn {
   readonly at: number
   readonly working: number
-  readonly rung: number
+  readonly rampStep: number
   readonly exceptions: readonly BlockException[]
 }
 
@@ -262,12 +262,12 @@ function datedSession(
 
 function passOf(course: Course, at: number, working: number): BlockPass {
   const { plan, block, deloads, dates, sets, rir } = course
-  const rung = course.rungs[at] ?? 0
+  const rampStep = course.rampSteps[at] ?? 0
   const isDeload = deloads.has(at)
   const turn: Turn = {
     at,
     working,
-    rung,
+    rampStep,
     exceptions: (block.exceptions ?? []).filter(({ pass }) => pass === at),
   }
   const choiceFor = turnChoice(course, turn)
@@ -275,10 +275,10 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     (sum, exception) => sum + (exception.kind === 'rir' ? exception.change : 0),
     0,
   )
-  const setsHere = setsIn(course, rung, turn.exceptions)
+  const setsHere = setsIn(course, rampStep, turn.exceptions)
   const effort =
     rir && !isDeload
-      ? { compound: rir.compound[rung] ?? 0, isolation: rir.isolation[rung] ?? 0 }
+      ? { compound: rir.compound[rampStep] ?? 0, isolation: rir.isolation[rampStep] ?? 0 }
       : null
   const wave = block.repWave ?? []
   const terms = (on: PlainDate, isLight: boolean): PassTerms => ({
@@ -286,7 +286,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     rir: effort,
     rirShift,
     isDeload: isDeload || isLight,
-    repShift: isDeload ? 0 : (wave[rung % Math.max(1, wave.length)] ?? 0),
+    repShift: isDeload ? 0 : (wave[rampStep % Math.max(1, wave.length)] ?? 0),
     otherOf: slot =>
       block.alternations?.find(
         alternation => alternation.slot === slot.id && choiceFor(alternation, on) === 'B',
@@ -314,7 +314,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
       isolation: Math.max(LEAST_RIR.isolation, effort.isolation + rirShift),
     },
     choice: others.length > 0 ? 'both' : (choice ?? null),
-    notPlaced: isDeload ? [] : (sets[rung]?.notPlaced ?? []),
+    notPlaced: isDeload ? [] : (sets[rampStep]?.notPlaced ?? []),
     rotation: {
       ...plan.rotation,
       days: plan.rotation.days.map((day, d) =>

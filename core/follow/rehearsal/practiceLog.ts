@@ -4,7 +4,7 @@ import type { LoggedSet } from '../../body/log'
 import type { PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import type { BlockSession } from '../../design/progress'
-import type { RehearsalGround } from './ground'
+import type { RehearsalData } from './rehearsalData'
 import { rehearsedRun, type RehearsedOutcome, type RehearsedSet } from './run'
 
 /** A session of a simulated client, as a log keeps it. */
@@ -50,13 +50,13 @@ function loggedSet(
  * Edge:  the same seed writes the same log; an exercise without an estimate is taken at a usual strength.
  */
 export function practiceLog(
-  ground: RehearsalGround,
+  data: RehearsalData,
   seed: number,
   strengths: ReadonlyMap<string, number>,
   context: PlanContext,
 ): readonly PracticeSession[] {
   const outcomes: RehearsedOutcome[] = []
-  rehearsedRun(ground, seed, outcome => outcomes.push(outcome))
+  rehearsedRun(data, seed, outcome => outcomes.push(outcome))
   return outcomes.map(({ session: { session }, isMissed, sets, isRecovered }): PracticeSession => ({
     session,
     isMissed,

@@ -8,7 +8,7 @@ import { sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
 import {
   chance,
-  rehearsalGround,
+  rehearsalData,
   rehearsalSpread,
   rehearsedRun,
   type RehearsedOutcome,
@@ -52,14 +52,14 @@ const plan: PlanDocument = {
     ],
   },
 }
-const ground = rehearsalGround(expandedBlock(plan, context), context)
-const runs = Array.from({ length: 200 }, (_, seed) => rehearsedRun(ground, seed))
-const spreadOf = rehearsalSpread(runs, ground)
+const data = rehearsalData(expandedBlock(plan, context), context)
+const runs = Array.from({ length: 200 }, (_, seed) => rehearsedRun(data, seed))
+const spreadOf = rehearsalSpread(runs, data)
 
 describe('chance', () => {
   test('the same seed, the same run; another, another', () => {
-    expect(rehearsedRun(ground, 7)).toEqual(runs[7])
-    expect(rehearsedRun(ground, 8)).not.toEqual(runs[7])
+    expect(rehearsedRun(data, 7)).toEqual(runs[7])
+    expect(rehearsedRun(data, 8)).not.toEqual(runs[7])
   })
   test('normal numbers have the mean and the spread they should', () => {
     const { normal } = chance(3)
@@ -95,7 +95,7 @@ describe('a run', () => {
   })
   test('what is kept of it is what was counted: a session each, no sets of a missed one, reps that can be done', () => {
     const outcomes: RehearsedOutcome[] = []
-    rehearsedRun(ground, 3, outcome => outcomes.push(outcome))
+    rehearsedRun(data, 3, outcome => outcomes.push(outcome))
     expect(outcomes).toHaveLength(8 * 3)
     for (const { isMissed, sets, session: of } of outcomes) {
       if (isMissed) expect(sets).toEqual([])
@@ -111,7 +111,7 @@ describe('a run', () => {
 
 describe('many runs together', () => {
   test('low, middle and high in their order, for the muscles the block trains and every joint', () => {
-    expect(spreadOf.groups.map(({ group }) => group)).toEqual(ground.trained.map(at => GROUPS[at]))
+    expect(spreadOf.groups.map(({ group }) => group)).toEqual(data.trained.map(at => GROUPS[at]))
     expect(spreadOf.joints).toHaveLength(JOINTS.length)
     for (const { counted, readiness, strength } of spreadOf.groups)
       for (const { low, middle, high } of [...counted, ...readiness, strength])
@@ -129,10 +129,10 @@ describe('many runs together', () => {
     expect(spreadOf.rows.reduce((sum, { whole }) => sum + whole, 0)).toBeCloseTo(1, 6)
   })
   test('no runs, no courses', () =>
-    expect(rehearsalSpread([], ground)).toMatchObject({
+    expect(rehearsalSpread([], data)).toMatchObject({
       runs: 0,
       missedShare: 0,
-      groups: ground.trained.map(() => ({ counted: [] })),
+      groups: data.trained.map(() => ({ counted: [] })),
     }))
 })
 
@@ -140,9 +140,9 @@ test('a client who recovers slowly comes less ready', () => {
   const readinessAt = (scale: number) =>
     rehearsalSpread(
       Array.from({ length: 60 }, (_, seed) =>
-        rehearsedRun({ ...ground, tau: ground.tau.map(hours => hours * scale) }, seed),
+        rehearsedRun({ ...data, tau: data.tau.map(hours => hours * scale) }, seed),
       ),
-      ground,
+      data,
     ).groups.find(({ group }) => group === 'triceps')!.readiness[4]!.middle
   expect(readinessAt(1.8)).toBeLessThan(readinessAt(0.6))
 })

@@ -5,7 +5,7 @@ import type { PainLevel } from '../../plan/method'
 import { PERFORMANCE_LOSS } from '../../body/recovery'
 import { type Adjustment, adjustments, type DecisionRow, type GroupEvidence } from '../review'
 import { chance, type Chance } from './chance'
-import type { RehearsalGround, RehearsedPass, RehearsedSession, RehearsedSlot } from './ground'
+import type { RehearsalData, RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
 import { type Hidden, hiddenClient, saidRir, saysRecovered, SIMULATED } from './hidden'
 
 /** One set as the simulated client did it. Load as a share of strength at the block's beginning. */
@@ -52,7 +52,7 @@ interface State {
   /** ln of strength against the beginning, and what is left of fatigue: really, and as the model reckons it. */
   readonly strength: Float64Array
   readonly fatigue: Float64Array
-  readonly reckoned: Float64Array
+  readonly assumed: Float64Array
   hour: number
   readonly believed: Map<number, number[]>
   readonly points: TrendPoint[][]
@@ -65,13 +65,13 @@ interface State {
 
 const noChange = () => ({ sets: new Float64Array(GROUPS.length), rir: 0, isDeload: false })
 
-function decay(state: State, hour: number, { tau }: RehearsalGround): void {
+function decay(state: State, hour: number, { tau }: RehearsalData): void {
   const passed = hour - state.hour
   for (let group = 0; group < GROUPS.length; group++) {
     const usual = tau[group] ?? 1
     state.fatigue[group] =
       (state.fatigue[group] ?? 0) * Math.exp(-passed / (usual * (state.hidden.pace[group] ?? 1)))
-    state.reckoned[group] = (state.reckoned[group] ?? 0) * Math.exp(-passed / usual)
+    state.assumed[group] = (state.assumed[group] ?? 0) * Math.exp(-passed / usual)
   }
   state.hour = hour
 }
@@ -100,7 +100,7 @@ function doSlot(
   slot: RehearsedSlot,
   sets: number,
   state: State,
-  { capacity }: RehearsalGround,
+  { capacity }: RehearsalData,
   rirShift: number,
 ): DoneSlot {
   const { main, exercise, low, high } = slot
@@ -198,18 +198,18 @@ const LOW = 80
 function arrive(
   groups: readonly number[],
   state: State,
-  { capacity }: RehearsalGround,
+  { capacity }: RehearsalData,
   tally: Tally,
 ): boolean | null {
   let worst = NOT_KNOWN
   for (const group of groups) {
-    const [reckoned, really] = [
-      readyPercent(state.reckoned[group] ?? 0, capacity[group] ?? 1),
+    const [assumed, really] = [
+      readyPercent(state.assumed[group] ?? 0, capacity[group] ?? 1),
       readyPercent(state.fatigue[group] ?? 0, capacity[group] ?? 1),
     ]
-    tally.readiness[group] = (tally.readiness[group] ?? 0) + reckoned
+    tally.readiness[group] = (tally.readiness[group] ?? 0) + assumed
     tally.exposures[group] = (tally.exposures[group] ?? 0) + 1
-    if (reckoned < LOW) tally.low[group] = (tally.low[group] ?? 0) + 1
+    if (assumed < LOW) tally.low[group] = (tally.low[group] ?? 0) + 1
     tally.lowest[group] = Math.min(tally.lowest[group] ?? NOT_KNOWN, really)
     worst = Math.min(worst, really)
   }
@@ -229,7 +229,7 @@ function leave(
   for (const group of touched) {
     const fatigue = (impulse[group] ?? 0) * sets
     state.fatigue[group] = (state.fatigue[group] ?? 0) + fatigue
-    state.reckoned[group] = (state.reckoned[group] ?? 0) + fatigue
+    state.assumed[group] = (state.assumed[group] ?? 0) + fatigue
     tally.counted[group] = (tally.counted[group] ?? 0) + (counted[group] ?? 0) * sets
   }
   for (const joint of strained)
@@ -240,7 +240,7 @@ function leave(
 function doSession(
   session: RehearsedSession,
   state: State,
-  ground: RehearsalGround,
+  data: RehearsalData,
   {
     tally,
     left,
@@ -260,14 +260,14 @@ function doSession(
     tally.missed += 1
     return { session, isMissed, sets: NO_SETS, isRecovered: null }
   }
-  decay(state, session.hour, ground)
-  const isRecovered = arrive(groups, state, ground, tally)
+  decay(state, session.hour, data)
+  const isRecovered = arrive(groups, state, data, tally)
   const done = slots.map(slot => {
     const own = doSlot(
       slot,
       setsNow(slot, left, isEasier),
       state,
-      ground,
+      data,
       isEasier ? EASIER_RIR : state.change.rir,
     )
     remember(own, state, { isKept: !isEasier, week: session.hour / HOURS_PER_WEEK })
@@ -310,7 +310,7 @@ const UNKNOWN: Trend = {
 function soreOf(
   group: number,
   { sore }: State,
-  { jointsOf }: RehearsalGround,
+  { jointsOf }: RehearsalData,
 ): GroupEvidence['sore'] {
   const at = (jointsOf[group] ?? []).find(joint => sore[joint] !== 'none')
   return at === undefined ? null : { joint: JOINTS[at] as Joint, level: sore[at] ?? 'none' }
@@ -325,7 +325,7 @@ function underFloor(group: number, { tally, state, pass }: Facts, floor: number)
 interface Facts {
   readonly state: State
   readonly tally: Tally
-  readonly ground: RehearsalGround
+  readonly data: RehearsalData
   readonly pass: RehearsedPass
   readonly next: RehearsedPass
 }
@@ -339,23 +339,23 @@ function evidenceFor(
   facts: Facts,
   { planned, trends }: { readonly planned: number; readonly trends: readonly Trend[] },
 ): GroupEvidence {
-  const { state, tally, ground, pass, next } = facts
+  const { state, tally, data, pass, next } = facts
   const exposures = valueAt(tally.exposures, group)
   const { verdict, probability, slope } = pooledTrend(
     (pass.members[group] ?? []).map(exercise => trends[exercise] ?? UNKNOWN),
   )
-  const band = ground.bands[group] ?? NO_BAND
+  const band = data.bands[group] ?? NO_BAND
   const direct = valueAt(next.direct, group)
   return {
     group: GROUPS[group] as Group,
-    mode: ground.modes[group] ?? 'keep',
+    mode: data.modes[group] ?? 'keep',
     direct,
     counted: valueAt(next.counted, group) / next.weeks,
     band,
     verdict,
     probability,
     slope,
-    sore: soreOf(group, state, ground),
+    sore: soreOf(group, state, data),
     adherence: planned === 0 ? 1 : tally.done / planned,
     done: tally.done,
     planned,
@@ -371,7 +371,7 @@ function evidenceFor(
 
 /** What the rules make of the pass, followed as proposed. */
 function decided(facts: Facts, week: number): readonly Adjustment[] {
-  const { state, tally, ground, pass, next } = facts
+  const { state, tally, data, pass, next } = facts
   const planned = pass.sessions.reduce(
     (sum, { whole }) => sum + whole.slots.reduce((own, { sets }) => own + sets, 0),
     0,
@@ -379,7 +379,7 @@ function decided(facts: Facts, week: number): readonly Adjustment[] {
   const trends = state.points.map(points =>
     exerciseTrend(points.filter(point => point.week >= week - WINDOW_WEEKS)),
   )
-  const evidence = ground.trained.map(group => evidenceFor(group, facts, { planned, trends }))
+  const evidence = data.trained.map(group => evidenceFor(group, facts, { planned, trends }))
   const answers =
     tally.recovered.reduce((sum, one) => sum + one, 0) +
     tally.notRecovered.reduce((sum, one) => sum + one, 0)
@@ -415,7 +415,7 @@ function changeFrom(all: readonly Adjustment[]): State['change'] {
 function grow(
   state: State,
   tally: Tally,
-  { bands, weeklyGain }: RehearsalGround,
+  { bands, weeklyGain }: RehearsalData,
   weeks: number,
 ): void {
   for (let group = 0; group < GROUPS.length; group++) {
@@ -437,7 +437,7 @@ function grow(
  * Source: docs/methods.md#rehearsal.
  */
 export function rehearsedRun(
-  ground: RehearsalGround,
+  data: RehearsalData,
   seed: number,
   keep?: (outcome: RehearsedOutcome) => void,
 ): Run {
@@ -447,21 +447,21 @@ export function rehearsedRun(
     chance: by,
     strength: new Float64Array(GROUPS.length),
     fatigue: new Float64Array(GROUPS.length),
-    reckoned: new Float64Array(GROUPS.length),
+    assumed: new Float64Array(GROUPS.length),
     hour: 0,
     believed: new Map(),
-    points: ground.exercises.map(() => []),
+    points: data.exercises.map(() => []),
     jointWeeks: JOINTS.map(() => []),
     sore: JOINTS.map(() => 'none' as const),
     change: noChange(),
     belowFloor: new Int8Array(GROUPS.length),
   }
-  const passes = ground.passes.map((pass, at): PassRun => {
+  const passes = data.passes.map((pass, at): PassRun => {
     const tally = newTally()
     const left = Float64Array.from(state.change.sets)
     const isEasier = state.change.isDeload && !pass.isDeload
     for (const session of pass.sessions) {
-      const outcome = doSession(session, state, ground, {
+      const outcome = doSession(session, state, data, {
         tally,
         left,
         isEasier,
@@ -469,11 +469,11 @@ export function rehearsedRun(
       })
       keep?.(outcome)
     }
-    grow(state, tally, ground, pass.weeks)
+    grow(state, tally, data, pass.weeks)
     state.sore = newPains(tally, state)
-    const next = ground.passes[at + 1]
+    const next = data.passes[at + 1]
     const rows = next
-      ? decided({ state, tally, ground, pass, next }, state.hour / HOURS_PER_WEEK)
+      ? decided({ state, tally, data, pass, next }, state.hour / HOURS_PER_WEEK)
       : []
     state.change = next ? changeFrom(rows) : noChange()
     return {

@@ -1,6 +1,6 @@
 import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { DECISION_ROWS, type DecisionRow } from '../review'
-import type { RehearsalGround } from './ground'
+import type { RehearsalData } from './rehearsalData'
 import type { Run } from './run'
 
 /** Where a tenth, half and nine tenths of the runs lie. */
@@ -44,8 +44,8 @@ function spread(values: readonly number[]): Spread {
  * Units: counted sets per 7 days, percent, points per 7 days, strength as a share of the beginning; shares 0 to 1.
  * Edge:  no runs give empty courses.
  */
-export function rehearsalSpread(runs: readonly Run[], ground: RehearsalGround): RehearsalSpread {
-  const passes = runs.length > 0 ? ground.passes.map((_, at) => at) : []
+export function rehearsalSpread(runs: readonly Run[], data: RehearsalData): RehearsalSpread {
+  const passes = runs.length > 0 ? data.passes.map((_, at) => at) : []
   const over = (of: (run: Run, pass: number) => number) =>
     passes.map(pass => spread(runs.map(run => of(run, pass))))
   const counts = { whole: new Map<DecisionRow, number>(), missed: new Map<DecisionRow, number>() }
@@ -68,9 +68,9 @@ export function rehearsalSpread(runs: readonly Run[], ground: RehearsalGround): 
     runs: runs.length,
     missedShare: missed / Math.max(1, sessions),
     painPasses: pains / Math.max(1, runs.length),
-    groups: ground.trained.map(group => ({
+    groups: data.trained.map(group => ({
       group: GROUPS[group] as Group,
-      planned: ground.passes.map(pass => (pass.counted[group] ?? 0) / pass.weeks),
+      planned: data.passes.map(pass => (pass.counted[group] ?? 0) / pass.weeks),
       counted: over((run, pass) => run.passes[pass]?.counted[group] ?? 0),
       readiness: over((run, pass) => run.passes[pass]?.readiness[group] ?? 0),
       strength: spread(runs.map(run => Math.exp(run.strength[group] ?? 0) - 1)),

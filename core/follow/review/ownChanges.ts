@@ -195,7 +195,7 @@ function swapRows(
 }
 
 /** Minutes a session is to be planned at so that it takes no longer than its limit, at the pace it really went. */
-function reckonedFor(
+function estimatedFor(
   { content }: BlockSession,
   limit: number,
   took: number,
@@ -231,7 +231,7 @@ function shortRows(
               kind: 'shorten',
               day: session.day,
               place: session.place,
-              minutes: reckonedFor(session, limit, median(over), context),
+              minutes: estimatedFor(session, limit, median(over), context),
             },
             {
               session: session.name,

@@ -1,2 +1,2 @@
-export { alongSession } from './alongSession'
-export type { FeltSet, GroupAlong, JointAlong, SessionAlong } from './alongSession'
+export { withinSession } from './withinSession'
+export type { FeltSet, GroupWithin, JointWithin, WithinSession } from './withinSession'

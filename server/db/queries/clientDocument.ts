@@ -23,7 +23,7 @@ import {
   painReports,
 } from '../schema'
 
-const told = (at: Date | null) => at?.toISOString() ?? null
+const isoOrNull = (at: Date | null) => at?.toISOString() ?? null
 
 /** All a document holds of a client besides profile and facts, in the order of its days. */
 export async function documentParts(
@@ -75,7 +75,7 @@ export async function documentParts(
       id,
       version,
       savedAt: savedAt.toISOString(),
-      closedAt: told(closedAt),
+      closedAt: isoOrNull(closedAt),
       plan,
     })),
     sessions: sessions.map(
@@ -89,10 +89,10 @@ export async function documentParts(
         ...session
       }) => ({
         ...session,
-        sentAt: told(sentAt),
-        openedAt: told(openedAt),
-        startedAt: told(startedAt),
-        finishedAt: told(finishedAt),
+        sentAt: isoOrNull(sentAt),
+        openedAt: isoOrNull(openedAt),
+        startedAt: isoOrNull(startedAt),
+        finishedAt: isoOrNull(finishedAt),
         sets: (setsOf.get(session.id) ?? []).map(
           ({ coachId: _c, clientId: _l, sessionId: _s, ...set }) => set,
         ),

@@ -56,42 +56,42 @@ onMounted(() => move(1))
     <ul ref="list" class="mt-1 max-h-[210px] overflow-y-auto px-5 pb-2">
       <template v-if="!showsDismissed">
         <li
-          v-for="told in findings"
-          :key="told.key"
+          v-for="worded in findings"
+          :key="worded.key"
           data-row
           tabindex="-1"
           class="finding"
-          :aria-label="`${SEVERITY_WORDS[told.finding.severity]}: ${told.place} ${told.sentence}`"
-          @focus="board.tryFix(told.finding)"
-          @keydown.enter.self.prevent="board.applyFix(told.finding)"
-          @keydown.delete.self.prevent="(board.showFinding(told.finding), board.dismissNotice())"
-          @click="board.tryFix(told.finding)"
+          :aria-label="`${SEVERITY_WORDS[worded.finding.severity]}: ${worded.place} ${worded.sentence}`"
+          @focus="board.tryFix(worded.finding)"
+          @keydown.enter.self.prevent="board.applyFix(worded.finding)"
+          @keydown.delete.self.prevent="(board.showFinding(worded.finding), board.dismissNotice())"
+          @click="board.tryFix(worded.finding)"
         >
           <component
-            :is="ICONS[told.finding.severity]"
+            :is="ICONS[worded.finding.severity]"
             :size="15"
-            :class="told.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
+            :class="worded.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
             aria-hidden="true"
           />
           <span class="w-[120px] shrink-0 text-[12px] text-ink2 first-letter:uppercase">{{
-            told.place || 'the rotation'
+            worded.place || 'the rotation'
           }}</span>
           <span class="min-w-0 flex-1"
-            ><b class="font-semibold">{{ told.sentence }}</b>
-            <span class="text-ink2">{{ told.reason }}</span></span
+            ><b class="font-semibold">{{ worded.sentence }}</b>
+            <span class="text-ink2">{{ worded.reason }}</span></span
           >
           <button
-            v-if="told.hasFix"
+            v-if="worded.hasFix"
             type="button"
             class="control"
-            @click.stop="board.applyFix(told.finding)"
+            @click.stop="board.applyFix(worded.finding)"
           >
             Fix it
           </button>
           <button
             type="button"
             class="control"
-            @click.stop="(board.showFinding(told.finding), board.dismissNotice())"
+            @click.stop="(board.showFinding(worded.finding), board.dismissNotice())"
           >
             Put aside…
           </button>
@@ -99,15 +99,15 @@ onMounted(() => move(1))
         <li v-if="findings.length === 0" class="py-3 text-ink2">Nothing to look at.</li>
       </template>
       <template v-else>
-        <li v-for="told in dismissed" :key="told.key" class="finding">
+        <li v-for="worded in dismissed" :key="worded.key" class="finding">
           <span class="w-[120px] shrink-0 text-[12px] text-ink2">{{
-            told.place || 'the rotation'
+            worded.place || 'the rotation'
           }}</span>
           <span class="min-w-0 flex-1"
-            >{{ told.sentence }}
-            <span class="text-ink2">{{ told.note ? `“${told.note}”` : 'no note' }}</span></span
+            >{{ worded.sentence }}
+            <span class="text-ink2">{{ worded.note ? `“${worded.note}”` : 'no note' }}</span></span
           >
-          <button type="button" class="control" @click="board.bringBack(told.finding)">
+          <button type="button" class="control" @click="board.bringBack(worded.finding)">
             Bring back
           </button>
         </li>

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { addDays, plainDate } from '../../base'
-import { type DatedValue, sifted, type SiftFacts } from '.'
+import { type DatedValue, splitByUse, type ExclusionFacts } from '.'
 
 const first = plainDate('2026-03-02')
 const at = (day: number, value: number, exercise = 'curl'): DatedValue => ({
@@ -10,14 +10,18 @@ const at = (day: number, value: number, exercise = 'curl'): DatedValue => ({
   value,
   repsToFailure: 10,
 })
-const plain: SiftFacts = { isDeload: () => false, isPainful: () => false, isConfirmed: () => false }
+const plain: ExclusionFacts = {
+  isDeload: () => false,
+  isPainful: () => false,
+  isConfirmed: () => false,
+}
 const steady = [0, 7, 14, 21, 28].map(day => at(day, 40 + day / 20))
 
 describe('what a trend leaves out, and why', () => {
   test.each<{
     name: string
     values: readonly DatedValue[]
-    facts?: Partial<SiftFacts>
+    facts?: Partial<ExclusionFacts>
     out: readonly (readonly [string, string])[]
   }>([
     { name: 'nothing of a steady course', values: steady, out: [] },
@@ -63,12 +67,12 @@ describe('what a trend leaves out, and why', () => {
     },
   ])('$name', ({ values, facts, out }) =>
     expect(
-      sifted(values, { ...plain, ...facts }).leftOut.map(({ on, reason }) => [on, reason]),
+      splitByUse(values, { ...plain, ...facts }).leftOut.map(({ on, reason }) => [on, reason]),
     ).toEqual(out),
   )
   test('one exercise does not speak about another', () =>
     expect(
-      sifted([...steady, ...[0, 7, 14].map(day => at(day, 120, 'press'))], plain).leftOut,
+      splitByUse([...steady, ...[0, 7, 14].map(day => at(day, 120, 'press'))], plain).leftOut,
     ).toEqual([]))
 })
 
@@ -81,7 +85,7 @@ test('nothing is lost, and with everything confirmed only days and gaps decide',
   })
   fc.assert(
     fc.property(fc.array(value, { maxLength: 20 }), values => {
-      const { used, leftOut } = sifted(values, plain)
+      const { used, leftOut } = splitByUse(values, plain)
       expect(used.length + leftOut.length).toBe(values.length)
       for (const one of leftOut)
         expect(values).toContainEqual({
@@ -91,7 +95,7 @@ test('nothing is lost, and with everything confirmed only days and gaps decide',
           repsToFailure: one.repsToFailure,
         })
       expect(
-        sifted(values, { ...plain, isConfirmed: () => true }).leftOut.every(
+        splitByUse(values, { ...plain, isConfirmed: () => true }).leftOut.every(
           ({ reason }) => reason === 'second_on_day' || reason === 'before_gap',
         ),
       ).toBe(true)

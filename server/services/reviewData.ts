@@ -9,7 +9,7 @@ import {
   DAYS_PER_WEEK,
 } from '#core/base'
 import { type Catalogue, catalogueWith } from '#core/plan/catalogue'
-import { isAhead, type LeftOut, sessionState, sifted, TREND } from '#core/body/log'
+import { isAhead, type ExcludedEstimate, sessionState, splitByUse, TREND } from '#core/body/log'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { LEARNING_DAYS } from '#core/body/recovery-rate'
 import { expandedBlock, issuedBlock } from '#core/design/progress'
@@ -34,7 +34,7 @@ const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 type Row = Awaited<ReturnType<typeof outcomesOf>>[number]
 
 /** Everything a review is made from. */
-export interface ReviewGround {
+export interface ReviewData {
   readonly view: ClientView
   readonly block: NonNullable<ClientView['block']>
   readonly context: PlanContext
@@ -43,18 +43,18 @@ export interface ReviewGround {
   readonly question: ReviewQuestion
   readonly decided: Awaited<ReturnType<typeof decisionsOf>>
   readonly reports: Awaited<ReturnType<typeof painReportsOf>>
-  readonly leftOut: readonly LeftOut[]
+  readonly leftOut: readonly ExcludedEstimate[]
   readonly learned: ReturnType<typeof learnedFrom>
 }
 
 /** Plan, log and what is known besides, of one rotation of the block being planned; the sets of the last weeks, or of the whole block. */
-export async function reviewGround(
+export async function reviewData(
   coach: Coach,
   clientId: ClientId,
   asked: number | 'latest',
   today: PlainDate,
   reach: 'weeks' | 'block' = 'weeks',
-): Promise<Result<ReviewGround, Problem>> {
+): Promise<Result<ReviewData, Problem>> {
   const db = database()
   const found = await client(coach, clientId)
   if (!found.ok) return found
@@ -105,7 +105,7 @@ export async function reviewGround(
       })),
     ]),
   )
-  const { used, leftOut } = sifted(
+  const { used, leftOut } = splitByUse(
     exposures,
     siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
   )
@@ -137,7 +137,7 @@ export async function reviewGround(
 
 /** Sessions of the reviewed rotation that were missed and not decided about, by date. */
 export function missedRows(
-  { rows, question: { pass } }: ReviewGround,
+  { rows, question: { pass } }: ReviewData,
   today: PlainDate,
 ): readonly Row[] {
   return rows.filter(row => row.pass === pass && sessionState(row, today) === 'missed')
@@ -145,7 +145,7 @@ export function missedRows(
 
 /** Sessions the client has and nobody has begun, from today on: any of them may turn out not to be possible. */
 export function aheadRows(
-  { rows, question: { pass } }: ReviewGround,
+  { rows, question: { pass } }: ReviewData,
   today: PlainDate,
 ): readonly Row[] {
   return rows.filter(row => row.pass === pass && isAhead(sessionState(row, today)))
@@ -153,7 +153,7 @@ export function aheadRows(
 
 /** What a re-plan of a missed session is reckoned on. */
 export function replanQuestion(
-  { rows, question, block, context }: ReviewGround,
+  { rows, question, block, context }: ReviewData,
   missed: Row,
   today: PlainDate,
 ): ReplanQuestion {

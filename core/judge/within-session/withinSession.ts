@@ -24,7 +24,7 @@ export interface FeltSet {
 }
 
 /** A muscle along a session: how ready it comes, what each set leaves, and the rests between its sets. */
-export interface GroupAlong {
+export interface GroupWithin {
   readonly group: Group
   readonly startReadiness: number
   readonly endReadiness: number
@@ -34,7 +34,7 @@ export interface GroupAlong {
 }
 
 /** A joint's load adding up along a session. Units: points. */
-export interface JointAlong {
+export interface JointWithin {
   readonly joint: Joint
   readonly ceiling: number
   readonly total: number
@@ -43,9 +43,9 @@ export interface JointAlong {
   readonly passed: { readonly at: number; readonly slot: SlotId } | undefined
 }
 
-export interface SessionAlong {
-  readonly groups: readonly GroupAlong[]
-  readonly joints: readonly JointAlong[]
+export interface WithinSession {
+  readonly groups: readonly GroupWithin[]
+  readonly joints: readonly JointWithin[]
 }
 
 interface WorkedSpan {
@@ -73,12 +73,12 @@ function purposeOf({ slot }: CountedWork, context: PlanContext) {
   return { exercise, intent: intentFor(context, exercise, slot.intent) }
 }
 
-function groupAlong(
+function groupWithin(
   group: Group,
   worked: readonly WorkedSpan[],
   fatigueBefore: number,
   context: PlanContext,
-): GroupAlong | undefined {
+): GroupWithin | undefined {
   const own = worked.filter(({ piece }) => (piece.credits[group] ?? 0) > 0)
   if (own.length === 0) return undefined
   let fatigue = fatigueBefore
@@ -104,14 +104,14 @@ function groupAlong(
   }
 }
 
-function jointAlong(
+function jointWithin(
   joint: Joint,
   worked: readonly WorkedSpan[],
   ceiling: number,
   context: PlanContext,
-): JointAlong | undefined {
+): JointWithin | undefined {
   let load = 0
-  let passed: JointAlong['passed']
+  let passed: JointWithin['passed']
   const points = worked.flatMap(({ span, piece, share }) => {
     const { exercise, intent } = purposeOf(piece, context)
     const added = share * setJointLoad(piece.run, exercise, intent, joint, context)
@@ -137,19 +137,19 @@ const ORDER: readonly Group[] = [
  * Edge:   what the sets leave adds up to what the rotation's recovery and joint loads have for the session.
  * Source: docs/methods.md#recovery and #joints.
  */
-export function alongSession(
+export function withinSession(
   view: SessionView,
   { recovery, joints, context }: CheckInput,
-): SessionAlong {
+): WithinSession {
   const worked = workedSpans(view)
   const fatigueOf = (group: Group) =>
     recovery.arrivals[group].find(
       ({ day, session }) => day === view.day && session === view.session,
     )?.fatigue ?? 0
   return {
-    groups: ORDER.flatMap(group => groupAlong(group, worked, fatigueOf(group), context) ?? []),
+    groups: ORDER.flatMap(group => groupWithin(group, worked, fatigueOf(group), context) ?? []),
     joints: JOINTS.flatMap(
-      joint => jointAlong(joint, worked, joints[joint].ceiling.session, context) ?? [],
+      joint => jointWithin(joint, worked, joints[joint].ceiling.session, context) ?? [],
     ),
   }
 }

@@ -6,12 +6,12 @@ import { defaultContext } from '../../plan/method'
 import { readinessPercent } from '../../body/recovery'
 import { planArbitrary } from '../../testing/arbitraries'
 import { planIn, written } from '../../testing/shorthandPlans'
-import { alongSession } from '.'
+import { withinSession } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 48 })
 const look = (...lines: readonly string[]) => {
   const input = checkInput(planIn(7, written('arms', ...lines)), context)
-  return alongSession(input.sessions[0] as SessionView, input)
+  return withinSession(input.sessions[0] as SessionView, input)
 }
 
 describe('a session as muscles and joints feel it', () => {
@@ -56,7 +56,7 @@ test("what the sets leave adds up to the session's fatigue and joint load", () =
     fc.property(planArbitrary, plan => {
       const input = checkInput(plan, context)
       for (const view of input.sessions) {
-        const { groups, joints } = alongSession(view, input)
+        const { groups, joints } = withinSession(view, input)
         const load = input.recovery.sessions.find(
           ({ day, session }) => day === view.day && session === view.session,
         )

@@ -18,12 +18,12 @@ export const LEFT_OUT = [
   'unit',
 ] as const
 /** Why an estimate is kept in the log and not reckoned with. */
-export type LeftOutReason = (typeof LEFT_OUT)[number]
-export interface LeftOut extends DatedValue {
-  readonly reason: LeftOutReason
+export type ExclusionReason = (typeof LEFT_OUT)[number]
+export interface ExcludedEstimate extends DatedValue {
+  readonly reason: ExclusionReason
 }
 
-export interface SiftFacts {
+export interface ExclusionFacts {
   /** Days of easier rotations, of events with light work. */
   readonly isDeload: (on: PlainDate) => boolean
   /** A joint of the exercise hurt at five or more on the day. */
@@ -76,8 +76,8 @@ function reasonFor(
   one: DatedValue,
   own: readonly DatedValue[],
   gapEnd: PlainDate | undefined,
-  facts: SiftFacts,
-): LeftOutReason | undefined {
+  facts: ExclusionFacts,
+): ExclusionReason | undefined {
   if (facts.isDeload(one.on)) return 'deload'
   if (facts.isPainful(one.exercise, one.on)) return 'pain'
   if (
@@ -107,14 +107,14 @@ function afterGap(own: readonly DatedValue[]): PlainDate | undefined {
  *         three neighbours nothing is.
  * Source: docs/methods.md#left-out.
  */
-export function sifted<One extends DatedValue>(
+export function splitByUse<One extends DatedValue>(
   values: readonly One[],
-  facts: SiftFacts,
+  facts: ExclusionFacts,
 ): {
   readonly used: readonly One[]
-  readonly leftOut: readonly (One & { readonly reason: LeftOutReason })[]
+  readonly leftOut: readonly (One & { readonly reason: ExclusionReason })[]
 } {
-  const reasons = new Map<One, LeftOutReason>()
+  const reasons = new Map<One, ExclusionReason>()
   for (const own of groupedBy(values, ({ exercise }) => exercise).values()) {
     const gapEnd = afterGap(own)
     for (const one of own) {

@@ -69,7 +69,7 @@ export interface RehearsedPass {
 }
 
 /** A block made ready to be gone through many times. */
-export interface RehearsalGround {
+export interface RehearsalData {
   readonly passes: readonly RehearsedPass[]
   readonly exercises: readonly ExerciseId[]
   readonly bands: readonly Band[]
@@ -157,10 +157,10 @@ const portion = (slots: readonly RehearsedSlot[]): Portion => ({
 })
 
 /** A block made ready for a rehearsal: what every set of every session does, counted once. */
-export function rehearsalGround(
+export function rehearsalData(
   { passes, from }: ExpandedBlock,
   context: PlanContext,
-): RehearsalGround {
+): RehearsalData {
   const exercises: ExerciseId[] = []
   const placeOf = (exercise: ExerciseId) => {
     const at = exercises.indexOf(exercise)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RailCell } from '#core/count/ledger'
 import type { BoardRail } from './useBoardRails'
-import { clusterLayout } from './pegLayout'
+import { pegGroupLayout } from './pegLayout'
 import { RAIL_Y } from './rowGeometry'
 
 const { cell, family, size, width, bluePieces, holes } = defineProps<{
@@ -25,7 +25,7 @@ const HOLE_PITCH = 7
 
 const scale = computed(() => (size === 'arm' ? 'large' : 'small'))
 const railY = computed(() => RAIL_Y[size])
-const layout = computed(() => clusterLayout(cell.pieces, width - MARGIN, scale.value))
+const layout = computed(() => pegGroupLayout(cell.pieces, width - MARGIN, scale.value))
 const left = computed(() => (width - layout.value.width) / 2)
 const pad = computed(() => {
   const { height, extra } = PAD[size]
@@ -44,7 +44,7 @@ const isEmpty = computed(() => layout.value.pegs.length === 0 && holes === 0)
 </script>
 
 <template>
-  <g v-if="!isEmpty" class="cluster" :data-family="family">
+  <g v-if="!isEmpty" class="pegGroup" :data-family="family">
     <rect
       class="pad"
       :x="pad.x"
@@ -69,19 +69,19 @@ const isEmpty = computed(() => layout.value.pegs.length === 0 && holes === 0)
 </template>
 
 <style scoped>
-.cluster[data-family='flex'] {
+.pegGroup[data-family='flex'] {
   --peg: var(--flex-peg);
 }
-.cluster[data-family='flex2'] {
+.pegGroup[data-family='flex2'] {
   --peg: var(--flex2-peg);
 }
-.cluster[data-family='ext'] {
+.pegGroup[data-family='ext'] {
   --peg: var(--ext-peg);
 }
-.cluster[data-family='fore'] {
+.pegGroup[data-family='fore'] {
   --peg: var(--fore-peg);
 }
-.cluster[data-family='body'] {
+.pegGroup[data-family='body'] {
   --peg: var(--body-peg);
 }
 .pad {
@@ -91,7 +91,7 @@ const isEmpty = computed(() => layout.value.pegs.length === 0 && holes === 0)
   fill: var(--ground);
 }
 @media (forced-colors: active) {
-  .cluster {
+  .pegGroup {
     --peg: CanvasText !important;
   }
   .hole {
