@@ -1,7 +1,7 @@
 import type { ExerciseId } from '../base'
 import type { BlockEvent, BlockException } from '../plan/block'
 import type { LoadProgression } from '../plan/method'
-import type { BlockConcern, BlockSession, SetObstacle } from '../design/progress'
+import type { BlockConcern, BlockSession, MoveEffect, SetObstacle } from '../design/progress'
 import { formatDay } from './dates'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
@@ -124,4 +124,23 @@ export function sessionStateWords({ sent, isSkipped, event }: BlockSession): str
   if (sent) return sent.isEdited ? 'sent, edited since' : sent.isOpened ? 'sent, opened' : 'sent'
   if (isSkipped) return `left out: ${event?.what ?? 'for a missed session'}`
   return event ? event.what : 'planned'
+}
+
+/** What moving a session to another day changes. */
+export function moveEffectWords(effect: MoveEffect): string {
+  switch (effect.kind) {
+    case 'day_taken':
+      return `${formatDay(effect.on)} holds ${effect.names.join(' and ')} already`
+    case 'client_has_it':
+      return 'The client has this session already: send the rotation again, so that she sees the new day'
+    case 'past':
+      return 'This day is past'
+    case 'same_readiness':
+      return 'Readiness stays as it is'
+    case 'readiness': {
+      const { group, readiness, required, name, on } = effect.arrival
+      const wanted = readiness < required ? `; ${required}${NBSP}% wanted` : ''
+      return `${GROUP_NAMES[group]} ${Math.round(readiness)}${NBSP}% ready for ${name} on ${formatDay(on)}, was ${Math.round(effect.was)}${NBSP}%${wanted}`
+    }
+  }
 }

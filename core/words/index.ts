@@ -84,6 +84,7 @@ export {
   blockConcernWords,
   EFFECT_NAMES,
   exceptionWords,
+  moveEffectWords,
   RAMP_NAMES,
   RULE_NAMES,
   sessionStateWords,

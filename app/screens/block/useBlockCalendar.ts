@@ -7,10 +7,8 @@ import {
   DAYS_PER_WEEK,
 } from '#core/base'
 import { applyEdit, type PlanDocument, withException, withoutException } from '#core/plan/block'
-import { type Group, GROUPS } from '#core/plan/catalogue'
-import { formatDay, GROUP_NAMES, sessionStateWords } from '#core/words'
-import { modeOf } from '#core/plan/method'
-import { type BlockSession, blockVerdict, expandedBlock, issuedBlock } from '#core/design/progress'
+import { formatDay, moveEffectWords, sessionStateWords } from '#core/words'
+import { type BlockSession, expandedBlock, issuedBlock, moveEffects } from '#core/design/progress'
 import { plannedSets } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
 import { newId } from '~/shell/newId'
@@ -29,8 +27,6 @@ const MONTHS = [
   'November',
   'December',
 ] as const
-const MOST_LINES = 4
-const NOTICED_FROM = 2
 
 export interface CalendarEntry {
   readonly key: string
@@ -100,57 +96,18 @@ export function useBlockCalendar() {
     const edited = applyEdit(store.plan, { kind: 'set_block', block: next }, newId)
     return edited.ok ? edited.value : null
   }
-  /** What putting the carried session down there changes: readiness that falls or rises, days that fill up. */
+  /** What putting the carried session down there changes. */
   const consequences = computed((): readonly string[] => {
     const [session, target, context] = [held.value, carried.value, store.context]
-    if (!session || !target || !context || !issued.expanded || target.to === session.on) return []
-    const plan = planWith(session, target.to)
-    if (!plan) return []
-    const [before, after] = [
-      blockVerdict(issued.expanded, context),
-      blockVerdict(issuedBlock(expandedBlock(plan, context), issued.sent), context),
-    ]
-    const changes = GROUPS.flatMap((group: Group) =>
-      after.arrivals[group].flatMap(arrival => {
-        const was = before.arrivals[group].find(
-          ({ pass, name, on }) =>
-            pass === arrival.pass &&
-            name === arrival.name &&
-            (on === arrival.on || name === session.name),
-        )
-        const change = was ? arrival.readiness - was.readiness : 0
-        return was && Math.abs(change) >= NOTICED_FROM && modeOf(context, group) !== 'maintain'
-          ? [
-              {
-                change,
-                short: arrival.required - arrival.readiness,
-                words: `${GROUP_NAMES[group]} ${Math.round(arrival.readiness)} % ready for ${arrival.name} on ${formatDay(arrival.on)}, was ${Math.round(was.readiness)} %${arrival.readiness < arrival.required ? `; ${arrival.required} % wanted` : ''}`,
-              },
-            ]
-          : []
-      }),
-    )
-      .sort((a, b) => b.short - a.short)
-      .slice(0, MOST_LINES)
-      .map(({ words }) => words)
-    const others = sessions.value.filter(
-      ({ session: other }) =>
-        other.on === target.to && keyOf(other) !== target.key && !other.isSkipped,
-    )
-    return [
-      ...(others.length > 0
-        ? [
-            `${formatDay(target.to)} holds ${others.map(({ session: other }) => other.name).join(' and ')} already`,
-          ]
-        : []),
-      ...(session.sent
-        ? [
-            'The client has this session already: send the rotation again, so that she sees the new day',
-          ]
-        : []),
-      ...(target.to < today.value ? ['This day is past'] : []),
-      ...(changes.length === 0 ? ['Readiness stays as it is'] : changes),
-    ]
+    const plan = session && target && planWith(session, target.to)
+    if (!plan || !context || !issued.expanded) return []
+    const after = issuedBlock(expandedBlock(plan, context), issued.sent)
+    return moveEffects(session, target.to, {
+      before: issued.expanded,
+      after,
+      today: today.value,
+      context,
+    }).map(moveEffectWords)
   })
 
   function entryOf({

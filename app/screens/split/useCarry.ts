@@ -17,7 +17,7 @@ export interface Carry {
   readonly count: number
 }
 
-interface CarryOptions {
+export interface CarryOptions {
   readonly plan: () => PlanDocument | null
   readonly putDown: (carry: Carry, moves: ReturnType<typeof movesOf>) => void
 }

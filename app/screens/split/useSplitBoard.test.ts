@@ -26,10 +26,12 @@ const view = {
   block: { id: 'b', version: 1, savedAt: '', plan },
 }
 
+const visited: string[] = []
 async function board() {
   frameworkWith(() => ({ ok: true, value: view }))
   const { usePlanStore } = await import('~/stores/plan')
-  provideGlobally({ usePlanStore })
+  visited.length = 0
+  provideGlobally({ usePlanStore, navigateTo: async (to: string) => visited.push(to) })
   const { useSplitBoard } = await import('./useSplitBoard')
   await usePlanStore().load(view.id)
   return useSplitBoard()
@@ -46,7 +48,7 @@ describe('walking and picking', () => {
     of.go({ days: 99, rails: 99 })
     expect(of.place.value).toEqual({ rail: of.rails.value.length - 1, day: 3 })
   })
-  test('picking goes round the exercises of a cluster and back to none', async () => {
+  test('picking goes round the exercises of a peg group and back to none', async () => {
     const of = await board()
     of.select({ rail: 0, day: 1 })
     const picks = Array.from({ length: 4 }, () => (of.pickNext(1), of.pick.value))
@@ -142,5 +144,196 @@ describe('carrying', () => {
     of.select({ rail: 2, day: 3 })
     of.carryBy(1)
     expect(of.message.value).toBe('No sets to carry here.')
+  })
+})
+
+describe('marked cells', () => {
+  test('plus acts on all of them as one step, and Esc lets them go', async () => {
+    const of = await board()
+    of.select({ rail: 0, day: 1 })
+    const triceps = of.rails.value.findIndex(rail => rail.key === 'triceps')
+    of.toggleMark({ rail: triceps, day: 0 })
+    expect(of.message.value).toMatch(/^1 cell marked/)
+    of.changeSets(1)
+    expect([direct(of, 'biceps'), direct(of, 'triceps')]).toEqual([
+      [0, 8, 0, 0],
+      [4, 0, 0, 0],
+    ])
+    of.undo()
+    expect([direct(of, 'biceps'), direct(of, 'triceps')]).toEqual([
+      [0, 7, 0, 0],
+      [3, 0, 0, 0],
+    ])
+    of.cancel()
+    expect(of.marked.value.size).toBe(0)
+    of.toggleMark({ rail: triceps, day: 0 })
+    of.toggleMark({ rail: triceps, day: 0 })
+    expect(of.message.value).toBe('Only the selected cell is changed.')
+  })
+  test('are carried together', async () => {
+    const of = await board()
+    of.select({ rail: 0, day: 1 })
+    of.toggleMark({ rail: of.rails.value.findIndex(rail => rail.key === 'triceps'), day: 0 })
+    of.carryBy(1)
+    expect(of.carry.inHand.value?.pieces.map(({ slot }) => slot.exercise)).toContain(
+      'pushdown_rope',
+    )
+  })
+  test('are held fixed and let go again', async () => {
+    const of = await board()
+    const held = () => of.selectedCell.value?.pieces.map(({ slot }) => Boolean(slot.isHeld))
+    of.select({ rail: 0, day: 1 })
+    of.toggleHold()
+    expect(of.message.value).toBe('Held fixed: proposals leave it alone.')
+    expect(held()?.slice(0, 2)).toEqual([true, true])
+    of.toggleHold()
+    expect(of.message.value).toBe('No longer held.')
+    expect(held()).not.toContain(true)
+    of.select({ rail: 0, day: 3 })
+    of.toggleHold()
+    expect(of.message.value).toBe('Only direct sets can be held. None here.')
+  })
+})
+
+describe('whole days', () => {
+  const roles = (of: Board) => of.days.value.map(({ role }) => role)
+  test('rest becomes training and back; a day with sets stays what it is', async () => {
+    const of = await board()
+    of.select({ rail: 0, day: 3 })
+    of.toggleRest()
+    expect(roles(of)[3]).toBe('full')
+    of.toggleRest()
+    expect(roles(of)[3]).toBe('rest')
+    of.select({ rail: 0, day: 1 })
+    of.toggleRest()
+    expect(roles(of)[1]).toBe('arms')
+    expect(of.message.value).not.toBe('')
+  })
+  test.each([
+    ['swap', 0, 2, 'Days 1 and 3 swapped.', ['upper', 'arms', 'push', 'rest'], [3, 9, 7, 0]],
+    ['copy', 1, 3, 'Day 2 copied to day 4.', ['push', 'arms', 'upper', 'arms'], [7, 9, 3, 9]],
+    [
+      'move',
+      0,
+      3,
+      'The session of day 1 moved to day 4.',
+      ['rest', 'arms', 'upper', 'push'],
+      [0, 9, 3, 7],
+    ],
+    [
+      'move',
+      0,
+      2,
+      'The session of day 1 moved to day 3.',
+      ['rest', 'arms', 'upper', 'rest'],
+      [0, 9, 10, 0],
+    ],
+  ] as const)('%s from day %d to day %d', async (what, from, to, words, names, counts) => {
+    const of = await board()
+    of.choose(what)
+    of.withDay(what, from, to)
+    expect(of.message.value).toBe(words)
+    expect(of.opened.value).toBeNull()
+    expect(of.place.value.day).toBe(to)
+    expect(roles(of)).toEqual(names)
+    expect(of.setCounts.value).toEqual(counts)
+  })
+  test('a day head dropped on another swaps; dropped on itself it does nothing', async () => {
+    const of = await board()
+    of.dropDay(1, 1)
+    expect(roles(of)).toEqual(['push', 'arms', 'upper', 'rest'])
+    of.dropDay(0, 1)
+    expect(of.setCounts.value).toEqual([9, 7, 3, 0])
+  })
+  test('a day without a session has none to copy', async () => {
+    const of = await board()
+    of.select({ rail: 0, day: 3 })
+    of.choose('copy')
+    expect([of.opened.value, of.message.value]).toEqual([null, 'This day has no session.'])
+    of.choose('swap')
+    expect(of.opened.value).toBe('swap')
+  })
+  test('Enter opens the selected day; a rest day says how it becomes one', async () => {
+    const of = await board()
+    of.select({ rail: 0, day: 2 })
+    of.confirm()
+    expect(visited).toEqual([`/clients/${view.id}/session/3`])
+    of.select({ rail: 0, day: 3 })
+    await of.openSession()
+    expect(of.message.value).toBe('Day 4 is rest. R makes it a training day.')
+  })
+})
+
+describe('findings', () => {
+  /** The first finding of the plan that offers a fix. */
+  async function withFix() {
+    const of = await board()
+    const { usePlanStore } = await import('~/stores/plan')
+    const store = usePlanStore()
+    const finding = store.findings.find(one => one.fix)!
+    return { of, store, finding }
+  }
+  test('N goes from one to the next, to where it is', async () => {
+    const of = await board()
+    of.nextNotice()
+    const first = of.noticeKey.value
+    expect(first).not.toBeNull()
+    const { group } = of.notice.value!.place
+    if (group) expect(of.selectedRail.value?.view.rail).toMatchObject({ group })
+    of.nextNotice()
+    expect(of.noticeKey.value).not.toBe(first)
+    of.cancel()
+    expect(of.notice.value).toBeNull()
+  })
+  test('a fix is looked at without being done, then done, then undone', async () => {
+    const { of, store, finding } = await withFix()
+    const before = store.plan
+    of.tryFix(finding)
+    expect(of.shownPlan.value).not.toEqual(before)
+    expect(store.plan).toEqual(before)
+    const shown = of.shownInput.value
+    of.tryFix(null)
+    expect(of.shownPlan.value).toEqual(before)
+    of.applyFix(finding)
+    expect(of.message.value).toBe('Fixed. Z undoes it.')
+    expect(store.ledger?.groups.triceps.week).toEqual(shown?.ledger.groups.triceps.week)
+    of.undo()
+    expect(store.plan).toEqual(before)
+  })
+  test('one is put aside with a note and brought back; a firm one is not', async () => {
+    const { of, store } = await withFix()
+    const count = store.findings.length
+    of.dismissNotice()
+    expect(of.message.value).toBe('N chooses something to look at first.')
+    do of.nextNotice()
+    while (of.isFirm.value)
+    const finding = of.notice.value!
+    of.dismissNotice()
+    expect(of.opened.value).toBe('dismiss')
+    of.dismiss(finding, 'known')
+    expect(of.opened.value).toBeNull()
+    expect(store.findings).toHaveLength(count - 1)
+    of.bringBack(finding)
+    expect(store.findings).toHaveLength(count)
+  })
+  test('panels open and close with the same key, and only one stands over the board', async () => {
+    const of = await board()
+    of.open('checks')
+    of.open('why')
+    expect(of.opened.value).toBe('why')
+    of.open('why')
+    expect(of.opened.value).toBeNull()
+    of.open('calendar')
+    of.close()
+    expect(of.opened.value).toBeNull()
+  })
+  test('a folded line tells its least recovered muscle of a day, an easy one none', async () => {
+    const of = await board()
+    const [rail] = of.rails.value
+    const worst = [0, 1, 2, 3].map(day => of.worstArrival(rail!, day))
+    for (const [day, arrival] of worst.entries())
+      if (arrival) expect(arrival).toMatchObject({ day, group: 'biceps' })
+    const short = of.recovery.value?.arrivals.biceps.filter(({ thread }) => thread !== 'whole')
+    expect(worst.filter(Boolean)).toHaveLength(new Set(short?.map(({ day }) => day)).size)
   })
 })

@@ -1,0 +1,120 @@
+import type { Ref } from 'vue'
+import {
+  type BlockException,
+  type BlockPlan,
+  exceptionOf,
+  withException,
+  withoutException,
+  withoutExceptions,
+  withPart,
+} from '#core/plan/block'
+import { GROUP_NAMES } from '#core/words'
+import type { Group } from '#core/plan/catalogue'
+import type { PassVerdict } from '#core/design/progress'
+
+/** The place that changes are for. */
+export interface BlockPlace {
+  readonly at: Ref<number>
+  readonly group: Ref<Group>
+  readonly current: Ref<PassVerdict | undefined>
+  readonly passes: Ref<readonly PassVerdict[]>
+  readonly message: Ref<string>
+}
+
+/** What a rotation does otherwise than the block: sets, effort, exercises, an easier rotation. */
+export function useBlockSteps({ at, group, current, passes, message }: BlockPlace) {
+  const store = usePlanStore()
+
+  function change(next: (block: BlockPlan) => BlockPlan, words: string): void {
+    if (!store.plan) return
+    const result = store.edit({ kind: 'set_block', block: next(store.plan.block ?? {}) })
+    message.value = result.ok ? words : 'This cannot be changed.'
+  }
+  const block = computed(() => store.plan?.block ?? {})
+
+  function changeOf(asked: BlockException & { readonly kind: 'sets' | 'rir' }): number {
+    const known = exceptionOf(block.value, asked)
+    return known && (known.kind === 'sets' || known.kind === 'rir') ? known.change : 0
+  }
+  function stepSets(by: 1 | -1): void {
+    const asked = { kind: 'sets', pass: at.value, group: group.value, change: 0 } as const
+    const next = changeOf(asked) + by
+    change(
+      held => withException(held, { ...asked, change: next }),
+      `${GROUP_NAMES[group.value]} in rotation ${at.value + 1}: ${next === 0 ? 'as the block has it' : `${next > 0 ? '+' : '−'}${Math.abs(next)} sets, an exception`}`,
+    )
+  }
+  function stepRir(by: 1 | -1): void {
+    const asked = { kind: 'rir', pass: at.value, change: 0 } as const
+    const next = changeOf(asked) + by
+    change(
+      held => withException(held, { ...asked, change: next }),
+      `Reps in reserve in rotation ${at.value + 1}: ${next === 0 ? 'as the block has them' : `${next > 0 ? '+' : '−'}${Math.abs(next)}, an exception`}`,
+    )
+  }
+  function toggleDeload(): void {
+    const deloads = block.value.deloads ?? []
+    const isOn = deloads.includes(at.value)
+    change(
+      held =>
+        withPart(
+          held,
+          'deloads',
+          isOn
+            ? deloads.filter(pass => pass !== at.value)
+            : [...deloads, at.value].sort((a, b) => a - b),
+        ),
+      isOn
+        ? `Rotation ${at.value + 1} is a working one again.`
+        : `Rotation ${at.value + 1} is a deload.`,
+    )
+  }
+  function swapChoice(): void {
+    if (!current.value?.pass.choice)
+      return void (message.value = 'No exercises take turns yet. Say which do under Terms.')
+    const exception: BlockException = { kind: 'choice', pass: at.value }
+    change(
+      held =>
+        exceptionOf(held, exception)
+          ? withoutException(held, exception)
+          : withException(held, exception),
+      `Rotation ${at.value + 1} takes the other exercises.`,
+    )
+  }
+  /** What this rotation does otherwise, the next one does too. */
+  function copyToNext(): void {
+    const own = (block.value.exceptions ?? []).filter(
+      ({ pass, kind }) => pass === at.value && kind !== 'moved' && kind !== 'dropped',
+    )
+    if (own.length === 0 || at.value + 1 >= passes.value.length)
+      return void (message.value = 'There is nothing to copy here.')
+    change(
+      held =>
+        own.reduce(
+          (next, exception) => withException(next, { ...exception, pass: at.value + 1 }),
+          held,
+        ),
+      `Copied to rotation ${at.value + 2}.`,
+    )
+    at.value += 1
+  }
+  function clearExceptions(): void {
+    if ((current.value?.pass.exceptions.length ?? 0) === 0)
+      return void (message.value = 'There is no exception here.')
+    change(
+      held => withoutExceptions(held, at.value),
+      `Rotation ${at.value + 1} is as the block has it again.`,
+    )
+  }
+
+  return {
+    change,
+    block,
+    stepSets,
+    stepRir,
+    toggleDeload,
+    swapChoice,
+    copyToNext,
+    clearExceptions,
+  }
+}
