@@ -160,6 +160,13 @@ export default withNuxt(
   },
   { files: ['app/pages/**/*.vue'], rules: { 'house/only-routes': 'error' } },
   {
+    // A composable is a room with its verbs: each verb is short, together they may be more.
+    files: ['app/**/use*.ts'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 115, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
     // Components show and ask. What they need computed comes from a composable, a store or core/words.
     files: ['app/{screens,shell,ui}/**/*.vue'],
     // The root of a screen hands core's lists of choices to its parts.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ProposalLine } from './useReview'
+import type { ProposalLine } from './reviewRows'
 
 /** What the log speaks for, the one in hand open: take it, change it by hand, or refuse it with a reason. */
 const { proposals, at, isBusy } = defineProps<{

@@ -1,16 +1,3 @@
-import {
-  adherenceWords,
-  adjustmentReason,
-  adjustmentWords,
-  CONFIDENCE_WORDS,
-  formatDay,
-  formatOneDecimal,
-  formatSets,
-  GROUP_NAMES,
-  LEFT_OUT_WORDS,
-  trendSentence,
-} from '#core/words'
-import { type Adjustment, adjustmentKey } from '#core/follow/review'
 import { catalogueWith } from '#core/plan/catalogue'
 import type { ExcludedEstimate } from '#core/body/log'
 import { LibraryView } from '#shared/contracts/library'
@@ -18,37 +5,9 @@ import { SentAnswer } from '#shared/contracts/block'
 import { DecideAnswer, ReviewAnswer, type ReviewView } from '#shared/contracts/review'
 import type { z } from 'zod'
 import type { ApiFailure } from '~/shell/useApi'
+import { excludedLines, exerciseLines, headLines, muscleLines, proposalLines } from './reviewRows'
 
-/** A proposal as it is read. */
-export interface ProposalLine {
-  readonly key: string
-  readonly row: string
-  readonly words: string
-  readonly reason: string
-  readonly confidence: string
-  readonly isByHand: boolean
-  readonly isWaiting: boolean
-}
-
-const SLACK = 0.25
-const figure = (value: number | null) => (value === null ? '' : formatSets(value))
-
-function stands(
-  done: number,
-  { floor, ceiling }: { readonly floor: number; readonly ceiling: number },
-): string {
-  if (done < floor - SLACK) return 'under the floor'
-  return done > ceiling + SLACK ? 'over the ceiling' : ''
-}
-
-function minutesWords({ done, planned, sessions }: ReviewView['review']['minutes']): string {
-  return sessions === 0
-    ? 'Minutes are not known'
-    : `${Math.round(done)} minutes in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}, estimated at ${Math.round(planned)}`
-}
-
-const readyWords = (percent: number | null) =>
-  percent === null ? '' : `${Math.round(percent)}\u00A0%`
+const NO_LINES = { proposals: [], waiting: [], asPlanned: [] }
 
 /** Why a change was not made, in words. */
 function refusedWords(error: ApiFailure): string {
@@ -95,37 +54,8 @@ export async function useReview(clientId: string) {
   const isBusy = ref(false)
   const at = ref(0)
 
-  const trendOf = (exercise: string) => {
-    const trend = view.value?.trends.find(known => known.exercise === exercise)
-    return trend
-      ? { words: trendSentence(trend), isFalling: trend.verdict === 'decline' }
-      : { words: 'Not enough data yet: 0 of 5 sessions.', isFalling: false }
-  }
-  const lineOf = (adjustment: Adjustment): ProposalLine => ({
-    key: adjustmentKey(adjustment),
-    row: adjustment.row,
-    words: adjustmentWords(adjustment, nameOf),
-    reason: adjustmentReason(adjustment),
-    confidence: CONFIDENCE_WORDS[adjustment.confidence],
-    isByHand: adjustment.change.kind === 'by_hand',
-    isWaiting: adjustment.isWaiting,
-  })
-  const open = computed(() => new Set(view.value?.open ?? []))
-  const all = computed(() => view.value?.review.adjustments ?? [])
-  const proposals = computed(() =>
-    all.value
-      .filter(
-        adjustment =>
-          adjustment.change.kind !== 'go_on' &&
-          !adjustment.isWaiting &&
-          open.value.has(adjustmentKey(adjustment)),
-      )
-      .map(lineOf),
-  )
-  const waiting = computed(() => all.value.filter(({ isWaiting }) => isWaiting).map(lineOf))
-  const asPlanned = computed(() =>
-    all.value.filter(({ change }) => change.kind === 'go_on').map(lineOf),
-  )
+  const lines = computed(() => (view.value ? proposalLines(view.value, nameOf) : NO_LINES))
+  const proposals = computed(() => lines.value.proposals)
   watch(proposals, list => (at.value = Math.min(at.value, Math.max(0, list.length - 1))))
 
   /** Asks for a change about the reviewed rotation, tells what came of it, and looks at the review again. */
@@ -191,8 +121,8 @@ export async function useReview(clientId: string) {
     isBusy: readonly(isBusy),
     at,
     proposals,
-    waiting,
-    asPlanned,
+    waiting: computed(() => lines.value.waiting),
+    asPlanned: computed(() => lines.value.asPlanned),
     decide,
     confirm,
     sendAll,
@@ -202,80 +132,10 @@ export async function useReview(clientId: string) {
     step,
     refresh,
     nameOf,
-    head: computed(() => {
-      const review = view.value?.review
-      return review
-        ? {
-            title: `Rotation ${review.pass + 1} of ${view.value!.block.passes}`,
-            dates: `${formatDay(review.from)} to ${formatDay(review.to)}${review.isDeload ? ', easier on purpose' : ''}`,
-            adherence: adherenceWords(review.setsDone, review.setsDue),
-            minutes: minutesWords(review.minutes),
-            recovered:
-              review.recovered + review.notRecovered === 0
-                ? 'Nobody said whether it was recovered'
-                : `Recovered in ${review.recovered} of ${review.recovered + review.notRecovered} answers`,
-          }
-        : null
-    }),
-    leftOut: computed(() =>
-      (view.value?.leftOut ?? []).map(value => ({
-        value,
-        key: `${value.exercise} ${value.on} ${value.reason}`,
-        words: `${nameOf(value.exercise)}, ${formatDay(value.on)}, ${formatOneDecimal(value.value)} kg: ${LEFT_OUT_WORDS[value.reason]}`,
-        isQuestioned: value.reason === 'outlier' || value.reason === 'unit',
-      })),
-    ),
-    muscles: computed(() =>
-      (view.value?.review.muscles ?? [])
-        .map(({ group, planned, due, done, band, times, readiness }) => ({
-          group,
-          name: GROUP_NAMES[group],
-          pegs: { done: Math.round(done), due: Math.round(due) },
-          planned: formatOneDecimal(planned),
-          due: formatOneDecimal(due),
-          done: formatOneDecimal(done),
-          short: due - done >= 0.5 ? formatOneDecimal(due - done) : '',
-          band: `${formatOneDecimal(band.floor)} – ${formatOneDecimal(band.target)} – ${formatOneDecimal(band.ceiling)}`,
-          words: due < planned - SLACK ? '' : stands(done, band),
-          times: times.due === 0 ? '' : `${times.done} of ${times.due}`,
-          isRarer: times.done < times.due,
-          ready: readyWords(readiness.done ?? readiness.due),
-        }))
-        .sort(
-          (a, b) =>
-            Number(b.short !== '' || b.words !== '') - Number(a.short !== '' || a.words !== ''),
-        ),
-    ),
-    exercises: computed(() =>
-      (view.value?.review.exercises ?? []).map(
-        ({
-          exercise,
-          setsDue,
-          setsDone,
-          topKg,
-          plannedKg,
-          repsPlanned,
-          repsDone,
-          rirPlanned,
-          rirDone,
-        }) => ({
-          exercise,
-          trend: trendOf(exercise),
-          name: nameOf(exercise),
-          sets: `${setsDone} of ${setsDue}`,
-          isShort: setsDone < setsDue,
-          load: `${figure(topKg === null ? null : Math.round(topKg * 100) / 100)}${plannedKg === null ? '' : ` of ${figure(Math.round(plannedKg * 100) / 100)}`}`,
-          reps:
-            repsDone === null
-              ? ''
-              : `${figure(repsDone)}${repsPlanned === null ? '' : ` of ${figure(repsPlanned)}`}`,
-          rir:
-            rirDone === null
-              ? ''
-              : `${figure(rirDone)}${rirPlanned === null ? '' : ` for ${figure(rirPlanned)}`}`,
-        }),
-      ),
-    ),
+    head: computed(() => view.value && headLines(view.value)),
+    leftOut: computed(() => (view.value ? excludedLines(view.value, nameOf) : [])),
+    muscles: computed(() => (view.value ? muscleLines(view.value) : [])),
+    exercises: computed(() => (view.value ? exerciseLines(view.value, nameOf) : [])),
   }
 }
 

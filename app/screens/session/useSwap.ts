@@ -94,8 +94,10 @@ export function useSwap(builder: SessionBuilder) {
       done('Swapped on that date only; the plan stays as it is.')
   }
   function here(): void {
-    if (slot && choice.value && builder.edit(...swapEdits(slot.id, choice.value)))
-      done(`${choice.value.exercise.name} stands here now. Z undoes it.`)
+    // Once it stands here, the choices are others.
+    const stand = choice.value
+    if (slot && stand && builder.edit(...swapEdits(slot.id, stand)))
+      done(`${stand.exercise.name} stands here now. Z undoes it.`)
   }
   function forBlock(): boolean {
     const [plan, stand] = [store.plan, choice.value]

@@ -1,7 +1,6 @@
 import type { PlanDocument } from '#core/plan/block'
 import { editProblemSentence } from '#core/words'
 import { checkInput } from '#core/judge/checks'
-import { carriedPieces } from '#core/count/ledger'
 import { daySetCount } from '#core/plan/rotation'
 import { type CarryOptions, useCarry } from './useCarry'
 import { useBoardRails } from './useBoardRails'

@@ -1,0 +1,161 @@
+import {
+  adherenceWords,
+  adjustmentReason,
+  adjustmentWords,
+  CONFIDENCE_WORDS,
+  formatDay,
+  formatOneDecimal,
+  formatSets,
+  GROUP_NAMES,
+  LEFT_OUT_WORDS,
+  NBSP,
+  trendSentence,
+} from '#core/words'
+import {
+  type Adjustment,
+  adjustmentKey,
+  type ExerciseRow,
+  type MuscleRow,
+} from '#core/follow/review'
+import type { ReviewView } from '#shared/contracts/review'
+
+export type NameOf = (exercise: string) => string
+
+/** A proposal as it is read. */
+export interface ProposalLine {
+  readonly key: string
+  readonly row: string
+  readonly words: string
+  readonly reason: string
+  readonly confidence: string
+  readonly isByHand: boolean
+  readonly isWaiting: boolean
+}
+
+/** Sets per 7 days within which done and planned, or a band's edge, are the same to a reader. */
+const SLACK = 0.25
+/** Sets that have to be missing to be worth a word. */
+const SHORT_FROM = 0.5
+
+const figure = (value: number | null) => (value === null ? '' : formatSets(value))
+const hundredths = (value: number | null) => (value === null ? null : Math.round(value * 100) / 100)
+const percent = (value: number | null) => (value === null ? '' : `${Math.round(value)}${NBSP}%`)
+/** “8 of 10”, “8” where the plan says nothing. */
+const beside = (done: number | null, planned: number | null, word = 'of') =>
+  [figure(done), planned === null ? '' : `${word} ${figure(planned)}`].filter(Boolean).join(' ')
+/** The same, and nothing where nothing was done. */
+const besideDone = (done: number | null, planned: number | null, word = 'of') =>
+  done === null ? '' : beside(done, planned, word)
+
+export function proposalLine(adjustment: Adjustment, nameOf: NameOf): ProposalLine {
+  return {
+    key: adjustmentKey(adjustment),
+    row: adjustment.row,
+    words: adjustmentWords(adjustment, nameOf),
+    reason: adjustmentReason(adjustment),
+    confidence: CONFIDENCE_WORDS[adjustment.confidence],
+    isByHand: adjustment.change.kind === 'by_hand',
+    isWaiting: adjustment.isWaiting,
+  }
+}
+
+/** The proposals of a review: to decide about, for later, and muscles that go on as planned. */
+export function proposalLines({ review, open }: ReviewView, nameOf: NameOf) {
+  const isOpen = new Set(open)
+  const lines = (is: (adjustment: Adjustment) => boolean) =>
+    review.adjustments.filter(is).map(adjustment => proposalLine(adjustment, nameOf))
+  return {
+    proposals: lines(
+      one => one.change.kind !== 'go_on' && !one.isWaiting && isOpen.has(adjustmentKey(one)),
+    ),
+    waiting: lines(({ isWaiting }) => isWaiting),
+    asPlanned: lines(({ change }) => change.kind === 'go_on'),
+  }
+}
+
+function minutesWords({ done, planned, sessions }: ReviewView['review']['minutes']): string {
+  return sessions === 0
+    ? 'Minutes are not known'
+    : `${Math.round(done)} minutes in ${sessions} ${sessions === 1 ? 'session' : 'sessions'}, estimated at ${Math.round(planned)}`
+}
+
+/** What stands above the review. */
+export function headLines({ review, block }: ReviewView) {
+  const answers = review.recovered + review.notRecovered
+  return {
+    title: `Rotation ${review.pass + 1} of ${block.passes}`,
+    dates: `${formatDay(review.from)} to ${formatDay(review.to)}${review.isDeload ? ', easier on purpose' : ''}`,
+    adherence: adherenceWords(review.setsDone, review.setsDue),
+    minutes: minutesWords(review.minutes),
+    recovered:
+      answers === 0
+        ? 'Nobody said whether it was recovered'
+        : `Recovered in ${review.recovered} of ${answers} answers`,
+  }
+}
+
+function bandWords({ planned, due, done, band }: MuscleRow): string {
+  // Half a rotation cannot be judged against seven days.
+  if (due < planned - SLACK) return ''
+  if (done < band.floor - SLACK) return 'under the floor'
+  return done > band.ceiling + SLACK ? 'over the ceiling' : ''
+}
+
+function muscleLine(row: MuscleRow) {
+  const { group, planned, due, done, band, times, readiness } = row
+  const [floor, target, ceiling] = [band.floor, band.target, band.ceiling].map(formatOneDecimal)
+  return {
+    group,
+    name: GROUP_NAMES[group],
+    pegs: { done: Math.round(done), due: Math.round(due) },
+    planned: formatOneDecimal(planned),
+    due: formatOneDecimal(due),
+    done: formatOneDecimal(done),
+    short: due - done >= SHORT_FROM ? formatOneDecimal(due - done) : '',
+    band: `${floor} – ${target} – ${ceiling}`,
+    words: bandWords(row),
+    times: times.due === 0 ? '' : `${times.done} of ${times.due}`,
+    isRarer: times.done < times.due,
+    ready: percent(readiness.done ?? readiness.due),
+  }
+}
+
+/** Muscles as planned beside as done; those that need a look come first. */
+export function muscleLines({ review }: ReviewView) {
+  const needsLook = ({ short, words }: ReturnType<typeof muscleLine>) =>
+    Number(short !== '' || words !== '')
+  return review.muscles.map(muscleLine).sort((a, b) => needsLook(b) - needsLook(a))
+}
+
+function trendOf({ trends }: ReviewView, exercise: string) {
+  const trend = trends.find(known => known.exercise === exercise)
+  return trend
+    ? { words: trendSentence(trend), isFalling: trend.verdict === 'decline' }
+    : { words: 'Not enough data yet: 0 of 5 sessions.', isFalling: false }
+}
+
+function exerciseLine(row: ExerciseRow, view: ReviewView, nameOf: NameOf) {
+  return {
+    exercise: row.exercise,
+    trend: trendOf(view, row.exercise),
+    name: nameOf(row.exercise),
+    sets: `${row.setsDone} of ${row.setsDue}`,
+    isShort: row.setsDone < row.setsDue,
+    load: beside(hundredths(row.topKg), hundredths(row.plannedKg)),
+    reps: besideDone(row.repsDone, row.repsPlanned),
+    rir: besideDone(row.rirDone, row.rirPlanned, 'for'),
+  }
+}
+
+export const exerciseLines = (view: ReviewView, nameOf: NameOf) =>
+  view.review.exercises.map(row => exerciseLine(row, view, nameOf))
+
+/** Estimates that trends do without, each with its reason. */
+export function excludedLines({ leftOut }: ReviewView, nameOf: NameOf) {
+  return leftOut.map(value => ({
+    value,
+    key: `${value.exercise} ${value.on} ${value.reason}`,
+    words: `${nameOf(value.exercise)}, ${formatDay(value.on)}, ${formatOneDecimal(value.value)} kg: ${LEFT_OUT_WORDS[value.reason]}`,
+    isQuestioned: value.reason === 'outlier' || value.reason === 'unit',
+  }))
+}
