@@ -3,15 +3,17 @@ import { useEventListener } from '@vueuse/core'
 import { Search } from 'lucide-vue-next'
 
 const { isOpen, open, found } = useCommands()
+const { isHelpOpen, openHelp } = useShownActions()
 useEventListener('keydown', (event: KeyboardEvent) => {
   const isInField =
     event.target instanceof Element &&
     event.target.closest('input, textarea, select, [role=dialog]') !== null
-  if (event.key !== '/' || isInField || event.ctrlKey || event.metaKey || event.altKey) return
+  if (isInField || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key !== '/' && event.key !== '?') return
   event.preventDefault()
-  void open()
+  void (event.key === '/' ? open() : openHelp())
 })
-preloadedLater('CommandDialog')
+preloadedLater('CommandDialog', 'KeysDialog')
 </script>
 
 <template>
@@ -19,4 +21,5 @@ preloadedLater('CommandDialog')
     <Search :size="14" aria-hidden="true" /> Find <KeyCap label="/" />
   </button>
   <LazyCommandDialog v-if="isOpen" :found="found" @closed="isOpen = false" />
+  <LazyKeysDialog v-if="isHelpOpen" />
 </template>

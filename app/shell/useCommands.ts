@@ -13,6 +13,7 @@ export function useCommands() {
   const { ask } = useApi()
   const { signOut } = useSignIn()
   const { next: nextTheme } = useTheme()
+  const { sections } = useShownActions()
   /** Known from the last time, so that a quick hand need not wait for the answer. */
   const clients = useState<RosterView['clients']>('command-clients', () => [])
   const isOpen = ref(false)
@@ -22,6 +23,20 @@ export function useCommands() {
     const result = await ask('/api/roster', { answer: RosterView })
     if (result.ok) clients.value = result.value.clients
   }
+
+  /** What the open screen can do, with the key that does it at once. */
+  const ofThisScreen = computed(() =>
+    sections.value.flatMap(({ actions }) =>
+      actions
+        .filter(({ isByKeyOnly }) => !isByKeyOnly)
+        .map(({ label, caps, run }): Command => ({
+          name: `${label.charAt(0).toUpperCase()}${label.slice(1)}`,
+          kind: 'action',
+          hint: `here, ${caps.join(' ')}`,
+          run,
+        })),
+    ),
+  )
 
   const commands = computed<readonly Command[]>(() => [
     ...clients.value.flatMap(({ id, name, about }): Command[] => [
@@ -141,6 +156,7 @@ export function useCommands() {
       hint: 'password, sign-ins',
       run: () => navigateTo('/account'),
     },
+    ...ofThisScreen.value,
     {
       name: 'New client',
       kind: 'action',

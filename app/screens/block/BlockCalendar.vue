@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { WEEKDAY_NAMES } from '#core/words'
-import { useEventListener } from '@vueuse/core'
+import { CALENDAR_ACTIONS } from './blockActions'
 
 /** Dated sessions month by month. */
 const {
@@ -15,29 +15,10 @@ const {
   putDown,
   putBack,
 } = useBlockCalendar()
-const STEPS: Readonly<Record<string, number>> = {
-  ArrowLeft: -1,
-  ArrowRight: 1,
-  ArrowUp: -7,
-  ArrowDown: 7,
-}
-useEventListener(
-  'keydown',
-  (event: KeyboardEvent) => {
-    if (
-      !carried.value ||
-      (event.target instanceof Element && event.target.closest('input, select, [role=dialog]'))
-    )
-      return
-    const step = STEPS[event.key]
-    if (step !== undefined) carryBy(step)
-    else if (event.key === 'Enter') putDown()
-    else if (event.key === 'Escape') putBack()
-    else return
-    event.preventDefault()
-    event.stopPropagation()
-  },
-  { capture: true },
+useActions(
+  CALENDAR_ACTIONS,
+  { isCarrying: () => carried.value !== null, carryBy, putDown, putBack },
+  { isFirst: true },
 )
 </script>
 

@@ -1,17 +1,9 @@
 <script setup lang="ts">
 import { formatDay } from '#core/words'
-import { useEventListener, useMounted } from '@vueuse/core'
+import { useMounted } from '@vueuse/core'
 import { CalendarDays, ChevronRight, Download, Printer, Send, Undo2 } from 'lucide-vue-next'
+import { BLOCK_ACTIONS, BLOCK_VIEWS, type BlockView } from './blockActions'
 import { provideBlock } from './blockContext'
-
-const VIEWS = [
-  ['rotations', 'Rotations'],
-  ['terms', 'Terms'],
-  ['loads', 'Loads'],
-  ['charts', 'Charts'],
-  ['calendar', 'Calendar'],
-] as const
-type View = (typeof VIEWS)[number][0]
 
 const store = usePlanStore()
 const issued = useIssuedStore()
@@ -24,8 +16,8 @@ const block = useBlock()
 provideBlock(block)
 const { at, message, looks, readout, columns, isAskingAgain, isSending } = block
 const route = useRoute()
-const view = computed<View>({
-  get: () => VIEWS.find(([name]) => name === route.query.view)?.[0] ?? 'rotations',
+const view = computed<BlockView>({
+  get: () => BLOCK_VIEWS.find(([name]) => name === route.query.view)?.[0] ?? 'rotations',
   set: next =>
     void navigateTo({ query: next === 'rotations' ? {} : { view: next } }, { replace: true }),
 })
@@ -43,56 +35,23 @@ const length = computed(() => {
     ? `${passes} ${passes === 1 ? 'week' : 'weeks'}`
     : `${passes} ${passes === 1 ? 'rotation' : 'rotations'} of ${days} days, ${Math.round(((passes * days) / 7) * 10) / 10} weeks`
 })
-const KEYS: Readonly<Record<string, () => unknown>> = {
-  ArrowLeft: () => block.go({ passes: -1, rails: 0 }),
-  ArrowRight: () => block.go({ passes: 1, rails: 0 }),
-  ArrowUp: () => block.go({ passes: 0, rails: -1 }),
-  ArrowDown: () => block.go({ passes: 0, rails: 1 }),
-  '+': () => block.stepSets(1),
-  '=': () => block.stepSets(1),
-  '-': () => block.stepSets(-1),
-  '−': () => block.stepSets(-1),
-  '[': () => block.stepRir(-1),
-  ']': () => block.stepRir(1),
-  d: block.toggleDeload,
-  x: block.swapChoice,
-  k: block.copyToNext,
-  Delete: block.clearExceptions,
-  n: block.nextLook,
-  z: undo,
-  Enter: () => navigateTo(`/clients/${id}/split`),
-}
 function undo(): void {
   message.value = store.undo() ? 'Undone.' : 'Nothing to undo.'
 }
-/** What a key does here; undefined where the page has nothing for it. */
-function actionOf(
-  { key, shiftKey }: KeyboardEvent,
-  isOnControl: boolean,
-): (() => unknown) | undefined {
-  if (key === 'Enter' && shiftKey) return () => block.send()
-  const name = VIEWS[Number(key) - 1]?.[0]
-  if (name) return () => (view.value = name)
-  if (key === 'Enter' && isOnControl) return undefined
-  return view.value === 'rotations' || key.toLowerCase() === 'z'
-    ? (KEYS[key] ?? KEYS[key.toLowerCase()])
-    : undefined
-}
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const target = event.target instanceof Element ? event.target : null
-  const isElsewhere =
-    isBeginning.value ||
-    isAskingAgain.value ||
-    target?.closest('input, select, textarea, [role=dialog], [role=menu]')
-  if (event.ctrlKey || event.metaKey || event.altKey || !isTakenUp.value || isElsewhere) return
-  const run = actionOf(
-    event,
-    target?.closest('button, a') !== null && !target?.closest('[role=grid]'),
-  )
-  if (!run) return
-  event.preventDefault()
-  void run()
-})
+useActions(
+  BLOCK_ACTIONS,
+  {
+    block,
+    view: () => view.value,
+    show: next => (view.value = next),
+    undo,
+    toSplit: () => navigateTo(`/clients/${id}/split`),
+  },
+  {
+    isSilent: () => !isTakenUp.value || isBeginning.value || isAskingAgain.value,
+    cellsAreControls: true,
+  },
+)
 const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/export/${kind}`
 </script>
 
@@ -169,7 +128,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
         </div>
         <div role="group" aria-label="View" class="mt-2 mb-2 flex gap-1">
           <button
-            v-for="([name, word], n) in VIEWS"
+            v-for="([name, word], n) in BLOCK_VIEWS"
             :key="name"
             type="button"
             class="view"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { JOINT_NAMES } from '#core/words'
+import { LOG_ACTIONS } from './logActions'
 
 /** The log: sessions on the left, the open one as prescribed beside as done. */
 const route = useRoute()
@@ -9,7 +10,7 @@ const session = useSessionLog(id, () => chosen.value?.id ?? null)
 const { log, state, complaints, notice, blocks, pains, notes, clockOff } = session
 const panel = ref<'link' | 'import' | null>(route.query.panel === 'link' ? 'link' : null)
 useHead({ title: () => `Log of ${name.value} · Tholepin` })
-useLogKeyboard({ step, open: which => (panel.value = which) })
+useActions(LOG_ACTIONS, { step, open: which => (panel.value = which) })
 
 async function saved(run: Promise<unknown>): Promise<void> {
   await run

@@ -2,7 +2,8 @@
 import { ALLOCATION_SCOPES } from '#core/design/allocation'
 import { GROUP_NAMES, SCOPE_NAMES } from '#core/words'
 import { OTHER_GROUPS } from './useProposals'
-import { useDebounceFn, useEventListener, useMounted } from '@vueuse/core'
+import { useDebounceFn, useMounted } from '@vueuse/core'
+import { PROPOSALS_ACTIONS } from './proposalsActions'
 import { Lock } from 'lucide-vue-next'
 
 const store = usePlanStore()
@@ -64,40 +65,15 @@ const last = computed(() => columns.value.length - 1)
 function step(by: number): void {
   chosen.value = Math.min(last.value, Math.max(0, chosen.value + by))
 }
-/** What a key does here; undefined where the page has nothing for it. */
-function actionOf(key: string): (() => unknown) | undefined {
-  const lettered = columns.value.findIndex(({ letter }) => letter === key.toUpperCase())
-  if (lettered >= 0) return () => use(lettered)
-  switch (key) {
-    case 'Escape':
-      return state.value === 'drawing' ? cancel : () => navigateTo(`/clients/${id}/split`)
-    case 'g':
-    case 'G':
-      return draw
-    case 'ArrowLeft':
-    case 'ArrowRight':
-      return last.value >= 0 ? () => step(key === 'ArrowLeft' ? -1 : 1) : undefined
-    case ' ':
-      return last.value >= 0 ? () => tryOnBoard(chosen.value) : undefined
-    case 'Enter':
-      return last.value >= 0 ? () => use(chosen.value) : undefined
-  }
-}
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const target = event.target instanceof Element ? event.target : null
-  if (
-    event.ctrlKey ||
-    event.metaKey ||
-    event.altKey ||
-    target?.closest('input, select, textarea, [role=dialog]')
-  )
-    return
-  // Enter and Space on a control are that control's own.
-  if ((event.key === 'Enter' || event.key === ' ') && target?.closest('button, a')) return
-  const action = actionOf(event.key)
-  if (!action) return
-  event.preventDefault()
-  void action()
+useActions(PROPOSALS_ACTIONS, {
+  count: () => columns.value.length,
+  chosen: () => chosen.value,
+  step,
+  use,
+  useLetter: key => use(columns.value.findIndex(({ letter }) => letter === key.toUpperCase())),
+  tryOnBoard,
+  draw,
+  leave: () => (state.value === 'drawing' ? cancel() : navigateTo(`/clients/${id}/split`)),
 })
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useEventListener, useMounted } from '@vueuse/core'
+import { useMounted } from '@vueuse/core'
+import { REHEARSAL_ACTIONS } from './rehearsalActions'
 
 /** The block gone through ahead of time by a simulated client, many times over. */
 const id = await useClientPlan('rehearsal')
@@ -22,18 +23,7 @@ const {
   summary,
   rules,
 } = useRehearsal(id, useChartColours())
-useEventListener('keydown', event => {
-  const target = event.target as HTMLElement
-  if (
-    event.ctrlKey ||
-    event.metaKey ||
-    event.altKey ||
-    target.closest('input, textarea, select, [role=dialog]')
-  )
-    return
-  if (event.key === 'r') start()
-  else if (event.key === 'Escape') cancel()
-})
+useActions(REHEARSAL_ACTIONS, { start, cancel })
 const isLive = useMounted()
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useMounted } from '@vueuse/core'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
+import { REVIEW_ACTIONS } from './reviewActions'
 
 /** The review: plan beside log, and what to do about the next rotation. The most important first. */
 const route = useRoute()
@@ -33,11 +34,11 @@ async function refused(key: string, reason: string): Promise<void> {
   isRefusing.value = false
   await decide(key, 'refused', reason)
 }
-useReviewKeyboard({
+useActions(REVIEW_ACTIONS, {
   step,
   turn,
   take: () => proposals.value[at.value] && void decide(proposals.value[at.value]!.key, 'taken'),
-  change,
+  change: () => void change(),
   refuse: () => (isRefusing.value = proposals.value.length > 0),
   replan: choose,
   send: () => void sendAll(),

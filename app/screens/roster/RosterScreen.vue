@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDay } from '#core/words'
-import { useRosterKeys } from './useRosterKeys'
+import { useRosterActions } from './useRosterActions'
 import { ROSTER_FILTERS } from './useRoster'
 import { Plus } from 'lucide-vue-next'
 
@@ -28,7 +28,7 @@ if (store.failure?.kind === 'refused' && store.failure.problem.status === 401)
   await navigateTo('/sign-in')
 
 const list = useTemplateRef<HTMLElement>('list')
-useRosterKeys(list, { open: toggle, flag: id => void flag(id) })
+useRosterActions(list, { open: toggle, flag: id => void flag(id) })
 const FILTER_NAMES = {
   all: 'All',
   now: 'Now',

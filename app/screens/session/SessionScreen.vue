@@ -3,6 +3,7 @@ import { planDifference } from '#core/plan/block'
 import { dayName, formatClock } from '#core/words'
 import { useMounted } from '@vueuse/core'
 import { Redo2, Undo2 } from 'lucide-vue-next'
+import { SESSION_ACTIONS } from './sessionActions'
 import { provideSession } from './sessionContext'
 
 const route = useRoute()
@@ -36,11 +37,16 @@ async function toDay(day: number): Promise<void> {
   builder.select(null)
   await navigateTo(`/clients/${id}/session/${day + 1}`)
 }
-useSessionKeyboard({
-  builder,
-  isSilent: () => !isTakenUp.value || builder.opened.value !== null,
-  onDay: day => void toDay(day),
-})
+/** The chosen exercise's shorthand gets the keyboard. */
+function write(): void {
+  document.querySelector<HTMLInputElement>('[data-selected] input[data-shorthand]')?.focus()
+}
+useActions(
+  SESSION_ACTIONS,
+  { builder, toDay: day => void toDay(day), write },
+  { isSilent: () => !isTakenUp.value || builder.opened.value !== null },
+)
+const { openHelp } = useShownActions()
 preloadedLater([
   'AddExerciseDialog',
   'ShortDialog',
@@ -49,7 +55,6 @@ preloadedLater([
   'SessionTextDialog',
   'VersionsDialog',
   'DismissDialog',
-  'SessionKeysDialog',
 ])
 
 const isRest = computed(() => builder.day.value?.role === 'rest')
@@ -166,7 +171,7 @@ const readout = computed(() => {
         >
           <KeyCap label="W" /> warm-up sets
         </button>
-        <button type="button" class="quiet-link" @click="builder.open('keys')">
+        <button type="button" class="quiet-link" @click="openHelp()">
           <KeyCap label="?" /> all keys
         </button>
       </div>
@@ -177,7 +182,6 @@ const readout = computed(() => {
     <LazyTemplateDialog v-else-if="builder.opened.value === 'templates'" />
     <LazySessionTextDialog v-else-if="builder.opened.value === 'text'" />
     <LazyVersionsDialog v-else-if="builder.opened.value === 'versions'" />
-    <LazySessionKeysDialog v-else-if="builder.opened.value === 'keys'" />
     <LazyDismissDialog
       v-else-if="builder.opened.value === 'dismiss' && builder.notice.value"
       :finding="builder.notice.value"

@@ -37,8 +37,7 @@ export function familyOfGroup(group: Group | undefined): PegFamily {
 }
 
 /** What can stand over the builder: at most one thing at a time. */
-export type SessionPanel =
-  'add' | 'short' | 'swap' | 'templates' | 'text' | 'keys' | 'versions' | 'dismiss'
+export type SessionPanel = 'add' | 'short' | 'swap' | 'templates' | 'text' | 'versions' | 'dismiss'
 
 const REST_STEP = 15
 const LONGEST_REST = 3600

@@ -33,22 +33,18 @@ function answersTrial(answer: () => unknown): boolean {
   return true
 }
 const isTable = ref(false)
-const isKeysOpen = ref(false)
-useBoardKeyboard({
+const { openHelp } = useShownActions()
+useBoardActions({
   board,
   isSilent: () =>
     !isTakenUp.value ||
     board.isPickerOpen.value ||
-    isKeysOpen.value ||
     (board.opened.value !== null && board.opened.value !== 'checks'),
   // While something is on trial, Enter and Escape answer that, unless sets are in hand.
   onConfirm: () => answersTrial(trial.keep),
   onCancel: () => answersTrial(trial.putBack),
   onTable: () => {
     isTable.value = !isTable.value
-  },
-  onKeys: () => {
-    isKeysOpen.value = true
   },
 })
 
@@ -59,7 +55,6 @@ preloadedLater([
   'DismissDialog',
   'DayChooser',
   'WhyDialog',
-  'KeysDialog',
   'RotationDialog',
   'CalendarDialog',
   'RevisionsDialog',
@@ -161,7 +156,7 @@ const difference = computed(() =>
         >
           <KeyCap label="T" /> {{ isTable ? 'board' : 'plain table' }}
         </button>
-        <button type="button" class="quiet-link" @click="isKeysOpen = true">
+        <button type="button" class="quiet-link" @click="openHelp()">
           <KeyCap label="?" /> all keys
         </button>
       </div>
@@ -187,7 +182,6 @@ const difference = computed(() =>
       "
       :what="board.opened.value"
     />
-    <LazyKeysDialog v-if="isKeysOpen" v-model="isKeysOpen" />
   </div>
 </template>
 

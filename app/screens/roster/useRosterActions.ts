@@ -1,4 +1,5 @@
-import { useEventListener } from '@vueuse/core'
+import { useActions } from '~/shell/useActions'
+import { ROSTER_ACTIONS } from './rosterActions'
 
 interface RosterVerbs {
   /** Opens or closes the row of a client. */
@@ -7,7 +8,7 @@ interface RosterVerbs {
 }
 
 /** Keys of the roster: arrows walk the rows, digits give a quick answer, L asks again later, F flags. Enter is the link's own. */
-export function useRosterKeys(
+export function useRosterActions(
   list: Readonly<Ref<HTMLElement | null>>,
   { open, flag }: RosterVerbs,
 ): void {
@@ -30,24 +31,21 @@ export function useRosterKeys(
     if (selector.startsWith('[data-answer')) target?.click()
   }
 
-  function pressed(key: string, client: HTMLElement | undefined): boolean {
-    const id = client?.dataset.client
-    if (key === 'ArrowDown' || key === 'ArrowUp') walk(key === 'ArrowDown' ? 1 : -1)
-    else if (!client || !id) return false
-    else if (/^[1-4]$/.test(key)) void answer(`[data-answer="${key}"]`, client)
-    else if (key === 'l') void answer('[data-later]', client)
-    else if (key === 'f') flag(id)
-    else if (key === 'ArrowRight' || key === 'ArrowLeft') open(id)
-    else return false
-    return true
+  /** The client whose row has the keyboard. */
+  const here = () => rows()[atRow()]
+  const withRow = (act: (client: HTMLElement, id: string) => unknown) => {
+    const client = here()
+    if (client?.dataset.client) void act(client, client.dataset.client)
   }
-
-  useEventListener('keydown', (event: KeyboardEvent) => {
-    const isInField =
-      event.target instanceof Element &&
-      event.target.closest('input, textarea, select, [role=dialog]') !== null
-    if (isInField || !list.value || event.ctrlKey || event.metaKey || event.altKey) return
-    if (pressed(event.key.length === 1 ? event.key.toLowerCase() : event.key, rows()[atRow()]))
-      event.preventDefault()
-  })
+  useActions(
+    ROSTER_ACTIONS,
+    {
+      hasRow: () => here() !== undefined,
+      walk,
+      toggle: () => withRow((_, id) => open(id)),
+      answer: selector => withRow(client => answer(selector, client)),
+      flag: () => withRow((_, id) => flag(id)),
+    },
+    { isSilent: () => !list.value },
+  )
 }

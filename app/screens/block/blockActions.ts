@@ -1,0 +1,164 @@
+import { type ActionTable, ARROWS, arrowStep } from '~/shell/actions'
+import type { BlockState } from './useBlock'
+
+/** The views of the Block page, in the order of their numbers. */
+export const BLOCK_VIEWS = [
+  ['rotations', 'Rotations'],
+  ['terms', 'Terms'],
+  ['loads', 'Loads'],
+  ['charts', 'Charts'],
+  ['calendar', 'Calendar'],
+] as const
+export type BlockView = (typeof BLOCK_VIEWS)[number][0]
+
+/** The block with what its page adds to it. */
+export interface BlockPage {
+  readonly block: BlockState
+  readonly view: () => BlockView
+  readonly show: (view: BlockView) => void
+  readonly undo: () => void
+  readonly toSplit: () => unknown
+}
+const onRotations = ({ view }: BlockPage) => view() === 'rotations'
+
+/** Everything that can be done on the Block page. */
+export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
+  title: 'the Block page',
+  actions: [
+    {
+      id: 'walk',
+      keys: [...ARROWS],
+      label: 'walk the rotations and muscles',
+      when: onRotations,
+      do: ({ block }, pressed) => {
+        const { across, down } = arrowStep(pressed)
+        block.go({ passes: across, rails: down })
+      },
+      isByKeyOnly: true,
+    },
+    {
+      id: 'more_sets',
+      keys: ['+', '='],
+      caps: ['+'],
+      label: 'a set more in this rotation',
+      when: onRotations,
+      do: ({ block }) => block.stepSets(1),
+    },
+    {
+      id: 'fewer_sets',
+      keys: ['-', '−'],
+      caps: ['−'],
+      label: 'a set less in this rotation',
+      when: onRotations,
+      do: ({ block }) => block.stepSets(-1),
+    },
+    {
+      id: 'rir',
+      keys: ['[', ']'],
+      label: 'less or more in reserve in this rotation',
+      when: onRotations,
+      do: ({ block }, { key }) => block.stepRir(key === '[' ? -1 : 1),
+      isByKeyOnly: true,
+    },
+    {
+      id: 'deload',
+      keys: ['d'],
+      label: 'an easier rotation, or a working one again',
+      when: onRotations,
+      do: ({ block }) => block.toggleDeload(),
+    },
+    {
+      id: 'choice',
+      keys: ['x'],
+      label: 'the other exercises of those that take turns',
+      when: onRotations,
+      do: ({ block }) => block.swapChoice(),
+    },
+    {
+      id: 'copy',
+      keys: ['k'],
+      label: 'do the same in the next rotation',
+      when: onRotations,
+      do: ({ block }) => block.copyToNext(),
+    },
+    {
+      id: 'clear',
+      keys: ['Delete'],
+      label: 'take the exceptions of this rotation back',
+      when: onRotations,
+      do: ({ block }) => block.clearExceptions(),
+    },
+    {
+      id: 'next_look',
+      keys: ['n'],
+      label: 'next thing to look at',
+      when: onRotations,
+      do: ({ block }) => block.nextLook(),
+    },
+    {
+      id: 'view',
+      keys: ['1', '2', '3', '4', '5'],
+      caps: ['1', '…', '5'],
+      label: 'rotations, terms, loads, charts, calendar',
+      do: ({ show }, { key }) => show(BLOCK_VIEWS[Number(key) - 1]![0]),
+      isByKeyOnly: true,
+    },
+    {
+      id: 'send',
+      keys: ['Shift+Enter'],
+      label: 'send this rotation to the client',
+      do: ({ block }) => block.send(),
+    },
+    {
+      id: 'split',
+      keys: ['Enter'],
+      label: 'back to the Split board',
+      when: onRotations,
+      do: ({ toSplit }) => toSplit(),
+      isByKeyOnly: true,
+    },
+    { id: 'undo', keys: ['z'], label: 'undo', do: ({ undo }) => undo() },
+  ],
+}
+
+/** Sessions being carried on the calendar. */
+export interface CarryingOnCalendar {
+  readonly isCarrying: () => boolean
+  readonly carryBy: (days: number) => void
+  readonly putDown: () => void
+  readonly putBack: () => void
+}
+const isCarrying = (screen: CarryingOnCalendar) => screen.isCarrying()
+const DAYS_A_ROW = 7
+
+export const CALENDAR_ACTIONS: ActionTable<CarryingOnCalendar> = {
+  title: 'the calendar',
+  mouse: 'drag a session to another day.',
+  actions: [
+    {
+      id: 'carry',
+      keys: [...ARROWS],
+      label: 'carry the session in hand by a day or a week',
+      when: isCarrying,
+      do: ({ carryBy }, pressed) => {
+        const { across, down } = arrowStep(pressed)
+        carryBy(across + DAYS_A_ROW * down)
+      },
+      isByKeyOnly: true,
+    },
+    {
+      id: 'put_down',
+      keys: ['Enter'],
+      label: 'put it down',
+      when: isCarrying,
+      do: ({ putDown }) => putDown(),
+    },
+    {
+      id: 'put_back',
+      keys: ['Escape'],
+      label: 'put it back',
+      when: isCarrying,
+      do: ({ putBack }) => putBack(),
+    },
+  ],
+}

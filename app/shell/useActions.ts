@@ -1,0 +1,111 @@
+import { useEventListener } from '@vueuse/core'
+import { type Action, actionFor, type ActionTable, capsOf, type Pressed } from './actions'
+
+/** A table together with the screen it is for. */
+interface Shown {
+  readonly table: ActionTable<never>
+  readonly screen: unknown
+}
+
+/** An action of the screen that is open, ready to be run by its name. */
+export interface NamedAction {
+  readonly id: string
+  readonly label: string
+  readonly caps: readonly string[]
+  readonly isByKeyOnly: boolean
+  readonly run: () => unknown
+}
+
+/** What can be done on the screen that is open; filled in the browser only, where keys are. */
+const shown = shallowRef<readonly Shown[]>([])
+const isHelpOpen = ref(false)
+
+const FIELDS = 'input, textarea, select, dialog, [role=menu], [role=dialog]'
+const CONTROLS = 'button, a, summary'
+
+/** Keys that belong to what has the focus: a field, a dialog, or Enter and Space on a control. */
+function isTaken(event: KeyboardEvent, cellsAreControls: boolean): boolean {
+  const target = event.target instanceof Element ? event.target : null
+  if (event.defaultPrevented || target?.closest(FIELDS)) return true
+  const isPress = event.key === 'Enter' || event.key === ' '
+  const control = target?.closest(CONTROLS)
+  return isPress && Boolean(control) && !(cellsAreControls && control?.closest('[role=grid]'))
+}
+
+interface Options {
+  /** True while no key is the screen's: it is not ready, or something stands over it. */
+  readonly isSilent?: () => boolean
+  /** Asked first; true where the key has been answered, also in a field or dialog. */
+  readonly before?: (event: KeyboardEvent) => boolean
+  readonly onAction?: () => void
+  /** The grid's cells are buttons that choose; Enter on them is the screen's all the same. */
+  readonly cellsAreControls?: boolean
+  /** Hears keys before other listeners do. */
+  readonly isFirst?: boolean
+}
+
+/** Sends keys to the actions of a screen, and makes them known to the help and the command box while it is open. */
+export function useActions<Screen>(
+  table: ActionTable<Screen>,
+  screen: Screen,
+  {
+    isSilent = () => false,
+    before,
+    onAction,
+    cellsAreControls = false,
+    isFirst = false,
+  }: Options = {},
+): void {
+  const own: Shown = { table: table as ActionTable<never>, screen }
+  onMounted(() => (shown.value = [...shown.value, own]))
+  onBeforeUnmount(() => (shown.value = shown.value.filter(other => other !== own)))
+  useEventListener(
+    'keydown',
+    (event: KeyboardEvent) => {
+      if (before?.(event)) return event.preventDefault()
+      if (isSilent() || isTaken(event, cellsAreControls)) return
+      const action = actionFor(table, event, screen)
+      if (!action) return
+      event.preventDefault()
+      if (isFirst) event.stopPropagation()
+      onAction?.()
+      void action.do(screen, event)
+    },
+    { capture: isFirst },
+  )
+}
+
+const BY_NAME: Pressed = {
+  key: '',
+  shiftKey: false,
+  ctrlKey: false,
+  metaKey: false,
+  altKey: false,
+}
+
+function named({ table, screen }: Shown): readonly NamedAction[] {
+  const actions = table.actions as readonly Action<unknown>[]
+  return actions.map(action => ({
+    id: action.id,
+    label: action.label,
+    caps: capsOf(action),
+    isByKeyOnly: action.isByKeyOnly === true || action.when?.(screen) === false,
+    run: () => action.do(screen, { ...BY_NAME, key: action.keys[0] }),
+  }))
+}
+
+/** What can be done on the open screen: for the help, and for the command box. */
+export function useShownActions() {
+  return {
+    sections: computed(() =>
+      shown.value.map(one => ({
+        title: one.table.title,
+        mouse: one.table.mouse ?? '',
+        actions: named(one),
+      })),
+    ),
+    isHelpOpen,
+    /** `?` opens the list, wherever there is one. */
+    openHelp: () => void (isHelpOpen.value = shown.value.length > 0),
+  }
+}
