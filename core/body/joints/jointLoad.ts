@@ -171,7 +171,7 @@ export function rotationJoints(
     const doses = sessions.map(({ hour, loads }) => ({ hour, impulse: loads[joint] }))
     const stores = cyclicBefore(doses, period, JOINT_TABLE[joint].tauHours)
     const daily = new Array<number>(rotation.days.length).fill(0)
-    for (const { day, loads } of sessions) daily[day] = (daily[day] ?? 0) + loads[joint]
+    for (const { day, loads } of sessions) daily[day] = daily[day]! + loads[joint]
     return {
       joint,
       ceiling: jointCeiling(joint, context),
@@ -181,7 +181,7 @@ export function rotationJoints(
         session,
         hour,
         load: loads[joint],
-        store: stores[place] ?? 0,
+        store: stores[place]!,
       })),
     }
   })

@@ -5,10 +5,9 @@ function inOrder(values: ArrayLike<number>): Float64Array {
   const sorted = new Float64Array(values)
   if (sorted.length > FEW) return sorted.sort()
   for (let at = 1; at < sorted.length; at++) {
-    const value = sorted[at] ?? 0
+    const value = sorted[at]!
     let place = at
-    for (; place > 0 && (sorted[place - 1] ?? 0) > value; place--)
-      sorted[place] = sorted[place - 1] ?? 0
+    for (; place > 0 && sorted[place - 1]! > value; place--) sorted[place] = sorted[place - 1]!
     sorted[place] = value
   }
   return sorted

@@ -57,8 +57,8 @@ function lineThrough(weeks: Float64Array, ys: Float64Array): Line {
   let found = 0
   for (let at = 0; at < count; at++) {
     for (let later = at + 1; later < count; later++) {
-      const gap = (weeks[later] ?? 0) - (weeks[at] ?? 0)
-      if (gap > 0) slopes[found++] = ((ys[later] ?? 0) - (ys[at] ?? 0)) / gap
+      const gap = weeks[later]! - weeks[at]!
+      if (gap > 0) slopes[found++] = (ys[later]! - ys[at]!) / gap
     }
   }
   const slope = found > 0 ? median(slopes.subarray(0, found)) : 0
@@ -77,7 +77,7 @@ function squaredSpread(values: Float64Array): number {
 /** What a slope leaves of each value. */
 function without(ys: Float64Array, weeks: Float64Array, slope: number): Float64Array {
   const left = new Float64Array(ys.length)
-  for (let at = 0; at < ys.length; at++) left[at] = (ys[at] ?? 0) - slope * (weeks[at] ?? 0)
+  for (let at = 0; at < ys.length; at++) left[at] = ys[at]! - slope * weeks[at]!
   return left
 }
 
@@ -124,7 +124,7 @@ export function exerciseTrend(all: readonly TrendPoint[]): Trend {
   const { slope } = lineThrough(weeks, ys)
   const residuals = without(ys, weeks, slope)
   const middle = median(residuals)
-  for (let at = 0; at < count; at++) residuals[at] = Math.abs((residuals[at] ?? 0) - middle)
+  for (let at = 0; at < count; at++) residuals[at] = Math.abs(residuals[at]! - middle)
   const scatter = TREND.spreadOfMedian * median(residuals)
   const sigma = Math.sqrt(
     (TREND.priorWeight * priorScatter(points) ** 2 + (count - 2) * scatter ** 2) /

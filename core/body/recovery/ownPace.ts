@@ -103,7 +103,7 @@ export function ownPace(
   )
   const quantile = (share: number) => {
     let sum = 0
-    return GRID.find((_, at) => (sum += (weights[at] ?? 0) / all) >= share) ?? 2
+    return GRID.find((_, at) => (sum += weights[at]! / all) >= share) ?? 2
   }
   return {
     kind: 'pace',

@@ -151,7 +151,7 @@ function arrivalsOf(
   const lead = leadOf(sessions, group, context)
   return sessions.map((session, at): Arrival => {
     const before = sessions[(at - 1 + sessions.length) % sessions.length] ?? session
-    const fatigue = fatigues[at] ?? 0
+    const fatigue = fatigues[at]!
     const readiness = readinessPercent(group, fatigue)
     const role: ExposureRole =
       session === lead

@@ -31,7 +31,7 @@ function blockDays({ dailySets: pass, lengthDays, resets = [] }: DatedBlock): re
   let phase = 0
   return Array.from({ length: lengthDays }, (_, day) => {
     if (resets.includes(day)) phase = day
-    return pass[(day - phase) % pass.length] ?? 0
+    return pass[(day - phase) % pass.length]!
   })
 }
 

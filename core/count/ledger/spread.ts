@@ -51,8 +51,7 @@ export function rollingWeek(dailySets: readonly number[]): {
   let [min, max] = [Infinity, -Infinity]
   for (let start = 0; start < length; start++) {
     let sum = 0
-    for (let ahead = 0; ahead < DAYS_PER_WEEK; ahead++)
-      sum += dailySets[(start + ahead) % length] ?? 0
+    for (let ahead = 0; ahead < DAYS_PER_WEEK; ahead++) sum += dailySets[(start + ahead) % length]!
     min = Math.min(min, sum)
     max = Math.max(max, sum)
   }

@@ -59,7 +59,7 @@ export function limitsOf(
     return {
       joint,
       own,
-      session: sums.map(sum => Math.max(own.session + (loosened.joints ?? 0), sum.joints[j] ?? 0)),
+      session: sums.map(sum => Math.max(own.session + (loosened.joints ?? 0), sum.joints[j]!)),
       week: Math.max(own.week + (loosened.joints ?? 0), largestWeek(j)),
     }
   })
@@ -70,10 +70,10 @@ export function limitsOf(
     const { place } = cells[at] as Cell
     const day = places[place]?.day ?? 0
     if (state.secondsOnDay(day) > (minutes[day]?.lifted ?? Infinity) + SLACK) return false
-    if ((state.exercises[place] ?? 0) > (exercises[place] ?? 0)) return false
+    if (state.exercises[place]! > exercises[place]!) return false
     return joints.every(({ session, week }, j) => {
       const load = sums[place]?.joints[j] ?? 0
-      return load <= (session[place] ?? 0) + SLACK && (load === 0 || largestWeek(j) <= week + SLACK)
+      return load <= session[place]! + SLACK && (load === 0 || largestWeek(j) <= week + SLACK)
     })
   }
 
@@ -96,7 +96,7 @@ export function limitsOf(
     })
     const ofJoints = joints.flatMap(({ joint, own }, j): LimitUse[] => [
       ...sums.flatMap((sum, at): LimitUse[] => {
-        const used = sum.joints[j] ?? 0
+        const used = sum.joints[j]!
         return used > own.session * TIGHT.session
           ? [
               {

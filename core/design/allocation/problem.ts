@@ -402,7 +402,7 @@ export function allocationProblem(question: AllocationQuestion): Problem {
         full.reduce(
           (sum, { base, cells: own }) =>
             sum +
-            (base.counted[g] ?? 0) +
+            base.counted[g]! +
             own.reduce((part, { worth, now }) => part + (worth[now]?.counted[g] ?? 0), 0),
           0,
         ),
@@ -416,7 +416,7 @@ export function allocationEdits(
   sets: readonly number[],
 ): readonly { readonly cell: Cell; readonly edit: PlanEdit }[] {
   return cells.flatMap((cell): { cell: Cell; edit: PlanEdit }[] => {
-    const wanted = sets[cell.at] ?? 0
+    const wanted = sets[cell.at]!
     const place = places[cell.place]
     if (wanted === cell.now || !place) return []
     if (!cell.isNew)

@@ -179,7 +179,7 @@ function proposal(
     changes: allocationEdits(problem, found.sets).map(({ cell, edit }) => ({
       cell: { slot: cell.slot, main: cell.main, isNew: cell.isNew, now: cell.now },
       day: problem.places[cell.place]?.day ?? 0,
-      sets: found.sets[cell.at] ?? 0,
+      sets: found.sets[cell.at]!,
       edit,
     })),
     purchases: found.points > PROVEN_WITHIN && !isStopped ? purchases(problem, found, limits) : [],

@@ -66,8 +66,8 @@ function addMinutes(problem: Problem, model: LinearModel): void {
     const own = cells.filter(({ place }) => places[place]?.day === at)
     if (day.minuteLimit === undefined || own.length === 0) return
     const begun = places.flatMap((place, p) =>
-      place.day === at && (toBegin[p] ?? 0) > 0
-        ? [[model.whenAny(`b${p}`, place.cells.map(x)), toBegin[p] ?? 0] as const]
+      place.day === at && toBegin[p]! > 0
+        ? [[model.whenAny(`b${p}`, place.cells.map(x)), toBegin[p]!] as const]
         : [],
     )
     model.atMost(
@@ -105,18 +105,18 @@ function addSessions({ places, cells, context, groups }: Problem, model: LinearM
       model.atMost(
         [
           ...own.map(
-            cell => [y(cell), perSet(cell, worth => worth.fractional[g] ?? 0, 'least')] as const,
+            cell => [y(cell), perSet(cell, worth => worth.fractional[g]!, 'least')] as const,
           ),
           [over, -1],
         ],
-        Math.max(0, limit - (place.base.fractional[g] ?? 0)),
+        Math.max(0, limit - place.base.fractional[g]!),
       )
       model.cost(over, PRICE.crowded)
     })
     JOINTS.forEach((joint, j) =>
       model.atMost(
-        own.map(cell => [y(cell), perSet(cell, worth => worth.joints[j] ?? 0, 'least')]),
-        Math.max(0, jointCeiling(joint, context).session - (place.base.joints[j] ?? 0)),
+        own.map(cell => [y(cell), perSet(cell, worth => worth.joints[j]!, 'least')]),
+        Math.max(0, jointCeiling(joint, context).session - place.base.joints[j]!),
       ),
     )
   })

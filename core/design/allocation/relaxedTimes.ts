@@ -124,5 +124,5 @@ export function leastTimes(problem: Problem): LeastTimes {
     }
     return cells.length > 0 ? begin : 0
   })
-  return { fixedOnDay: day => fixed[day] ?? 0, ofCell: cell => times.get(cell) ?? NO_TIME, toBegin }
+  return { fixedOnDay: day => fixed[day]!, ofCell: cell => times.get(cell) ?? NO_TIME, toBegin }
 }

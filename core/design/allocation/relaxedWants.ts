@@ -39,11 +39,10 @@ export function addWeek(problem: Problem, group: Group, g: number, model: Linear
   const band = bandOf(context, group)
   const price = PRIORITY[modeOf(context, group)]
   const [counted, direct]: readonly Amount[] = [
-    worth => worth.counted[g] ?? 0,
-    worth => worth.direct[g] ?? 0,
+    worth => worth.counted[g]!,
+    worth => worth.direct[g]!,
   ]
-  const fixed =
-    scale * places.reduce((total, { base }) => total + counted!(base), 0) + (beside[g] ?? 0)
+  const fixed = scale * places.reduce((total, { base }) => total + counted!(base), 0) + beside[g]!
   if (isWanted(problem, group)) {
     const most = terms(cells, counted!, 'most', scale)
     model.atLeast([...most, [`f${g}`, 1]], band.floor - fixed)
@@ -75,7 +74,7 @@ function addFrequency(
 ): void {
   const { places, cells, context } = problem
   const days = [...new Set(places.map(({ day }) => day))]
-  const fractional: Amount = worth => worth.fractional[g] ?? 0
+  const fractional: Amount = worth => worth.fractional[g]!
   for (const day of days) {
     const on = places.flatMap((place, at) => (place.day === day ? [at] : []))
     const fixed = on.reduce((total, at) => total + (places[at]?.base.fractional[g] ?? 0), 0)
@@ -103,7 +102,7 @@ function addFrequency(
         [
           model.whenAny(
             `n${g}`,
-            cells.filter(cell => gives(cell, worth => worth.counted[g] ?? 0)).map(x),
+            cells.filter(cell => gives(cell, worth => worth.counted[g]!)).map(x),
           ),
           -wanted,
         ],
@@ -117,7 +116,7 @@ function addFrequency(
 export function addReadiness(problem: Problem, group: Group, g: number, model: LinearModel): void {
   const { places, cells, context, plan } = problem
   const { required } = context.method.recovery
-  const impulse: Amount = worth => worth.impulse[g] ?? 0
+  const impulse: Amount = worth => worth.impulse[g]!
   const decay = decayMatrix(
     places.map(({ hour }) => hour),
     plan.rotation.days.length * 24,
@@ -125,7 +124,7 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
   )
   const share = 100 / RECOVERY[group].capacity
   places.forEach((place, s) => {
-    const left = (t: number) => share * (decay[s * places.length + t] ?? 0)
+    const left = (t: number) => share * decay[s * places.length + t]!
     const fixed = places.reduce((sum, { base }, t) => sum + left(t) * impulse(base), 0)
     const tired: Terms = cells.map(
       cell => [y(cell), left(cell.place) * perSet(cell, impulse, 'least')] as const,
@@ -137,8 +136,8 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
       { need: required.indirect, isAsked: impulse(place.base) > SLACK, by: own },
       {
         need: required.other,
-        isAsked: (place.base.direct[g] ?? 0) > SLACK,
-        by: own.filter(cell => gives(cell, worth => worth.direct[g] ?? 0)),
+        isAsked: place.base.direct[g]! > SLACK,
+        by: own.filter(cell => gives(cell, worth => worth.direct[g]!)),
       },
     ]
     asked.forEach(({ need, isAsked, by }, at) => {
@@ -179,7 +178,7 @@ export function addShares(problem: Problem, model: LinearModel): void {
   const fixed = (of: Amount) => places.reduce((sum, { base }) => sum + of(base), 0)
   const g = groups.indexOf('triceps')
   if (g >= 0 && modeOf(context, 'triceps') === 'build') {
-    const lacking: Amount = worth => OVERHEAD_SHARE * (worth.direct[g] ?? 0) - worth.overhead
+    const lacking: Amount = worth => OVERHEAD_SHARE * worth.direct[g]! - worth.overhead
     const most = Math.max(0, fixed(lacking) + largest(cells, lacking))
     model.binary('ov')
     model.atMost([...terms(cells, lacking, 'least'), ['ov', -most]], -fixed(lacking))
@@ -231,7 +230,7 @@ export function addShares(problem: Problem, model: LinearModel): void {
         ],
         most * begun.length - fixed(beyond),
       )
-      model.cost(here, PRICE.ratio * (step - (STEPS[at - 1] ?? 0)))
+      model.cost(here, PRICE.ratio * (step - STEPS[at - 1]!))
     })
   }
 }

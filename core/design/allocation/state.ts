@@ -23,8 +23,7 @@ const LISTS = ['counted', 'fractional', 'direct', 'impulse', 'joints'] as const
 function shift(sums: Sums, before: CellWorth, after: CellWorth): void {
   for (const key of LISTS) {
     const [sum, minus, plus] = [sums[key], before[key], after[key]]
-    for (let at = 0; at < sum.length; at++)
-      sum[at] = (sum[at] ?? 0) + (plus[at] ?? 0) - (minus[at] ?? 0)
+    for (let at = 0; at < sum.length; at++) sum[at] = sum[at]! + plus[at]! - minus[at]!
   }
   sums.flexors += after.flexors - before.flexors
   sums.extensors += after.extensors - before.extensors
@@ -100,7 +99,7 @@ export function allocationState(problem: Problem) {
       cell.worth[before] as CellWorth,
       cell.worth[wanted] as CellWorth,
     )
-    exercises[cell.place] = (exercises[cell.place] ?? 0) + Number(wanted > 0) - Number(before > 0)
+    exercises[cell.place] = exercises[cell.place]! + Number(wanted > 0) - Number(before > 0)
     secondsOf[cell.place] = sessionSeconds(sessionNow(cell.place), context)
   }
   return {
@@ -110,7 +109,7 @@ export function allocationState(problem: Problem) {
     set,
     seconds: () => secondsOf.reduce((sum, value) => sum + value, 0),
     secondsOnDay: (day: number) =>
-      places.reduce((sum, place, at) => sum + (place.day === day ? (secondsOf[at] ?? 0) : 0), 0),
+      places.reduce((sum, place, at) => sum + (place.day === day ? secondsOf[at]! : 0), 0),
   }
 }
 

@@ -101,14 +101,14 @@ function wantList(problem: Problem): readonly Want[] {
       ),
       capacity: RECOVERY[group].capacity,
       roomy: places.map(({ base }) =>
-        Math.max(sessionMaxOf(context, group) ?? Infinity, base.fractional[g] ?? 0),
+        Math.max(sessionMaxOf(context, group) ?? Infinity, base.fractional[g]!),
       ),
     }
   })
 }
 
 function total(sums: readonly Sums[], key: 'counted' | 'direct', g: number): number {
-  return sums.reduce((sum, held) => sum + (held[key][g] ?? 0), 0)
+  return sums.reduce((sum, held) => sum + held[key][g]!, 0)
 }
 
 /** Floor, target and ceiling; gives the group's sets per 7 days. */
@@ -119,7 +119,7 @@ function noteBand(
   note: Note,
 ): number {
   const scale = 7 / plan.rotation.days.length
-  const week = total(sums, 'counted', g) * scale + (beside[g] ?? 0)
+  const week = total(sums, 'counted', g) * scale + beside[g]!
   const wish = wishOf(band)
   if (own && week < band.floor - SLACK)
     note('floor', group, band.floor - week, PRICE.floor * priority)
@@ -138,7 +138,7 @@ function noteFrequency(
   note: Note,
 ): void {
   const daily = new Float64Array(plan.rotation.days.length)
-  places.forEach(({ day }, at) => (daily[day] = (daily[day] ?? 0) + (sums[at]?.fractional[g] ?? 0)))
+  places.forEach(({ day }, at) => (daily[day] = daily[day]! + (sums[at]?.fractional[g] ?? 0)))
   const days = daily.reduce(
     (sum, sets) => sum + Number(sets >= context.method.dose.minSetsPerExposure - SLACK),
     0,
@@ -152,8 +152,7 @@ function leadOf({ g, mode }: Want, sums: readonly Sums[]): number {
   if (mode === 'build')
     sums.forEach(
       ({ direct }, s) =>
-        (lead =
-          (direct[g] ?? 0) > (lead < 0 ? 0 : (sums[lead]?.direct[g] ?? 0)) + SLACK ? s : lead),
+        (lead = direct[g]! > (lead < 0 ? 0 : (sums[lead]?.direct[g] ?? 0)) + SLACK ? s : lead),
     )
   return lead
 }
@@ -170,16 +169,16 @@ function noteSessions(
   const lead = leadOf(want, sums)
   for (let s = 0; s < sums.length; s++) {
     const sum = sums[s] as Sums
-    if ((sum.impulse[g] ?? 0) <= 0) continue
+    if (sum.impulse[g]! <= 0) continue
     let fatigue = 0
     for (let t = 0; t < sums.length; t++)
-      fatigue += (sums[t]?.impulse[g] ?? 0) * (decay[s * sums.length + t] ?? 0)
+      fatigue += (sums[t]?.impulse[g] ?? 0) * decay[s * sums.length + t]!
     const readiness = 100 * Math.max(0, 1 - fatigue / capacity)
     const need =
-      s === lead ? required.lead : (sum.direct[g] ?? 0) > 0 ? required.other : required.indirect
+      s === lead ? required.lead : sum.direct[g]! > 0 ? required.other : required.indirect
     if (readiness < need - SLACK)
       note('readiness', group, need - readiness, PRICE.readiness, places[s]?.day)
-    const over = (sum.fractional[g] ?? 0) - (roomy[s] ?? Infinity)
+    const over = sum.fractional[g]! - (roomy[s] ?? Infinity)
     if (over > SLACK) note('crowded', group, over, PRICE.crowded, places[s]?.day)
   }
 }
@@ -247,8 +246,7 @@ export function wantsOf(problem: Problem, sums: readonly Sums[]) {
       wants.reduce(
         (sum, { g, priority }) =>
           sum +
-          priority *
-            sums.reduce((own, { counted }) => own + effectiveSets(counted[g] ?? 0, age), 0),
+          priority * sums.reduce((own, { counted }) => own + effectiveSets(counted[g]!, age), 0),
         0,
       ),
   }

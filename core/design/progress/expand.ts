@@ -262,7 +262,7 @@ function datedSession(
 
 function passOf(course: Course, at: number, working: number): BlockPass {
   const { plan, block, deloads, dates, sets, rir } = course
-  const rampStep = course.rampSteps[at] ?? 0
+  const rampStep = course.rampSteps[at]!
   const isDeload = deloads.has(at)
   const turn: Turn = {
     at,
@@ -278,7 +278,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
   const setsHere = setsIn(course, rampStep, turn.exceptions)
   const effort =
     rir && !isDeload
-      ? { compound: rir.compound[rampStep] ?? 0, isolation: rir.isolation[rampStep] ?? 0 }
+      ? { compound: rir.compound[rampStep]!, isolation: rir.isolation[rampStep]! }
       : null
   const wave = block.repWave ?? []
   const terms = (on: PlainDate, isLight: boolean): PassTerms => ({

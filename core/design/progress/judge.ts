@@ -195,14 +195,13 @@ function largestWeeks(
 ): readonly number[] {
   const first = Math.min(0, ...held.map(({ dayAt }) => dayAt))
   const daily = new Float64Array(Math.max(0, ...held.map(({ dayAt }) => dayAt - first + 1)))
-  for (const { dayAt, joints } of held)
-    daily[dayAt - first] = (daily[dayAt - first] ?? 0) + joints[joint]
+  for (const { dayAt, joints } of held) daily[dayAt - first] = daily[dayAt - first]! + joints[joint]
   const ending = daily.map((_, at) =>
     daily.slice(Math.max(0, at - DAYS_PER_WEEK + 1), at + 1).reduce((sum, load) => sum + load, 0),
   )
   const most = passes.map(() => 0)
   for (const { dayAt, session } of held)
-    most[session.pass] = Math.max(most[session.pass] ?? 0, ending[dayAt - first] ?? 0)
+    most[session.pass] = Math.max(most[session.pass]!, ending[dayAt - first]!)
   return most
 }
 

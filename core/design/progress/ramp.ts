@@ -90,7 +90,7 @@ export function spreadSets(
   let left = wanted - sets.reduce((sum, own) => sum + own, 0)
   for (let at = 0; at < spread.length && left > 0; at++) {
     if (!mayTake(at)) continue
-    spread[at] = (spread[at] ?? 0) + 1
+    spread[at] = spread[at]! + 1
     left -= 1
   }
   return { sets: spread, left: Math.max(0, left) }

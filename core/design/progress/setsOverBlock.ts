@@ -74,7 +74,7 @@ function limitsOf({ rotation }: PlanDocument, context: PlanContext) {
     return readinessPercent(
       group,
       of.reduce(
-        (sum, own, from) => sum + (own.get(group) ?? 0) * (matrix[at * hours.length + from] ?? 0),
+        (sum, own, from) => sum + (own.get(group) ?? 0) * matrix[at * hours.length + from]!,
         0,
       ),
     )
@@ -184,7 +184,7 @@ export function setsOverBlock(
   return Array.from({ length: passes }, (_, pass): PassSets => {
     const notPlaced = wanted.flatMap(({ group, own, sets }) => {
       const before = placed.get(group) ?? 0
-      const change = roundHalfUp(((sets[pass] ?? 0) - (sets[0] ?? 0)) * scale) - before
+      const change = roundHalfUp((sets[pass]! - sets[0]!) * scale) - before
       if (change <= 0) {
         placed.set(group, before - cut(own, -change, now))
         return []

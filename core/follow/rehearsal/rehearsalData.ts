@@ -130,9 +130,7 @@ function slotOf(
     high: wanted?.kind === 'between' ? wanted.high : (count ?? known.repRange[1]),
     impulse,
     counted,
-    touched: GROUPS.flatMap((_, at) =>
-      (impulse[at] ?? 0) > 0 || (counted[at] ?? 0) > 0 ? [at] : [],
-    ),
+    touched: GROUPS.flatMap((_, at) => (impulse[at]! > 0 || counted[at]! > 0 ? [at] : [])),
     joints: Float64Array.from(JOINTS, joint => loads[joint] / sets),
     strained: JOINTS.flatMap((joint, at) => (loads[joint] > 0 ? [at] : [])),
   }
@@ -192,7 +190,7 @@ export function rehearsalData(
       weeks: pass.rotation.days.length / DAYS_PER_WEEK,
       sessions,
       direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)),
-      counted: summed(sessions, (slot, group) => slot.counted[group] ?? 0),
+      counted: summed(sessions, (slot, group) => slot.counted[group]!),
       members: GROUPS.map((_, group) => [
         ...new Set(
           sessions.flatMap(({ whole }) =>
@@ -224,9 +222,7 @@ export function rehearsalData(
     modes: GROUPS.map(group => modeOf(context, group)),
     tau: GROUPS.map(group => tauHours(group, context)),
     capacity: GROUPS.map(group => RECOVERY[group].capacity),
-    trained: GROUPS.flatMap((_, at) =>
-      all.some(({ direct }) => (direct[at] ?? 0) > 0) ? [at] : [],
-    ),
+    trained: GROUPS.flatMap((_, at) => (all.some(({ direct }) => direct[at]! > 0) ? [at] : [])),
     jointsOf: GROUPS.map(group =>
       JOINTS.flatMap((joint, at) =>
         slots.some(slot => trains(slot, group) && touches(slot, joint)) ? [at] : [],

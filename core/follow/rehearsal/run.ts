@@ -70,8 +70,8 @@ function decay(state: State, hour: number, { tau }: RehearsalData): void {
   for (let group = 0; group < GROUPS.length; group++) {
     const usual = tau[group] ?? 1
     state.fatigue[group] =
-      (state.fatigue[group] ?? 0) * Math.exp(-passed / (usual * (state.hidden.pace[group] ?? 1)))
-    state.assumed[group] = (state.assumed[group] ?? 0) * Math.exp(-passed / usual)
+      state.fatigue[group]! * Math.exp(-passed / (usual * (state.hidden.pace[group] ?? 1)))
+    state.assumed[group] = state.assumed[group]! * Math.exp(-passed / usual)
   }
   state.hour = hour
 }
@@ -82,7 +82,7 @@ const readyPercent = (fatigue: number, capacity: number) =>
 /** Sets of a slot in this pass: the plan's, and what was decided about its muscle, given to its first exercises. */
 function setsNow({ sets, main }: RehearsedSlot, left: Float64Array, isEasier: boolean): number {
   if (isEasier) return Math.max(1, Math.round(sets / 2))
-  const wanted = left[main] ?? 0
+  const wanted = left[main]!
   const change = wanted > 0 ? Math.min(2, wanted) : Math.max(-(sets - 1), wanted)
   left[main] = wanted - change
   return sets + change
@@ -104,10 +104,9 @@ function doSlot(
   rirShift: number,
 ): DoneSlot {
   const { main, exercise, low, high } = slot
-  const loss =
-    main < 0 ? 0 : (PERFORMANCE_LOSS * (state.fatigue[main] ?? 0)) / (capacity[main] ?? 1)
+  const loss = main < 0 ? 0 : (PERFORMANCE_LOSS * state.fatigue[main]!) / (capacity[main] ?? 1)
   const today =
-    Math.exp(main < 0 ? 0 : (state.strength[main] ?? 0)) *
+    Math.exp(main < 0 ? 0 : state.strength[main]!) *
     (1 - Math.min(0.9, loss)) *
     Math.exp(state.chance.normal(0, SIMULATED.dayScatter))
   const rir = Math.max(0, slot.rir + rirShift)
@@ -204,10 +203,10 @@ function arrive(
   let worst = NOT_KNOWN
   for (const group of groups) {
     const [assumed, really] = [
-      readyPercent(state.assumed[group] ?? 0, capacity[group] ?? 1),
-      readyPercent(state.fatigue[group] ?? 0, capacity[group] ?? 1),
+      readyPercent(state.assumed[group]!, capacity[group] ?? 1),
+      readyPercent(state.fatigue[group]!, capacity[group] ?? 1),
     ]
-    tally.readiness[group] = (tally.readiness[group] ?? 0) + assumed
+    tally.readiness[group] = tally.readiness[group]! + assumed
     tally.exposures[group] = (tally.exposures[group] ?? 0) + 1
     if (assumed < LOW) tally.low[group] = (tally.low[group] ?? 0) + 1
     tally.lowest[group] = Math.min(tally.lowest[group] ?? NOT_KNOWN, really)
@@ -227,13 +226,12 @@ function leave(
   tally: Tally,
 ): void {
   for (const group of touched) {
-    const fatigue = (impulse[group] ?? 0) * sets
-    state.fatigue[group] = (state.fatigue[group] ?? 0) + fatigue
-    state.assumed[group] = (state.assumed[group] ?? 0) + fatigue
-    tally.counted[group] = (tally.counted[group] ?? 0) + (counted[group] ?? 0) * sets
+    const fatigue = impulse[group]! * sets
+    state.fatigue[group] = state.fatigue[group]! + fatigue
+    state.assumed[group] = state.assumed[group]! + fatigue
+    tally.counted[group] = tally.counted[group]! + counted[group]! * sets
   }
-  for (const joint of strained)
-    tally.joints[joint] = (tally.joints[joint] ?? 0) + (joints[joint] ?? 0) * sets
+  for (const joint of strained) tally.joints[joint] = tally.joints[joint]! + joints[joint]! * sets
   tally.done += sets
 }
 
@@ -281,7 +279,7 @@ function doSession(
 function newPains(tally: Tally, state: State): readonly PainLevel[] {
   return JOINTS.map((_, joint) => {
     const before = state.jointWeeks[joint]?.slice(-RAMP_WEEKS) ?? []
-    const load = tally.joints[joint] ?? 0
+    const load = tally.joints[joint]!
     const mean = before.reduce((sum, week) => sum + week, 0) / Math.max(1, before.length)
     const ramp = before.length >= 2 && mean > 0 ? load / mean : 1
     state.jointWeeks[joint]?.push(load)
@@ -331,8 +329,7 @@ interface Facts {
 }
 const FLOOR_SLACK = 0.5
 const NO_BAND = { floor: 0, target: 0, ceiling: 0 } as const
-const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): number =>
-  values[at] ?? 0
+const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): number => values[at]!
 
 function evidenceFor(
   group: number,
@@ -421,10 +418,8 @@ function grow(
   for (let group = 0; group < GROUPS.length; group++) {
     const target = bands[group]?.target ?? 0
     const share =
-      target > 0
-        ? Math.min(SIMULATED.mostGainFactor, (tally.counted[group] ?? 0) / weeks / target)
-        : 0
-    state.strength[group] = (state.strength[group] ?? 0) + Math.log(1 + weeklyGain * share) * weeks
+      target > 0 ? Math.min(SIMULATED.mostGainFactor, tally.counted[group]! / weeks / target) : 0
+    state.strength[group] = state.strength[group]! + Math.log(1 + weeklyGain * share) * weeks
   }
 }
 

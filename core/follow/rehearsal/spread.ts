@@ -70,10 +70,10 @@ export function rehearsalSpread(runs: readonly Run[], data: RehearsalData): Rehe
     painPasses: pains / Math.max(1, runs.length),
     groups: data.trained.map(group => ({
       group: GROUPS[group] as Group,
-      planned: data.passes.map(pass => (pass.counted[group] ?? 0) / pass.weeks),
+      planned: data.passes.map(pass => pass.counted[group]! / pass.weeks),
       counted: over((run, pass) => run.passes[pass]?.counted[group] ?? 0),
       readiness: over((run, pass) => run.passes[pass]?.readiness[group] ?? 0),
-      strength: spread(runs.map(run => Math.exp(run.strength[group] ?? 0) - 1)),
+      strength: spread(runs.map(run => Math.exp(run.strength[group]!) - 1)),
     })),
     joints: JOINTS.map((joint, at) => ({
       joint,

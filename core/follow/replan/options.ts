@@ -36,7 +36,7 @@ export function rankedReplans<
   return [...all].sort((a, b) => {
     const [left, right] = [key(a), key(b)]
     const at = left.findIndex((value, place) => value !== right[place])
-    return at < 0 ? 0 : (left[at] ?? 0) - (right[at] ?? 0)
+    return at < 0 ? 0 : left[at]! - right[at]!
   })
 }
 

@@ -18,7 +18,7 @@ export function effectiveSets(sets: number, age: CurveAge): number {
   let effective = 0
   WIDTHS[age].forEach((width, segment) => {
     const used = Math.min(Math.max(0, left), width)
-    effective += used * (SLOPES[segment] ?? 0)
+    effective += used * SLOPES[segment]!
     left -= width
   })
   return effective

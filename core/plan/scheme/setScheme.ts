@@ -88,7 +88,7 @@ function withCount(run: SetRun, count: number): SetRun {
 function elasticRun(runs: readonly SetRun[], counts: readonly number[]): number {
   let chosen = -1
   runs.forEach((run, at) => {
-    const count = counts[at] ?? 0
+    const count = counts[at]!
     const best = counts[chosen] ?? 0
     if (run.role !== 'warmup' && (count > best || (count === 1 && best === 1))) chosen = at
   })
@@ -120,11 +120,11 @@ export function splitSets(
   for (let left = wanted; left > 0; left--) {
     const shrunk = elasticRun(scheme.runs, counts)
     if (shrunk < 0) break
-    counts[shrunk] = (counts[shrunk] ?? 0) - 1
+    counts[shrunk] = counts[shrunk]! - 1
   }
   const kept = scheme.runs.flatMap((run, at) => (counts[at] ? [withCount(run, counts[at])] : []))
   const taken = scheme.runs.flatMap((run, at) =>
-    counts[at] === run.count ? [] : [withCount(run, run.count - (counts[at] ?? 0))],
+    counts[at] === run.count ? [] : [withCount(run, run.count - counts[at]!)],
   )
   return { kept: { ...scheme, runs: kept }, taken }
 }
