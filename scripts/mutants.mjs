@@ -25,7 +25,7 @@ const [count, seed] = [option('count', 200), option('seed', 1)]
 const FOLDERS =
   args.length > 0 ? args : ['core', 'server/services', 'server/db/queries', 'shared', 'app']
 const COPIES = 2
-const LIMIT_MS = 90_000
+const LIMIT_MS = 240_000
 /** Tests that take long and see little that others do not. */
 const SLOW = 'allocation\\.test|highs\\.test|proof\\.test|days\\.test'
 

@@ -24,12 +24,13 @@ const FIELDS = 'input, textarea, select, dialog, [role=menu], [role=dialog]'
 const CONTROLS = 'button, a, summary'
 
 /** Keys that belong to what has the focus: a field, a dialog, or Enter and Space on a control. */
-function isTaken(event: KeyboardEvent, cellsAreControls: boolean): boolean {
+function isTaken(event: KeyboardEvent, ours: Options['ours']): boolean {
   const target = event.target instanceof Element ? event.target : null
   if (event.defaultPrevented || target?.closest(FIELDS)) return true
   const isPress = event.key === 'Enter' || event.key === ' '
   const control = target?.closest(CONTROLS)
-  return isPress && Boolean(control) && !(cellsAreControls && control?.closest('[role=grid]'))
+  if (!isPress || !control || ours === 'everywhere') return false
+  return !(ours === 'in_grid' && control.closest('[role=grid]'))
 }
 
 interface Options {
@@ -38,8 +39,8 @@ interface Options {
   /** Asked first; true where the key has been answered, also in a field or dialog. */
   readonly before?: (event: KeyboardEvent) => boolean
   readonly onAction?: () => void
-  /** The grid's cells are buttons that choose; Enter on them is the screen's all the same. */
-  readonly cellsAreControls?: boolean
+  /** Where Enter and Space are the screen's although a button has the focus: its cells are buttons that choose. */
+  readonly ours?: 'in_grid' | 'everywhere'
   /** Hears keys before other listeners do. */
   readonly isFirst?: boolean
 }
@@ -48,13 +49,7 @@ interface Options {
 export function useActions<Screen>(
   table: ActionTable<Screen>,
   screen: Screen,
-  {
-    isSilent = () => false,
-    before,
-    onAction,
-    cellsAreControls = false,
-    isFirst = false,
-  }: Options = {},
+  { isSilent = () => false, before, onAction, ours, isFirst = false }: Options = {},
 ): void {
   const own: Shown = { table: table as ActionTable<never>, screen }
   onMounted(() => (shown.value = [...shown.value, own]))
@@ -63,7 +58,7 @@ export function useActions<Screen>(
     'keydown',
     (event: KeyboardEvent) => {
       if (before?.(event)) return event.preventDefault()
-      if (isSilent() || isTaken(event, cellsAreControls)) return
+      if (isSilent() || isTaken(event, ours)) return
       const action = actionFor(table, event, screen)
       if (!action) return
       event.preventDefault()

@@ -18,7 +18,7 @@ const {
 useActions(
   CALENDAR_ACTIONS,
   { isCarrying: () => carried.value !== null, carryBy, putDown, putBack },
-  { isFirst: true },
+  { isFirst: true, ours: 'everywhere' },
 )
 </script>
 

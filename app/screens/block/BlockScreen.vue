@@ -49,7 +49,7 @@ useActions(
   },
   {
     isSilent: () => !isTakenUp.value || isBeginning.value || isAskingAgain.value,
-    cellsAreControls: true,
+    ours: 'in_grid',
   },
 )
 const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/export/${kind}`
