@@ -3,6 +3,7 @@ import type { BlockEvent, BlockException } from '../plan/block'
 import type { LoadProgression } from '../plan/method'
 import type { BlockConcern, BlockSession, MoveEffect, SetObstacle } from '../design/progress'
 import { formatDay } from './dates'
+import { EFFORT } from './effort'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
@@ -93,7 +94,7 @@ export const RULE_NAMES: Readonly<Record<LoadProgression, readonly [name: string
     ],
     load_from_rir: [
       'Load from effort',
-      'The load that the last estimates allow at the planned reps in reserve.',
+      `The load that the last estimates allow at the planned ${EFFORT.inText}.`,
     ],
   }
 
@@ -106,7 +107,7 @@ export function exceptionWords(
     case 'sets':
       return `${GROUP_NAMES[exception.group]} ${signed(exception.change)} ${Math.abs(exception.change) === 1 ? 'set' : 'sets'}`
     case 'rir':
-      return `${signed(exception.change)} in reserve`
+      return `${signed(exception.change)} ${EFFORT.after}`
     case 'choice':
       return 'the other exercises'
     case 'moved':

@@ -2,6 +2,7 @@ import { type Group, GROUPS, type Joint, JOINTS, type Muscle, MUSCLES } from '..
 import type { CheckId, Finding } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
 import type { ChoiceReason } from '../design/suggest'
+import { EFFORT } from './effort'
 import { formatOneDecimal, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES, MUSCLE_NAMES } from './names'
@@ -64,7 +65,7 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
   'pain-stop': ({ text }) =>
     `${text('exercise')} loads the ${text('joint')}, whose reports ask to stop. ${REFER}`,
   'pain-swap': ({ text }) =>
-    `${text('exercise')} loads the ${text('joint')}: choose a kinder exercise, or three reps in reserve. Suggest seeing a licensed professional.`,
+    `${text('exercise')} loads the ${text('joint')}: choose a kinder exercise, or three ${EFFORT.inText}. Suggest seeing a licensed professional.`,
   'pain-hold-increase': ({ text }) =>
     `${text('exercise')} asks more of the ${text('joint')} than it should get while it settles.`,
   'screening-open': ({ text }) =>
@@ -222,7 +223,7 @@ export const DERIVED_RULE_WORDS: Readonly<Record<DerivedRule, string>> = {
   indirect: 'indirect',
   indirect_ignored: 'indirect, which this method does not count',
   too_far_from_failure: 'too far from failure to count',
-  rir_assumed: 'RIR assumed',
+  rir_assumed: `${EFFORT.short} assumed`,
   reps_assumed: 'reps assumed',
   warm_up: 'warm-up, never counted',
   primer: 'primer, not counted',

@@ -1,3 +1,4 @@
+export { EFFORT, effortWords, leftWords, reserveWords, shortEffort } from './effort'
 export { JOINT_NAMES } from './joints'
 export { dayName, ROLE_NAMES } from '../plan/rotation'
 export { MEASUREMENT_TABLE as MEASUREMENTS } from '../body/measurements'
@@ -69,7 +70,6 @@ export {
   swapWords,
 } from './session'
 export {
-  effortWords,
   loadWords,
   repsWords,
   restWords,

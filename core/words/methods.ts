@@ -5,6 +5,7 @@ import {
   type MethodSetting,
   settingOf,
 } from '../plan/method'
+import { shortEffort } from './effort'
 import { formatSpanWords, formatSets } from './figures'
 import { SCHOOL_NAMES } from './names'
 
@@ -26,7 +27,7 @@ const LONG_SETS: Readonly<Record<LongSetKind, string>> = {
 const ends = ([low, high]: readonly [number, number]) =>
   low === high ? formatSets(low) : `${formatSets(low)}–${formatSets(high)}`
 const fromTo = ({ from, to }: { readonly from: number; readonly to: number }) =>
-  from === to ? `RIR ${from}` : `RIR ${from} → ${to}`
+  shortEffort(from, to, '→')
 const LAST_SET = (value: Method['effort']['lastSetToFailure']) =>
   typeof value === 'string' ? value : `from week ${value.fromWeek}`
 

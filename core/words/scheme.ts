@@ -1,6 +1,5 @@
 import type { Catalogue } from '../plan/catalogue'
 import type {
-  Effort,
   Grip,
   HoldStage,
   Load,
@@ -14,6 +13,7 @@ import type {
   Tempo,
   WorkStage,
 } from '../plan/scheme'
+import { effortWords } from './effort'
 import { formatSets, formatSpanWords, NBSP } from './figures'
 
 /* Sets in the words a client reads in the gym: no codes, every unit said. */
@@ -87,20 +87,6 @@ export function loadWords(load: Load | undefined): string {
       return load.atMost
         ? `${load.text}, at most ${formatSets(load.atMost.amount)}${NBSP}${load.atMost.unit}`
         : load.text
-  }
-}
-
-/** `2 reps in reserve`, `until no rep is possible`. */
-export function effortWords(effort: Effort | undefined): string {
-  switch (effort?.kind) {
-    case undefined:
-      return ''
-    case 'failure':
-      return 'until no rep is possible'
-    case 'rir':
-      return effort.rir === 0 ? 'none in reserve' : `${formatSets(effort.rir)} in reserve`
-    case 'in_words':
-      return effort.text
   }
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDay } from '#core/words'
+import { EFFORT, formatDay } from '#core/words'
 import { ArrowDown, ArrowUp, CircleAlert, CircleCheck } from 'lucide-vue-next'
 import { useBlockState } from './blockContext'
 
@@ -75,7 +75,8 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
     </div>
     <div class="grid min-w-max" :style="grid" role="row">
       <span class="name" role="rowheader"
-        ><b>Reps in reserve</b><span class="sub">compound, single-joint</span></span
+        ><b>{{ EFFORT.name }}</b
+        ><span class="sub">compound, single-joint</span></span
       >
       <span
         v-for="column in columns"
@@ -86,9 +87,9 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
         :data-deload="column.isDeload || undefined"
         :aria-label="
           column.rir
-            ? `${column.rir.compound} and ${column.rir.isolation} in reserve`
+            ? `${column.rir.compound} and ${column.rir.isolation} ${EFFORT.after}`
             : column.isDeload
-              ? '4 or more in reserve'
+              ? `4 or more ${EFFORT.after}`
               : column.isSent
                 ? 'as sent'
                 : 'as the rotation has them'

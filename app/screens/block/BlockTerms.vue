@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Alternation, BlockEvent } from '#core/plan/block'
 import {
+  EFFORT,
   ALTERNATION_NAMES,
   EFFECT_NAMES,
   formatDay,
@@ -211,7 +212,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
         <table class="text-left">
           <thead class="text-[12px] text-ink2">
             <tr>
-              <th class="pr-6 font-normal">Reps in reserve</th>
+              <th class="pr-6 font-normal">{{ EFFORT.name }}</th>
               <th class="pr-4 font-normal">First rotation</th>
               <th class="font-normal">Last working one</th>
             </tr>
@@ -231,7 +232,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
                   min="0"
                   max="6"
                   class="small-field w-16"
-                  :aria-label="`${words}, reps in reserve ${end === 'from' ? 'in the first rotation' : 'in the last working rotation'}`"
+                  :aria-label="`${words}, ${EFFORT.inText} ${end === 'from' ? 'in the first rotation' : 'in the last working rotation'}`"
                   :value="effort?.[kind][end] ?? ''"
                   placeholder="own"
                   @change="setEffort(kind, end, numberOf($event))"
@@ -264,8 +265,8 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
           <button type="button" class="control" @click="proposeDeloads()">Propose</button>
         </div>
         <p class="mt-1 text-[12px] text-ink2">
-          Half the sets, a tenth less load, four or more in reserve, straight sets. The ramp begins
-          anew after it.
+          Half the sets, a tenth less load, four or more {{ EFFORT.after }}, straight sets. The ramp
+          begins again after it.
         </p>
       </section>
       <section aria-labelledby="terms-turns" class="mt-3">

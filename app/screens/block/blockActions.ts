@@ -1,3 +1,4 @@
+import { EFFORT } from '#core/words'
 import { type ActionTable, ARROWS, arrowStep } from '~/shell/actions'
 import type { BlockState } from './useBlock'
 
@@ -55,7 +56,7 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
     {
       id: 'rir',
       keys: ['[', ']'],
-      label: 'less or more in reserve in this rotation',
+      label: `less or more ${EFFORT.after} in this rotation`,
       when: onRotations,
       do: ({ block }, { key }) => block.stepRir(key === '[' ? -1 : 1),
       isByKeyOnly: true,

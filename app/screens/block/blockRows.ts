@@ -1,6 +1,7 @@
 import { addDays, daysBetween, DAYS_PER_WEEK, type PlainDate } from '#core/base'
 import { ARM_GROUPS, BUNDLES, ELBOW_JOINTS, type Group } from '#core/plan/catalogue'
 import {
+  shortEffort,
   blockConcernWords,
   exceptionWords,
   formatDay,
@@ -207,7 +208,7 @@ export function blockReadout(
   return [
     `Rotation ${column.number}, ${column.state}`,
     `${column.sets} sets, ${column.minutes} min`,
-    column.rir ? `RIR ${column.rir.compound} and ${column.rir.isolation}` : '',
+    column.rir ? shortEffort(column.rir.compound, column.rir.isolation) : '',
     column.choice ? `exercises ${column.choice === 'both' ? 'A and B' : column.choice}` : '',
     `${rail.name} ${cell.total} (${cell.parts})`,
     before ? changeWords(column.sets - before.sets, before.number) : '',

@@ -1,6 +1,6 @@
 import { effortRows, jointRows, readinessRows, type Row, volumeRows } from '#core/exchange/exports'
 import { ARM_GROUPS, type Group, GROUPS, JOINTS } from '#core/plan/catalogue'
-import { GROUP_NAMES, JOINT_NAMES } from '#core/words'
+import { EFFORT, GROUP_NAMES, JOINT_NAMES } from '#core/words'
 import { jointCeiling } from '#core/body/joints'
 import type { Data, Layout } from 'plotly.js'
 import { useBlockState } from './blockContext'
@@ -86,12 +86,12 @@ export function useBlockCharts(colours: Readonly<Ref<ChartColours | null>>) {
       },
       {
         key: 'effort',
-        title: 'Reps in reserve and sets',
+        title: `${EFFORT.name} and sets`,
         rows: effortRows(held),
         layout: {
           ...axis('sets of the rotation'),
           yaxis2: {
-            title: { text: 'reps in reserve' },
+            title: { text: EFFORT.inText },
             overlaying: 'y',
             side: 'right',
             range: [0, 6],
@@ -110,7 +110,7 @@ export function useBlockCharts(colours: Readonly<Ref<ChartColours | null>>) {
           {
             type: 'scatter',
             mode: 'lines+markers',
-            name: 'compounds, in reserve',
+            name: `compounds, ${EFFORT.after}`,
             yaxis: 'y2',
             x: numbers,
             y: held.passes.map(({ pass }) => (pass.isDeload ? 4 : (pass.rir?.compound ?? null))),
@@ -119,7 +119,7 @@ export function useBlockCharts(colours: Readonly<Ref<ChartColours | null>>) {
           {
             type: 'scatter',
             mode: 'lines+markers',
-            name: 'single-joint, in reserve',
+            name: `single-joint, ${EFFORT.after}`,
             yaxis: 'y2',
             x: numbers,
             y: held.passes.map(({ pass }) => (pass.isDeload ? 4 : (pass.rir?.isolation ?? null))),

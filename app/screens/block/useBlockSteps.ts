@@ -8,7 +8,7 @@ import {
   withoutExceptions,
   withPart,
 } from '#core/plan/block'
-import { GROUP_NAMES } from '#core/words'
+import { EFFORT, GROUP_NAMES } from '#core/words'
 import type { Group } from '#core/plan/catalogue'
 import type { PassVerdict } from '#core/design/progress'
 
@@ -49,7 +49,7 @@ export function useBlockSteps({ at, group, current, passes, message }: BlockPlac
     const next = changeOf(asked) + by
     change(
       held => withException(held, { ...asked, change: next }),
-      `Reps in reserve in rotation ${at.value + 1}: ${next === 0 ? 'as the block has them' : `${next > 0 ? '+' : '−'}${Math.abs(next)}, an exception`}`,
+      `${EFFORT.name} in rotation ${at.value + 1}: ${next === 0 ? 'as the block has them' : `${next > 0 ? '+' : '−'}${Math.abs(next)}, an exception`}`,
     )
   }
   function toggleDeload(): void {

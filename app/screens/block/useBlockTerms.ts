@@ -7,7 +7,7 @@ import {
   withPart,
 } from '#core/plan/block'
 import { type Group, GROUPS, requireExercise } from '#core/plan/catalogue'
-import { GROUP_NAMES, slotName } from '#core/words'
+import { EFFORT, GROUP_NAMES, slotName } from '#core/words'
 import { bandOf, modeOf } from '#core/plan/method'
 import {
   passesFor,
@@ -123,7 +123,7 @@ export function useBlockTerms() {
       isolation: store.client!.method.effort.rirIsolation,
     }
     if (!Number.isInteger(value) || value < 0 || value > 6)
-      return void (message.value = 'Reps in reserve: give a whole number from 0 to 6.')
+      return void (message.value = `${EFFORT.name}: give a whole number from 0 to 6.`)
     putPart('effort', { ...now, [kind]: { ...now[kind], [end]: value } })
   }
   function setWave(text: string): void {

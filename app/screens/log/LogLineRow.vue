@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { EFFORT } from '#core/words'
 import type { LineFields, LogLine, OtherValue } from './logLines'
 
 /** One set to fill in: what was asked, three fields, and whatever was said about it before. Enter takes the plan where a field is empty. */
@@ -28,7 +29,7 @@ const COLUMNS = ['load', 'count', 'rir'] as const
 const labels = computed(() => ({
   load: `load in ${line.movement.scale.unit}`,
   count: line.isSeconds ? 'seconds' : 'reps',
-  rir: 'reps left',
+  rir: EFFORT.logged.toLowerCase(),
 }))
 function enter(): void {
   sent.value = JSON.stringify(fields)

@@ -1,4 +1,4 @@
-import { formatSets, NBSP } from '#core/words'
+import { leftWords, formatSets, NBSP } from '#core/words'
 import {
   type DonePart,
   type LogEntry,
@@ -116,7 +116,7 @@ function doneWords({ load, reps, seconds, rir, isRirOpen }: DonePart): string {
   return [
     load ? `${formatSets(load.amount)}${NBSP}${load.unit}` : '',
     count === null ? '' : `${load ? '× ' : ''}${formatSets(count)}${seconds === null ? '' : ' s'}`,
-    rir === null ? '' : `${formatSets(rir)}${isRirOpen ? ' or more' : ''} left`,
+    rir === null ? '' : leftWords(rir, isRirOpen),
   ]
     .filter(Boolean)
     .join(' ')

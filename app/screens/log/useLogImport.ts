@@ -1,3 +1,4 @@
+import { EFFORT } from '#core/words'
 import { catalogueWith } from '#core/plan/catalogue'
 import type { DATE_ORDERS, LogColumn, LogMapping } from '#core/exchange/imports'
 import { guessedMapping, LOG_COLUMNS, readLogRows } from '#core/exchange/imports'
@@ -20,7 +21,7 @@ const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
   unit: 'Unit',
   reps: 'Reps',
   seconds: 'Seconds',
-  rir: 'Reps left',
+  rir: EFFORT.logged,
 }
 const NEEDED: readonly LogColumn[] = ['date', 'exercise', 'reps']
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { EFFORT } from '#core/words'
 import { useMounted } from '@vueuse/core'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 import { REVIEW_ACTIONS } from './reviewActions'
@@ -189,7 +190,7 @@ const isLive = useMounted()
                 <th scope="col" class="text-right">Sets</th>
                 <th scope="col" class="text-right">Top, kg</th>
                 <th scope="col" class="text-right">Median reps</th>
-                <th scope="col" class="text-right">Reps left</th>
+                <th scope="col" class="text-right">{{ EFFORT.logged }}</th>
                 <th scope="col" class="pl-4">Trend of eight weeks</th>
               </tr>
             </thead>

@@ -1,3 +1,4 @@
+import { EFFORT } from '#core/words'
 import { type Exercise, type Intent, requireExercise } from '#core/plan/catalogue'
 import { intentFor } from '#core/plan/method'
 import {
@@ -132,7 +133,7 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
       field('high', 'Reps to', ends.high, 'reps', 1000),
       field(
         'rir',
-        'RIR',
+        EFFORT.short,
         own.effort?.kind === 'rir' ? own.effort.rir : own.effort?.kind === 'failure' ? 0 : '',
         'effort',
         20,

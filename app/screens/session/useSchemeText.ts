@@ -1,5 +1,5 @@
 import { failure, type Result, success } from '#core/base'
-import { shorthandProblemSentence } from '#core/words'
+import { EFFORT, shorthandProblemSentence } from '#core/words'
 import type { SetScheme } from '#core/plan/scheme'
 import type { Session } from '#core/plan/session'
 import { parseScheme, parseSession } from '#core/plan/shorthand'
@@ -26,7 +26,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   percent: 'A share in per cent',
   low: 'The lower number',
   high: 'The higher number',
-  rir: 'RIR',
+  rir: EFFORT.short,
   groupings: 'A session',
   exercise: 'An exercise',
   reps: 'Reps',

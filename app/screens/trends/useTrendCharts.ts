@@ -1,4 +1,4 @@
-import { formatOneDecimal, GROUP_NAMES, LEFT_OUT_WORDS, trendSentence } from '#core/words'
+import { EFFORT, formatOneDecimal, GROUP_NAMES, LEFT_OUT_WORDS, trendSentence } from '#core/words'
 import type { Group } from '#core/plan/catalogue'
 import type { Data } from 'plotly.js'
 import { MEASUREMENT_TABLE } from '#core/body/measurements'
@@ -26,7 +26,7 @@ function strengthChart(
   })
   return {
     key: `strength-${exercise}`,
-    title: `${name}: what one rep would be, with reps in reserve counted in. ${trendSentence(trend)}`,
+    title: `${name}: what one rep would be, with ${EFFORT.inText} counted in. ${trendSentence(trend)}`,
     layout: { yaxis: { title: { text: 'kg' } }, xaxis: { type: 'date' } },
     rows: points.map(({ on, value, leftOut }) => ({
       date: on,
