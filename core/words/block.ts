@@ -10,6 +10,7 @@ import { GROUP_NAMES } from './names'
 
 /** Why a set finds no place, and the way out. */
 const OBSTACLE_WORDS: Readonly<Record<SetObstacle, string>> = {
+  pain: 'a joint its exercises load is sore',
   minutes: 'its days have no minutes left',
   session: 'its sessions hold as much as they should',
   readiness: 'it would not be ready the next time',

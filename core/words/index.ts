@@ -1,3 +1,5 @@
+export { PAIN_ASKS, painNotices } from './pain'
+export type { PainNotice } from './pain'
 export { EFFORT, effortWords, leftWords, reserveWords, shortEffort } from './effort'
 export { JOINT_NAMES } from './joints'
 export { dayName, ROLE_NAMES } from '../plan/rotation'

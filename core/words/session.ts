@@ -215,10 +215,16 @@ export function swapChangeWords({
   ]
 }
 
+const FORM_WORDS: Readonly<Record<SwapChoice['form'], readonly string[]>> = {
+  other: [],
+  lowering_only: ['the same movement, helped up and lowered slowly'],
+  eased: ['the same sets, lighter, with four or more in reserve and no drops'],
+}
+
 /** What a stand-in changes, the session's length among it. */
 export function swapWords(choice: SwapChoice): readonly string[] {
   return [
-    ...(choice.isRegression ? ['the same movement, helped up and lowered slowly'] : []),
+    ...FORM_WORDS[choice.form],
     ...swapChangeWords(choice),
     `the session is ${longerWords(choice.seconds)}`,
   ]

@@ -3,8 +3,8 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from './paths.mjs'
 
-/** Least share of the lines of code that are tests: it only goes up, and a quarter is the aim. */
-const LEAST_SHARE = 0.23
+/** Least share of the lines of code that are tests: a quarter, as CONTRIBUTING.md asks. */
+const LEAST_SHARE = 0.25
 
 const CODE = /\.(ts|vue|mjs|js|css)$/
 const TESTS = /\.test\.ts$|\.spec\.ts$|^e2e\/|\/testing\//

@@ -4,7 +4,7 @@ import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
-import { painOf, withPain } from './pain'
+import { withPain } from './pain'
 import type { Coach } from './signIn'
 import { followedMethod, studioSettings } from './studioSettings'
 
@@ -25,7 +25,7 @@ export async function client(
     ...found,
     ...followedMethod(settings, found.method),
     library: settings.library,
-    facts: withPain(found.facts, painOf(reports, clearances)),
+    facts: withPain(found.facts, reports, clearances),
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
   })
 }

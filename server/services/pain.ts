@@ -1,4 +1,4 @@
-import type { Joint } from '#core/plan/catalogue'
+import { type Joint, JOINTS } from '#core/plan/catalogue'
 import { painByJoint, type PlacedPainReport } from '#core/body/joints'
 import type { ClientFacts, PainLevel } from '#core/plan/method'
 import type { allClearances, allPainReports } from '../db/queries/health'
@@ -31,11 +31,23 @@ export function latestReport(reports: readonly Report[], joint: Joint): Report |
   return reports.filter(report => report.joint === joint).at(-1)
 }
 
-/** Facts with what the joints' reports ask for. */
+/** Facts with what the joints' reports ask for, and the last report about each of those joints. */
 export function withPain(
   facts: ClientFacts,
-  pain: Readonly<Partial<Record<Joint, PainLevel>>>,
+  reports: readonly Report[],
+  clearances: readonly Clearance[],
 ): ClientFacts {
-  const { pain: _before, ...others } = facts
-  return Object.keys(pain).length === 0 ? others : { ...others, pain }
+  const { pain: _pain, lastPain: _lastPain, ...others } = facts
+  const pain = painOf(reports, clearances)
+  const joints = JOINTS.filter(joint => pain[joint] !== undefined)
+  if (joints.length === 0) return others
+  const lastPain = Object.fromEntries(
+    joints.flatMap(joint => {
+      const last = latestReport(reports, joint)
+      return last
+        ? [[joint, { on: last.on, score: Math.max(last.score, last.nextMorning ?? 0) }] as const]
+        : []
+    }),
+  )
+  return { ...others, pain, lastPain }
 }

@@ -38,6 +38,13 @@ export const ClientFactsContract = z
       .readonly()
       .exactOptional(),
     pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
+    lastPain: z
+      .partialRecord(
+        z.enum(JOINTS),
+        z.strictObject({ on: PlainDateContract, score: z.number().min(0).max(10) }).readonly(),
+      )
+      .readonly()
+      .exactOptional(),
     recoveryPace: z
       .partialRecord(z.enum(GROUPS), z.number().min(0.5).max(2))
       .readonly()

@@ -73,6 +73,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
         </button>
       </template>
     </ClientBar>
+    <PainNotices />
     <main class="flex-1 px-5 pb-4">
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <template v-else>

@@ -89,6 +89,7 @@ useActions(PROPOSALS_ACTIONS, {
         </button>
       </template>
     </ClientBar>
+    <PainNotices />
     <main class="flex-1 px-5 pb-6" :data-draws="draws">
       <div class="flex flex-wrap items-start gap-x-8 gap-y-2 pt-3">
         <div class="min-w-[280px] flex-1">

@@ -23,6 +23,7 @@ const {
   turn,
   step,
   leftOut,
+  nothingWords,
   muscles,
   exercises,
 } = review
@@ -270,7 +271,7 @@ const isLive = useMounted()
           {{
             notice ||
             (proposals.length === 0
-              ? 'Nothing asks for a change.'
+              ? nothingWords
               : `${proposals.length} ${proposals.length === 1 ? 'change' : 'changes'} the log speaks for`)
           }}
         </p>

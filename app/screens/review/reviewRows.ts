@@ -94,6 +94,12 @@ export function headLines({ review, block }: ReviewView) {
   }
 }
 
+/** Where there is nothing to decide: pain is never nothing. */
+export const nothingWords = ({ pains }: ReviewView) =>
+  pains.length === 0
+    ? 'Nothing asks for a change.'
+    : 'Pain was reported: spare the joint first. The numbers ask for no change besides.'
+
 function bandWords({ planned, due, done, band }: MuscleRow): string {
   // Half a rotation cannot be judged against seven days.
   if (due < planned - SLACK) return ''

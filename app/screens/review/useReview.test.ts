@@ -126,6 +126,14 @@ describe('what is told of a rotation', () => {
     })
   })
 
+  test('on the day of a report it never says that nothing asks for a change', async () => {
+    const calm = await opened()
+    expect(calm.of.nothingWords.value).toBe('Nothing asks for a change.')
+    const pains = [{ words: 'elbow, left: 4 of 10', on: 'Thu 26 Mar' }]
+    const { of } = await opened(reviewView({}, { pains }))
+    expect(of.nothingWords.value).toMatch(/^Pain was reported: spare the joint first/)
+  })
+
   test('nothing is made up where nobody said anything', async () => {
     const { of } = await opened()
     expect(of.head.value).toMatchObject({

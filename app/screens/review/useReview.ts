@@ -5,7 +5,14 @@ import { SentAnswer } from '#shared/contracts/block'
 import { DecideAnswer, ReviewAnswer, type ReviewView } from '#shared/contracts/review'
 import type { z } from 'zod'
 import type { ApiFailure } from '~/shell/useApi'
-import { excludedLines, exerciseLines, headLines, muscleLines, proposalLines } from './reviewRows'
+import {
+  excludedLines,
+  exerciseLines,
+  headLines,
+  muscleLines,
+  nothingWords,
+  proposalLines,
+} from './reviewRows'
 
 const NO_LINES = { proposals: [], waiting: [], asPlanned: [] }
 
@@ -133,6 +140,7 @@ export async function useReview(clientId: string) {
     refresh,
     nameOf,
     head: computed(() => view.value && headLines(view.value)),
+    nothingWords: computed(() => (view.value ? nothingWords(view.value) : '')),
     leftOut: computed(() => (view.value ? excludedLines(view.value, nameOf) : [])),
     muscles: computed(() => (view.value ? muscleLines(view.value) : [])),
     exercises: computed(() => (view.value ? exerciseLines(view.value, nameOf) : [])),

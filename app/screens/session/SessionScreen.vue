@@ -96,6 +96,7 @@ const readout = computed(() => {
         </button>
       </template>
     </ClientBar>
+    <PainNotices />
     <main class="flex-1 px-5 pb-4">
       <SessionHead :id="id" @day="toDay" />
       <ConflictPanel v-if="difference" :difference="difference" />

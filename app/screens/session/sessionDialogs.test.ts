@@ -36,7 +36,11 @@ const answering = ({ path, method }: Asked) => {
 async function builder(facts = {}) {
   const { store, asked } = await planScreen(plan, { facts, answering })
   const mounted: (() => Promise<void>)[] = []
-  provideGlobally({ onMounted: (work: () => Promise<void>) => mounted.push(work) })
+  const { useIssuedStore } = await import('~/stores/issued')
+  provideGlobally({
+    useIssuedStore,
+    onMounted: (work: () => Promise<void>) => mounted.push(work),
+  })
   const { useSessionBuilder } = await import('./useSessionBuilder')
   const of = useSessionBuilder(
     () => 2,
@@ -49,6 +53,7 @@ let page: Builder
 beforeEach(async () => {
   answers = {
     'GET /api/session-templates': { ok: true, value: { templates: [] } },
+    '/sent': { ok: true, value: { sent: [] } },
     '/strengths': { ok: true, value: { strengths: [{ exercise: 'cable_curl', kg: 50 }] } },
   }
   page = await builder()

@@ -18,15 +18,21 @@ import {
   type SwapReason,
   TRAVEL_EQUIPMENT,
 } from '#core/design/suggest'
+import { sessionSlots } from '#core/plan/session'
 import { AvoidBody, SavedClient } from '#shared/contracts/profile'
 import { newId } from '~/shell/newId'
 import type { SessionBuilder } from './useSessionBuilder'
 import { useSessionDates } from './useShortSession'
 
+const FORM_NAMES = { other: '', lowering_only: ', lowering only', eased: ', eased' } as const
+
 /** Finding what can stand in for the chosen exercise, and putting it in for a date, for the block or for good. */
 export function useSwap(builder: SessionBuilder) {
   const store = usePlanStore()
   const { ask } = useApi()
+  const issued = useIssuedStore()
+  const today = useToday()
+  onMounted(() => issued.load())
   const slot = builder.selected.value
   const context = store.context
   const exercise = slot && context ? requireExercise(context.catalogue, slot.exercise) : null
@@ -62,7 +68,7 @@ export function useSwap(builder: SessionBuilder) {
   const shown = computed(() =>
     choices.value.map((choice, at) => ({
       at,
-      name: choice.isRegression ? `${choice.exercise.name}, lowering only` : choice.exercise.name,
+      name: `${choice.exercise.name}${FORM_NAMES[choice.form]}`,
       purpose: choice.exercise.intents[0].id === choice.intent.id ? '' : choice.intent.name,
       words: swapWords(choice),
     })),
@@ -99,11 +105,26 @@ export function useSwap(builder: SessionBuilder) {
     if (slot && stand && builder.edit(...swapEdits(slot.id, stand)))
       done(`${stand.exercise.name} stands here now. Z undoes it.`)
   }
+  /** Where nothing can stand in, or nothing should: the exercise goes. */
+  function takeOut(): void {
+    if (slot && builder.edit({ kind: 'remove_exercise', slot: slot.id }))
+      done(`${name} taken out. Z brings it back.`)
+  }
+  /** The client has sessions ahead with the exercise in them: they stay as they were sent until sent again. */
+  const isOut = () =>
+    issued.sent.some(
+      ({ on: day, isDone, content }) =>
+        !isDone &&
+        day >= today.value &&
+        sessionSlots(content).some(held => held.exercise === slot?.exercise),
+    )
   function forBlock(): boolean {
     const [plan, stand] = [store.plan, choice.value]
     if (!plan || !stand || !slot) return false
     if (!builder.edit(...swapEverywhere(plan, slot, stand))) return false
-    done(`${stand.exercise.name} stands in on every day of the block. Z undoes it.`)
+    done(
+      `${stand.exercise.name} stands in on every day of the block, single dates included.${isOut() ? ' The client has the old one: send again on the Block page.' : ''} Z undoes it.`,
+    )
     return true
   }
   /** For good: also on the client's list of exercises to avoid, so that nothing proposes it again. */
@@ -149,6 +170,7 @@ export function useSwap(builder: SessionBuilder) {
     complaint,
     forDate,
     here,
+    takeOut,
     forBlock,
     forGood,
   }

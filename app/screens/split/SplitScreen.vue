@@ -104,6 +104,7 @@ const difference = computed(() =>
         </button>
       </template>
     </ClientBar>
+    <PainNotices />
     <main class="flex-1 px-5">
       <SplitBoardHead :pass="shownPass" />
       <TrialBar

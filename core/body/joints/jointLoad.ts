@@ -1,3 +1,4 @@
+import { isSore } from './painGuard'
 import { remembered, recordOf, HOURS_PER_DAY } from '../../base'
 import {
   type Exercise,
@@ -124,13 +125,9 @@ export function jointCeiling(
   const own = client.jointCeilings?.[joint]
   if (own) return own
   const setting =
-    client.joints?.[joint] ?? (heldBack(client.pain?.[joint]) ? 'sensitive' : method.joints.setting)
+    client.joints?.[joint] ?? (isSore(client.pain?.[joint]) ? 'sensitive' : method.joints.setting)
   const scale = BY_AGE[trainingAge(client.trainingAgeMonths)] * BY_SETTING[setting]
   return { week: JOINT_TABLE[joint].week * scale, session: JOINT_TABLE[joint].session * scale }
-}
-
-function heldBack(level: string | undefined): boolean {
-  return level === 'hold' || level === 'swap' || level === 'stop'
 }
 
 /** A joint over a rotation. Units: points. */

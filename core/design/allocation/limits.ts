@@ -1,5 +1,5 @@
 import { JOINTS } from '../../plan/catalogue'
-import { jointCeiling } from '../../body/joints'
+import { jointCeiling, painCeiling } from '../../body/joints'
 import type { Cell, Problem } from './problem'
 import type { AllocationState } from './state'
 
@@ -34,14 +34,14 @@ export function limitsOf(
   const { sums } = state
   const length = plan.rotation.days.length
 
-  function largestWeek(joint: number): number {
+  function largestWeek(joint: number, loads = sums.map(sum => sum.joints[joint]!)): number {
     let most = 0
     for (let start = 0; start < length; start++) {
       let week = 0
       for (const [at, { day }] of places.entries()) {
         // A rotation shorter than a week comes round again within seven days.
         for (let ahead = (((day - start) % length) + length) % length; ahead < 7; ahead += length)
-          week += sums[at]?.joints[joint] ?? 0
+          week += loads[at]!
       }
       most = Math.max(most, week)
     }
@@ -56,11 +56,18 @@ export function limitsOf(
   }))
   const joints = JOINTS.map((joint, j) => {
     const own = jointCeiling(joint, context)
+    const now = places.map(
+      ({ base, cells: open }) =>
+        base.joints[j]! + open.reduce((sum, cell) => sum + cell.worth[cell.now]!.joints[j]!, 0),
+    )
+    // A sore joint bears no more than its reports allow, whatever its ceiling would.
+    const allowed = (ceiling: number, of: number) =>
+      Math.min(ceiling + (loosened.joints ?? 0), painCeiling(joint, of, context))
     return {
       joint,
       own,
-      session: sums.map(sum => Math.max(own.session + (loosened.joints ?? 0), sum.joints[j]!)),
-      week: Math.max(own.week + (loosened.joints ?? 0), largestWeek(j)),
+      session: sums.map((sum, at) => Math.max(allowed(own.session, now[at]!), sum.joints[j]!)),
+      week: Math.max(allowed(own.week, largestWeek(j, now)), largestWeek(j)),
     }
   })
   const exercises = state.exercises.map(count => Math.max(MOST_EXERCISES, count))

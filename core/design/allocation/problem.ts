@@ -10,7 +10,7 @@ import {
   requireExercise,
 } from '../../plan/catalogue'
 import { checkInput, type CheckInput } from '../../judge/checks'
-import { jointLoads } from '../../body/joints'
+import { isTooHard, jointLoads } from '../../body/joints'
 import {
   countedWorkOfDay,
   type CountedWork,
@@ -177,18 +177,8 @@ function isOpen(
 
 /** Pain keeps exercises out that the coach would have to take out again. */
 function isSpared(slot: Pick<Slot, 'exercise' | 'intent'>, context: PlanContext): boolean {
-  const { jointStress } = intentFor(
-    context,
-    requireExercise(context.catalogue, slot.exercise),
-    slot.intent,
-  )
-  return JOINTS.some(joint => {
-    const level = context.client.pain?.[joint] ?? 'none'
-    return (
-      (level === 'stop' && jointStress[joint] > 0) ||
-      ((level === 'swap' || level === 'hold') && jointStress[joint] > 1)
-    )
-  })
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  return isTooHard(intentFor(context, exercise, slot.intent).jointStress, context)
 }
 
 function worthOf(

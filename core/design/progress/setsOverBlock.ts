@@ -5,6 +5,7 @@ import { directGroups, type Group, GROUPS, requireExercise } from '../../plan/ca
 import { type CountedWork, countedWorkOfDay, rotationLedger, spanLedger } from '../../count/ledger'
 import { COUNTING_SCHOOLS, intentFor, type PlanContext, sessionMaxOf } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
+import { mayGrow } from '../../body/joints'
 import { decayMatrix, impulsesOf, readinessPercent, tauHours } from '../../body/recovery'
 import { MAX_SETS_PER_EXERCISE, plannedSets } from '../../plan/scheme'
 import type { Session, Slot } from '../../plan/session'
@@ -23,8 +24,8 @@ export interface PassSets {
   }[]
 }
 
-export const SET_OBSTACLES = ['minutes', 'session', 'readiness', 'exercise'] as const
-/** Why a place takes no set more: the day's minutes, what a session may hold, a muscle that would not be ready, or no exercise left to ask. */
+export const SET_OBSTACLES = ['pain', 'minutes', 'session', 'readiness', 'exercise'] as const
+/** Why a place takes no set more: the day's minutes, what a session may hold, a muscle that would not be ready, a joint that is sore, or no exercise left to ask. */
 export type SetObstacle = (typeof SET_OBSTACLES)[number]
 
 interface Cell {
@@ -99,6 +100,7 @@ function limitsOf({ rotation }: PlanDocument, context: PlanContext) {
       const place = held[at]
       const own = sets.get(slot.id) ?? 0
       if (!place || own >= MAX_SETS_PER_EXERCISE) return 'exercise'
+      if (!mayGrow(stressesOf(slot, context), context)) return 'pain'
       const grown = withSets(place.session, new Map([...sets, [slot.id, own + 1]]))
       if (sessionSeconds(grown, context) > (place.day.minuteLimit ?? Infinity) * 60 + SLACK)
         return 'minutes'
@@ -121,6 +123,11 @@ function limitsOf({ rotation }: PlanDocument, context: PlanContext) {
       if (place) impulses[at] = impulsesOf(workOf(withSets(place.session, sets), at), context)
     },
   }
+}
+
+function stressesOf(slot: Slot, context: PlanContext) {
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  return intentFor(context, exercise, slot.intent).jointStress
 }
 
 function cellsOf({ rotation }: PlanDocument, context: PlanContext): readonly Cell[] {

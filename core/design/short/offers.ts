@@ -1,4 +1,6 @@
 import type { CheckInput } from '../../judge/checks'
+import { mayGrow } from '../../body/joints'
+import { intentFor } from '../../plan/method'
 import { mainGroup } from '../../plan/minutes'
 import { requireExercise } from '../../plan/catalogue'
 import type { Slot } from '../../plan/session'
@@ -22,13 +24,16 @@ export function catchUpOffers(
   { sessions, recovery, context, plan }: CheckInput,
 ): readonly CatchUpOffer[] {
   return slots.flatMap(({ slot, before, after }): CatchUpOffer[] => {
-    const group = mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context)
+    const exercise = requireExercise(context.catalogue, slot.exercise)
+    const group = mainGroup(slot, exercise, context)
     const sets = before - after
-    const arrivals = group
-      ? recovery.arrivals[group].filter(
-          arrival => arrival.day !== day && hasMinutes(arrival.day, sets),
-        )
-      : []
+    const { jointStress } = intentFor(context, exercise, slot.intent)
+    const arrivals =
+      group && mayGrow(jointStress, context)
+        ? recovery.arrivals[group].filter(
+            arrival => arrival.day !== day && hasMinutes(arrival.day, sets),
+          )
+        : []
     const [best] = [...arrivals].sort(
       (a, b) => b.readiness - a.readiness || later(a.day) - later(b.day),
     )

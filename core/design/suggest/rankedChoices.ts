@@ -1,3 +1,4 @@
+import { soreJoints } from '../../body/joints'
 import { type ExerciseChoice, exerciseChoices } from '../../plan/block'
 import { type Group, type Intent, type Joint, JOINTS, requireIntent } from '../../plan/catalogue'
 import type { CheckInput } from '../../judge/checks'
@@ -54,11 +55,11 @@ function fills(
 /** Joints that a few sets more would take over their session's ceiling, or that pain reports ask to spare. */
 function troubled(intent: Intent, day: number, input: CheckInput): readonly Joint[] {
   const sessions = input.sessions.filter(session => session.day === day)
+  const sore = new Set(soreJoints(intent.jointStress, input.context))
   return JOINTS.filter(joint => {
     const stress = intent.jointStress[joint]
-    const pain = input.context.client.pain?.[joint]
     if (stress === 0) return false
-    if (pain === 'hold' || pain === 'swap' || pain === 'stop') return true
+    if (sore.has(joint)) return true
     const load = Math.max(0, ...sessions.map(({ joints }) => joints[joint]))
     return load + stress * USUAL_SETS > input.joints[joint].ceiling.session
   })

@@ -12,11 +12,12 @@ import {
   rankedSubstitutes,
   requireExercise,
 } from '../../plan/catalogue'
+import { stressLimits } from '../../body/joints'
 import type { CheckInput, SessionView } from '../../judge/checks'
 import { intentFor, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
-import { type SetRun, type SetScheme, type Stage, workStages } from '../../plan/scheme'
-import { sessionSlots, type Slot } from '../../plan/session'
+import { leadRir, type SetRun, type SetScheme, type Stage, workStages } from '../../plan/scheme'
+import { type Session, sessionSlots, type Slot } from '../../plan/session'
 
 export const SWAP_REASONS = ['taken', 'hurts', 'travelling', 'too_hard', 'other'] as const
 /** Why an exercise cannot be done: a station is taken, a joint hurts, there is less to train with, it is still too hard. */
@@ -40,8 +41,8 @@ export interface SwapChoice {
   /** 0 to 1; 1 would be the exercise itself. */
   readonly likeness: number
   readonly scheme: SetScheme
-  /** The same exercise in an easier form. */
-  readonly isRegression: boolean
+  /** Another exercise, or the same one in an easier form: helped up and lowered slowly, or with more in reserve. */
+  readonly form: 'other' | 'lowering_only' | 'eased'
   readonly credits: readonly {
     readonly group: Group
     readonly before: number
@@ -59,6 +60,8 @@ export interface SwapChoice {
 export const TRAVEL_EQUIPMENT: readonly Equipment[] = ['band', 'bodyweight']
 const MOST_CHOICES = 8
 const LOWERING_SECONDS = 5
+/** What stays in reserve while a joint hurts. */
+const EASED_RIR = 4
 
 function changedStages(run: SetRun, change: (stage: Stage) => Stage): SetRun {
   return { ...run, stages: mapNonEmpty(run.stages, change) }
@@ -83,6 +86,20 @@ function withoutWeights(scheme: SetScheme): SetScheme {
   }
 }
 
+/** The same sets with more in reserve, without drops and the like, found anew with less weight. */
+function eased(scheme: SetScheme): SetScheme {
+  const { runs, ...rest } = withoutWeights(scheme)
+  return {
+    ...rest,
+    runs: runs.map(run => {
+      const [first] = run.stages
+      if (run.role === 'warmup' || first.kind !== 'work') return run
+      const rir = Math.max(EASED_RIR, leadRir(run) ?? 0)
+      return { ...run, stages: [{ ...first, effort: { kind: 'rir', rir } }] }
+    }),
+  }
+}
+
 /** Rule B1: helped up, lowered slowly. */
 function loweringOnly(scheme: SetScheme): SetScheme {
   return {
@@ -103,6 +120,16 @@ function loweringOnly(scheme: SetScheme): SetScheme {
   }
 }
 
+/** Nothing stands in that is harder on a sore joint than what is there, or than its reports allow. */
+function spared(purpose: Intent, context: PlanContext) {
+  return Object.fromEntries(
+    Object.entries(stressLimits(context)).map(([joint, limit]) => [
+      joint,
+      Math.min(limit, purpose.jointStress[joint as Joint]),
+    ]),
+  )
+}
+
 function limitsFor(
   { reason, joint, taken, equipment }: SwapQuestion,
   purpose: Intent,
@@ -120,8 +147,10 @@ function limitsFor(
   return {
     equipment: there,
     without: [...view.slots.map(({ exercise }) => exercise.id), ...(context.client.avoid ?? [])],
-    ...(reason === 'hurts' &&
-      joint && { mostStress: { [joint]: Math.max(0, Math.min(1, stress - 1)) } }),
+    mostStress: {
+      ...spared(purpose, context),
+      ...(reason === 'hurts' && joint && { [joint]: Math.max(0, Math.min(1, stress - 1)) }),
+    },
   }
 }
 
@@ -141,42 +170,51 @@ export function swapChoices(
   if (!slot) return []
   const exercise = requireExercise(context.catalogue, slot.exercise)
   const purpose = intentFor(context, exercise, slot.intent)
-  const found = rankedSubstitutes(
-    exercise,
-    purpose,
-    context.catalogue,
-    limitsFor(question, purpose, view, input),
-  ).slice(0, MOST_CHOICES)
-  const easier =
-    question.reason === 'too_hard' && exercise.equipment.includes('bodyweight')
-      ? [
-          described(
-            {
-              exercise,
-              intent: purpose,
-              likeness: 1,
-              scheme: loweringOnly(slot.scheme),
-              isRegression: true,
-            },
-            slot,
-            purpose,
-            view,
-            context,
-          ),
-        ]
-      : []
-  return [
-    ...easier,
-    ...found.map(stand =>
-      described(
-        { ...stand, scheme: withoutWeights(slot.scheme), isRegression: false },
-        slot,
-        purpose,
-        view,
-        context,
-      ),
-    ),
+  const own = { exercise, intent: purpose, likeness: 1 }
+  const forms: readonly Omit<SwapChoice, 'credits' | 'stress' | 'seconds'>[] = [
+    ...(question.reason === 'too_hard' && exercise.equipment.includes('bodyweight')
+      ? [{ ...own, scheme: loweringOnly(slot.scheme), form: 'lowering_only' as const }]
+      : []),
+    ...standIns(input, view, question, own).map(stand => ({
+      ...stand,
+      scheme: withoutWeights(slot.scheme),
+      form: 'other' as const,
+    })),
+    ...(canBeEased(question, context)
+      ? [{ ...own, scheme: eased(slot.scheme), form: 'eased' as const }]
+      : []),
   ]
+  return forms.map(choice => described(choice, slot, purpose, view, context))
+}
+
+/** Other exercises, best first; where a joint hurts the one that stresses it least comes first, and some kinder one is always named if there is one. */
+function standIns(
+  input: CheckInput,
+  view: SessionView,
+  question: SwapQuestion,
+  { exercise, intent }: Pick<SwapChoice, 'exercise' | 'intent'>,
+) {
+  const { context } = input
+  const { reason, joint } = question
+  const ranked = (limits: ReturnType<typeof limitsFor>) =>
+    rankedSubstitutes(exercise, intent, context.catalogue, limits)
+  const limits = limitsFor(question, intent, view, input)
+  const found = ranked(limits)
+  if (reason !== 'hurts' || !joint) return found.slice(0, MOST_CHOICES)
+  const stress = (choice: { readonly intent: Intent }) => choice.intent.jointStress[joint]
+  const kinder =
+    found.length > 0 || context.client.pain?.[joint] === 'stop'
+      ? found
+      : ranked({ ...limits, mostStress: {} }).filter(
+          choice => stress(choice) < intent.jointStress[joint],
+        )
+  return [...kinder].sort((a, b) => stress(a) - stress(b)).slice(0, MOST_CHOICES)
+}
+
+/** An exercise that hurts may stay with more in reserve, unless the joint's reports ask to leave it. */
+function canBeEased({ reason, joint }: SwapQuestion, { client }: PlanContext): boolean {
+  const level = joint && client.pain?.[joint]
+  return reason === 'hurts' && level !== 'swap' && level !== 'stop'
 }
 
 function described(
@@ -245,19 +283,45 @@ export function swapEdits(
   ]
 }
 
-/** Edits that put a choice wherever the plan has the exercise of a slot, under the same purpose; each keeps its own sets. */
+const isLike = (like: Slot) => (slot: Slot) =>
+  slot.exercise === like.exercise && slot.intent === like.intent
+
+/** Edits that put a choice wherever the plan has the exercise of a slot, under the same purpose; each keeps its own sets. Single dates and versions of a session follow. */
 export function swapEverywhere(
   plan: PlanDocument,
   like: Slot,
-  choice: Pick<SwapChoice, 'exercise' | 'intent'>,
+  choice: Pick<SwapChoice, 'exercise' | 'intent' | 'form'>,
 ): readonly PlanEdit[] {
-  return plan.rotation.days.flatMap(day =>
-    day.sessions.flatMap(session =>
-      sessionSlots(session)
-        .filter(slot => slot.exercise === like.exercise && slot.intent === like.intent)
-        .flatMap(slot => swapEdits(slot.id, { ...choice, scheme: withoutWeights(slot.scheme) })),
-    ),
-  )
+  const schemeOf = ({ scheme }: Slot) =>
+    choice.form === 'eased' ? eased(scheme) : withoutWeights(scheme)
+  const inContent = (content: Session): Session => ({
+    ...content,
+    groupings: content.groupings.map(grouping => ({
+      ...grouping,
+      slots: mapNonEmpty(grouping.slots, slot =>
+        isLike(like)(slot) ? standIn(slot, { ...choice, scheme: schemeOf(slot) }) : slot,
+      ),
+    })),
+  })
+  const has = (content: Session) => sessionSlots(content).some(isLike(like))
+  return [
+    ...plan.rotation.days
+      .flatMap(day => day.sessions.flatMap(sessionSlots))
+      .filter(isLike(like))
+      .flatMap(slot => swapEdits(slot.id, { ...choice, scheme: schemeOf(slot) })),
+    ...(plan.oneOffs ?? [])
+      .filter(({ content }) => has(content))
+      .map((oneOff): PlanEdit => ({
+        kind: 'put_one_off',
+        oneOff: { ...oneOff, content: inContent(oneOff.content) },
+      })),
+    ...(plan.variants ?? [])
+      .filter(({ content }) => has(content))
+      .map((variant): PlanEdit => ({
+        kind: 'put_variant',
+        variant: { ...variant, content: inContent(variant.content) },
+      })),
+  ]
 }
 
 /** A session with some edits made to it, for a single date. */

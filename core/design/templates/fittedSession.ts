@@ -2,12 +2,11 @@ import { assert, exerciseId, sessionId, mapNonEmpty } from '../../base'
 import { copiedSession, fittedSets } from '../../plan/block'
 import {
   isPossibleWith,
-  JOINTS,
-  type Joint,
   rankedSubstitutes,
   requireExercise,
   requireIntent,
 } from '../../plan/catalogue'
+import { isTooHard, stressLimits } from '../../body/joints'
 import { loadForReps, loadGrid, roundLoad } from '../../plan/estimate'
 import type { RotationLedger } from '../../count/ledger'
 import { intentFor, type PlanContext } from '../../plan/method'
@@ -59,29 +58,13 @@ export function templateSession({ lines }: SessionTemplate, newId: () => string)
   return parsed.value
 }
 
-function isSpared(joint: Joint, { client }: PlanContext): boolean {
-  const level = client.pain?.[joint]
-  return level === 'hold' || level === 'swap' || level === 'stop'
-}
-
-/** Joints in pain bear little; a stopped one bears nothing. */
-function mostStress(context: PlanContext): Partial<Record<Joint, number>> {
-  return Object.fromEntries(
-    JOINTS.filter(joint => isSpared(joint, context)).map(joint => [
-      joint,
-      context.client.pain?.[joint] === 'stop' ? 0 : 1,
-    ]),
-  )
-}
-
 function fits(slot: Slot, context: PlanContext): boolean {
   const exercise = requireExercise(context.catalogue, slot.exercise)
   const { jointStress } = intentFor(context, exercise, slot.intent)
-  const limits = mostStress(context)
   return (
     isPossibleWith(exercise, context.client.equipment) &&
     !context.client.avoid?.includes(exercise.id) &&
-    JOINTS.every(joint => jointStress[joint] <= (limits[joint] ?? Infinity))
+    !isTooHard(jointStress, context)
   )
 }
 
@@ -96,7 +79,7 @@ function possible(slot: Slot, context: PlanContext, taken: readonly string[]): S
     {
       equipment: context.client.equipment,
       without: [...taken, ...(context.client.avoid ?? [])],
-      mostStress: mostStress(context),
+      mostStress: stressLimits(context),
     },
   )
   return (

@@ -10,6 +10,7 @@ import {
   saidAmount,
 } from '../../plan/estimate'
 import { formatSets, NBSP } from '../../words'
+import { isSore } from '../../body/joints'
 import type { LoggedSet } from '../../body/log'
 import { intentFor, type PlanContext } from '../../plan/method'
 import { DELOAD, type LoadPlan, loadRuleOf, nextLoadPlan, steppedLoad } from '../../design/progress'
@@ -155,10 +156,7 @@ function holdsLoad(exercise: Exercise, slot: Slot, pain: Levels, context: PlanCo
   const { jointStress } = intentFor(context, exercise, slot.intent)
   return Object.entries(pain).some(
     ([joint, sides]) =>
-      jointStress[joint as keyof typeof jointStress] > 0 &&
-      [sides.left, sides.right].some(
-        level => level === 'hold' || level === 'swap' || level === 'stop',
-      ),
+      jointStress[joint as keyof typeof jointStress] > 0 && [sides.left, sides.right].some(isSore),
   )
 }
 

@@ -1,5 +1,6 @@
-import { ARM_GROUPS, type Group, GROUPS } from '../../plan/catalogue'
-import { bandOf, type Mode, modeOf } from '../../plan/method'
+import { ARM_GROUPS, type Group, GROUPS, requireExercise } from '../../plan/catalogue'
+import { mayGrow } from '../../body/joints'
+import { bandOf, intentFor, type Mode, modeOf } from '../../plan/method'
 import type { BlockSession } from '../../design/progress'
 import { plannedSets } from '../../plan/scheme'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
@@ -46,8 +47,12 @@ function filledWith(
     content: session.content,
     sets: new Map<Group, number>(),
   }
-  const content = withOneSet(held.content, slot, question.context)
-  if (!isWithinLimits(content, group, session, question.context)) return undefined
+  const { context } = question
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  // What was missed is not made up on a sore joint.
+  if (!mayGrow(intentFor(context, exercise, slot.intent).jointStress, context)) return undefined
+  const content = withOneSet(held.content, slot, context)
+  if (!isWithinLimits(content, group, session, context)) return undefined
   return [
     ...fillings.filter(filled => filled.session !== session),
     { session, content, sets: new Map([...held.sets, [group, (held.sets.get(group) ?? 0) + 1]]) },

@@ -5,6 +5,7 @@ import {
   type Joint,
   rankedSubstitutes,
   type SubstituteLimits,
+  requireIntent,
 } from '../../plan/catalogue'
 import {
   allSets,
@@ -15,6 +16,7 @@ import {
   type WorkStage,
 } from '../../plan/scheme'
 import type { CheckInput, PlacedSlot, SessionView } from './input'
+import { mayGrow } from '../../body/joints'
 
 /* Edits that settle findings. Each is a list that the caller applies as one step. */
 
@@ -174,8 +176,15 @@ export function sparing(
 }
 
 /** Whether an exercise can take so many sets more; a fix never asks for more than a session holds. */
-export function hasRoomFor(sets: number, { slot }: PlacedSlot): boolean {
-  return allSets(slot.scheme) + sets <= MAX_SETS_PER_EXERCISE
+export function hasRoomFor(
+  sets: number,
+  { slot, intent }: PlacedSlot,
+  { context }: CheckInput,
+): boolean {
+  // No fix asks more of a joint that is sore.
+  return (
+    allSets(slot.scheme) + sets <= MAX_SETS_PER_EXERCISE && mayGrow(intent.jointStress, context)
+  )
 }
 
 function daysFor(
@@ -200,10 +209,11 @@ export function moreDirect(
   const there = input.sessions
     .filter(({ day }) => day === least.day)
     .flatMap(({ slots }) => slots)
-    .find(placed => placed.intent.credits[group] === 1 && hasRoomFor(sets, placed))
+    .find(placed => placed.intent.credits[group] === 1 && hasRoomFor(sets, placed, input))
   if (there) return [{ kind: 'add_sets', slot: there.slot.id, count: sets }]
   const choice = firstChoice(input.plan, group, input.context)
-  if (!choice) return undefined
+  if (!choice || !mayGrow(requireIntent(choice.exercise, choice.intent).jointStress, input.context))
+    return undefined
   return [
     {
       kind: 'add_exercise',

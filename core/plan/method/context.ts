@@ -35,6 +35,12 @@ export interface PaceRecord {
   readonly since?: PlainDate
 }
 
+/** The last thing a client reported about a joint. */
+export interface LastPain {
+  readonly on: PlainDate
+  readonly score: number
+}
+
 /** What is known of a client and bears on the numbers. Left out means the default. */
 export interface ClientFacts {
   readonly trainingAgeMonths: number
@@ -61,6 +67,8 @@ export interface ClientFacts {
   readonly keep?: readonly string[]
   readonly joints?: Readonly<Partial<Record<Joint, JointSetting>>>
   readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
+  /** The last report about each joint that has a level: its day, and 0 to 10. */
+  readonly lastPain?: Readonly<Partial<Record<Joint, LastPain>>>
   /** Multiplier on the hours a group needs, learned or set. */
   readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
   /** Where those come from: the log, or the coach. */

@@ -45,6 +45,7 @@ export type {
   Hindrance,
   JointSetting,
   PaceRecord,
+  LastPain,
   PainLevel,
   PlanContext,
 } from './context'

@@ -23,6 +23,7 @@ const {
   complaint,
   forDate,
   here,
+  takeOut,
   forBlock,
   forGood,
 } = useSwap(builder)
@@ -97,7 +98,7 @@ function move(step: number): void {
     </ul>
     <p v-if="shown.length === 0" class="py-4">
       Nothing in the library can stand in under these limits. Allow more equipment, choose another
-      reason, or take the exercise out.
+      reason, or take the exercise out: the button is below.
     </p>
     <p v-if="losesWeights" class="mt-2 text-[12px] text-ink2">
       Sets, reps and effort stay; the planned weight does not: it was meant for {{ name }}.
@@ -129,6 +130,7 @@ function move(step: number): void {
       <button type="button" class="control" :disabled="!choice || isBusy" @click="forGood()">
         For good, and avoid it
       </button>
+      <button type="button" class="control ml-auto" @click="takeOut()">Take it out</button>
     </div>
   </PanelDialog>
 </template>

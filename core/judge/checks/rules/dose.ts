@@ -181,7 +181,7 @@ const exposureTooSmall: Rule = {
                   {
                     place: { ...place(session, only), group },
                     figures: { exercise: only.exercise.name, group },
-                    ...(hasRoomFor(1, only) && {
+                    ...(hasRoomFor(1, only, input) && {
                       fix: [{ kind: 'add_sets' as const, slot: only.slot.id, count: 1 }],
                     }),
                   },

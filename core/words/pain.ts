@@ -1,0 +1,38 @@
+import { type Joint, JOINTS } from '../plan/catalogue'
+import { type ClientFacts, PAIN_LEVELS, type PainLevel } from '../plan/method'
+import { formatDay } from './dates'
+import { JOINT_NAMES } from './joints'
+
+/** What a level asks of the plan, as the coach reads it. Never a diagnosis. */
+export const PAIN_ASKS: Readonly<Record<PainLevel, string>> = {
+  none: '',
+  note: 'noted; watch whether it grows.',
+  hold: 'nothing loads it more than now while it settles.',
+  swap: 'exercises that load it are swapped or cut by half. Suggest seeing a licensed professional.',
+  stop: 'nothing loads it until a licensed professional has cleared it.',
+}
+
+/** A joint that was reported, in one sentence. */
+export interface PainNotice {
+  readonly joint: Joint
+  readonly level: PainLevel
+  readonly words: string
+}
+
+const begun = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+
+/** What every screen that plans says first of a client's joints: the gravest first, each with its last report. */
+export function painNotices({
+  pain = {},
+  lastPain = {},
+}: Pick<ClientFacts, 'pain' | 'lastPain'>): readonly PainNotice[] {
+  const grave = (level: PainLevel) => PAIN_LEVELS.indexOf(level)
+  return JOINTS.map(joint => ({ joint, level: pain[joint] ?? 'none' }))
+    .filter(({ level }) => level !== 'none')
+    .sort((a, b) => grave(b.level) - grave(a.level))
+    .map(({ joint, level }) => {
+      const last = lastPain[joint]
+      const when = last ? `, ${last.score} of 10 on ${formatDay(last.on)}` : ''
+      return { joint, level, words: `${begun(JOINT_NAMES[joint])}${when}: ${PAIN_ASKS[level]}` }
+    })
+}
