@@ -529,3 +529,21 @@ test('no plan breaks a check, every fix can be applied, and stops come first', (
     { numRuns: 60 },
   )
 })
+
+describe('failure under a bar', () => {
+  const found = (line: string) => of(one(line), 'failure-under-bar').map(({ severity }) => severity)
+  test.each([
+    ['bench_press_barbell 1 x 1.5 of 2, 80kg', ['stop']],
+    ['bench_press_barbell 3 x 3 of 5', ['stop']],
+    ['bench_press_barbell 3 x 3 of 5, rir 2', ['stop']],
+    ['bench_press_barbell 3 x 5, rir 2', []],
+    ['lying_extension_cambered 3 x 10, rir 0', ['stop']],
+    ['lying_extension_dumbbell 3 x 10, rir 0', []],
+    ['bench_press_dumbbell 3 x 8, rir 0', []],
+    ['bench_press_dumbbell 3 x 3 of 5', []],
+  ])('%s', (line, severities) => expect(found(line)).toEqual(severities))
+  test('safety arms or a spotter settle it', () => {
+    const plan = one('bench_press_barbell 3 x 3 of 5')
+    expect(of(plan, 'failure-under-bar', client({ hasSafeties: true }))).toEqual([])
+  })
+})

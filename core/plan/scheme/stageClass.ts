@@ -34,9 +34,13 @@ const SAME_SET_SECONDS = 40
 const END_RIR = 1
 const SLOW_FORMS: readonly (string | undefined)[] = ['lowering_only', 'assisted', 'momentum']
 
+/** Whether the last rep was meant and not finished: 1.5 of 2, 3 of 5. A failed rep is failure, whatever is said beside it. */
+export const isFailedRep = ({ reps }: WorkStage): boolean =>
+  reps?.kind === 'exactly' && reps.intended !== undefined && reps.count < reps.intended
+
 /** RIR that a stage states itself; undefined where it says nothing in numbers. */
 export function statedRir(stage: WorkStage): number | undefined {
-  if (stage.effort?.kind === 'failure') return 0
+  if (stage.effort?.kind === 'failure' || isFailedRep(stage)) return 0
   if (stage.effort?.kind === 'rir') return stage.effort.rir
   return stage.effort === undefined && stage.reps?.kind === 'to_failure' ? 0 : undefined
 }

@@ -1,4 +1,4 @@
-import { type Joint, JOINTS } from '../../../plan/catalogue'
+import { type Equipment, type Joint, JOINTS } from '../../../plan/catalogue'
 import { workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
 import { sparing, swapped, withReps, withRir, withThumb } from '../fixes'
@@ -149,6 +149,8 @@ function goesToFailure({ runs, lowestRir }: PlacedSlot): boolean {
 }
 
 const UNDER_BAR = ['fail_needs_safety', 'weight_over_face'] as const
+/** What can pin somebody down; dumbbells are let go to the sides. */
+const BARS: readonly Equipment[] = ['barbell', 'cambered_bar']
 
 const failureUnderBar: Rule = {
   id: 'failure-under-bar',
@@ -161,6 +163,7 @@ const failureUnderBar: Rule = {
             placed.exercise.pattern === 'squat' && placed.exercise.equipment.includes('barbell')
           if (
             !goesToFailure(placed) ||
+            !placed.exercise.equipment.some(piece => BARS.includes(piece)) ||
             !(isUnder || UNDER_BAR.some(caution => placed.exercise.cautions.includes(caution)))
           )
             return []
