@@ -12,7 +12,7 @@ export type {
   SessionId,
   SlotId,
 } from './id'
-export { addDays, daysBetween, isoWeekday, isPlainDate, plainDate } from './plainDate'
+export { addDays, daysBetween, isoWeekday, isPlainDate, mondayFrom, plainDate } from './plainDate'
 export type { PlainDate } from './plainDate'
 export { assuming, exactly, plus, sumOf, times, ZERO } from './figure'
 export type { Assumption, Figure } from './figure'

@@ -1,4 +1,4 @@
-import { MS_PER_DAY } from './time'
+import { DAYS_PER_WEEK, MS_PER_DAY } from './time'
 import { assert } from './invariant'
 
 declare const plainDateBrand: unique symbol
@@ -36,4 +36,9 @@ export function daysBetween(from: PlainDate, to: PlainDate): number {
 /** Day of the week: 1 Monday to 7 Sunday (ISO 8601). */
 export function isoWeekday(date: PlainDate): number {
   return new Date(`${date}T00:00:00Z`).getUTCDay() || 7
+}
+
+/** The next Monday; the day itself where it is one. */
+export function mondayFrom(date: PlainDate): PlainDate {
+  return addDays(date, (DAYS_PER_WEEK + 1 - isoWeekday(date)) % DAYS_PER_WEEK)
 }

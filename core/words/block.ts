@@ -4,7 +4,7 @@ import type { LoadProgression } from '../plan/method'
 import type { BlockConcern, BlockSession, MoveEffect, SetObstacle } from '../design/progress'
 import { formatDay } from './dates'
 import { EFFORT } from './effort'
-import { formatOneDecimal, formatSets, NBSP } from './figures'
+import { formatOneDecimal, formatSets, NBSP, wholeReadiness } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 
@@ -34,7 +34,7 @@ export function blockConcernWords(concern: BlockConcern): readonly [what: string
       ]
     case 'readiness':
       return [
-        `${GROUP_NAMES[concern.arrival.group]} ${Math.round(concern.arrival.readiness)}${NBSP}% ready for ${concern.arrival.name}`,
+        `${GROUP_NAMES[concern.arrival.group]} ${wholeReadiness(concern.arrival.readiness)}${NBSP}% ready for ${concern.arrival.name}`,
         `${formatDay(concern.arrival.on)}, ${concern.arrival.required}${NBSP}% wanted`,
       ]
     case 'joint_week':
@@ -142,7 +142,7 @@ export function moveEffectWords(effect: MoveEffect): string {
     case 'readiness': {
       const { group, readiness, required, name, on } = effect.arrival
       const wanted = readiness < required ? `; ${required}${NBSP}% wanted` : ''
-      return `${GROUP_NAMES[group]} ${Math.round(readiness)}${NBSP}% ready for ${name} on ${formatDay(on)}, was ${Math.round(effect.was)}${NBSP}%${wanted}`
+      return `${GROUP_NAMES[group]} ${wholeReadiness(readiness)}${NBSP}% ready for ${name} on ${formatDay(on)}, was ${wholeReadiness(effect.was)}${NBSP}%${wanted}`
     }
   }
 }

@@ -11,6 +11,11 @@ export function formatOneDecimal(value: number): string {
   return `${tenths < 0 ? MINUS : ''}${(Math.abs(tenths) / 10).toFixed(1)}`
 }
 
+/**
+ * Readiness in whole percent, the same on every screen: rounded down, so that nobody reads as ready who is not.
+ */
+export const wholeReadiness = (readiness: number) => Math.floor(readiness + 1e-9)
+
 /** A number of sets on one day: up to two decimals, a whole number without any. */
 export function formatSets(value: number): string {
   return String(Number((roundHalfUp(value * 100) / 100).toFixed(2))).replace('-', MINUS)

@@ -3,7 +3,7 @@ import type { CheckId, Finding } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
 import type { ChoiceReason } from '../design/suggest'
 import { EFFORT } from './effort'
-import { formatOneDecimal, formatSets, NBSP } from './figures'
+import { formatOneDecimal, formatSets, NBSP, wholeReadiness } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES, MUSCLE_NAMES } from './names'
 
@@ -157,13 +157,13 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
     `Flexors ${formatOneDecimal(number('flexors'))}, triceps ${formatOneDecimal(number('extensors'))} in the rotation.`,
   'too-many-builds': ({ number }) => `${number('count')} parts of the body are built up at once.`,
   'not-recovered': ({ text, number }) =>
-    `${text('group')} ${Math.floor(number('readiness'))}${NBSP}% ready, wanted ${number('required')}${NBSP}%; ${hours(number('hours'))} after the last work, mostly from day ${number('from')}.`,
+    `${text('group')} ${wholeReadiness(number('readiness'))}${NBSP}% ready, wanted ${number('required')}${NBSP}%; ${hours(number('hours'))} after the last work, mostly from day ${number('from')}.`,
   'press-then-arms': ({ text, number }) =>
     `${text('group')} come to the arm day ${hours(number('hours'))} after day ${number('from')}.`,
   'pull-then-arms': ({ text, number }) =>
     `${text('group')} come to the arm day ${hours(number('hours'))} after day ${number('from')}.`,
   'arms-then-press': ({ text, number }) =>
-    `Triceps ${Math.floor(number('readiness'))}${NBSP}% ready for ${text('exercise')}, ${hours(number('hours'))} after the arm day.`,
+    `Triceps ${wholeReadiness(number('readiness'))}${NBSP}% ready for ${text('exercise')}, ${hours(number('hours'))} after the arm day.`,
   'elbow-no-quiet-day': ({ text, number }) =>
     text('kind') === 'close'
       ? `Hard sessions for the ${text('joint')} ${hours(number('hours'))} apart.`

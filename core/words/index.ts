@@ -10,6 +10,7 @@ export {
   formatSetCount,
   formatSets,
   NBSP,
+  wholeReadiness,
   splitOnScreen,
 } from './figures'
 export {

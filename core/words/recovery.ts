@@ -1,10 +1,10 @@
 import type { Arrival } from '../body/recovery'
-import { NBSP } from './figures'
+import { NBSP, wholeReadiness } from './figures'
 import { GROUP_NAMES } from './names'
 
 /** What a screen reader says of an exposure: `arrives 90 percent ready after 48 hours`. */
 export function arrivalWords({ readiness, hoursSince }: Arrival): string {
-  return `arrives ${Math.floor(readiness)} percent ready after ${Math.round(hoursSince)} hours`
+  return `arrives ${wholeReadiness(readiness)} percent ready after ${Math.round(hoursSince)} hours`
 }
 
 /** Readiness in a sentence for the coach. */
@@ -17,7 +17,7 @@ export function threadWords({
   required,
 }: Arrival): string {
   const name = GROUP_NAMES[group]
-  const percent = `${Math.floor(readiness)}${NBSP}%`
+  const percent = `${wholeReadiness(readiness)}${NBSP}%`
   const wanted = readiness < required ? `, ${required}${NBSP}% wanted here` : ''
   switch (state) {
     case 'ready':

@@ -145,6 +145,17 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   await expect(page.getByText(/Pain 7 of 10: back of the elbow/).first()).toBeVisible()
   await page.goto(`/clients/${client}/log`)
   await expect(page.getByText(/back of the elbow, both: 7 of 10/)).toBeVisible()
+  // Every screen that plans says so first, with the day of the report.
+  for (const path of ['split', 'session/1', 'block', 'proposals']) {
+    await page.goto(`/clients/${client}/${path}`)
+    await expect(page.getByRole('list', { name: 'Pain' })).toContainText(
+      /^\s*Elbow.*, 7 of 10 on .*: nothing loads it until a licensed professional has cleared it\./,
+    )
+  }
+  // No proposal gives the joint more than it has now.
+  const columns = page.getByRole('region', { name: /^[A-C], / })
+  await expect(columns.first()).toBeVisible({ timeout: 60_000 })
+  await expect(columns.filter({ hasText: /\+\d.*(pushdown|extension)/i })).toHaveCount(0)
   await page.goto('/outbox')
   await expect(page.getByText(/Stop training this joint/)).toBeVisible()
   await context.close()

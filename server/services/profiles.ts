@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import {
-  addDays,
   blockId,
   type ClientId,
   clientId,
   failure,
-  isoWeekday,
+  mondayFrom,
   type PlainDate,
   type Result,
   success,
@@ -35,7 +34,7 @@ export async function addClient(
     profile,
     facts: factsOf(profile),
     blockId: blockId(randomUUID()),
-    plan: starterPlan(profile.days, addDays(today, 1 - isoWeekday(today))),
+    plan: starterPlan(profile.days, mondayFrom(today)),
   })
   return success({ id })
 }

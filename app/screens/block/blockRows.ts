@@ -8,6 +8,7 @@ import {
   formatOneDecimal,
   GROUP_NAMES,
   splitOnScreen,
+  wholeReadiness,
 } from '#core/words'
 import { jointCeiling } from '#core/body/joints'
 import { tallyOnce } from '#core/count/ledger'
@@ -62,9 +63,9 @@ function lowestOf({ lowest }: PassVerdict) {
   if (!lowest) return null
   const { readiness, required, group, name, on } = lowest
   return {
-    percent: Math.round(readiness),
+    percent: wholeReadiness(readiness),
     thread: threadState(readiness, required),
-    words: `${GROUP_NAMES[group]} ${Math.round(readiness)} % ready for ${name} on ${formatDay(on)}, ${required} % wanted`,
+    words: `${GROUP_NAMES[group]} ${wholeReadiness(readiness)} % ready for ${name} on ${formatDay(on)}, ${required} % wanted`,
   }
 }
 

@@ -1,6 +1,6 @@
 import { effortRows, jointRows, readinessRows, type Row, volumeRows } from '#core/exchange/exports'
 import { ARM_GROUPS, type Group, GROUPS, JOINTS } from '#core/plan/catalogue'
-import { EFFORT, GROUP_NAMES, JOINT_NAMES } from '#core/words'
+import { EFFORT, GROUP_NAMES, JOINT_NAMES, wholeReadiness } from '#core/words'
 import { jointCeiling } from '#core/body/joints'
 import type { Data, Layout } from 'plotly.js'
 import { useBlockState } from './blockContext'
@@ -141,7 +141,7 @@ export function useBlockCharts(colours: Readonly<Ref<ChartColours | null>>) {
             mode: 'lines+markers',
             name: 'readiness',
             x: arrivals.map(({ on }) => on as string),
-            y: arrivals.map(({ readiness }) => Math.round(readiness)),
+            y: arrivals.map(({ readiness }) => wholeReadiness(readiness)),
             line: { color: own },
           },
           {

@@ -19,6 +19,7 @@ import {
   proofWords,
   purchaseWords,
   scenarioWords,
+  wholeReadiness,
 } from '#core/words'
 import { armBalance } from '#core/count/ledger'
 import { modeOf } from '#core/plan/method'
@@ -251,7 +252,7 @@ export function useProposals() {
     return {
       readiness: worst
         ? {
-            percent: Math.round(worst.readiness),
+            percent: wholeReadiness(worst.readiness),
             isShort: worst.thread !== 'whole',
             words: `${GROUP_NAMES[worst.group].split(' ')[0]}, day ${worst.fromDay + 1} to ${worst.day + 1}`,
           }

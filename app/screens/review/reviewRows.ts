@@ -10,6 +10,7 @@ import {
   LEFT_OUT_WORDS,
   NBSP,
   trendSentence,
+  wholeReadiness,
 } from '#core/words'
 import {
   type Adjustment,
@@ -39,7 +40,7 @@ const SHORT_FROM = 0.5
 
 const figure = (value: number | null) => (value === null ? '' : formatSets(value))
 const hundredths = (value: number | null) => (value === null ? null : Math.round(value * 100) / 100)
-const percent = (value: number | null) => (value === null ? '' : `${Math.round(value)}${NBSP}%`)
+const percent = (value: number | null) => (value === null ? '' : `${wholeReadiness(value)}${NBSP}%`)
 /** “8 of 10”, “8” where the plan says nothing. */
 const beside = (done: number | null, planned: number | null, word = 'of') =>
   [figure(done), planned === null ? '' : `${word} ${figure(planned)}`].filter(Boolean).join(' ')

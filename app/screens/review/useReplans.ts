@@ -5,6 +5,7 @@ import {
   GROUP_NAMES,
   JOINT_NAMES,
   REPLAN_WORDS,
+  wholeReadiness,
 } from '#core/words'
 import { DecideAnswer, ReplansAnswer, type ReplanView } from '#shared/contracts/review'
 import type { Review } from './useReview'
@@ -70,7 +71,7 @@ export function useReplans(clientId: string, { view, change, say }: Review) {
         )
         .join(', '),
       lowest: one.lowest
-        ? `${GROUP_NAMES[one.lowest.group]} ${Math.round(one.lowest.readiness)}\u00A0%, ${formatDay(one.lowest.on)}`
+        ? `${GROUP_NAMES[one.lowest.group]} ${wholeReadiness(one.lowest.readiness)}\u00A0%, ${formatDay(one.lowest.on)}`
         : '',
       longest: one.longest
         ? `${Math.round(one.longest.minutes)}${one.longest.limit === null ? '' : ` of ${one.longest.limit}`} min`

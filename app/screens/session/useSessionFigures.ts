@@ -1,4 +1,4 @@
-import { formatDay, formatOneDecimal, GROUP_NAMES, dayWords } from '#core/words'
+import { formatDay, formatOneDecimal, GROUP_NAMES, dayWords, wholeReadiness } from '#core/words'
 import { datesOfDay, passOn } from '#core/plan/block'
 import { ARM_GROUPS, ELBOW_JOINTS } from '#core/plan/catalogue'
 import type { SessionBuilder } from './useSessionBuilder'
@@ -22,7 +22,7 @@ export function useSessionFigures(builder: SessionBuilder) {
     const day = worst && store.plan?.rotation.days[worst.day]
     if (!worst || !day) return null
     return {
-      percent: Math.round(worst.readiness),
+      percent: wholeReadiness(worst.readiness),
       isShort: worst.thread !== 'whole',
       words: `${GROUP_NAMES[worst.group].toLowerCase()} ready for ${dayWords(day, worst.day)}, ${Math.round(worst.hoursSince)} h later`,
     }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NBSP, threadWords } from '#core/words'
+import { NBSP, threadWords, wholeReadiness } from '#core/words'
 import type { Arrival } from '#core/body/recovery'
 import { threadsOfDay } from './threadLayout'
 
@@ -20,7 +20,10 @@ const parts = computed(() =>
     const before = resting.find(
       other => other.day === part.arrival.day && other.session === part.arrival.session,
     )
-    const [was, is] = [before && Math.floor(before.readiness), Math.floor(part.arrival.readiness)]
+    const [was, is] = [
+      before && wholeReadiness(before.readiness),
+      wholeReadiness(part.arrival.readiness),
+    ]
     const isChanged =
       was !== undefined && (was !== is || before?.hoursSince !== part.arrival.hoursSince)
     return {

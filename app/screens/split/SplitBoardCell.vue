@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { arrivalWords, cellLabel, pegGroupCount } from '#core/words'
+import { arrivalWords, cellLabel, pegGroupCount, wholeReadiness } from '#core/words'
 import { Lock, Zap } from 'lucide-vue-next'
 import type { RailCell } from '#core/count/ledger'
 import type { Arrival } from '#core/body/recovery'
@@ -161,7 +161,7 @@ watch(
       :rail-y="railY"
     />
     <span v-if="worst" class="unready" :data-state="worst.thread"
-      ><Zap :size="10" aria-hidden="true" />{{ Math.floor(worst.readiness) }} %</span
+      ><Zap :size="10" aria-hidden="true" />{{ wholeReadiness(worst.readiness) }} %</span
     >
     <Lock v-if="isHeld && rail.size !== 'small'" :size="11" class="held" aria-hidden="true" />
     <template v-if="showsButtons">

@@ -1,3 +1,4 @@
+import { wholeReadiness } from '#core/words'
 import type { RailCell } from '#core/count/ledger'
 import type { Arrival } from '#core/body/recovery'
 
@@ -11,7 +12,7 @@ interface Drawn {
 const figure = ({ value, low, high, assumed }: RailCell['tally']['direct']) =>
   `${value},${low ?? ''},${high ?? ''},${assumed.length}`
 const arrival = ({ day, session, fromDay, hoursSince, readiness, thread, required }: Arrival) =>
-  `${day}.${session}<${fromDay} ${hoursSince} ${Math.floor(readiness)}${thread[0]}${required}`
+  `${day}.${session}<${fromDay} ${hoursSince} ${wholeReadiness(readiness)}${thread[0]}${required}`
 
 /**
  * What a cell draws, as one text: two cells with the same signature look and sound alike, so the second need not be drawn.

@@ -1,4 +1,11 @@
-import { EFFORT, formatOneDecimal, GROUP_NAMES, LEFT_OUT_WORDS, trendSentence } from '#core/words'
+import {
+  EFFORT,
+  formatOneDecimal,
+  GROUP_NAMES,
+  LEFT_OUT_WORDS,
+  trendSentence,
+  wholeReadiness,
+} from '#core/words'
 import type { Group } from '#core/plan/catalogue'
 import type { Data } from 'plotly.js'
 import { MEASUREMENT_TABLE } from '#core/body/measurements'
@@ -124,7 +131,7 @@ function readinessChart(
     rows: rows.map(row => ({
       date: row.on,
       muscle: GROUP_NAMES[group],
-      readiness: Math.round(row.readiness),
+      readiness: wholeReadiness(row.readiness),
       wanted: row.required,
     })),
     data: [
@@ -133,7 +140,7 @@ function readinessChart(
         mode: 'lines+markers',
         name: 'readiness',
         x: rows.map(({ on }) => on as string),
-        y: rows.map(row => Math.round(row.readiness)),
+        y: rows.map(row => wholeReadiness(row.readiness)),
         line: { color: own },
       },
       {

@@ -1,5 +1,5 @@
 import { type Group, GROUPS, JOINTS, requireExercise } from '../../plan/catalogue'
-import { GROUP_NAMES, GROUPING_NAMES, JOINT_NAMES, slotName } from '../../words'
+import { GROUP_NAMES, GROUPING_NAMES, JOINT_NAMES, slotName, wholeReadiness } from '../../words'
 import type { PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import type { BlockSession, BlockVerdict, ExpandedBlock } from '../../design/progress'
@@ -95,7 +95,7 @@ export function readinessRows(
       date: on,
       rotation: pass + 1,
       session: name,
-      readiness: Math.round(readiness),
+      readiness: wholeReadiness(readiness),
       asked_for: required,
       work: role,
     })),

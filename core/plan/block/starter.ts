@@ -14,7 +14,7 @@ const USUAL_PASSES = 6
 /**
  * An empty block for a new client: a week with a training day wherever there is time for one.
  *
- * Edge: `monday` is the first day; the roles are full body until the coach says otherwise; days without time are rest.
+ * Edge: `monday` is the first day, today or the next one; the roles are full body until the coach says otherwise; days without time are rest.
  */
 export function starterPlan(days: readonly AvailableDay[], monday: PlainDate): PlanDocument {
   const week = Array.from({ length: DAYS_PER_WEEK }, (_, at): RotationDay => {

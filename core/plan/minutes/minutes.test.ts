@@ -234,6 +234,22 @@ test('T16 a whole arm session', () => {
   expect(sessionTime(session, { ...context, catalogue }).seconds).toBe(2957)
 })
 
+describe('relative loads', () => {
+  const curl = (...stages: Parameters<typeof sets>[1]) => seconds('barbell_curl', one(...stages))
+  const by = (percent: number, from: 'first' | 'previous' = 'previous') => ({
+    load: { kind: 'drop_percent', percent, from } as const,
+  })
+  test('two equal drops are two changes of load, as two different ones are', () => {
+    const equal = curl(work(10), work(6, undefined, by(20)), work(4, undefined, by(20)))
+    expect(equal).toBe(curl(work(10), work(6, undefined, by(20)), work(4, undefined, by(25))))
+    expect(equal).toBeGreaterThan(curl(work(10), work(6, undefined, by(20)), work(4)))
+  })
+  test('twice the same share of the first set is one weight', () =>
+    expect(
+      curl(work(10), work(6, undefined, by(20, 'first')), work(4, undefined, by(20, 'first'))),
+    ).toBe(curl(work(10), work(6, undefined, by(20, 'first')), work(4))))
+})
+
 describe('what is open', () => {
   test('a choice of sets and a condition give a range', () => {
     const held = slot('cable_curl', sets(3, [work(12, 1)], { countRange: { low: 2, high: 4 } }))

@@ -2,6 +2,7 @@ import { remembered, roundHalfUp } from '../../base'
 import { type Exercise, requireExercise } from '../catalogue'
 import type { PlanContext } from '../method'
 import {
+  type Load,
   nominalReps,
   restSeconds,
   type SetRun,
@@ -118,9 +119,26 @@ interface Walk {
   readonly reps: number[]
 }
 
+/** Said against the stage before: the same words twice are two changes of load. */
+function isRelative(load: Load): boolean {
+  switch (load.kind) {
+    case 'drop_open':
+    case 'than_before':
+      return true
+    case 'drop_percent':
+    case 'drop_weight':
+      return load.from === 'previous'
+    default:
+      return false
+  }
+}
+
 function changes(stage: WorkStage, before: WorkStage): 'station' | 'load' | 'none' {
   if (stage.exercise && stage.exercise.id !== before.exercise?.id) return 'station'
-  return stage.load && JSON.stringify(stage.load) !== JSON.stringify(before.load) ? 'load' : 'none'
+  if (!stage.load) return 'none'
+  return isRelative(stage.load) || JSON.stringify(stage.load) !== JSON.stringify(before.load)
+    ? 'load'
+    : 'none'
 }
 
 function addWork(
