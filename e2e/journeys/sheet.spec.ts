@@ -124,6 +124,11 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   // The extension of the superset is passed over: the next curl follows.
   await expect(sheet.getByRole('heading', { name: 'Cable curl, bar' })).toBeVisible()
   await expect(log(sheet)).toHaveText('Log set 2')
+  // What was said during the session stands in the form at its end.
+  await sheet.getByRole('button', { name: 'Less time, more' }).click()
+  await sheet.getByRole('button', { name: 'Finish the session now' }).click()
+  await expect(sheet.getByLabel('Elbow, back')).toHaveValue('7')
+  await sheet.getByRole('button', { name: 'Back to the sets' }).click()
   await context.setOffline(false)
   await nothingWaits(sheet)
   await signIn(page, studio)
@@ -149,7 +154,7 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   for (const path of ['split', 'session/1', 'block', 'proposals']) {
     await page.goto(`/clients/${client}/${path}`)
     await expect(page.getByRole('list', { name: 'Pain' })).toContainText(
-      /^\s*Elbow.*, 7 of 10 on .*: nothing loads it until a licensed professional has cleared it\./,
+      /Back of the elbow, 7 of 10 on .*: nothing loads it until a licensed professional has cleared it\./,
     )
   }
   // No proposal gives the joint more than it has now.

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { numberSentence, parsedNumber } from './phoneNumbers'
 import { PAIN_PLACES } from './phonePain'
-import type { LogWord, PainPlace } from '#core/follow/sheet'
+import type { LogWord, PainPlace, SaidPain } from '#core/follow/sheet'
 
 /** The end of a session: minutes, what hurts, recovered or not, a note. */
-const { name, minutes, sets, planned } = defineProps<{
+const { name, minutes, sets, planned, said } = defineProps<{
   name: string
   /** Since the first set. */ minutes: number | null
   sets: number
   planned: number
+  /** What was said to hurt during the session: it need not be said again. */
+  said: Readonly<Partial<Record<PainPlace, SaidPain>>>
 }>()
 const emit = defineEmits<{ back: []; finished: [words: readonly LogWord[]] }>()
 const minutesText = ref(minutes === null ? '' : String(minutes))
 const isRecovered = ref<boolean | null>(null)
 const note = ref('')
-const scores = ref<
-  Partial<Record<PainPlace, { readonly score: number; readonly side: 'left' | 'right' | 'both' }>>
->({})
+const scores = ref<Partial<Record<PainPlace, SaidPain>>>({ ...said })
 const complaint = ref('')
 const ASKED = PAIN_PLACES.filter(({ joints }) => joints.length === 1)
 
@@ -28,14 +28,15 @@ function finish(): void {
   complaint.value = parsed && !parsed.ok ? numberSentence(parsed.error, 'minutes') : ''
   if (parsed && !parsed.ok) return
   const pains = ASKED.flatMap(({ id, joints, hasSides }): LogWord[] => {
-    const said = scores.value[id]
-    return said
+    const [now, before] = [scores.value[id], said[id]]
+    const isNew = now && (now.score !== before?.score || now.side !== before.side)
+    return isNew
       ? [
           {
             kind: 'pain',
             joints,
-            side: hasSides ? said.side : 'both',
-            score: said.score,
+            side: hasSides ? now.side : 'both',
+            score: now.score,
             hasAlarmSign: false,
           },
         ]

@@ -88,6 +88,7 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
         :minutes="finishing.minutes"
         :sets="finishing.sets"
         :planned="finishing.planned"
+        :said="finishing.said"
         @back="show('training')"
         @finished="finish"
       />

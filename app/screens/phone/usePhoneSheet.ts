@@ -1,6 +1,6 @@
 import type { Joint } from '#core/plan/catalogue'
 import type { PainLevel } from '#core/plan/method'
-import { type LogWord, sessionStanding, turnsOf, worseLevel } from '#core/follow/sheet'
+import { type LogWord, painsSaid, sessionStanding, turnsOf, worseLevel } from '#core/follow/sheet'
 import { useSessionStorage } from '@vueuse/core'
 import { usePhoneHome } from './usePhoneHome'
 import { installSheetWorker } from './useSheetWorker'
@@ -45,6 +45,7 @@ export function usePhoneSheet(token: () => string) {
       sets: working.filter(({ state }) => state === 'done').length,
       planned: working.length,
       minutes: minutes !== null && minutes <= MOST_MINUTES ? minutes : null,
+      said: painsSaid(open.value.entries),
     }
   })
   async function finish(words: readonly LogWord[]): Promise<void> {

@@ -167,6 +167,40 @@ describe('pain reports (domain-2 J-9 to J-11)', () => {
       expected: 'stop',
     },
     {
+      name: 'five during a session and five at its end are one report',
+      actual: painLevel([
+        { atHour: 0, session: 5 },
+        { atHour: 0.9, session: 5 },
+      ]),
+      expected: 'swap',
+    },
+    {
+      name: 'of one session the worst counts',
+      actual: painLevel([
+        { atHour: 0, session: 3 },
+        { atHour: 1, session: 7 },
+        { atHour: 1.5, session: 2 },
+      ]),
+      expected: 'stop',
+    },
+    {
+      name: 'the next session is another report',
+      actual: painLevel([
+        { atHour: 0, session: 5 },
+        { atHour: 1, session: 5 },
+        { atHour: 24, session: 5 },
+      ]),
+      expected: 'stop',
+    },
+    {
+      name: 'an alarm sign at the end of a calm session',
+      actual: painLevel([
+        { atHour: 0, session: 1 },
+        { atHour: 1, session: 1, hasAlarmSign: true },
+      ]),
+      expected: 'stop',
+    },
+    {
       name: 'an alarm sign',
       actual: painLevel([{ atHour: 0, session: 1, hasAlarmSign: true }]),
       expected: 'stop',

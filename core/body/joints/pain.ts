@@ -9,7 +9,7 @@ export interface PainReport {
   readonly hasAlarmSign?: boolean
 }
 
-const HOURS = { betweenCalm: 48, holdLimit: 14 * 24 } as const
+const HOURS = { betweenCalm: 48, holdLimit: 14 * 24, oneSession: 4 } as const
 const ORDER: readonly PainLevel[] = ['none', 'note', 'hold', 'swap', 'stop']
 
 function worst({ session, nextMorning }: PainReport): number {
@@ -47,13 +47,33 @@ function isCalm(reports: readonly PainReport[], most: number): boolean {
   )
 }
 
+/** Reports of one session as one: what was said during it and at its end is not said twice. The worst of each counts. */
+function bySession(reports: readonly PainReport[]): readonly PainReport[] {
+  const sessions: PainReport[] = []
+  for (const report of reports) {
+    const last = sessions.at(-1)
+    if (!last || report.atHour - last.atHour > HOURS.oneSession) sessions.push(report)
+    else {
+      const mornings = [last.nextMorning, report.nextMorning].flatMap(said => said ?? [])
+      sessions[sessions.length - 1] = {
+        atHour: last.atHour,
+        session: Math.max(last.session, report.session),
+        ...(mornings.length > 0 && { nextMorning: Math.max(...mornings) }),
+        hasAlarmSign: last.hasAlarmSign === true || report.hasAlarmSign === true,
+      }
+    }
+  }
+  return sessions
+}
+
 /**
  * What a joint's reports ask for, the oldest first. It never improves by itself, and a stop is lifted by a record only.
  *
- * Edge:   no report is `none`; a hold of more than 14 days becomes a swap.
+ * Edge:   no report is `none`; a hold of more than 14 days becomes a swap; reports within four hours are one.
  * Source: docs/methods.md#pain; examples J-9 and J-10. A planning rule, stricter on purpose, never a diagnosis.
  */
-export function painLevel(reports: readonly PainReport[]): PainLevel {
+export function painLevel(all: readonly PainReport[]): PainLevel {
+  const reports = bySession(all)
   let level: PainLevel = 'none'
   let heldSince: number | undefined
   reports.forEach((report, at) => {

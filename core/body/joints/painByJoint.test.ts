@@ -28,7 +28,7 @@ test.each([
   },
   {
     name: 'both sides count for each',
-    reports: [report(0, 5), report(1, 5, { side: 'both' })],
+    reports: [report(0, 5), report(24, 5, { side: 'both' })],
     levels: { wrist: 'stop' },
   },
   {

@@ -26,6 +26,7 @@ export {
   PAIN_PLACES,
   PAIN_WORDS,
   painLimit,
+  painsSaid,
   worseLevel,
 } from './pain'
-export type { Levels, PainLimit, PainPlace } from './pain'
+export type { Levels, PainLimit, PainPlace, SaidPain } from './pain'

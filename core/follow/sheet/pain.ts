@@ -1,6 +1,7 @@
 import { hasSides, type Joint, JOINT_TABLE, JOINTS } from '../../plan/catalogue'
 import type { PainLevel } from '../../plan/method'
 import type { BodySide } from '../../body/log'
+import type { LogEntry } from './entry'
 import type { SheetMovement } from './sheet'
 
 /** Where a client says that it hurts: a joint, or a region where she cannot tell which side of it. */
@@ -31,6 +32,24 @@ export const PAIN_PLACES: readonly Place[] = JOINTS.flatMap((joint, at) => {
   const id = region as keyof typeof UNSURE
   return [placeOf(joint), { id, words: UNSURE[id], joints, hasSides: joints.some(hasSides) }]
 })
+
+/** What was said of a place: 0 to 10, and on which side. */
+export interface SaidPain {
+  readonly score: number
+  readonly side: BodySide | 'both'
+}
+
+/** What a session's entries say hurts, place by place; the latest word about a joint stands. */
+export function painsSaid(
+  entries: readonly LogEntry[],
+): Readonly<Partial<Record<PainPlace, SaidPain>>> {
+  const said: Partial<Record<PainPlace, SaidPain>> = {}
+  for (const { word } of entries)
+    if (word.kind === 'pain')
+      for (const joint of word.joints)
+        said[placeOf(joint).id] = { score: word.score, side: word.side }
+  return said
+}
 
 /** Each of these stops work on the joint whatever the number. */
 export const ALARM_SIGNS = [

@@ -35,7 +35,7 @@ function move(step: number): void {
 </script>
 
 <template>
-  <PanelDialog :title="`Swap ${name}`" :width="760" @closed="builder.close()">
+  <PanelDialog :title="`Swap ${name}`" :width="880" @closed="builder.close()">
     <fieldset class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
       <legend class="sr-only">Why</legend>
       <label v-for="one in reasons" :key="one" class="flex items-center gap-1.5"
