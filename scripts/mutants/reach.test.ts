@@ -1,0 +1,30 @@
+import { expect, test } from '@jest/globals'
+import { linesReached, testsReaching } from './reach.mjs'
+
+const span = (from: number, to = from) => ({ start: { line: from }, end: { line: to } })
+const report = {
+  '/copy/core/a.ts': {
+    statementMap: { 0: span(1), 1: span(3, 5), 2: span(8) },
+    s: { 0: 1, 1: 4, 2: 0 },
+  },
+  '/copy/core/b.ts': { statementMap: { 0: span(1) }, s: { 0: 0 } },
+}
+
+test('a statement that was run stands for its lines; a file without one is left out', () => {
+  const reached = linesReached(report, '/copy')
+  expect([...reached.keys()]).toEqual(['core/a.ts'])
+  expect([...reached.get('core/a.ts')!]).toEqual([1, 3, 4, 5])
+})
+
+test('tests that reach a line: those beside it, then the quickest, and no more than help', () => {
+  const reached = linesReached(report, '/copy')
+  const known = [
+    ...Array.from({ length: 30 }, (_, at) => ({ test: `app/t${at}.ts`, ms: 30 - at, reached })),
+    { test: 'core/a.test.ts', ms: 900, reached },
+  ]
+  const found = testsReaching(known, 'core/a.ts', 4)
+  expect(found).toHaveLength(20)
+  expect(found.slice(0, 2)).toEqual(['core/a.test.ts', 'app/t29.ts'])
+  expect(testsReaching(known, 'core/a.ts', 8)).toEqual([])
+  expect(testsReaching(known, 'core/c.ts', 1)).toEqual([])
+})
