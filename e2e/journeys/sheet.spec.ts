@@ -127,7 +127,7 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   // What was said during the session stands in the form at its end.
   await sheet.getByRole('button', { name: 'Less time, more' }).click()
   await sheet.getByRole('button', { name: 'Finish the session now' }).click()
-  await expect(sheet.getByLabel('Elbow, back')).toHaveValue('7')
+  await expect(sheet.getByRole('combobox', { name: /^Elbow, back/ })).toHaveValue('7')
   await sheet.getByRole('button', { name: 'Back to the sets' }).click()
   await context.setOffline(false)
   await nothingWaits(sheet)
