@@ -143,7 +143,7 @@ export const CASES: readonly Case[] = [
     900,
     'chin_up:biceps 4 x 8, +10kg, last 2: to failure bodyweight',
   ),
-  row('C21', 'biceps', [3, 3, 3, 5.25], 759, 'cable_curl 3 x 13 | drop 9 | drop 7'),
+  row('C21', 'biceps', [3, 3, 3, 5.25], 783, 'cable_curl 3 x 13 | drop 9 | drop 7'),
   row(
     'C22',
     'triceps',

@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, type BrowserContext, expect, type Page } from '@playwright/test'
 import { currentTime } from '../../server/clock'
 import { newStudio, type TestStudio } from './studio'
 
@@ -26,6 +26,9 @@ function moveClock(offset: number): void {
 }
 const offsetMs = currentTime().getTime() - Date.now()
 
+/** Every window of this context lives on the day of the run; for contexts that a journey opens by itself. */
+export const onThisDay = (context: BrowserContext) => context.addInitScript(moveClock, offsetMs)
+
 /** Journeys of one coach each; an error in the browser's console fails the test. */
 export const test = base.extend<Fixtures>({
   logs: ['none', { option: true }],
@@ -33,7 +36,7 @@ export const test = base.extend<Fixtures>({
   // eslint-disable-next-line no-empty-pattern
   expectedErrors: async ({}, use) => use([]),
   context: async ({ context, expectedErrors }, use) => {
-    await context.addInitScript(moveClock, offsetMs)
+    await onThisDay(context)
     const errors: string[] = []
     context.on('console', message => message.type() === 'error' && errors.push(message.text()))
     context.on('weberror', error => errors.push(error.error().message))
