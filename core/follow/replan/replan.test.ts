@@ -142,6 +142,31 @@ describe('the constructions', () => {
       { group: 'triceps', kept: 2, of: 3 },
     ])
   })
+  test.each([
+    // An arm or upper day takes arm work although it has none of that muscle; a leg day leaves it to the next that does.
+    ['arms', 0, 1],
+    ['upper', 0, 1],
+    ['legs', 1, 0],
+  ] as const)('after a day for %s: merged into rotation %d, day %d', (role, pass, at) => {
+    const extensions = session('Other', 'pushdown_rope 3 x 10-12, rir 2')
+    const squats = session('Other', 'leg_extension 3 x 10-12, rir 2')
+    const of: PlanDocument = {
+      ...plan,
+      rotation: {
+        ...plan.rotation,
+        days: [
+          day('pull', session('Curls', 'cable_curl 3 x 10-12, rir 2')),
+          { role, sessions: [role === 'legs' ? squats : extensions] },
+          ...Array.from({ length: 5 }, () => day('rest')),
+        ],
+      },
+    }
+    const asked = question(
+      { missed: { pass: 0, day: 0, place: 0 }, today: plainDate('2026-04-06') },
+      of,
+    )
+    expect(merged(asked)?.refilled).toMatchObject([{ pass, day: at }])
+  })
   test('A-16: spread by readiness, two to each at most', () => {
     const hosts = (last: string) => [
       { key: last, readiness: 88 },
