@@ -2,7 +2,7 @@
 import { dirname } from 'node:path'
 
 /** Most tests run for one change: more of them hardly ever see what these did not. */
-const MOST_TESTS = 20
+const MOST_TESTS = 10
 
 /**
  * Lines that were run, by file, from a coverage report: `Map<file, Set<line>>`, files relative to `root`.

@@ -108,3 +108,19 @@ test('every stand-in serves a group the exercise was chosen for, and nothing is 
     { numRuns: 60 },
   )
 })
+
+test('the catalogue’s own list speaks for an eighth at most, its first the most', () => {
+  for (const from of EXERCISES.slice(0, 30)) {
+    const purpose = requireIntent(from, null)
+    for (const { exercise, intent, likeness: found } of rankedSubstitutes(
+      from,
+      purpose,
+      BUILT_IN_CATALOGUE,
+    )) {
+      const plain = likeness(from, purpose, exercise, intent)
+      const at = (from.substitutes as readonly string[]).indexOf(exercise.id)
+      const listed = at < 0 ? 0 : 0.12 * (1 - at / (from.substitutes.length + 1))
+      expect(found).toBeCloseTo(Math.min(1, plain * 0.88 + listed), 9)
+    }
+  }
+})
