@@ -1,3 +1,4 @@
+import { capitalised } from '#core/words'
 import { RosterView } from '#shared/contracts/roster'
 
 /** Something that can be reached by typing its name. */
@@ -30,7 +31,7 @@ export function useCommands() {
       actions
         .filter(({ isByKeyOnly }) => !isByKeyOnly)
         .map(({ label, caps, run }): Command => ({
-          name: `${label.charAt(0).toUpperCase()}${label.slice(1)}`,
+          name: capitalised(label),
           kind: 'action',
           hint: `here, ${caps.join(' ')}`,
           run,

@@ -6,6 +6,7 @@ import { formatDay } from './dates'
 import { EFFORT } from './effort'
 import { formatOneDecimal, formatSets, NBSP, wholeReadiness } from './figures'
 import { JOINT_NAMES } from './joints'
+import { capitalised } from './text'
 import { GROUP_NAMES } from './names'
 
 /** Why a set finds no place, and the way out. */
@@ -16,7 +17,6 @@ const OBSTACLE_WORDS: Readonly<Record<SetObstacle, string>> = {
   readiness: 'it would not be ready the next time',
   exercise: 'each of its exercises has taken one',
 }
-const begun = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 const signed = (value: number) => (value < 0 ? `−${Math.abs(value)}` : `+${value}`)
 
 /** What there is to look at in a block: what, and by how much. Rotations from 1. */
@@ -39,17 +39,17 @@ export function blockConcernWords(concern: BlockConcern): readonly [what: string
       ]
     case 'joint_week':
       return [
-        `${begun(JOINT_NAMES[concern.joint])} over its ceiling of seven days`,
+        `${capitalised(JOINT_NAMES[concern.joint])} over its ceiling of seven days`,
         `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`,
       ]
     case 'joint_session':
       return [
-        `${begun(JOINT_NAMES[concern.joint])} over its ceiling of a session`,
+        `${capitalised(JOINT_NAMES[concern.joint])} over its ceiling of a session`,
         `${formatOneDecimal(concern.load)} of ${formatOneDecimal(concern.ceiling)} in rotation ${concern.pass + 1}`,
       ]
     case 'joint_ramp':
       return [
-        `${begun(JOINT_NAMES[concern.joint])} rises steeply in rotation ${concern.pass + 1}`,
+        `${capitalised(JOINT_NAMES[concern.joint])} rises steeply in rotation ${concern.pass + 1}`,
         `${formatOneDecimal(concern.ramp)} times the weeks before`,
       ]
     case 'over_time':

@@ -1,3 +1,4 @@
+export { capitalised } from './text'
 export { PAIN_ASKS, painNotices } from './pain'
 export type { PainNotice } from './pain'
 export { EFFORT, effortWords, leftWords, reserveWords, shortEffort } from './effort'

@@ -29,7 +29,7 @@ describe('needs in words', () => {
     {
       need: { kind: 'pain', level: 'hold', joint: 'shoulder', side: 'both', score: 4, on: today },
       headline: 'Pain 4 of 10: shoulder, both sides',
-      detail: /Keep it easy/,
+      detail: /Nothing loads it more than now/,
     },
     {
       need: {

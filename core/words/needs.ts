@@ -1,3 +1,5 @@
+import { PAIN_ASKS } from './pain'
+import { capitalised } from './text'
 import { daysBetween, isoWeekday, type PlainDate } from '../base'
 import type { Need } from '../follow/roster'
 import { attentionWords } from './attention'
@@ -19,12 +21,6 @@ interface Names {
   readonly exercise: (id: string) => string
 }
 
-const PAIN_WORDS: Readonly<Record<string, string>> = {
-  hold: 'Keep it easy: no more load, sets or stages on it.',
-  swap: 'Replace what loads it; suggest a licensed professional.',
-  stop: 'Stop training this joint; refer to a licensed professional.',
-}
-
 function percentAWeek(slope: number): string {
   return `${formatOneDecimal(Math.abs(slope) * 100)}${NBSP}% a week`
 }
@@ -42,7 +38,7 @@ export function needWords(
     case 'pain':
       return {
         headline: `Pain ${need.score} of 10: ${JOINT_NAMES[need.joint]}, ${sideWords(need.side)}`,
-        detail: `Reported ${dayWord(need.on, today)}. ${PAIN_WORDS[need.level] ?? ''}`,
+        detail: `Reported ${dayWord(need.on, today)}. ${capitalised(PAIN_ASKS[need.level])}`,
       }
     case 'missed_session':
       return {

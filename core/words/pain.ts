@@ -2,6 +2,7 @@ import { type Joint, JOINTS } from '../plan/catalogue'
 import { type ClientFacts, PAIN_LEVELS, type PainLevel } from '../plan/method'
 import { formatDay } from './dates'
 import { JOINT_NAMES } from './joints'
+import { capitalised } from './text'
 
 /** What a level asks of the plan, as the coach reads it. Never a diagnosis. */
 export const PAIN_ASKS: Readonly<Record<PainLevel, string>> = {
@@ -19,8 +20,6 @@ export interface PainNotice {
   readonly words: string
 }
 
-const begun = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
-
 /** What every screen that plans says first of a client's joints: the gravest first, each with its last report. */
 export function painNotices({
   pain = {},
@@ -33,6 +32,10 @@ export function painNotices({
     .map(({ joint, level }) => {
       const last = lastPain[joint]
       const when = last ? `, ${last.score} of 10 on ${formatDay(last.on)}` : ''
-      return { joint, level, words: `${begun(JOINT_NAMES[joint])}${when}: ${PAIN_ASKS[level]}` }
+      return {
+        joint,
+        level,
+        words: `${capitalised(JOINT_NAMES[joint])}${when}: ${PAIN_ASKS[level]}`,
+      }
     })
 }

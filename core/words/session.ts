@@ -1,3 +1,4 @@
+import { capitalised } from './text'
 import type { Catalogue } from '../plan/catalogue'
 import { roundHalfUp } from '../base'
 import type { PairingEffect } from '../plan/minutes'
@@ -67,7 +68,7 @@ export function sessionLines(
       const body = slots
         .map(slot => `${slotName(slot, catalogue)} ${formatScheme(slot.scheme)}`)
         .join(' & ')
-      return heading ? `${heading.charAt(0).toUpperCase()}${heading.slice(1)}: ${body}` : body
+      return heading ? `${capitalised(heading)}: ${body}` : body
     }),
   ]
 }

@@ -145,7 +145,8 @@ async function reviewOf(
       }),
     ),
     pains: reports
-      .filter(({ on }) => on >= reviewed.from && on <= reviewed.to)
+      // What hurts today is told at once, also where nothing of today's rotation has been trained yet.
+      .filter(({ on }) => (on >= reviewed.from && on <= reviewed.to) || on === today)
       .map(({ joint, side, score, hasAlarmSign, on }) => ({
         on: formatDay(on),
         words: `${JOINT_NAMES[joint]}, ${side}: ${score} of 10${hasAlarmSign ? ', with an alarm sign' : ''}`,

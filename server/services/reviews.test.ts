@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { addDays } from '#core/base'
+import { capitalised, PAIN_ASKS, painNotices } from '#core/words'
 import type { ReviewView } from '#shared/contracts/review'
 import {
   problemOf,
@@ -247,6 +248,25 @@ describe('pain, clearances and measurements', () => {
     expect(after.find(({ joint }) => joint === 'wrist')?.clearance?.profession).toBe(
       'Physiotherapist',
     )
+  })
+
+  test('a report of today stands in every review, and board and roster tell the same of it', async () => {
+    const of = await ines()
+    const before = valueOf(await review(of.coach, of.id, 0, of.today))
+    expect(before.review.to < of.today).toBe(true)
+    valueOf(await reportPain(of.coach, of.id, { on: of.today, ...hurt } as never, of.today))
+    const after = valueOf(await review(of.coach, of.id, 0, of.today))
+    expect(after.pains).toHaveLength(before.pains.length + 1)
+    const { facts } = valueOf(await client(of.coach, of.id))
+    const entry = (await roster(of.coach, of.today)).clients.find(one => one.id === of.id)
+    const [need] = entry?.needs ?? []
+    const [notice] = painNotices(facts)
+    expect(notice).toMatchObject({ joint: 'wrist', level: facts.pain?.wrist })
+    expect(need?.headline).toBe(`Pain ${facts.lastPain?.wrist?.score} of 10: wrist, left`)
+    expect(notice?.words).toContain(`${facts.lastPain?.wrist?.score} of 10`)
+    // One sentence for one level, on the roster as on the board.
+    expect(need?.detail).toContain(capitalised(PAIN_ASKS[notice!.level]))
+    expect(notice?.words).toContain(PAIN_ASKS[notice!.level])
   })
 
   test('nothing is recorded for the day after tomorrow', async () => {

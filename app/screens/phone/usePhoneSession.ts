@@ -1,3 +1,4 @@
+import { isSore } from '#core/body/joints'
 import type { PainLevel } from '#core/plan/method'
 import type { Joint } from '#core/plan/catalogue'
 import {
@@ -218,9 +219,7 @@ export function usePhoneSession(
   const soreJoints = computed(() =>
     (
       Object.entries(store.levels) as [Joint, Readonly<Record<'left' | 'right', PainLevel>>][]
-    ).filter(([, { left, right }]) =>
-      [left, right].some(level => level === 'hold' || level === 'swap' || level === 'stop'),
-    ),
+    ).filter(([, { left, right }]) => [left, right].some(isSore)),
   )
   return {
     session,

@@ -18,6 +18,7 @@ import {
   type SwapReason,
   TRAVEL_EQUIPMENT,
 } from '#core/design/suggest'
+import { isSore } from '#core/body/joints'
 import { sessionSlots } from '#core/plan/session'
 import { AvoidBody, SavedClient } from '#shared/contracts/profile'
 import { newId } from '~/shell/newId'
@@ -39,9 +40,7 @@ export function useSwap(builder: SessionBuilder) {
   const intent = slot ? builder.intentOf(slot) : null
   const stressed = JOINTS.filter(joint => (intent?.jointStress[joint] ?? 0) > 0)
   const stations = exercise ? stationsOf(exercise) : []
-  const sore = stressed.find(joint =>
-    ['hold', 'swap', 'stop'].includes(context?.client.pain?.[joint] ?? 'none'),
-  )
+  const sore = stressed.find(joint => isSore(context?.client.pain?.[joint]))
 
   const reason = ref<SwapReason>(sore ? 'hurts' : 'other')
   const joint = ref<Joint | undefined>(sore ?? stressed[0])

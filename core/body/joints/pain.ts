@@ -1,4 +1,4 @@
-import type { PainLevel } from '../../plan/method'
+import { PAIN_LEVELS, type PainLevel } from '../../plan/method'
 
 /** What a client reported about one joint. Hours count from any fixed point. */
 export interface PainReport {
@@ -10,7 +10,6 @@ export interface PainReport {
 }
 
 const HOURS = { betweenCalm: 48, holdLimit: 14 * 24, oneSession: 4 } as const
-const ORDER: readonly PainLevel[] = ['none', 'note', 'hold', 'swap', 'stop']
 
 function worst({ session, nextMorning }: PainReport): number {
   return Math.max(session, nextMorning ?? 0)
@@ -32,7 +31,7 @@ function levelAlone(report: PainReport, before: readonly PainReport[]): PainLeve
 }
 
 function higher(a: PainLevel, b: PainLevel): PainLevel {
-  return ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b
+  return PAIN_LEVELS.indexOf(a) >= PAIN_LEVELS.indexOf(b) ? a : b
 }
 
 /** Whether the last two reports were calm enough, and far enough apart, to come down. */

@@ -3,6 +3,9 @@ import type { PainLevel, PlanContext } from '../../plan/method'
 
 type Stresses = Readonly<Partial<Record<Joint, number>>>
 
+/** Levels at which a joint may not get more. */
+export type SoreLevel = 'hold' | 'swap' | 'stop'
+
 interface Asked {
   /** Most of what a joint bears now that it may bear after a change. */
   readonly share: number
@@ -25,7 +28,7 @@ const ASKED: Readonly<Record<PainLevel, Asked>> = {
 const levelOf = (joint: Joint, { client }: PlanContext): PainLevel => client.pain?.[joint] ?? 'none'
 
 /** Whether reports at this level keep a joint from getting more. */
-export const isSore = (level: PainLevel | undefined): boolean =>
+export const isSore = (level: PainLevel | undefined): level is SoreLevel =>
   ASKED[level ?? 'none'].share !== Infinity
 
 /** Joints an exercise stresses that pain keeps from getting more, the one with the gravest reports first. */

@@ -1,3 +1,4 @@
+import { isSore } from '../../body/joints'
 import { roundHalfUp } from '../../base'
 import type { Group, Joint } from '../../plan/catalogue'
 import type { ExerciseId, PlainDate } from '../../base'
@@ -160,8 +161,6 @@ export const DECIDE = {
   fair: 0.8,
 } as const
 
-const SERIOUS: readonly PainLevel[] = ['hold', 'swap', 'stop']
-
 function isNotRecovered({ recovered, notRecovered }: GroupEvidence): boolean {
   const answers = recovered + notRecovered
   return answers >= DECIDE.leastAnswers && notRecovered / answers >= DECIDE.notRecoveredShare
@@ -214,7 +213,7 @@ function absent({ daysAway, direct, counted, band }: GroupEvidence): Found | und
 
 /** The first row of the table that fits a muscle. */
 function decided(of: GroupEvidence): Found {
-  if (of.sore && SERIOUS.includes(of.sore.level)) return held('A1', of)
+  if (isSore(of.sore?.level)) return held('A1', of)
   const away = absent(of)
   if (away) return away
   if (of.adherence < DECIDE.adherence) return held('A2', of)

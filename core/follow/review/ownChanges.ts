@@ -1,3 +1,4 @@
+import { isSore } from '../../body/joints'
 import { exerciseId, type ExerciseId } from '../../base'
 import {
   type Intent,
@@ -66,7 +67,6 @@ function addEffort(
   if (planned.low !== undefined) short.push(Math.max(0, planned.low - (reps ?? 0)))
 }
 
-const SERIOUS: readonly PainLevel[] = ['hold', 'swap', 'stop']
 const TO_SWAP: readonly PainLevel[] = ['swap', 'stop']
 const intentOf = (slot: Slot, context: PlanContext): Intent =>
   intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent)
@@ -116,7 +116,7 @@ function loadRows(
       (short.length >= OWN.leastShortSets && missed / short.length >= OWN.missedShare)
     )
       return [bare('E2', { kind: 'load', exercise, step: 'down' }, facts, 'fair')]
-    const isHeld = SERIOUS.includes(soreOf(slot, context, 1)?.level ?? 'none')
+    const isHeld = isSore(soreOf(slot, context, 1)?.level)
     return error >= OWN.rirError && !isHeld
       ? [bare('E1', { kind: 'load', exercise, step: 'up' }, facts, 'fair')]
       : []

@@ -1,3 +1,4 @@
+import { isSore } from '../../body/joints'
 import { daysBetween, type ExerciseId } from '../../base'
 import {
   directGroups,
@@ -281,9 +282,7 @@ function deloadSigns(
   { question: { context }, outcomes, reviewed }: Known,
 ): readonly DeloadSign[] {
   const answers = outcomes.flatMap(({ isRecovered }) => isRecovered ?? [])
-  const sore = JOINTS.filter((joint: Joint) =>
-    ['hold', 'swap', 'stop'].includes(context.client.pain?.[joint] ?? 'none'),
-  )
+  const sore = JOINTS.filter((joint: Joint) => isSore(context.client.pain?.[joint]))
   return [
     ...(evidence.filter(({ verdict }) => verdict === 'decline').length >= LEAST_FALLING
       ? ['falling' as const]

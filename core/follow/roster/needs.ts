@@ -1,8 +1,9 @@
+import { isSore } from '../../body/joints'
 import { addDays, daysBetween, type PlainDate } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { Attention } from '../../count/ledger'
 import type { SessionState, Trend } from '../../body/log'
-import type { PainLevel } from '../../plan/method'
+import { PAIN_LEVELS, type PainLevel } from '../../plan/method'
 
 /** Something about a client that waits for the coach. */
 export type Need =
@@ -47,7 +48,6 @@ const ORDER: readonly Need['kind'][] = [
 const NOW: readonly Need['kind'][] = ['pain', 'missed_session', 'not_sent']
 /** Days. */
 const WITHIN = { sendBefore: 2, blockEnd: 5, missedSince: 14 } as const
-const SERIOUS: readonly PainLevel[] = ['hold', 'swap', 'stop']
 
 /** A dated session as the roster sees it. */
 export interface RosterSession {
@@ -105,9 +105,9 @@ export function clientNeeds(facts: RosterFacts): readonly Need[] {
 }
 
 function painNeeds({ pains }: RosterFacts): readonly Need[] {
-  const serious = pains.filter(({ level }) => SERIOUS.includes(level))
+  const serious = pains.filter(({ level }) => isSore(level))
   const [worst] = [...serious].sort(
-    (a, b) => SERIOUS.indexOf(b.level) - SERIOUS.indexOf(a.level) || b.score - a.score,
+    (a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level) || b.score - a.score,
   )
   return worst ? [{ kind: 'pain', ...worst }] : []
 }

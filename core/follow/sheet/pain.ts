@@ -1,5 +1,6 @@
 import { hasSides, type Joint, JOINT_TABLE, JOINTS } from '../../plan/catalogue'
-import type { PainLevel } from '../../plan/method'
+import { PAIN_LEVELS, type PainLevel } from '../../plan/method'
+import { isSore } from '../../body/joints'
 import type { BodySide } from '../../body/log'
 import type { LogEntry } from './entry'
 import type { SheetMovement } from './sheet'
@@ -87,13 +88,12 @@ export interface PainLimit {
   readonly leastRir: number
 }
 
-const ORDER: readonly PainLevel[] = ['none', 'note', 'hold', 'swap', 'stop']
 const SWAP_FROM_STRESS = 2
 const LEAST_RIR = { hold: 2, swap: 3, stop: 0 } as const
 
 /** The worse of two levels. */
 export function worseLevel(a: PainLevel, b: PainLevel): PainLevel {
-  return ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b
+  return PAIN_LEVELS.indexOf(a) >= PAIN_LEVELS.indexOf(b) ? a : b
 }
 
 function levelOn(sides: Readonly<Record<BodySide, PainLevel>>, side: BodySide | null): PainLevel {
@@ -115,12 +115,10 @@ export function painLimit(
   const touched = (Object.entries(stress) as [Joint, number][]).flatMap(([joint, value]) => {
     const sides = levels[joint]
     const level = sides && levelOn(sides, side)
-    return value > 0 && (level === 'hold' || level === 'swap' || level === 'stop')
-      ? [{ joint, value, level }]
-      : []
+    return value > 0 && isSore(level) ? [{ joint, value, level }] : []
   })
   const [worst] = touched.sort(
-    (a, b) => ORDER.indexOf(b.level) - ORDER.indexOf(a.level) || b.value - a.value,
+    (a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level) || b.value - a.value,
   )
   if (!worst) return undefined
   const { joint, level, value } = worst
