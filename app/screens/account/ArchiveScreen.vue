@@ -27,8 +27,8 @@ function start(client: Archived): void {
         <li v-for="client in clients" :key="client.id" class="border-b border-hair py-2.5">
           <div class="flex items-center gap-3">
             <span class="min-w-0 flex-1"
-              ><b class="text-[14px] font-semibold">{{ client.name }}</b>
-              <span class="text-ink2">{{ client.about }}</span></span
+              ><b class="text-[14px] font-semibold">{{ client.name }}</b
+              >{{ ' ' }}<span class="text-ink2">{{ client.about }}</span></span
             >
             <span class="text-[12px] text-ink2">since {{ dayOf(client.archivedAt) }}</span>
             <button

@@ -41,10 +41,8 @@ async function submit(): Promise<void> {
               :key="one.id"
               class="mr-3 inline-flex items-center gap-1 whitespace-nowrap"
             >
-              <b class="font-display font-semibold"
-                >{{ one.value }} {{ MEASUREMENTS[kind].unit }}</b
-              >
-              <span class="text-[12px] text-ink2">{{ formatDay(one.on) }}</span>
+              <b class="font-display font-semibold">{{ one.value }} {{ MEASUREMENTS[kind].unit }}</b
+              >{{ ' ' }}<span class="text-[12px] text-ink2">{{ formatDay(one.on) }}</span>
               <button
                 type="button"
                 class="rounded text-ink2"

@@ -30,12 +30,14 @@ const LENGTH = 100
         <template v-if="over === null">
           <span class="font-display text-[38px] leading-none font-semibold">{{
             phoneClock(left)
-          }}</span>
-          <span class="text-[15px] text-ink2">rest left</span>
+          }}</span>{{ ' ' }}<span class="text-[15px] text-ink2">rest left</span>
         </template>
         <template v-else>
-          <span class="font-display text-[26px] leading-none font-semibold">Rest is over</span>
-          <span class="text-[15px] text-ink2">{{ over > 2 ? `for ${phoneClock(over)}` : '' }}</span>
+          <span class="font-display text-[26px] leading-none font-semibold">Rest is over</span
+          >{{ ' '
+          }}<span class="text-[15px] text-ink2">{{
+            over > 2 ? `for ${phoneClock(over)}` : ''
+          }}</span>
         </template>
         <span class="block truncate text-[14px] text-ink2">then {{ before }}</span>
       </p>

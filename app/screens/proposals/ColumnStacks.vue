@@ -66,12 +66,11 @@ const width = computed(() => rail.days.length * DAY)
       </g>
     </svg>
     <span class="text-[12px] leading-[15px] whitespace-nowrap"
-      ><b class="font-display text-[16px]">{{ rail.week }}</b>
-      <span class="text-focus">{{ rail.change }}</span><span
-        class="block"
-        :class="rail.isOut ? 'text-alert' : 'text-ink2'"
-        >{{ rail.position }}</span
-      ></span
+      ><b class="font-display text-[16px]">{{ rail.week }}</b
+      >{{ ' ' }}<span class="text-focus">{{ rail.change }}</span
+      ><span class="block" :class="rail.isOut ? 'text-alert' : 'text-ink2'">{{
+        rail.position
+      }}</span></span
     >
   </div>
 </template>

@@ -347,8 +347,8 @@ const isLive = useMounted()
           </ul>
         </section>
         <p class="mt-4 text-[12px] text-ink2">
-          <KeyCap label="↑" /> <KeyCap label="↓" /> proposals · <KeyCap label="," />
-          <KeyCap label="." /> rotations · <KeyCap label="1" /> to <KeyCap label="4" /> a missed
+          <KeyCap label="↑" /> <KeyCap label="↓" /> proposals · <KeyCap label="," />{{ ' '
+          }}<KeyCap label="." /> rotations · <KeyCap label="1" /> to <KeyCap label="4" /> a missed
           session. Proposals follow fixed rules from trends, answers, bands and pain; you decide.
         </p>
       </aside>

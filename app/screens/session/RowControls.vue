@@ -125,8 +125,8 @@ const others = computed(() => builder.groupings.value.filter(other => other !== 
     <p v-if="intent.how || exercise.cautions.length > 0" class="mt-2 text-[12px] text-ink2">
       <b v-if="intent.how" class="font-semibold text-ink first-letter:uppercase"
         >{{ intent.how }}.</b
-      >
-      <template v-for="caution in exercise.cautions" :key="caution"
+      >{{ ' '
+      }}<template v-for="caution in exercise.cautions" :key="caution"
         >{{ CAUTION_WORDS[caution] }}{{ ' ' }}</template
       >
     </p>

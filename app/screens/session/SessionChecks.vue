@@ -59,8 +59,8 @@ const shown = computed(() =>
             role="img"
           />
           <span class="min-w-0"
-            ><span class="font-semibold">{{ item.sentence }}</span>
-            <span class="text-ink2">{{ item.reason }}</span></span
+            ><span class="font-semibold">{{ item.sentence }}</span
+            >{{ ' ' }}<span class="text-ink2">{{ item.reason }}</span></span
           >
         </button>
         <span v-if="builder.noticeAt.value === at" class="mt-1 flex gap-2 pl-5">

@@ -30,8 +30,8 @@ const isEmpty = computed(() => (board.selectedCell.value?.pieces.length ?? 0) ==
         </button>
       </MenuItem>
       <p class="px-3 pt-1 pb-2 text-[11px] text-ink2">
-        All direct sets here, or the exercise<br />picked with <KeyCap label="," />
-        <KeyCap label="." />
+        All direct sets here, or the exercise<br />picked with <KeyCap label="," />{{ ' '
+        }}<KeyCap label="." />
       </p>
     </MenuItems>
   </Menu>

@@ -53,8 +53,8 @@ const spoken = refThrottled(
       <template v-else>
         <span v-for="(piece, at) in shown.pieces" :key="at"
           ><span class="text-ink2">{{ at > 0 ? ' + ' : '  ' }}</span
-          ><span :class="{ picked: at === picked }">{{ piece.sets }} {{ piece.name }}</span>
-          <span class="text-ink2">{{ piece.credit }}</span></span
+          ><span :class="{ picked: at === picked }">{{ piece.sets }} {{ piece.name }}</span
+          >{{ ' ' }}<span class="text-ink2">{{ piece.credit }}</span></span
         >
         <b> = {{ shown.total }}</b>
       </template>

@@ -122,8 +122,8 @@ const difference = computed(() =>
       <SplitBoardReadout />
       <div class="keys">
         <span
-          ><KeyCap label="←" /> <KeyCap label="→" /> <KeyCap label="↑" />
-          <KeyCap label="↓" /> move</span
+          ><KeyCap label="←" /> <KeyCap label="→" /> <KeyCap label="↑" />{{ ' '
+          }}<KeyCap label="↓" /> move</span
         >
         <span><KeyCap label="⇧" /> <KeyCap label="←" /> <KeyCap label="→" /> carry sets</span>
         <span><KeyCap label="+" /> <KeyCap label="−" /> add, cut</span>

@@ -54,8 +54,8 @@ const calendar = useCalendarWeeks()
                 class="pr-4"
                 :class="week.isPartial ? 'text-ink3' : ''"
               >
-                <b class="font-display text-[15px]">{{ formatOneDecimal(week.sets) }}</b>
-                <span class="block text-[12px] text-ink2"
+                <b class="font-display text-[15px]">{{ formatOneDecimal(week.sets) }}</b>{{ ' '
+                }}<span class="block text-[12px] text-ink2"
                   >{{ week.exposures }} {{ week.exposures === 1 ? 'exposure' : 'exposures' }}</span
                 >
               </td>

@@ -77,8 +77,8 @@ onMounted(() => move(1))
             worded.place || 'the rotation'
           }}</span>
           <span class="min-w-0 flex-1"
-            ><b class="font-semibold">{{ worded.sentence }}</b>
-            <span class="text-ink2">{{ worded.reason }}</span></span
+            ><b class="font-semibold">{{ worded.sentence }}</b
+            >{{ ' ' }}<span class="text-ink2">{{ worded.reason }}</span></span
           >
           <button
             v-if="worded.hasFix"

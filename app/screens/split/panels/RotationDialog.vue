@@ -160,8 +160,9 @@ function choose(template: (typeof templates.value)[number]['template']): void {
         class="flex flex-col gap-1 border-t border-hair py-2"
       >
         <span class="flex items-baseline gap-2"
-          ><b class="font-display text-[15px]">{{ template.name }}</b>
-          <button
+          ><b class="font-display text-[15px]">{{ template.name }}</b
+          >{{ ' '
+          }}<button
             type="button"
             class="control ml-auto"
             :aria-label="`Use ${template.name}`"
