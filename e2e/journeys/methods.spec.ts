@@ -22,6 +22,10 @@ test('a method is copied, changed and applied to a client, and the board says wh
   await save.click()
   await expect(page.getByText(/must give the lower number first/)).toBeVisible()
   await page.getByRole('button', { name: 'Sets per exercise, from: back to 3 sets' }).click()
+  // Sparing the joints changes its settings at once; each can be taken back by itself.
+  await page.getByRole('button', { name: 'Spare the joints' }).click()
+  await expect(page.getByLabel('Lock-out')).toHaveValue('shortOf')
+  await page.getByRole('button', { name: /^Lock-out: back to/ }).click()
   await page.getByLabel('Usual bands, times').fill('0.5')
   await save.click()
   await expect(page.getByText(/^Saved\./)).toBeVisible()

@@ -20,7 +20,7 @@ import {
   type PassVerdict,
 } from '#core/design/progress'
 import { threadState } from '#core/body/recovery'
-import { familyOfGroup } from '~/screens/session/useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
 
 const BUNDLE_NAMES = {
   chest: 'Chest',

@@ -4,7 +4,7 @@ import { EFFORT, GROUP_NAMES, JOINT_NAMES, wholeReadiness } from '#core/words'
 import { jointCeiling } from '#core/body/joints'
 import type { Data, Layout } from 'plotly.js'
 import { useBlockState } from './blockContext'
-import { familyOfGroup } from '~/screens/session/useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
 
 export interface BlockChart {
   readonly key: string

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formatDay, JOINT_NAMES, PAIN_LEVEL_WORDS } from '#core/words'
+import { isSore } from '#core/body/joints'
 import type { Joint } from '#core/plan/catalogue'
 import type { HistoryView } from '#shared/contracts/history'
 import { Activity } from 'lucide-vue-next'
@@ -21,7 +22,6 @@ const report = reactive({
   on: today,
 })
 const clearance = reactive({ joint: null as Joint | null, on: today, profession: '', limits: '' })
-const SERIOUS = ['hold', 'swap', 'stop']
 
 async function sendReport(): Promise<void> {
   const { score, nextMorning, ...others } = report
@@ -47,12 +47,12 @@ async function sendClearance(): Promise<void> {
       <li v-for="{ joint, level, reports, clearance: cleared } in joints" :key="joint" class="mb-2">
         <p class="flex items-center gap-2">
           <b class="inline-block font-semibold first-letter:uppercase">{{ JOINT_NAMES[joint] }}</b>
-          <span :class="SERIOUS.includes(level) ? 'alert-chip' : 'text-ink2'"
-            ><Activity v-if="SERIOUS.includes(level)" :size="13" aria-hidden="true" />
+          <span :class="isSore(level) ? 'alert-chip' : 'text-ink2'"
+            ><Activity v-if="isSore(level)" :size="13" aria-hidden="true" />
             {{ PAIN_LEVEL_WORDS[level] }}</span
           >
           <button
-            v-if="SERIOUS.includes(level)"
+            v-if="isSore(level)"
             type="button"
             class="control"
             @click="clearance.joint = joint"

@@ -2,6 +2,7 @@
 import { groupedBy } from '#core/base'
 import { settingWords } from '#core/words'
 import {
+  jointSparing,
   type Method,
   methodById,
   METHOD_SETTINGS,
@@ -42,6 +43,10 @@ function reset(setting: MethodSetting): void {
   draft.value = withSetting(draft.value, setting, settingOf(base, setting))
   isSaved.value = false
 }
+function spare(): void {
+  draft.value = jointSparing(draft.value)
+  isSaved.value = false
+}
 async function submit(): Promise<void> {
   isSaved.value = (await send(draft.value)) !== undefined
   if (isSaved.value) await refreshMethods()
@@ -67,6 +72,14 @@ async function submit(): Promise<void> {
             label="Suits"
             @update:model-value="suits => (draft = { ...draft, suits })"
           />
+          <button
+            type="button"
+            class="control mb-0.5"
+            title="Overhead work late and short of lock-out, strict form, 12 to 20 reps, no set past failure, lower joint ceilings"
+            @click="spare"
+          >
+            Spare the joints
+          </button>
         </div>
         <p class="text-ink2">
           Copied from {{ base.name }}; what differs is blue and marked with a bar.

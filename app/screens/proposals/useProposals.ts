@@ -25,7 +25,7 @@ import { armBalance } from '#core/count/ledger'
 import { modeOf } from '#core/plan/method'
 import type { AllocateAnswer, AllocateQuestion } from '~/workers/allocate'
 import { newId } from '~/shell/newId'
-import { familyOfGroup } from '~/screens/session/useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
 
 const MOST_LINES = 7
 const MOST_OTHERS = 6

@@ -6,7 +6,7 @@ import type { Data } from 'plotly.js'
 import type { RehearseAnswer, RehearseQuestion } from '~/workers/rehearse'
 import { SavedClient } from '#shared/contracts/profile'
 import type { BlockChart, ChartColours } from '~/screens/block/useBlockCharts'
-import { familyOfGroup } from '~/screens/session/useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
 
 export const RUN_COUNTS = [100, 300, 1000] as const
 const MOST_SEED = 999_999

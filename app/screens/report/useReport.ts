@@ -9,7 +9,7 @@ import { groupedBy } from '#core/base'
 import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import { ReportAnswer, type ReportView } from '#shared/contracts/report'
 import type { BlockChart, ChartColours } from '~/screens/block/useBlockCharts'
-import { familyOfGroup } from '~/screens/session/useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
 
 /** Exercises a client is told about; the others are in the coach's trends. */
 const MOST_EXERCISES = 12

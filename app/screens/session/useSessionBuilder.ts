@@ -24,17 +24,7 @@ import {
   type Slot,
 } from '#core/plan/session'
 import { type RankedChoice, rankedChoices } from '#core/design/suggest'
-import type { PegFamily } from '~/screens/split/useBoardRails'
-
-const FAMILIES: Readonly<Partial<Record<Group, PegFamily>>> = {
-  biceps: 'flex',
-  elbow_flexors_other: 'flex2',
-  triceps: 'ext',
-  forearms: 'fore',
-}
-export function familyOfGroup(group: Group | undefined): PegFamily {
-  return (group && FAMILIES[group]) ?? 'body'
-}
+import { familyOfGroup, type PegFamily } from '~/ui/pegFamily'
 
 /** What can stand over the builder: at most one thing at a time. */
 export type SessionPanel = 'add' | 'short' | 'swap' | 'templates' | 'text' | 'versions' | 'dismiss'

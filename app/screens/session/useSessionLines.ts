@@ -3,7 +3,8 @@ import { GROUP_NAMES } from '#core/words'
 import type { GroupWithin, JointWithin } from '#core/judge/within-session'
 import { useElementSize } from '@vueuse/core'
 import { shownMinutes } from './sessionStripLayout'
-import { familyOfGroup, type SessionBuilder } from './useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
+import type { SessionBuilder } from './useSessionBuilder'
 
 export const ARM_GROUP_LIST: readonly Group[] = ARM_GROUPS
 /** Joints that are shown even at a low load. */

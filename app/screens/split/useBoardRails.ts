@@ -1,9 +1,7 @@
-import { BUNDLES, type Group, GROUP_MUSCLES } from '#core/plan/catalogue'
+import { ARM_GROUPS, BUNDLES, type Group, GROUP_MUSCLES } from '#core/plan/catalogue'
 import { type Rail, type RailView, railView, type RotationLedger } from '#core/count/ledger'
 import type { PlanContext } from '#core/plan/method'
-
-/** Colour and head of the pegs on a line. */
-export type PegFamily = 'flex' | 'flex2' | 'ext' | 'fore' | 'body'
+import { familyOfGroup, type PegFamily } from '~/ui/pegFamily'
 
 /** One line as the board draws it. */
 export interface BoardRail {
@@ -14,13 +12,6 @@ export interface BoardRail {
   /** Null where there is nothing to open. */
   readonly opens: { readonly key: string; readonly isOpen: boolean; readonly words: string } | null
 }
-
-const ARM_RAILS: readonly { group: Group; family: PegFamily }[] = [
-  { group: 'biceps', family: 'flex' },
-  { group: 'elbow_flexors_other', family: 'flex2' },
-  { group: 'triceps', family: 'ext' },
-  { group: 'forearms', family: 'fore' },
-]
 
 /** The lines of the board: arm groups in detail, the rest of the body folded; both open to what they hold. */
 export function useBoardRails(context: () => PlanContext | null) {
@@ -40,7 +31,7 @@ export function useBoardRails(context: () => PlanContext | null) {
       view: railView(ledger, rail, given),
     })
     return [
-      ...ARM_RAILS.flatMap(arm => armLines(arm, open.value, line)),
+      ...ARM_GROUPS.flatMap(group => armLines(group, open.value, line)),
       ...BUNDLES.flatMap(bundle => bodyLines(bundle, open.value, line)),
     ]
   }
@@ -49,11 +40,8 @@ export function useBoardRails(context: () => PlanContext | null) {
 
 type Line = (rail: Rail, part: Omit<BoardRail, 'view'>) => BoardRail
 
-function armLines(
-  { group, family }: (typeof ARM_RAILS)[number],
-  open: ReadonlySet<string>,
-  line: Line,
-): readonly BoardRail[] {
+function armLines(group: Group, open: ReadonlySet<string>, line: Line): readonly BoardRail[] {
+  const family = familyOfGroup(group)
   const heads = GROUP_MUSCLES[group]
   const isOpen = open.has(group)
   const own = line(

@@ -11,7 +11,7 @@ import type { Data } from 'plotly.js'
 import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import { type ExerciseCourse, TrendsAnswer, type TrendsView } from '#shared/contracts/trends'
 import type { BlockChart, ChartColours } from '~/screens/block/useBlockCharts'
-import { familyOfGroup } from '~/screens/session/useSessionBuilder'
+import { familyOfGroup } from '~/ui/pegFamily'
 
 const whole = (value: number) => Math.round(value * 10) / 10
 

@@ -9,7 +9,6 @@ import {
 } from '../../plan/catalogue'
 import { countedWorkOfDay } from '../../count/ledger'
 import { defaultContext, type PainLevel } from '../../plan/method'
-import { leftovers } from '../recovery'
 import { type SetRun, withSetsAdded } from '../../plan/scheme'
 import { slotArbitrary } from '../../testing/arbitraries'
 import { day, drop, planOf, REST_DAY, sets, straight, work } from '../../testing/notation'
@@ -83,18 +82,6 @@ describe('weeks of a joint (domain-2 J-6 to J-8)', () => {
         weeks.map(week => ({ ...week, adherence: 0.5 })),
       ),
     ).toEqual({ kind: 'no_history' })
-  })
-  test('J-8 what two sessions have left', () => {
-    expect(
-      leftovers(
-        [
-          { hour: 0, impulse: 18 },
-          { hour: 72, impulse: 14 },
-        ],
-        96,
-        96,
-      ).reduce((sum, { left }) => sum + left, 0),
-    ).toBeCloseTo(17.53, 2)
   })
   test('ceilings follow training age and setting', () => {
     const of = (months: number, setting?: 'sensitive') =>

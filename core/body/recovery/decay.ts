@@ -63,17 +63,6 @@ export interface Dose {
   readonly impulse: number
 }
 
-/** Fatigue that earlier doses leave at an hour, each by itself; doses at or after the hour leave nothing. */
-export function leftovers(
-  doses: readonly Dose[],
-  atHour: number,
-  tau: number,
-): readonly { readonly dose: Dose; readonly left: number }[] {
-  return doses
-    .filter(dose => dose.hour < atHour)
-    .map(dose => ({ dose, left: dose.impulse * Math.exp(-(atHour - dose.hour) / tau) }))
-}
-
 /**
  * Fatigue before each dose of a rotation repeated for long, in one walk: what is left at the first dose, then forward.
  *

@@ -1,8 +1,7 @@
 import { remembered } from '../../base'
 import { type Exercise, type Group, type Intent, requireExercise } from '../../plan/catalogue'
-import { countedWorkOfDay, type CountedWork, lengthBiasOf } from '../../count/ledger'
+import { type CountedWork, lengthBiasOf } from '../../count/ledger'
 import { intentFor, type PlanContext, type TrainingAge, trainingAge } from '../../plan/method'
-import type { RotationDay } from '../../plan/rotation'
 import { classedStages, lowestRir, nominalReps, type SetRun, workStages } from '../../plan/scheme'
 
 /* How much fatigue a set leaves, before it decays. All sizes are rules of thumb; docs/methods.md#recovery gives the reasons. */
@@ -138,8 +137,3 @@ export const impulsesOf: (
     return sums
   },
 )
-
-/** Fatigue by group of one day's sessions taken together. */
-export function dayImpulses(day: RotationDay, context: PlanContext): ReadonlyMap<Group, number> {
-  return impulsesOf(countedWorkOfDay(day, context), context)
-}

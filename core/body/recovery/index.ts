@@ -1,11 +1,10 @@
-export { dayImpulses, extensionFactor, impulsesOf, proximityFactor, setImpulse } from './impulse'
+export { extensionFactor, impulsesOf, proximityFactor, setImpulse } from './impulse'
 export type { ImpulseOptions } from './impulse'
 export {
   cyclicBefore,
   cyclicLeftovers,
   decayMatrix,
   hoursToReady,
-  leftovers,
   READY_PERCENT,
   readinessPercent,
   RECOVERY,
@@ -27,6 +26,5 @@ export type {
   SessionLoad,
   ThreadState,
 } from './rotationRecovery'
-export { loadLeftAfter, repsLeftAfterGrip } from './carryOver'
 export { ownPace, PERFORMANCE_LOSS } from './ownPace'
 export type { OwnPace, PaceExposure } from './ownPace'
