@@ -44,14 +44,14 @@ export const CASES: readonly Case[] = [
   row(
     'C4',
     'biceps',
-    [7, 7, 7, 6.65],
+    [2, 2, 2, 1.9],
     1014,
     'barbell_curl ramp 5 x 6, 40/45/45/50/55kg, then 1 x 9, 57.5kg, then 1 x 7, heavier',
   ),
   row(
     'C4 as many as needed',
     'biceps',
-    [5, 5, 5, 4.75],
+    [1, 1, 1, 0.95],
     779,
     'barbell_curl ramp 1+ (4) x 6, heavier, if "form holds", then 1 x 9',
   ),

@@ -239,7 +239,14 @@ describe('hazards H1 to H21', () => {
           figure(written('arms', `cable_curl ${role} 3 x 12, rir 1`.replace('  ', ' ')), 'biceps')
             .value,
       ),
-    ).toEqual([0, 0, 3, 3])
+    ).toEqual([0, 0, 0, 3])
+    // A method may count build-up sets like the others.
+    const whole = {
+      ...context,
+      method: { ...context.method, counts: { ...context.method.counts, buildUp: 'whole' as const } },
+    }
+    const built = planIn(7, written('arms', 'cable_curl ramp 3 x 12, rir 1'))
+    expect(rotationLedger(built.rotation, whole).groups.biceps.week.counted.value).toBe(3)
   })
   test('H16 load known but not measured stays visible in the sum', () => {
     const rows = {

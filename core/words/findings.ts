@@ -227,6 +227,8 @@ export const DERIVED_RULE_WORDS: Readonly<Record<DerivedRule, string>> = {
   reps_assumed: 'reps assumed',
   warm_up: 'warm-up, never counted',
   primer: 'primer, not counted',
+  build_up: 'build-up set, not counted',
+  hold_alone: 'held only, not counted',
   restricted_flow: 'restricted flow: by its stages',
   running_total: 'running total: by whole sets',
   one_side: 'one side',

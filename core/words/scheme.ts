@@ -233,6 +233,7 @@ const SIDES = {
   rest_between: 'one side, rest, the other',
   alternating_reps: 'arms by turns',
   alternating_sets: 'left, right, left, right',
+  together: 'both arms at once',
 } as const
 
 /** Equal sets in one line: number, what is done, sides, rest. */

@@ -36,6 +36,13 @@ export const MethodContract = z
     name: z.string().trim().min(1).max(60),
     suits: z.string().trim().max(200),
     school,
+    counts: z
+      .strictObject({
+        buildUp: z.enum(['nothing', 'whole']),
+        restricted: z.enum(['by_stage', 'as_one']),
+      })
+      .readonly()
+      .default({ buildUp: 'nothing', restricted: 'by_stage' }),
     dose: z
       .strictObject({
         bandScale: z.number().min(0.1).max(3),

@@ -84,6 +84,7 @@ const LISTS: readonly ChoiceList[] = [
       rest_between: 'rest between sides',
       alternating_reps: 'alternating reps',
       alternating_sets: 'alternating sets',
+      together: 'both arms at once',
     },
   },
   { key: 'startSide', name: 'Starting side', options: SIDES, words: {} },

@@ -1,6 +1,6 @@
 import { exerciseId, type SlotId } from '#core/base'
 import { type ExerciseChoice, matchesChoice, type PlanEdit, usualScheme } from '#core/plan/block'
-import { ARM_GROUPS, type Group, GROUPS, type Intent, requireExercise } from '#core/plan/catalogue'
+import { ARM_GROUPS, GROUPS, type Intent, requireExercise } from '#core/plan/catalogue'
 import { canBeDismissed, type Finding, findingKey, type SessionView } from '#core/judge/checks'
 import { withinSession } from '#core/judge/within-session'
 import { editProblemSentence, formatSetCount, slotName } from '#core/words'

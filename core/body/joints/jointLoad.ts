@@ -16,9 +16,9 @@ import {
   type TrainingAge,
   trainingAge,
 } from '../../plan/method'
-import { cyclicBefore, extensionFactor } from '../recovery'
+import { cyclicBefore, endRir, extensionFactor, partOfASet } from '../recovery'
 import { type Rotation, SECOND_SESSION_HOURS } from '../../plan/rotation'
-import { lowestRir, nominalReps, type SetRun, workStages } from '../../plan/scheme'
+import { leadReps, repsFor, type SetRun, workStages } from '../../plan/scheme'
 
 const BY_AGE: Readonly<Record<TrainingAge, number>> = { new: 0.7, mid: 0.85, adv: 1 }
 const BY_SETTING: Readonly<Record<JointSetting, number>> = { normal: 1, sensitive: 0.7 }
@@ -33,17 +33,18 @@ const FACTORS = {
   restricted: 0.6,
 } as const
 
-function loadFactor(run: SetRun): number {
+function loadFactor(run: SetRun, { repUnit }: Exercise): number {
   if (run.protocol === 'restricted_flow') return FACTORS.restricted
-  const reps = nominalReps(workStages(run)[0]?.reps)
-  if (reps === undefined) return 1
+  const count = leadReps(run)
+  if (count === undefined) return 1
+  const reps = repsFor(count, repUnit)
   if (reps <= 5) return 1.3
   if (reps <= 8) return 1.15
   return reps <= 15 ? 1 : 0.85
 }
 
 function proximity(run: SetRun, context: PlanContext): number {
-  const rir = lowestRir(run) ?? context.method.effort.defaultRir
+  const rir = endRir(run, context)
   if (rir <= 0) return 1.1
   return rir <= 1 ? 1.05 : 1
 }
@@ -92,10 +93,11 @@ export function setJointLoad(
   exposure?: number,
 ): number {
   const stress = intent.jointStress[joint]
-  if (run.role === 'warmup' || stress === 0) return 0
+  if (stress === 0) return 0
   return (
     stress *
-    loadFactor(run) *
+    partOfASet(run, exercise) *
+    loadFactor(run, exercise) *
     proximity(run, context) *
     extensionFactor(run) *
     modifier(run, exercise, joint, exposure)

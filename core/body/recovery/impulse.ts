@@ -2,7 +2,14 @@ import { remembered } from '../../base'
 import { type Exercise, type Group, type Intent, requireExercise } from '../../plan/catalogue'
 import { type CountedWork, lengthBiasOf } from '../../count/ledger'
 import { intentFor, type PlanContext, type TrainingAge, trainingAge } from '../../plan/method'
-import { classedStages, lowestRir, nominalReps, type SetRun, workStages } from '../../plan/scheme'
+import {
+  classedStages,
+  isHoldAlone,
+  lowestRir,
+  nominalReps,
+  type SetRun,
+  workStages,
+} from '../../plan/scheme'
 
 /* How much fatigue a set leaves, before it decays. All sizes are rules of thumb; docs/methods.md#recovery gives the reasons. */
 
@@ -32,7 +39,10 @@ const EXTENSION = {
   perSecond: 0.01,
 } as const
 const LOW_LOAD = 0.7
-const END_RIR = 1
+/** What sets cost that are less than one, against a working set. */
+const PART_OF_A_SET = { primer: 0.5, wholeHoldSeconds: 30 } as const
+/** Reserve of a build-up set that says none. */
+const BUILD_UP_RIR = 5
 
 /** Cost of nearness to failure, straight lines between the points; −1 is work after failure. */
 export function proximityFactor(rir: number): number {
@@ -46,28 +56,20 @@ export function proximityFactor(rir: number): number {
 
 /** Extra cost of stages that follow after a set has come near failure, from 1 up. */
 export function extensionFactor(run: SetRun): number {
-  let isAtItsEnd = false
   let extra = 0
-  for (const { stage, class: own } of classedStages(run)) {
-    if (isAtItsEnd && own !== 'join' && own !== 'lead') {
-      extra +=
-        stage.kind === 'hold'
-          ? Math.min(EXTENSION.hold, EXTENSION.perSecond * (stage.seconds ?? 0))
-          : Math.min(
-              EXTENSION.stage,
-              EXTENSION.perRep *
-                laterReps(run, nominalReps(stage.reps)) *
-                (stage.range?.kind === 'part' ? EXTENSION.partial : 1),
-            )
-    }
-    if (stage.kind === 'work' && statedEnd(stage) <= END_RIR) isAtItsEnd = true
+  for (const { stage, goesOn } of classedStages(run)) {
+    if (!goesOn) continue
+    extra +=
+      stage.kind === 'hold'
+        ? Math.min(EXTENSION.hold, EXTENSION.perSecond * (stage.seconds ?? 0))
+        : Math.min(
+            EXTENSION.stage,
+            EXTENSION.perRep *
+              laterReps(run, nominalReps(stage.reps)) *
+              (stage.range?.kind === 'part' ? EXTENSION.partial : 1),
+          )
   }
   return 1 + Math.min(EXTENSION.most, extra)
-}
-
-function statedEnd(stage: ReturnType<typeof workStages>[number]): number {
-  if (stage.effort?.kind === 'rir') return stage.effort.rir
-  return stage.effort?.kind === 'failure' || stage.reps?.kind === 'to_failure' ? 0 : Infinity
 }
 
 /** Reps of a later stage; a number nobody gave is taken as a third of the lead's. */
@@ -80,7 +82,26 @@ function costlyRir(run: SetRun, context: PlanContext): number {
   const goesOnAfterFailure = classedStages(run).some(
     ({ class: own }) => own === 'tail_partial' || own === 'tail_slow',
   )
-  return goesOnAfterFailure ? -1 : (lowestRir(run) ?? context.method.effort.defaultRir)
+  return goesOnAfterFailure ? -1 : endRir(run, context)
+}
+
+/** Reps in reserve that a set is taken to end at: as planned, else as the method has it, far away for build-up sets. */
+export function endRir(run: SetRun, { method }: PlanContext): number {
+  return lowestRir(run) ?? (run.role === 'ramp' ? BUILD_UP_RIR : method.effort.defaultRir)
+}
+
+/** How much of a working set a run costs muscles and joints: primers half, a hold by itself by its seconds. */
+export function partOfASet(run: SetRun, { repUnit }: Exercise): number {
+  if (run.role === 'warmup') return 0
+  if (run.role === 'primer') return PART_OF_A_SET.primer
+  if (!isHoldAlone(run) || repUnit === 'seconds') return 1
+  const seconds = run.stages.reduce(
+    (sum, stage) =>
+      sum +
+      (stage.kind === 'hold' ? (stage.seconds ?? PART_OF_A_SET.wholeHoldSeconds) : 0),
+    0,
+  )
+  return Math.min(1, seconds / PART_OF_A_SET.wholeHoldSeconds)
 }
 
 function isLowLoad(run: SetRun): boolean {
@@ -108,8 +129,8 @@ export function setImpulse(
   context: PlanContext,
   { exposure }: ImpulseOptions = {},
 ): number {
-  if (run.role === 'warmup') return 0
   return (
+    partOfASet(run, exercise) *
     proximityFactor(costlyRir(run, context)) *
     LENGTH[lengthBiasOf(run, exercise, intent)] *
     extensionFactor(run) *

@@ -1,4 +1,4 @@
-export { extensionFactor, impulsesOf, proximityFactor, setImpulse } from './impulse'
+export { endRir, extensionFactor, impulsesOf, partOfASet, proximityFactor, setImpulse } from './impulse'
 export type { ImpulseOptions } from './impulse'
 export {
   cyclicBefore,

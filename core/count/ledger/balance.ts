@@ -18,8 +18,9 @@ export interface ArmBalance {
 
 /** Within this share of the wish the beam is level. */
 const LEVEL = 0.05
-/** Ratios that are nobody's business; outside them the board speaks up. Source: docs/methods.md#ratio. */
-const QUIET: readonly [number, number] = [0.85, 1.4]
+const SLACK = 1e-9
+/** Ratios over the wish that are nobody's business; outside them the board speaks up. At the usual wish of 1.10 they are 0.85 and 1.40. Source: docs/methods.md#ratio. */
+const QUIET: readonly [number, number] = [0.85 / 1.1, 1.4 / 1.1]
 
 /**
  * How the elbow flexors stand against the triceps, always counted fractionally.
@@ -40,17 +41,17 @@ export function armBalance(work: readonly CountedWork[], context: PlanContext): 
     ratio,
     wish,
     flexorExcess,
-    verdict: verdictOf(flexors, extensors, ratio, flexorExcess),
+    verdict: verdictOf({ flexors, extensors, ratio, wish }, flexorExcess),
   }
 }
 
 function verdictOf(
-  flexors: number,
-  extensors: number,
-  ratio: number | null,
+  { flexors, extensors, ratio, wish }: Pick<ArmBalance, 'flexors' | 'extensors' | 'ratio' | 'wish'>,
   excess: number | null,
 ): ArmBalance['verdict'] {
   if (flexors === 0 && extensors === 0) return 'empty'
-  if (ratio === null || excess === null || ratio < QUIET[0] || ratio > QUIET[1]) return 'outside'
+  if (ratio === null || excess === null) return 'outside'
+  const toWish = ratio / wish
+  if (toWish < QUIET[0] - SLACK || toWish > QUIET[1] + SLACK) return 'outside'
   return Math.abs(excess) <= LEVEL ? 'level' : 'leaning'
 }

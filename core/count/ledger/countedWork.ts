@@ -68,7 +68,7 @@ const ONE_SIDE = 0.5
 /**
  * The counted work of one day, in the order it is done.
  *
- * Shape:   one entry per run of sets; warm-up and hold-only sets are left out, primers where the school gives them nothing.
+ * Shape:   one entry per run of sets; warm-up sets are left out. What counts nothing stands here too, since it tires and loads joints whatever the school.
  * Edge:    a rest day gives an empty list; an unknown RIR or number of reps is filled by the default and marked.
  * Errors:  InvariantError if a slot names an exercise or intent the catalogue lacks.
  * Source:  docs/methods.md#counting.
@@ -101,15 +101,14 @@ function workOfRun(
   run: SetRun,
   context: PlanContext,
 ): readonly CountedWork[] {
-  const plain = plainValue(run)
+  if (run.role === 'warmup') return []
   const isWeighing = context.method.school.value === 'weighted'
-  if (run.role === 'warmup' || (plain.sets === 0 && !isWeighing)) return []
   const exercise = requireExercise(context.catalogue, slot.exercise)
+  const plain = plainValue(run, exercise, context.method.counts)
   const own = creditsOfRun(slot, run, exercise, context)
   const count = times(countOf(run, grouping), run.side ? ONE_SIDE : 1)
   const sets = plain.sets === 0 ? ZERO : hardSets(run, plain, count, context)
   const weighted = isWeighing ? weightedParts(slot, run, exercise, grouping, context) : []
-  if (plain.sets === 0 && weighted.length === 0) return []
   return [
     {
       sessionId,
@@ -117,7 +116,7 @@ function workOfRun(
       slot,
       run,
       sets,
-      valued: valuedSets(run, sets, context),
+      valued: valuedSets(run, plain.sets, sets, context),
       times: count,
       weighted,
       ...own,
@@ -139,13 +138,17 @@ function hardSets(
 }
 
 /** Schools that book each part of a long set count its work stages, joined ones once. */
-function valuedSets(run: SetRun, sets: Figure, { method: { school } }: PlanContext): Figure {
-  if (school.value !== 'parts') return sets
+function valuedSets(
+  run: SetRun,
+  plain: number,
+  sets: Figure,
+  { method: { school } }: PlanContext,
+): Figure {
+  if (school.value !== 'parts' || plain === 0) return sets
   const parts = classedStages(run).filter(
     ({ stage, class: own }) => stage.kind === 'work' && own !== 'join',
   ).length
-  const plain = plainValue(run).sets
-  return plain === 0 ? sets : times(sets, parts / plain)
+  return times(sets, parts / plain)
 }
 
 function countOf(run: SetRun, { turn, onlyIf }: Grouping): Figure {
@@ -184,7 +187,9 @@ function creditsOfRun(
     .reduce<RunCredits>(highestOfBoth, { credits: {}, headShares: {} })
 }
 
+/** Credits given to a place hold for all stages of its exercise, whatever their grip; another exercise brings its own. */
 function intentOfStage(stage: WorkStage, base: Intent, slot: Slot, context: PlanContext): Intent {
+  if (slot.credits && !stage.exercise) return base
   const id = stage.exercise?.id ?? slot.exercise
   const exercise = requireExercise(context.catalogue, id)
   const likeCurl = stage.grip && exercise.pattern === 'curl' ? CURL_BY_GRIP[stage.grip] : undefined

@@ -1,6 +1,6 @@
 import type { PlanContext } from '../../plan/method'
 import type { RotationDay } from '../../plan/rotation'
-import { leadRir, type SetRun } from '../../plan/scheme'
+import { isHoldAlone, leadRir, type SetRun } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 import { type CountedWork, countedWorkOfDay } from './countedWork'
 import { additionsOf, type Target } from './tally'
@@ -15,6 +15,8 @@ export type DerivedRule =
   | 'reps_assumed'
   | 'warm_up'
   | 'primer'
+  | 'build_up'
+  | 'hold_alone'
   | 'restricted_flow'
   | 'running_total'
   | 'one_side'
@@ -88,13 +90,19 @@ function rulesOf(
   context: PlanContext,
 ): readonly DerivedRule[] {
   const { school } = context.method
+  const isBuildUp = run.role === 'ramp' && sets.high === 0
+  const isHold = isHoldAlone(run) && counted === 0
+  const isSpecial = run.role === 'primer' || isBuildUp || isHold
   const isTooEasy =
+    !isSpecial &&
     school.value !== 'weighted' &&
     (leadRir(run) ?? context.method.effort.defaultRir) > school.hardMaxRir
   const says: readonly (readonly [boolean, DerivedRule])[] = [
     [run.role === 'primer', 'primer'],
+    [isBuildUp, 'build_up'],
+    [isHold, 'hold_alone'],
     [isTooEasy, 'too_far_from_failure'],
-    [!isTooEasy && counted === 0 && credit < 1 && run.role !== 'primer', 'indirect_ignored'],
+    [!isTooEasy && counted === 0 && credit < 1 && !isSpecial, 'indirect_ignored'],
     [counted > 0 && credit === 1, 'direct'],
     [counted > 0 && credit < 1, 'indirect'],
     [run.protocol === 'restricted_flow', 'restricted_flow'],

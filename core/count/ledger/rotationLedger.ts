@@ -147,24 +147,19 @@ function groupWeek(
   const effective = effectiveWeek(group, own, scale, context)
   const mode = modeOf(context, group)
   const band = bandOf(context, group)
-  const position = groupPosition(
-    {
-      direct: week.direct.value,
-      counted: week.counted.value,
-      ...(effective !== null && { effective }),
-    },
-    band,
-    mode,
-  )
-  const isOut = position === 'below' || position === 'above'
+  const sets = {
+    direct: week.direct.value,
+    counted: week.counted.value,
+    ...(effective !== null && { effective }),
+  }
   return {
     group,
     week,
     effectivePer7Days: effective,
     mode,
     band,
-    position,
-    outside: isOut ? setsOutsideBand(week.counted.value, band, effective ?? undefined) : 0,
+    position: groupPosition(sets, band, mode),
+    outside: setsOutsideBand(sets, band, mode),
     spread: spreadOf(
       fractional.map(({ groups }) => groups[group].counted.value),
       context.method.dose.minSetsPerExposure,

@@ -142,10 +142,11 @@ export function additionsOf(
   for (const piece of work) {
     const credit = target.credit(piece.credits)
     const worth = credit === 0 ? 0 : worthOfCredit(school, credit) * target.share(piece.headShares)
-    if (worth > 0)
+    const figure = school.value === 'parts' ? piece.valued : piece.sets
+    if (worth > 0 && figure.high > 0)
       additions.push({
         work: piece,
-        figure: school.value === 'parts' ? piece.valued : piece.sets,
+        figure,
         credit,
         worth,
         part: 'sets',

@@ -4,6 +4,8 @@ import {
   type ClassedStage,
   classedStages,
   nominalReps,
+  repsFor,
+  RESTRICTED_STAGE_REPS,
   type SetRun,
   type StageClass,
   statedRir,
@@ -54,9 +56,7 @@ export function repFactor(reps: number): number {
 /** Settings of the weighing; all of them rules of thumb. Source: docs/methods.md#long-sets. */
 const WORTH = {
   primer: 0.25,
-  restricted: 1,
-  restrictedLater: 0.5,
-  restrictedReps: 12,
+  restricted: { by_stage: 0.625, as_one: 0.25 },
   eccentricFew: 0.75,
   circuit: 0.9,
   shortenedRange: 0.75,
@@ -76,7 +76,6 @@ const WORTH = {
 } as const
 /** No set is worth more than this. */
 const MOST = 2.5
-const SECONDS_PER_REP = 4
 
 interface Lead {
   reps: number
@@ -114,13 +113,14 @@ export function stageWorths(
   isInCircuit: boolean,
 ): readonly StageWorth[] {
   if (run.role === 'warmup') return []
+  if (run.role === 'ramp' && context.method.counts.buildUp === 'nothing') return []
   if (run.role === 'primer') return [{ at: 0, value: WORTH.primer, isAssumed: false }]
   const classed = classedStages(run)
-  const flagged = protocolWorth(run, classed)
+  const flagged = protocolWorth(run, classed, context)
   if (flagged) return flagged
   const worths = classed.some(({ class: own }) => own === 'lead')
     ? worthsOf(classed, exercise, context, isInCircuit)
-    : holdAlone(classed)
+    : holdAlone(classed, exercise, context)
   const sum = worths.reduce((total, { value }) => total + value, 0)
   return sum > MOST
     ? worths.map(worth => ({ ...worth, value: (worth.value * MOST) / sum }))
@@ -130,25 +130,21 @@ export function stageWorths(
 function protocolWorth(
   run: SetRun,
   classed: readonly ClassedStage[],
+  { method }: PlanContext,
 ): readonly StageWorth[] | undefined {
   const works = classed.filter(
     (entry): entry is ClassedStage & { stage: WorkStage } => entry.stage.kind === 'work',
   )
-  const [lead, ...later] = works
+  const [lead] = works
   if (!lead || !run.protocol) return undefined
   const reps = works.map(({ stage }) => nominalReps(stage.reps))
   const isAssumed = reps.includes(undefined)
   if (run.protocol === 'restricted_flow') {
-    const counted = later.filter(
-      (_, at) => (reps[at + 1] ?? WORTH.restrictedReps) >= WORTH.restrictedReps,
+    const counted = reps.filter(
+      (count = RESTRICTED_STAGE_REPS) => count >= RESTRICTED_STAGE_REPS,
     ).length
-    return [
-      {
-        at: lead.at,
-        value: Math.min(MOST, WORTH.restricted + WORTH.restrictedLater * counted),
-        isAssumed,
-      },
-    ]
+    const value = Math.min(MOST, WORTH.restricted[method.counts.restricted] * counted)
+    return [{ at: lead.at, value, isAssumed }]
   }
   const isUsual = (reps[0] ?? 5) >= 3 && (reps[0] ?? 5) <= 10 && lowerSeconds(lead.stage) >= 3
   return [{ at: lead.at, value: isUsual ? 1 : WORTH.eccentricFew, isAssumed }]
@@ -160,10 +156,25 @@ function lowerSeconds({ tempo }: WorkStage): number {
   return typeof lower === 'number' ? lower : (lower.low + lower.high) / 2
 }
 
-function holdAlone(classed: readonly ClassedStage[]): readonly StageWorth[] {
+/** A hold of an exercise that is counted in seconds is the set itself; of any other it is worth a part of one. */
+function holdAlone(
+  classed: readonly ClassedStage[],
+  { repUnit }: Exercise,
+  { method }: PlanContext,
+): readonly StageWorth[] {
   const [first] = classed
   if (first?.stage.kind !== 'hold') return []
   const { at: position, seconds } = first.stage
+  if (repUnit === 'seconds')
+    return [
+      {
+        at: first.at,
+        value:
+          (seconds === undefined ? 1 : repFactor(repsFor(seconds, repUnit))) *
+          effortFactor(method.effort.defaultRir),
+        isAssumed: true,
+      },
+    ]
   const isLong = position === 'lengthened'
   const least = isLong ? 30 : 20
   if ((seconds ?? least) < least) return []
@@ -182,7 +193,7 @@ function repsOf(
   earlier: readonly (number | undefined)[],
 ): number | undefined {
   const reps = stage.reps?.kind === 'same_as' ? earlier[stage.reps.stage] : nominalReps(stage.reps)
-  return reps !== undefined && exercise.repUnit === 'seconds' ? reps / SECONDS_PER_REP : reps
+  return reps === undefined ? undefined : repsFor(reps, exercise.repUnit)
 }
 
 /** How much of each kind of later stage a set has used up; later ones give less, then nothing. */
@@ -210,7 +221,7 @@ function worthsOf(
   const used: Used = { drops: 0, grips: 0, tails: 0, holds: 0 }
   let leadAt = 0
   let isLeadOpen = false
-  for (const { stage, at, class: own } of classed) {
+  for (const { stage, at, class: own, rir } of classed) {
     if (stage.kind === 'hold') {
       worths.push({
         at,
@@ -234,7 +245,7 @@ function worthsOf(
       if (own === 'lead') leadAt = at
       isLeadOpen ||= reps === undefined
       addToLead(lead, stage, reps, part)
-    } else worths.push({ at, ...laterWorth({ stage, own, reps, part }, lead, used) })
+    } else worths.push({ at, ...laterWorth({ stage, own, rir, reps, part }, lead, used) })
   }
   const q = isLeadOpen && lead.reps === 0 ? 1 : repFactor(lead.reps)
   const value =
@@ -267,17 +278,18 @@ function upTo(cap: number, key: 'tails' | 'holds', used: Used, value: number): n
 interface Later {
   readonly stage: WorkStage
   readonly own: StageClass
+  readonly rir: number | undefined
   readonly reps: number | undefined
   readonly part: Lead['ranges'][number]
 }
 
 function laterWorth(
-  { stage, own, reps, part }: Later,
+  { stage, own, rir, reps, part }: Later,
   lead: Lead,
   used: Used,
 ): Omit<StageWorth, 'at'> {
   const isAssumed = reps === undefined
-  const factor = effortFactor(statedRir(stage) ?? 0) * romFactor([part])
+  const factor = effortFactor(rir ?? 0) * romFactor([part])
   switch (own) {
     case 'tail_slow':
       return { value: upTo(WORTH.tails, 'tails', used, WORTH.slowRep * (reps ?? 0)), isAssumed }

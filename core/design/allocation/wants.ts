@@ -6,6 +6,7 @@ import {
   leastFrequency,
   type Mode,
   modeOf,
+  overCeiling,
   ratioWishOf,
   sessionMaxOf,
   trainingAge,
@@ -125,9 +126,8 @@ function noteBand(
     note('floor', group, band.floor - week, PRICE.floor * priority)
   if (own && week < wish - SLACK)
     note('target', group, wish - Math.max(week, band.floor), PRICE.target * priority)
-  // As the board judges it: outside build, indirect sets alone above a ceiling are the price of the compounds.
-  if (week > band.ceiling + SLACK && (mode === 'build' || total(sums, 'direct', g) > SLACK))
-    note('ceiling', group, week - band.ceiling, PRICE.ceiling)
+  const over = overCeiling({ direct: total(sums, 'direct', g) * scale, counted: week }, band, mode)
+  if (over > SLACK) note('ceiling', group, over, PRICE.ceiling)
   return week
 }
 

@@ -14,13 +14,12 @@ import { intentFor, modeOf, type PlanContext } from '../../plan/method'
 import { isGripLimited, pairRelation, pairRests, restAfterSet, restClass } from '../../plan/minutes'
 import {
   isExtended,
+  leadReps,
   leadRir,
   lowestRir,
-  nominalReps,
   plannedSets,
   type SetRun,
   splitSets,
-  workStages,
 } from '../../plan/scheme'
 import type { Grouping, Session, Slot } from '../../plan/session'
 
@@ -97,7 +96,7 @@ function shareOf(slot: Slot, context: PlanContext): number {
     0,
     ...workingRuns(slot).map(run =>
       shareOfOneRep(
-        nominalReps(workStages(run)[0]?.reps) ?? (repRange[0] + repRange[1]) / 2,
+        leadReps(run) ?? (repRange[0] + repRange[1]) / 2,
         leadRir(run) ?? context.method.effort.defaultRir,
       ),
     ),

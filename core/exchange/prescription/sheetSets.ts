@@ -1,7 +1,7 @@
 import { type Exercise, requireExercise } from '../../plan/catalogue'
 import { effortWords, loadWords, repsWords, restWords, setUpWords, stageWords } from '../../words'
 import type { PlanContext } from '../../plan/method'
-import { sideOrderOf } from '../../plan/minutes'
+import { restBetweenArms, sideOrderOf } from '../../plan/minutes'
 import {
   nominalReps,
   type Reps,
@@ -182,13 +182,6 @@ function partsOn(side: BodySide | null, setting: Setting): readonly SheetPart[] 
   return parts
 }
 
-/** Rest between two sides of one set. */
-function sideRest(run: SetRun, exercise: Exercise, isPaired: boolean): number {
-  return sideOrderOf(run, exercise, isPaired) === 'rest_between'
-    ? ((run.restAfter && restSeconds(run.restAfter)) ?? exercise.restSeconds)
-    : 0
-}
-
 /**
  * Every set of an exercise as the phone logs it: parts in the order they are done, side after side where sides differ.
  *
@@ -211,7 +204,7 @@ export function sheetSets(
       const [first, ...others] = sidesOf(run, exercise, isPaired).flatMap((side, n) =>
         partsOn(side, setting).map((part, p) =>
           n > 0 && p === 0
-            ? { ...part, restBefore: Math.max(part.restBefore, sideRest(run, exercise, isPaired)) }
+            ? { ...part, restBefore: Math.max(part.restBefore, restBetweenArms(run, exercise, isPaired)) }
             : part,
         ),
       )

@@ -29,9 +29,8 @@ import {
   isExtended,
   leadRir,
   lowestRir,
-  nominalReps,
+  leadReps,
   type SetRun,
-  workStages,
 } from '../../plan/scheme'
 import type { Grouping, Session, Slot } from '../../plan/session'
 
@@ -91,7 +90,7 @@ function placedSlots(session: Session, context: PlanContext): readonly PlacedSlo
     const exercise = requireExercise(context.catalogue, slot.exercise)
     const own = intentFor(context, exercise, slot.intent)
     const runs = slot.scheme.runs.filter(({ role }) => role !== 'warmup')
-    const reps = runs.flatMap(run => nominalReps(workStages(run)[0]?.reps) ?? [])
+    const reps = exercise.repUnit === 'seconds' ? [] : runs.flatMap(run => leadReps(run) ?? [])
     const placed: PlacedSlot = {
       slot,
       grouping,

@@ -135,13 +135,23 @@ describe('position in the band (domain B4, B6, B10)', () => {
   })
 
   test.each([
-    [11, -1],
-    [12, 0],
-    [26, 0],
-    [26.6, 0.6],
-  ])('%d sets are %d outside', (sets, expected) =>
-    expect(setsOutsideBand(sets, advBiceps)).toBeCloseTo(expected, 9),
+    [11, 'build', -1],
+    [12, 'build', 0],
+    [26, 'build', 0],
+    [26.6, 'build', 0.6],
+    [11, 'keep', -1],
+    [26.6, 'keep', 0.4],
+    [26.2, 'keep', 0.2],
+  ] as const)('%d sets, 0.4 of them direct, are in %s %d outside', (counted, mode, expected) =>
+    expect(setsOutsideBand({ direct: 0.4, counted }, advBiceps, mode)).toBeCloseTo(expected, 9),
   )
+  test('the first direct sets over a ceiling that indirect ones passed are no step', () => {
+    const over = (direct: number) =>
+      setsOutsideBand({ direct, counted: 30 + direct }, advBiceps, 'keep')
+    for (let tenths = 0; tenths < 60; tenths++)
+      expect(over((tenths + 1) / 10) - over(tenths / 10)).toBeLessThanOrEqual(0.1 + 1e-9)
+    expect([over(0), over(3), over(9)]).toEqual([0, 3, 9])
+  })
 })
 
 test('B11 direct share of an advanced biceps build', () => {

@@ -147,23 +147,35 @@ export function bandPosition(sets: number, band: Band, effective = sets): BandPo
   return weeklySets > (1 + TARGET_SLACK) * band.target + SLACK ? 'high' : 'on_target'
 }
 
+/** Sets of a group per 7 days; `effective` under a school with a session curve. */
+export interface WeekSets {
+  readonly direct: number
+  readonly counted: number
+  readonly effective?: number
+}
+
 /**
- * Where a group stands, given that a ceiling in keep and maintain limits direct sets only.
+ * Sets over a ceiling, 0 or more.
  *
- * Edge: indirect sets alone above such a ceiling are `high`, never `above`: they are the price of the compounds.
+ * Edge:   outside build a ceiling is about direct sets: no more than those are ever too many, since what is indirect is
+ *         the price of the compounds. So the figure rises from nothing as direct sets are added, without a step.
+ * Source: docs/methods.md#bands.
  */
-export function groupPosition(
-  week: { readonly direct: number; readonly counted: number; readonly effective?: number },
-  band: Band,
-  mode: Mode,
-): BandPosition {
+export function overCeiling({ direct, counted }: WeekSets, band: Band, mode: Mode): number {
+  const over = Math.max(0, counted - band.ceiling)
+  return mode === 'build' ? over : Math.min(over, direct)
+}
+
+/** Where a group stands; over its ceiling only by sets that count against it (`overCeiling`), else `high`. */
+export function groupPosition(week: WeekSets, band: Band, mode: Mode): BandPosition {
   const position = bandPosition(week.counted, band, week.effective)
-  return position === 'above' && mode !== 'build' && week.direct <= SLACK ? 'high' : position
+  return position === 'above' && overCeiling(week, band, mode) <= SLACK ? 'high' : position
 }
 
 /** Sets outside the band: negative under the floor, positive over the ceiling, 0 inside. */
-export function setsOutsideBand(sets: number, band: Band, effective = sets): number {
-  if (sets > band.ceiling + SLACK) return sets - band.ceiling
+export function setsOutsideBand(week: WeekSets, band: Band, mode: Mode): number {
+  if (week.counted > band.ceiling + SLACK) return overCeiling(week, band, mode)
+  const { effective = week.counted } = week
   return effective < band.floor - SLACK ? effective - band.floor : 0
 }
 

@@ -184,9 +184,26 @@ export function leastFrequency(context: PlanContext, group: Group): number {
   )
 }
 
-/** Wanted extensor sets per flexor set. */
-export function ratioWishOf({ client, method }: PlanContext): number {
-  return client.ratioWish ?? method.ratioWish
+/**
+ * Wanted extensor sets per flexor set: the client's own wish, else what follows from the bands.
+ *
+ * Edge:   the method's figure is for arms that are both built up; where one has a lower or higher target than that, the
+ *         wish moves in the same proportion.
+ * Source: docs/methods.md#ratio.
+ */
+export function ratioWishOf(context: PlanContext): number {
+  const { client, method } = context
+  if (client.ratioWish !== undefined) return client.ratioWish
+  const usual = (group: Group) =>
+    bandFor(group, {
+      age: trainingAge(client.trainingAgeMonths),
+      mode: 'build',
+      school: method.school,
+      scale: method.dose.bandScale,
+    }).target
+  const share = (group: Group) => bandOf(context, group).target / usual(group)
+  const [extensors, flexors] = [share('triceps'), share('biceps')]
+  return extensors > 0 && flexors > 0 ? (method.ratioWish * extensors) / flexors : method.ratioWish
 }
 
 /** Counted sets a group may have in one session by the client's own figure or, for arms, the method's; undefined where neither says. */

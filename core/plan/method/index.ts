@@ -22,6 +22,7 @@ export {
   bandPosition,
   directSetsWanted,
   groupPosition,
+  overCeiling,
   MODES,
   setsOutsideBand,
   TRAINING_AGES,

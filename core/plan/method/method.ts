@@ -27,6 +27,13 @@ export interface Method {
   readonly name: string
   readonly suits: string
   readonly school: CountingSchool
+  /** What sets that are not plain work count for, in every school. */
+  readonly counts: {
+    /** Build-up sets before a top set: nothing, or like working sets. */
+    readonly buildUp: 'nothing' | 'whole'
+    /** A restricted-flow set of four stages: as about three sets, or as one. */
+    readonly restricted: 'by_stage' | 'as_one'
+  }
   readonly dose: {
     /** Multiplies floor, target and ceiling, after the conversion to the school. */
     readonly bandScale: number

@@ -9,6 +9,7 @@ export const STEADY_MIDDLE: Method = {
   name: 'Steady middle',
   suits: 'Most clients.',
   school: COUNTING_SCHOOLS.fractional,
+  counts: { buildUp: 'nothing', restricted: 'by_stage' },
   dose: {
     bandScale: 1,
     setsPerExercise: [3, 4],
@@ -55,6 +56,7 @@ export const FEW_HARD_SETS: Method = {
   name: 'Few hard sets',
   suits: 'Trained, careful clients who like high effort.',
   school: COUNTING_SCHOOLS.direct_only,
+  counts: { buildUp: 'nothing', restricted: 'as_one' },
   dose: {
     bandScale: 0.6,
     setsPerExercise: [1, 2],
@@ -101,6 +103,7 @@ export const OWN_ARM_DAY: Method = {
   name: 'Own arm day',
   suits: 'Arms as the goal, rotations of 6 to 9 days.',
   school: COUNTING_SCHOOLS.fractional,
+  counts: { buildUp: 'nothing', restricted: 'by_stage' },
   dose: {
     bandScale: 1.15,
     setsPerExercise: [3, 4],
@@ -147,6 +150,7 @@ export const COMPOUNDS_THEN_ARMS: Method = {
   name: 'Compounds, then arms',
   suits: 'Beginners, back-first days, three or four days.',
   school: COUNTING_SCHOOLS.whole,
+  counts: { buildUp: 'nothing', restricted: 'by_stage' },
   dose: {
     bandScale: 0.8,
     setsPerExercise: [2, 3],
@@ -193,6 +197,7 @@ export const DENSE_AND_SHORT: Method = {
   name: 'Dense and short',
   suits: 'Up to 45 minutes, little equipment.',
   school: COUNTING_SCHOOLS.stimulus,
+  counts: { buildUp: 'nothing', restricted: 'by_stage' },
   dose: {
     bandScale: 0.8,
     setsPerExercise: [2, 3],

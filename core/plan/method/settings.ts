@@ -70,6 +70,20 @@ export const METHOD_SETTINGS: readonly MethodSetting[] = [
     'whole|every set whole',
     'stimulus|weighed by effort and kind of set',
   ),
+  choice(
+    'Counting and dose',
+    'Build-up sets',
+    'counts.buildUp',
+    'nothing|count nothing',
+    'whole|count like the others',
+  ),
+  choice(
+    'Counting and dose',
+    'A restricted-flow set',
+    'counts.restricted',
+    'by_stage|by its stages',
+    'as_one|as one set',
+  ),
   number('Counting and dose', 'Usual bands, times', 'dose.bandScale', 0.3, 2, 0.05),
   number(
     'Counting and dose',

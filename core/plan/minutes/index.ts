@@ -1,6 +1,6 @@
 export { loadChangeSeconds, setSeconds, sideOrderOf } from './setSeconds'
 export type { SetSeconds } from './setSeconds'
-export { givenRest, mainGroup, restAfterSet, restClass } from './restUsed'
+export { givenRest, mainGroup, restAfterSet, restBetweenArms, restClass } from './restUsed'
 export type { UsedRest } from './restUsed'
 export { sessionTime } from './sessionTime'
 export type { GroupingTime, SessionTime } from './sessionTime'

@@ -6,6 +6,8 @@ import { sideOrderOf } from './setSeconds'
 
 const SHORT_REST_GROUPS: readonly Group[] = ['forearms', 'calves', 'abs']
 const SHORT_REST = 60
+/** Rest after each arm of one-arm work where the plan gives none: the other arm's set is a rest too. */
+const BETWEEN_ARMS: UsedRest = { seconds: 45, isGiven: false }
 /** Compound sets up to so many reps rest longer. */
 const HEAVY_REPS = 8
 
@@ -40,8 +42,7 @@ export function restAfterSet(
 ): UsedRest {
   const given = givenRest(run.restAfter)
   if (given) return given
-  if (sideOrderOf(run, exercise, false) === 'rest_between')
-    return { seconds: exercise.restSeconds, isGiven: false }
+  if (sideOrderOf(run, exercise, false) === 'rest_between') return BETWEEN_ARMS
   const main = mainGroup(slot, exercise, context)
   if (main && SHORT_REST_GROUPS.includes(main)) return { seconds: SHORT_REST, isGiven: false }
   return { seconds: context.method.rest[restClass(run, exercise)], isGiven: false }
@@ -51,4 +52,11 @@ export function restAfterSet(
 export function givenRest(rest: Rest | undefined): UsedRest | undefined {
   const seconds = rest && restSeconds(rest)
   return seconds === undefined ? undefined : { seconds, isGiven: true }
+}
+
+/** Rest between the two arms of a set, in seconds; 0 where they do not rest in between. */
+export function restBetweenArms(run: SetRun, exercise: Exercise, isPaired: boolean): number {
+  return sideOrderOf(run, exercise, isPaired) === 'rest_between'
+    ? (givenRest(run.restAfter) ?? BETWEEN_ARMS).seconds
+    : 0
 }

@@ -53,7 +53,12 @@ function middle(span: Span): number {
 function repSeconds(tempo: Tempo | undefined, usual: PlanContext['method']['tempo']): number {
   const [lower, longPause, lift, shortPause] = usual
   if (tempo?.word && tempo.lower === undefined && tempo.lift === undefined)
-    return TEMPO_WORD_SECONDS[tempo.word] + middle(tempo.midPause ?? 0)
+    return (
+      TEMPO_WORD_SECONDS[tempo.word] +
+      middle(tempo.longPause ?? 0) +
+      middle(tempo.shortPause ?? 0) +
+      middle(tempo.midPause ?? 0)
+    )
   return (
     middle(tempo?.lower ?? lower) +
     middle(tempo?.longPause ?? longPause) +
@@ -202,7 +207,7 @@ export function sideOrderOf(
   run: SetRun,
   exercise: Exercise,
   isPaired: boolean,
-): SideOrder | 'together' | 'one' {
+): SideOrder | 'one' {
   if (run.side) return 'one'
   const order =
     run.sideOrder ?? (exercise.laterality === 'unilateral' ? 'rest_between' : 'together')

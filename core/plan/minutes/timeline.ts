@@ -111,7 +111,8 @@ function addStart(
     add(
       track,
       'warmup',
-      setSeconds(run, exercise, context).seconds +
+      // Both arms get warm, one right after the other.
+      setSeconds(run, exercise, context, true).seconds +
         ((run.restAfter && restSeconds(run.restAfter)) ?? WARM_UP_REST),
       { grouping: grouping.id, slot: slot.id },
     )

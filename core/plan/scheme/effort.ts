@@ -1,5 +1,6 @@
 import type { SetRun } from './setScheme'
-import { classedStages, statedRir } from './stageClass'
+import { nominalReps } from './plainValue'
+import { classedStages } from './stageClass'
 
 /**
  * RIR at the end of the lead stage of a set, undefined where the plan gives none.
@@ -10,18 +11,31 @@ import { classedStages, statedRir } from './stageClass'
  */
 export function leadRir(run: SetRun): number | undefined {
   let rir: number | undefined
-  for (const { stage, class: own } of classedStages(run)) {
+  for (const { stage, class: own, rir: reserve } of classedStages(run)) {
     if (stage.kind !== 'work') continue
     if (own !== 'lead' && own !== 'join') break
-    rir = statedRir(stage) ?? rir
+    rir = reserve
   }
   return rir
 }
 
-/** The lowest RIR that any stage of the set states; undefined where none does. */
+/** The lowest RIR that any stage of the set ends at; undefined where the plan leaves it open. */
 export function lowestRir(run: SetRun): number | undefined {
-  const stated = run.stages.flatMap(stage =>
-    stage.kind === 'work' ? (statedRir(stage) ?? []) : [],
-  )
-  return stated.length > 0 ? Math.min(...stated) : undefined
+  const known = classedStages(run).flatMap(({ rir }) => rir ?? [])
+  return known.length > 0 ? Math.min(...known) : undefined
+}
+
+/**
+ * Reps done at the first load in one go: 5 + 5 + 5 in three positions are one set of 15. Undefined where none are given.
+ *
+ * Edge: ends at the first drop, pause or hold, since what follows is lighter or rested.
+ */
+export function leadReps(run: SetRun): number | undefined {
+  let reps: number | undefined
+  for (const { stage, class: own } of classedStages(run)) {
+    if (stage.kind !== 'work' || !(own === 'lead' || own === 'join' || own === 'grip')) break
+    const count = nominalReps(stage.reps)
+    if (count !== undefined) reps = (reps ?? 0) + count
+  }
+  return reps
 }

@@ -52,9 +52,9 @@ export type {
   SetScheme,
   SideOrder,
 } from './setScheme'
-export { nominalReps, plainValue, workStages } from './plainValue'
-export type { PlainValue } from './plainValue'
-export { leadRir, lowestRir } from './effort'
+export { isHoldAlone, nominalReps, plainValue, repsFor, RESTRICTED_STAGE_REPS, workStages } from './plainValue'
+export type { PlainValue, SpecialSets } from './plainValue'
+export { leadReps, leadRir, lowestRir } from './effort'
 export {
   classedStages,
   isExtended,

@@ -8,14 +8,15 @@ export const SET_PROTOCOLS = ['restricted_flow', 'eccentric_only'] as const
 export type SetProtocol = (typeof SET_PROTOCOLS)[number]
 
 /**
- * How two arms share one set where they do not work together: one after the other at once, with a rest between them,
- * rep by rep, or set by set without pause.
+ * How two arms share one set: one after the other at once, with a rest between them, rep by rep, set by set without
+ * pause, or both at once where the exercise is usually done one arm at a time.
  */
 export const SIDE_ORDERS = [
   'switch',
   'rest_between',
   'alternating_reps',
   'alternating_sets',
+  'together',
 ] as const
 export type SideOrder = (typeof SIDE_ORDERS)[number]
 

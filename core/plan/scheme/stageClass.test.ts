@@ -44,7 +44,10 @@ describe('what each stage of a set is', () => {
 describe('what follows from it', () => {
   test.each([
     ['9 rir 0 | drop 30% 6', true],
-    ['9 rir 3 | drop 30% 6', false],
+    ['9 rir 3 | drop 30% 6', true],
+    ['9 | 9 palms facing', true],
+    ['9 rir 3 | rest 20s | 9', false],
+    ['9 rir 3 | hold 30s long', false],
     ['9 rir 1 | hold 30s long', true],
     ['7 | 7 | 7 rir 0', false],
     ['9 rir 0', false],

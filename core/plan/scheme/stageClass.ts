@@ -25,6 +25,10 @@ export interface ClassedStage {
   readonly stage: Exclude<Stage, { kind: 'rest' }>
   readonly at: number
   readonly class: StageClass
+  /** Reps in reserve at its end, of which there is one for worth, fatigue, joints and findings; undefined for holds and where the plan leaves it open. */
+  readonly rir?: number
+  /** Whether it goes on after the set was at its end: a drop always does, since what is lighter goes to failure. */
+  readonly goesOn: boolean
 }
 
 /** Seconds up to which a stage follows at once, and up to which it still belongs to the set. */
@@ -102,8 +106,12 @@ function isRunningTotal(reps: Reps | undefined): boolean {
   return reps?.kind === 'until_total'
 }
 
-function classOf(stage: WorkStage, before: WorkStage, gap: number): StageClass {
-  const rir = statedRir(before)
+function classOf(
+  stage: WorkStage,
+  before: WorkStage,
+  rir: number | undefined,
+  gap: number,
+): StageClass {
   const isAtItsEnd = rir !== undefined && rir <= END_RIR
   if (gap > SAME_SET_SECONDS) return 'apart'
   if (gap <= AT_ONCE_SECONDS) {
@@ -128,6 +136,17 @@ function classOf(stage: WorkStage, before: WorkStage, gap: number): StageClass {
     : 'pause'
 }
 
+const TO_FAILURE: readonly StageClass[] = ['drop', 'grip', 'tail_slow', 'tail_partial']
+
+/** Reserve of a stage that says none: what was changed to go on goes to failure, the rest as near to it as the stage before. */
+function reserveOf(
+  stage: WorkStage,
+  own: StageClass,
+  before: number | undefined,
+): number | undefined {
+  return statedRir(stage) ?? (TO_FAILURE.includes(own) ? 0 : before)
+}
+
 /**
  * What each stage of a set is, compared with the work before it.
  *
@@ -140,18 +159,24 @@ export function classedStages(run: SetRun): readonly ClassedStage[] {
 const classified = remembered((run: SetRun, _: object): readonly ClassedStage[] => {
   const classed: ClassedStage[] = []
   let before: WorkStage | undefined
+  let rir: number | undefined
   let gap = 0
+  const isAtItsEnd = () => rir !== undefined && rir <= END_RIR
   run.stages.forEach((stage, at) => {
     if (stage.kind === 'rest') {
       gap += restSeconds(stage.rest) ?? 0
       return
     }
     if (stage.kind === 'hold') {
-      classed.push({ stage, at, class: 'hold' })
+      classed.push({ stage, at, class: 'hold', goesOn: isAtItsEnd() })
       return
     }
-    const own = before ? classOf(stage, before, gap) : 'lead'
-    classed.push({ stage, at, class: own })
+    const own = before ? classOf(stage, before, rir, gap) : 'lead'
+    const goesOn =
+      own !== 'lead' && own !== 'join' && (isAtItsEnd() || own === 'drop' || own === 'grip')
+    const reserve = reserveOf(stage, own, rir)
+    classed.push({ stage, at, class: own, goesOn, ...(reserve !== undefined && { rir: reserve }) })
+    rir = reserve
     if (own !== 'tail_slow' && own !== 'tail_partial')
       before = {
         ...(before?.load && { load: before.load }),
@@ -165,10 +190,5 @@ const classified = remembered((run: SetRun, _: object): readonly ClassedStage[] 
 
 /** Whether the set goes on after it has come near failure: a drop, a pause, partials or a hold behind it. */
 export function isExtended(run: SetRun): boolean {
-  let isAtItsEnd = false
-  for (const { stage, class: own } of classedStages(run)) {
-    if (isAtItsEnd && own !== 'join' && own !== 'lead') return true
-    if (stage.kind === 'work' && (statedRir(stage) ?? Infinity) <= END_RIR) isAtItsEnd = true
-  }
-  return false
+  return classedStages(run).some(({ goesOn }) => goesOn)
 }

@@ -1,3 +1,9 @@
 export { formatScheme, parseScheme } from './scheme'
-export { formatGrouping, formatSession, parseGrouping, parseSession } from './session'
+export {
+  formatGrouping,
+  formatSession,
+  groupingPlaces,
+  parseGrouping,
+  parseSession,
+} from './session'
 export type { ShorthandProblem } from './problem'

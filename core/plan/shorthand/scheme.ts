@@ -42,6 +42,7 @@ const SIDE_ORDERS: readonly (readonly [SideOrder, string])[] = [
   ['rest_between', 'rest between sides'],
   ['alternating_reps', 'alternating reps'],
   ['alternating_sets', 'alternating sets'],
+  ['together', 'both arms at once'],
 ]
 const LOAD_RULES: readonly (readonly [LoadRule, string])[] = [
   ['hold', 'load held'],

@@ -19,7 +19,13 @@ const slot: fc.Arbitrary<Slot> = fc.record(
   },
   { requiredKeys: ['id', 'exercise', 'intent', 'scheme'] },
 )
-const grouping: fc.Arbitrary<Grouping> = fc.record(
+/** What only says something where exercises are done by turns is not printed for straight sets. */
+function withoutRounds(value: Grouping): Grouping {
+  if (value.kind !== 'straight') return value
+  const { restBetweenPartners: _b, restAfterRound: _a, changeOverSeconds: _c, ...others } = value
+  return others
+}
+const anyGrouping: fc.Arbitrary<Grouping> = fc.record(
   {
     id: fc.constant(groupingId('x')),
     kind: fc.constantFrom(...GROUPING_KINDS),
@@ -39,6 +45,13 @@ const grouping: fc.Arbitrary<Grouping> = fc.record(
   },
   { requiredKeys: ['id', 'kind', 'placement', 'slots'] },
 )
+const grouping = anyGrouping.map(withoutRounds)
+function anyGroupingOf(more: Partial<Grouping>): Session {
+  const read = parseSession('cable_curl 3 x 12', () => 'x')
+  if (!read.ok) throw new Error('cable_curl')
+  return { ...read.value, groupings: read.value.groupings.map(one => ({ ...one, ...more })) }
+}
+
 const session: fc.Arbitrary<Session> = fc.record(
   {
     id: fc.constant(sessionId('x')),
@@ -69,6 +82,21 @@ test('every session is printed so that reading gives it back', () => {
     }),
     { numRuns: 300 },
   )
+})
+
+test('straight sets have no rounds to rest after, and the text says what they have', () => {
+  const read = (line: string) => parseSession(line, () => 'x')
+  const refused = read('straight, after 300s: cable_curl 3 x 12')
+  expect(refused).toMatchObject({ ok: false, error: { kind: 'unexpected', found: 'after' } })
+  expect(refused.ok || refused.error).toMatchObject({
+    expected: expect.arrayContaining(['afterwards', 'part']),
+  })
+  expect(read('straight, afterwards 300s: cable_curl 3 x 12').ok).toBe(true)
+  const stored = anyGroupingOf({
+    kind: 'straight',
+    restAfterRound: { kind: 'seconds', seconds: 300 },
+  })
+  expect(formatSession(stored)).toBe('cable_curl 3 x 12')
 })
 
 test('a problem is placed in the whole text', () => {

@@ -50,12 +50,17 @@ function formatSlot(slot: Slot): string {
 export function formatGrouping(grouping: Grouping): string {
   const { kind, placement, slots } = grouping
   const placed = PLACEMENTS.find(([candidate]) => candidate === placement)?.[1]
+  const isInRounds = kind !== 'straight'
   const options = [
     grouping.part && `part ${quoted(grouping.part)}`,
-    grouping.restBetweenPartners && `between ${formatRestValue(grouping.restBetweenPartners)}`,
-    grouping.restAfterRound && `after ${formatRestValue(grouping.restAfterRound)}`,
+    isInRounds &&
+      grouping.restBetweenPartners &&
+      `between ${formatRestValue(grouping.restBetweenPartners)}`,
+    isInRounds && grouping.restAfterRound && `after ${formatRestValue(grouping.restAfterRound)}`,
     grouping.restAfterGrouping && `afterwards ${formatRestValue(grouping.restAfterGrouping)}`,
-    grouping.changeOverSeconds !== undefined && `change-over ${grouping.changeOverSeconds}s`,
+    isInRounds &&
+      grouping.changeOverSeconds !== undefined &&
+      `change-over ${grouping.changeOverSeconds}s`,
     grouping.sameMuscleIntended && 'same muscle',
     grouping.replaceable && 'replaceable',
     grouping.turn && `turn ${grouping.turn.at} of ${grouping.turn.of}`,
@@ -122,7 +127,8 @@ function takeHeading(cursor: Cursor): Heading {
   const kind = KINDS.find(word => cursor.takeWords(word))
   if (!placement && !kind) return { kind: 'straight', placement: 'main', options: {} }
   const options: Record<string, unknown> = {}
-  while (cursor.takeMark(',')) requireOption(cursor, options)
+  const known = kind === 'straight' ? OPTIONS.filter(([, key]) => !OF_ROUNDS.has(key)) : OPTIONS
+  while (cursor.takeMark(',')) requireOption(cursor, options, known)
   if (!cursor.takeMark(':')) cursor.fail(':', ', after 90s', ', between 15s')
   return { kind: kind ?? 'straight', placement: placement ?? 'main', options }
 }
@@ -143,11 +149,22 @@ const OPTIONS: readonly (readonly [
   ['if', 'onlyIf', requireText],
 ]
 
-function requireOption(cursor: Cursor, options: Record<string, unknown>): void {
+/** What only says something where exercises are done by turns; straight sets rest by their own `rest`. */
+const OF_ROUNDS: ReadonlySet<string> = new Set([
+  'restBetweenPartners',
+  'restAfterRound',
+  'changeOverSeconds',
+])
+
+function requireOption(
+  cursor: Cursor,
+  options: Record<string, unknown>,
+  known: typeof OPTIONS,
+): void {
   const { at, end } = cursor.place()
   const option =
-    OPTIONS.find(([words]) => cursor.takeWords(...words.split(' '))) ??
-    cursor.fail(...OPTIONS.map(([words]) => words))
+    known.find(([words]) => cursor.takeWords(...words.split(' '))) ??
+    cursor.fail(...known.map(([words]) => words))
   const [words, key, value] = option
   if (key in options) stop({ kind: 'repeated', at, end, found: words })
   options[key] = value(cursor)
@@ -200,6 +217,20 @@ function takeLine(cursor: Cursor, lines: Lines, newId: () => string): void {
       ...(cursor.takeWords('if') && { onlyIf: requireText(cursor) }),
     })
   } else lines.groupings.push(takeGrouping(cursor, newId))
+}
+
+const NO_GROUPING = /^\s*(?:$|session\b|prepare\b|between\s+muscles\b)/
+
+/** Where each grouping of a session's text stands, in characters from 0; one place per grouping, in order. */
+export function groupingPlaces(
+  text: string,
+): readonly { readonly at: number; readonly end: number }[] {
+  let at = 0
+  return text.split('\n').flatMap(line => {
+    const place = { at, end: at + line.length }
+    at += line.length + 1
+    return NO_GROUPING.test(line) ? [] : [place]
+  })
 }
 
 /** The session that some lines describe; a problem is placed in the whole text. */

@@ -1,6 +1,6 @@
 import { ELBOW_JOINTS } from '../../../plan/catalogue'
 import { shareOfOneRep } from '../../../plan/estimate'
-import { nominalReps, workStages } from '../../../plan/scheme'
+import { leadReps, leadRir, repsFor, workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
 import { sparing, swapped, withRir, withWarmups } from '../fixes'
 import { type CheckInput, type PlacedSlot, type SessionView, strictly } from '../input'
@@ -133,19 +133,12 @@ const stretchIntro: Rule = {
 const HEAVY_SHARE = 0.8
 
 /** Share of the one-rep maximum that a slot's heaviest set stands for. */
-function heaviestShare({ runs }: PlacedSlot, usual: number): number {
+function heaviestShare({ runs, exercise: { repUnit } }: PlacedSlot, usual: number): number {
   return Math.max(
     0,
     ...runs.flatMap(run => {
-      const [lead] = workStages(run)
-      const reps = nominalReps(lead?.reps)
-      const rir =
-        lead?.effort?.kind === 'rir'
-          ? lead.effort.rir
-          : lead?.effort?.kind === 'failure'
-            ? 0
-            : usual
-      return reps === undefined ? [] : [shareOfOneRep(reps, rir)]
+      const reps = leadReps(run)
+      return reps === undefined ? [] : [shareOfOneRep(repsFor(reps, repUnit), leadRir(run) ?? usual)]
     }),
   )
 }
