@@ -1,3 +1,4 @@
+import { type Permit, PERMIT_TABLE } from '../plan/safety'
 import { type Group, GROUPS, type Joint, JOINTS, type Muscle, MUSCLES } from '../plan/catalogue'
 import type { CheckId, Finding } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
@@ -79,6 +80,14 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
   'thumbless-press': ({ text }) =>
     `${text('exercise')} is planned without the thumb round the bar.`,
   'overhead-failure': ({ text }) => `${text('exercise')} goes to failure above the head.`,
+  'not-permitted': ({ text }) =>
+    `${text('exercise')} uses ${PERMIT_TABLE[text('permit') as Permit].name}, which is not allowed for this client yet.`,
+  'first-months': ({ text }) =>
+    text('what') === 'restricted_flow'
+      ? `${text('exercise')} is done with restricted flow in the client's first months.`
+      : `${text('exercise')} goes on after failure in the client's first months.`,
+  'momentum-low-back': ({ text }) =>
+    `${text('exercise')} is done with momentum, and the low back is sensitive.`,
   'minor-limits': ({ text }) => `${text('exercise')} asks more than a client under 18 should do.`,
   'equipment-missing': ({ text }) =>
     `${text('exercise')} needs ${text('missing')}, which the client does not have.`,

@@ -1,3 +1,4 @@
+import { PERMITS } from '#core/plan/safety'
 import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
 import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
 import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS } from '#core/plan/method'
@@ -67,7 +68,7 @@ export const ClientFactsContract = z
     sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
     hasSafeties: z.boolean().exactOptional(),
     screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
-    restrictedFlow: z.enum(['allowed', 'excluded']).exactOptional(),
+    permits: z.array(z.enum(PERMITS)).readonly().exactOptional(),
     isMinor: z.boolean().exactOptional(),
   })
   .readonly()

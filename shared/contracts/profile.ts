@@ -1,6 +1,6 @@
 import { EQUIPMENT, GROUPS, JOINTS } from '#core/plan/catalogue'
 import { HINDRANCES, MODES } from '#core/plan/method'
-import { SCREENING_ANSWERS, SCREENING_IDS } from '#core/plan/safety'
+import { PERMITS, SCREENING_ANSWERS, SCREENING_IDS } from '#core/plan/safety'
 import { WEIGHT_UNITS } from '#core/plan/scheme'
 import { z } from 'zod'
 import { MethodIdContract } from './method'
@@ -63,6 +63,8 @@ export const ProfileContract = z
     slowedBy: z.array(z.enum(HINDRANCES)).readonly(),
     sideLoads: z.array(SideLoadContract).max(20).readonly(),
     hasSafeties: z.boolean(),
+    /** Ways to train that are off until they are allowed here. */
+    permits: z.array(z.enum(PERMITS)).readonly().default([]),
     /** Exercises not to be planned, and those to stay, by id. */
     avoid: z.array(z.string().max(60)).max(100).readonly().default([]),
     keep: z.array(z.string().max(60)).max(100).readonly().default([]),

@@ -15,6 +15,7 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     slowedBy: profile.slowedBy,
     sideLoads: profile.sideLoads,
     hasSafeties: profile.hasSafeties,
+    permits: profile.permits,
     screening: screeningState(profile.screening),
     isMinor: isMinorBy(profile.screening),
   }

@@ -255,6 +255,19 @@ async function submit(): Promise<void> {
         </fieldset>
         <JointNotes v-model="entered.jointNotes" :joints="choices.joints" />
       </div>
+      <fieldset class="mt-4">
+        <legend class="font-semibold">Allowed for this client</legend>
+        <label
+          v-for="{ id, name, caution } in choices.permits"
+          :key="id"
+          class="flex items-baseline gap-1.5"
+          ><input v-model="entered.permits" type="checkbox" :value="id" />
+          <span
+            ><span class="inline-block first-letter:uppercase">{{ name }}</span
+            >{{ ' ' }}<small class="text-ink2">{{ caution }}</small></span
+          ></label
+        >
+      </fieldset>
       <OutsideLoads
         v-model="entered.outside"
         class="mt-4"

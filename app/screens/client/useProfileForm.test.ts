@@ -25,6 +25,7 @@ const known: Profile = {
     { what: 'Rowing', groups: ['lats'], times: { low: 2, high: 2 }, setsEach: 3, isEstimate: true },
   ],
   hasSafeties: true,
+  permits: ['past_failure'],
   avoid: ['barbell_curl'],
   keep: [],
   screening: { answers: {}, clearance: null },

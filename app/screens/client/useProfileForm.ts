@@ -15,6 +15,9 @@ import {
   trainingAge,
 } from '#core/plan/method'
 import {
+  type Permit,
+  PERMIT_TABLE,
+  PERMITS,
   SCREENING_QUESTIONS,
   type ScreeningAnswer,
   type ScreeningId,
@@ -70,6 +73,7 @@ interface Entered {
   slowedBy: Hindrance[]
   outside: FormLoad[]
   hasSafeties: boolean
+  permits: Permit[]
   avoid: string[]
   keep: string[]
   clearance: { on: string; profession: string; limits: string }
@@ -91,6 +95,7 @@ const NEW_PROFILE: Omit<Profile, 'trainingAgeMonths'> = {
   slowedBy: [],
   sideLoads: [],
   hasSafeties: false,
+  permits: [],
   avoid: [],
   keep: [],
   days: USUAL_DAYS.map(weekday => ({ weekday, minutes: USUAL_MINUTES, start: USUAL_START })),
@@ -146,6 +151,7 @@ function fieldsOf(before: Profile | null): Entered {
     slowedBy,
     sideLoads,
     hasSafeties,
+    permits,
     avoid,
     keep,
     screening,
@@ -161,6 +167,7 @@ function fieldsOf(before: Profile | null): Entered {
     trainingAgeMonths: before ? String(before.trainingAgeMonths) : '',
     modes: { ...modes },
     days: Array.from({ length: 7 }, (_, at) => formDay(at + 1, days)),
+    permits: [...permits],
     equipment: [...equipment],
     sensitiveJoints: [...sensitiveJoints],
     slowedBy: [...slowedBy],
@@ -285,6 +292,7 @@ export function useProfileForm(before: Profile | null, path: () => string) {
       joints: JOINTS,
       hindrances: HINDRANCES,
       questions: SCREENING_QUESTIONS,
+      permits: PERMITS.map(id => ({ id, ...PERMIT_TABLE[id] })),
     },
   }
 }

@@ -8,6 +8,7 @@ import {
   type Load,
   type LoadBasis,
   LOCK_OUTS,
+  type LongSetKind,
   plannedSets,
   type SchemeControl,
   type SchemeControls,
@@ -255,10 +256,16 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
     builder.setScheme(slot().id, technique.apply(slot().scheme))
     builder.say(`${technique.name}. Z undoes it.`)
   }
+  function isInMethod(id: string, longSet: LongSetKind | undefined): boolean {
+    const { extendedKinds, restricted } = context.value.method.effort
+    return id === 'restricted_flow'
+      ? restricted
+      : longSet === undefined || extendedKinds.includes(longSet)
+  }
   const techniques = computed(() =>
     TECHNIQUES.map(({ id, name, what, longSet, asks = '' }) => ({
       id,
-      words: `${name}${longSet && !context.value.method.effort.extendedKinds.includes(longSet) ? ' (not in this method)' : ''}: ${what} ${asks}`,
+      words: `${name}${isInMethod(id, longSet) ? '' : ' (not in this method)'}: ${what} ${asks}`,
     })),
   )
   return {

@@ -89,6 +89,23 @@ const ROWS: readonly Row[] = [
     calm: one('overhead_press_dumbbell 3 x 10, rir 1'),
   },
   {
+    check: 'not-permitted',
+    plan: one('pulldown_neutral 3 x 10 thumbless, rir 2'),
+    calm: one('pulldown_neutral 3 x 10, rir 2'),
+  },
+  {
+    check: 'first-months',
+    plan: one('cable_curl 3 x 10, rir 2, last: drop 30% 8'),
+    context: client({ trainingAgeMonths: 4 }),
+    calm: one('cable_curl 3 x 10, rir 1'),
+  },
+  {
+    check: 'momentum-low-back',
+    plan: one('barbell_curl 3 x 10 rir 0 | 2-3 momentum'),
+    context: client({ joints: { low_back: 'sensitive' }, permits: ['past_failure'] }),
+    calm: one('barbell_curl 3 x 10, rir 2'),
+  },
+  {
     check: 'minor-limits',
     plan: one('cable_curl 3 x 6, rir 0'),
     context: client({ isMinor: true }),
@@ -546,4 +563,70 @@ describe('failure under a bar', () => {
     const plan = one('bench_press_barbell 3 x 3 of 5')
     expect(of(plan, 'failure-under-bar', client({ hasSafeties: true }))).toEqual([])
   })
+})
+
+describe('what a client is allowed', () => {
+  const found = (line: string, facts: Parameters<typeof client>[0]) =>
+    of(one(line), 'not-permitted', client(facts)).map(({ figures }) => figures.permit)
+  const past = 'cable_curl 3 x 10 rir 0 | 5 lower half'
+  test.each([
+    [past, [], ['past_failure']],
+    [past, ['past_failure'], []],
+    [past, ['thumbless'], ['past_failure']],
+    ['cable_curl 3 x 10 rir 0 | 3 assisted', [], ['past_failure']],
+    ['cable_curl 3 x 10 rir 0 | drop 30% 6', [], []],
+    ['cable_curl 3 x 10 thumbless rir 0 | 5 lower half', [], ['thumbless', 'past_failure']],
+    ['pulldown_neutral 3 x 10 thumbless', ['thumbless'], []],
+  ] as const)('%s with %j asks for %j', (line, permits, asked) =>
+    expect(found(line, { permits })).toEqual(asked),
+  )
+  const cuffs = 'cable_curl restricted 1 x 30 25% e1rm | rest 40s | 15 | rest 40s | 15'
+  test('restricted flow by permit, never under 18 and never on a press', () => {
+    const stops = (line: string, facts: Parameters<typeof client>[0]) =>
+      of(one(line), 'restricted-flow-excluded', client(facts)).length
+    const permits = ['restricted_flow'] as const
+    expect(stops(cuffs, {})).toBe(1)
+    expect(stops(cuffs, { permits })).toBe(0)
+    expect(stops(cuffs, { permits, isMinor: true })).toBe(1)
+    expect(stops(cuffs.replace('cable_curl', 'bench_press_dumbbell'), { permits })).toBe(1)
+  })
+  test('a permit does not make a bar over the body safe', () => {
+    const bar = one('bench_press_barbell 3 x 8 thumbless, rir 2')
+    expect(of(bar, 'thumbless-press', client({ permits: ['thumbless'] }))).toHaveLength(1)
+  })
+  test('the first half year ends after six months', () => {
+    const early = (months: number) =>
+      of(one(past), 'first-months', client({ trainingAgeMonths: months })).length
+    expect([0, 5, 6, 24].map(early)).toEqual([1, 1, 0, 0])
+  })
+})
+
+describe('lighter sets before heavy ones', () => {
+  const cold = (...lines: string[]) =>
+    of(one(...lines), 'warm-up-missing').map(({ figures }) => figures.exercise)
+  test.each([
+    [['bench_press_dumbbell 3 x 8, rir 2'], 1],
+    [['bench_press_dumbbell 3 x 12, rir 2'], 0],
+    [['warm-up 2 x 8, then 3 x 8, rir 2'].map(text => `bench_press_dumbbell ${text}`), 0],
+    [['overhead_press_dumbbell 3 x 15, rir 2'], 1],
+    [['bench_press_dumbbell 3 x 12, rir 2', 'overhead_press_dumbbell 3 x 12, rir 2'], 0],
+    [['dumbbell_curl 3 x 10, rir 2'], 0],
+    [['barbell_curl 3 x 5, rir 1'], 1],
+  ] as const)('%j: %d', (lines, expected) => expect(cold(...lines)).toHaveLength(expected))
+})
+
+test('no swing where the low back is sensitive, and the fix leaves the reps', () => {
+  const sore = client({ joints: { low_back: 'sensitive' }, permits: ['past_failure'] })
+  const plan = one('barbell_curl 3 x 10 rir 0 | 2-3 momentum')
+  const [finding] = of(plan, 'momentum-low-back', sore)
+  const mended = applyEdits(plan, finding?.fix ?? [], idsInARow())
+  if (!mended.ok) throw new Error('not mended')
+  expect(of(mended.value, 'momentum-low-back', sore)).toEqual([])
+  const stages = mended.value.rotation.days
+    .flatMap(({ sessions }) => sessions.flatMap(({ groupings }) => groupings))
+    .flatMap(({ slots }) =>
+      slots.flatMap(({ scheme }) => scheme.runs.map(run => run.stages.length)),
+    )
+  expect(stages).toEqual([1])
+  expect(of(plan, 'momentum-low-back')).toEqual([])
 })

@@ -106,6 +106,19 @@ export function withThumb(placed: PlacedSlot): readonly PlanEdit[] {
   return editedRuns(placed, run => editedWork(run, ({ thumbless: _, ...stage }) => stage))
 }
 
+/** No swing: reps done with momentum are done strictly, and what only momentum made possible is left out. */
+export function strictForm(placed: PlacedSlot): readonly PlanEdit[] {
+  const isSwung = (stage: Stage) => stage.kind === 'work' && stage.form === 'momentum'
+  return editedRuns(placed, run => {
+    const [first, ...later] = run.stages
+    const kept: SetRun['stages'] = [first, ...later.filter(stage => !isSwung(stage))]
+    return editedWork({ ...run, stages: kept }, ({ form, ...stage }) => ({
+      ...stage,
+      ...(form !== undefined && form !== 'momentum' && { form }),
+    }))
+  })
+}
+
 /** At least so much rest after every set. */
 export function withRest(placed: PlacedSlot, seconds: number): readonly PlanEdit[] {
   return editedRuns(placed, run => ({ ...run, restAfter: { kind: 'seconds', seconds } }))

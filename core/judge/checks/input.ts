@@ -25,13 +25,7 @@ import { intentFor, type PlanContext } from '../../plan/method'
 import { isGripLimited, mainGroup, sessionTime, type SessionTime } from '../../plan/minutes'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { RotationDay } from '../../plan/rotation'
-import {
-  isExtended,
-  leadRir,
-  lowestRir,
-  leadReps,
-  type SetRun,
-} from '../../plan/scheme'
+import { isExtended, leadRir, lowestRir, leadReps, type SetRun } from '../../plan/scheme'
 import type { Grouping, Session, Slot } from '../../plan/session'
 
 /** One exercise of a session with what the rules ask about it. */

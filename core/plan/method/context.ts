@@ -11,6 +11,7 @@ import type {
 } from '../catalogue'
 import { ARM_GROUPS, BUILT_IN_CATALOGUE, creditsFor, requireIntent } from '../catalogue'
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
+import type { Permit } from '../safety'
 import type { Method } from './method'
 import { STEADY_MIDDLE } from './presets'
 import type { SideLoad } from './sideLoad'
@@ -79,8 +80,8 @@ export interface ClientFacts {
   /** Safety bars or a spotter for bars over the body. */
   readonly hasSafeties?: boolean
   readonly screening?: 'open' | 'clear' | 'refer'
-  /** Any reason not to do restricted-flow sets; they are off until the coach has asked. */
-  readonly restrictedFlow?: 'allowed' | 'excluded'
+  /** Ways to train that are off until the coach allows them for this client. */
+  readonly permits?: readonly Permit[]
   readonly isMinor?: boolean
 }
 

@@ -203,11 +203,7 @@ const walks = remembered(
 )
 
 /** How the arms take turns in a set: as the run says, else as the exercise is usually done; together where both work at once. */
-export function sideOrderOf(
-  run: SetRun,
-  exercise: Exercise,
-  isPaired: boolean,
-): SideOrder | 'one' {
+export function sideOrderOf(run: SetRun, exercise: Exercise, isPaired: boolean): SideOrder | 'one' {
   if (run.side) return 'one'
   const order =
     run.sideOrder ?? (exercise.laterality === 'unilateral' ? 'rest_between' : 'together')

@@ -1,3 +1,5 @@
+export { PERMIT_TABLE, PERMITS } from './permits'
+export type { Permit } from './permits'
 export {
   isMinorBy,
   NOT_MEDICAL_ADVICE,

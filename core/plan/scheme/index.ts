@@ -52,7 +52,14 @@ export type {
   SetScheme,
   SideOrder,
 } from './setScheme'
-export { isHoldAlone, nominalReps, plainValue, repsFor, RESTRICTED_STAGE_REPS, workStages } from './plainValue'
+export {
+  isHoldAlone,
+  nominalReps,
+  plainValue,
+  repsFor,
+  RESTRICTED_STAGE_REPS,
+  workStages,
+} from './plainValue'
 export type { PlainValue, SpecialSets } from './plainValue'
 export { leadReps, leadRir, lowestRir } from './effort'
 export {

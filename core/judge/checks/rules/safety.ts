@@ -1,7 +1,8 @@
 import { type Equipment, type Joint, JOINTS } from '../../../plan/catalogue'
-import { workStages } from '../../../plan/scheme'
+import { isSore } from '../../../body/joints'
+import { classedStages, workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
-import { sparing, swapped, withReps, withRir, withThumb } from '../fixes'
+import { sparing, straightened, strictForm, swapped, withReps, withRir, withThumb } from '../fixes'
 import { type CheckInput, extendedSets, type PlacedSlot, type SessionView } from '../input'
 
 /* What can hurt. Thresholds and words: docs/methods.md#checks. A pain rule repeats what was reported; it never diagnoses. */
@@ -109,18 +110,28 @@ const NOT_FOR_RESTRICTION = [
   'vertical_press',
 ]
 
+const usesRestrictedFlow = ({ runs }: PlacedSlot) =>
+  runs.some(({ protocol }) => protocol === 'restricted_flow')
+
+/** Reps that follow when no whole one is left: partial, helped, swung or lowered ones. */
+const goesPastFailure = ({ runs }: PlacedSlot) =>
+  runs.some(run =>
+    classedStages(run).some(({ class: own }) => own === 'tail_partial' || own === 'tail_slow'),
+  )
+
+const isThumbless = ({ runs }: PlacedSlot) =>
+  runs.some(run => workStages(run).some(stage => stage.thumbless))
+
 const restrictedFlow: Rule = {
   id: 'restricted-flow-excluded',
   reason:
     'Restricted-flow sets are for arms and legs of screened adults with a trained supervisor.',
-  tunedBy: 'effort.restricted',
   find: input =>
     everySlot(input, (placed, session) => {
-      if (!placed.runs.some(({ protocol }) => protocol === 'restricted_flow')) return []
-      const { client, method } = input.context
+      if (!usesRestrictedFlow(placed)) return []
+      const { client } = input.context
       const isAllowed =
-        method.effort.restricted &&
-        client.restrictedFlow === 'allowed' &&
+        client.permits?.includes('restricted_flow') &&
         !client.isMinor &&
         !NOT_FOR_RESTRICTION.includes(placed.exercise.pattern)
       return isAllowed
@@ -184,8 +195,7 @@ const thumbless: Rule = {
   reason: 'A bar over the body can roll off a hand whose thumb is not round it.',
   find: input =>
     everySlot(input, (placed, session) =>
-      placed.runs.some(run => workStages(run).some(stage => stage.thumbless)) &&
-      THUMB.some(caution => placed.exercise.cautions.includes(caution))
+      isThumbless(placed) && THUMB.some(caution => placed.exercise.cautions.includes(caution))
         ? [
             {
               place: at(session, placed),
@@ -218,6 +228,74 @@ const overheadFailure: Rule = {
           ]
         : []
     }),
+}
+
+const notPermitted: Rule = {
+  id: 'not-permitted',
+  reason: 'Some ways to train are off until the coach has allowed them for this client.',
+  find: input =>
+    everySlot(input, (placed, session) => {
+      const { permits = [] } = input.context.client
+      const missing = [
+        ...(isThumbless(placed) && !permits.includes('thumbless')
+          ? [{ permit: 'thumbless' as const, fix: withThumb(placed) }]
+          : []),
+        ...(goesPastFailure(placed) && !permits.includes('past_failure')
+          ? [{ permit: 'past_failure' as const, fix: straightened(placed) }]
+          : []),
+      ]
+      return missing.map(({ permit, fix }) => ({
+        place: at(session, placed),
+        figures: { exercise: placed.exercise.name, permit },
+        fix,
+      }))
+    }),
+}
+
+/** Months in which a client learns to lift before sets are made longer than they are. */
+const FIRST_MONTHS = 6
+
+const firstMonths: Rule = {
+  id: 'first-months',
+  reason:
+    'In the first half year plain sets do as much; what goes on after failure teaches bad reps and costs days of soreness.',
+  find: input =>
+    input.context.client.trainingAgeMonths >= FIRST_MONTHS
+      ? []
+      : everySlot(input, (placed, session) => {
+          const what = usesRestrictedFlow(placed)
+            ? 'restricted_flow'
+            : extendedSets(placed) > 0 && 'long'
+          return what
+            ? [
+                {
+                  place: at(session, placed),
+                  figures: { exercise: placed.exercise.name, what },
+                  fix: withRir(placed, 2),
+                },
+              ]
+            : []
+        }),
+}
+
+const momentumLowBack: Rule = {
+  id: 'momentum-low-back',
+  reason: 'A swing moves the load from the arm to the low back, which is marked as sensitive.',
+  find: input => {
+    const { joints, pain } = input.context.client
+    if (joints?.low_back !== 'sensitive' && !isSore(pain?.low_back)) return []
+    return everySlot(input, (placed, session) =>
+      placed.runs.some(run => workStages(run).some(({ form }) => form === 'momentum'))
+        ? [
+            {
+              place: { ...at(session, placed), joint: 'low_back' as const },
+              figures: { exercise: placed.exercise.name },
+              fix: strictForm(placed),
+            },
+          ]
+        : [],
+    )
+  },
 }
 
 const minor: Rule = {
@@ -314,6 +392,9 @@ export const SAFETY: readonly Rule[] = [
   failureUnderBar,
   thumbless,
   overheadFailure,
+  notPermitted,
+  firstMonths,
+  momentumLowBack,
   minor,
   equipmentMissing,
   avoided,

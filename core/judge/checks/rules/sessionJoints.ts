@@ -1,4 +1,4 @@
-import { ELBOW_JOINTS } from '../../../plan/catalogue'
+import { ELBOW_JOINTS, type Exercise, type Pattern } from '../../../plan/catalogue'
 import { shareOfOneRep } from '../../../plan/estimate'
 import { leadReps, leadRir, repsFor, workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
@@ -138,10 +138,32 @@ function heaviestShare({ runs, exercise: { repUnit } }: PlacedSlot, usual: numbe
     0,
     ...runs.flatMap(run => {
       const reps = leadReps(run)
-      return reps === undefined ? [] : [shareOfOneRep(repsFor(reps, repUnit), leadRir(run) ?? usual)]
+      return reps === undefined
+        ? []
+        : [shareOfOneRep(repsFor(reps, repUnit), leadRir(run) ?? usual)]
     }),
   )
 }
+
+const PRESSES: readonly Pattern[] = ['horizontal_press', 'incline_press', 'vertical_press', 'dip']
+/** Presses put a load on shoulders and elbows from ten reps to failure down. */
+const HEAVY_PRESS_SHARE = 0.75
+
+/** Whether the first sets of an exercise want lighter ones before them: heavy work, heavy presses, anything overhead. */
+function wantsWarmUp(placed: PlacedSlot, { method }: CheckInput['context']): boolean {
+  const share = heaviestShare(placed, method.effort.defaultRir)
+  const { kind, pattern } = placed.exercise
+  const isPress = kind === 'compound' && PRESSES.includes(pattern)
+  return (
+    share >= HEAVY_SHARE ||
+    (isPress && share >= HEAVY_PRESS_SHARE) ||
+    (isPress && pattern === 'vertical_press')
+  )
+}
+
+/** One press warms up for the next. */
+const isAlike = (before: Exercise, { pattern }: Exercise) =>
+  PRESSES.includes(pattern) && PRESSES.includes(before.pattern)
 
 const warmUpMissing: Rule = {
   id: 'warm-up-missing',
@@ -157,8 +179,10 @@ const warmUpMissing: Rule = {
             stress >= 2 &&
             input.context.client.pain?.[joint as keyof typeof placed.intent.jointStress] === 'hold',
         )
-        const isHeavy = heaviestShare(placed, input.context.method.effort.defaultRir) >= HEAVY_SHARE
-        const isFirst = !session.slots.slice(0, at).some(({ main }) => main === placed.main)
+        const isHeavy = wantsWarmUp(placed, input.context)
+        const isFirst = !session.slots
+          .slice(0, at)
+          .some(({ main, exercise }) => main === placed.main || isAlike(exercise, placed.exercise))
         return !ramps && ((isHeavy && isFirst) || isSore)
           ? [
               {
