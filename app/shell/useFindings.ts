@@ -1,5 +1,11 @@
-import { CHECKS, type Finding, findingKey } from '#core/judge/checks'
-import { dayWords, findingSentence } from '#core/words'
+import {
+  CHECKS,
+  type Finding,
+  findingKey,
+  type FindingLine,
+  findingLines,
+} from '#core/judge/checks'
+import { dayWords, findingLineSentence, findingSentence } from '#core/words'
 
 const REASONS = new Map(CHECKS.map(({ id, reason }) => [id, reason]))
 
@@ -11,6 +17,11 @@ export interface WordedFinding {
   readonly place: string
   readonly reason: string
   readonly hasFix: boolean
+}
+
+/** One line of a list of findings; it opens where it stands for more than one. */
+export interface WordedLine extends WordedFinding {
+  readonly parts: readonly WordedFinding[]
 }
 
 /** Findings of the plan in words: what, where, why, and whether there is a fix. */
@@ -28,9 +39,23 @@ export function useFindings() {
       hasFix: (finding.fix?.length ?? 0) > 0,
     }
   }
+  function wordedLine(line: FindingLine): WordedLine {
+    const [first, ...others] = line.findings
+    const own = worded(first)
+    if (others.length === 0) return { ...own, parts: [] }
+    return {
+      ...own,
+      key: `line ${own.key}`,
+      sentence: findingLineSentence(line),
+      place: '',
+      hasFix: false,
+      parts: line.findings.map(worded),
+    }
+  }
   return {
     worded,
-    findings: useAfterPaint(() => store.findings.map(worded)),
+    /** One fact a line. */
+    findings: useAfterPaint(() => findingLines(store.findings).map(wordedLine)),
     dismissed: computed(() =>
       store.dismissed.map(finding => ({
         ...worded(finding),

@@ -1,6 +1,6 @@
 import { type Permit, PERMIT_TABLE } from '../plan/safety'
 import { type Group, GROUPS, type Joint, JOINTS, type Muscle, MUSCLES } from '../plan/catalogue'
-import type { CheckId, Finding } from '../judge/checks'
+import type { CheckId, Finding, FindingLine, FoldingCheck } from '../judge/checks'
 import type { CoverageGap, DerivedRule } from '../count/ledger'
 import type { ChoiceReason } from '../design/suggest'
 import { EFFORT } from './effort'
@@ -57,6 +57,39 @@ const SLIPS: Readonly<Record<string, string>> = {
 /** What a missed wish about heads, lengths or grips says. */
 export function gapWords(gap: CoverageGap): string {
   return GAP_WORDS[gap.kind]?.(reader({ ...gap })) ?? ''
+}
+
+/** What a line says that stands for several muscles: how many, and what each lacks. */
+const FOLDED: Readonly<
+  Record<FoldingCheck, readonly [says: string, each: (figure: ReturnType<typeof reader>) => string]>
+> = {
+  'below-floor': ['muscles under their floor', ({ number }) => formatOneDecimal(number('missing'))],
+  'above-ceiling': [
+    'muscles over their ceiling',
+    ({ number }) => formatOneDecimal(number('surplus')),
+  ],
+  'indirect-only': ['muscles without enough direct sets', () => ''],
+  'frequency-low': ['muscles on too few days', () => ''],
+  'gap-long': ['muscles with a long gap', ({ number }) => `${number('days')} days`],
+  'rolling-peak': ['muscles with a crowded seven days', () => ''],
+  'head-uncovered': ['heads, lengths or grips short', () => ''],
+  'not-recovered': [
+    'arrivals not ready',
+    ({ number }) => `${wholeReadiness(number('readiness'))}${NBSP}%`,
+  ],
+}
+
+/** A line of findings in one sentence; one that opens names every muscle with what it lacks. */
+export function findingLineSentence({ findings }: FindingLine): string {
+  const [first, ...others] = findings
+  const folded = others.length > 0 && FOLDED[first.check as FoldingCheck]
+  if (!folded) return findingSentence(first)
+  const [says, each] = folded
+  const names = findings.map(({ figures }) => {
+    const figure = reader(figures)
+    return [figure.text('group'), each(figure)].filter(Boolean).join(' ')
+  })
+  return `${findings.length} ${says}: ${[...new Set(names)].join(', ')}.`
 }
 
 type Sentence = (figure: ReturnType<typeof reader>) => string

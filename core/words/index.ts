@@ -20,6 +20,7 @@ export {
   EQUIPMENT_NAMES,
   GROUP_NAMES,
   HINDRANCE_NAMES,
+  PLAN_SCOPE_NAMES,
   MODE_NAMES,
   MUSCLE_NAMES,
   SESSION_STATE_WORDS,
@@ -48,6 +49,7 @@ export {
   choiceReasonWords,
   DERIVED_RULE_WORDS,
   FINDING_SENTENCES,
+  findingLineSentence,
   findingSentence,
   gapWords,
 } from './findings'

@@ -1,6 +1,13 @@
 import type { SessionState } from '../body/log'
 import type { BundleId, Equipment, Group, Muscle } from '../plan/catalogue'
-import type { BandPosition, CountingSchoolId, Hindrance, Mode, TrainingAge } from '../plan/method'
+import type {
+  BandPosition,
+  CountingSchoolId,
+  Hindrance,
+  Mode,
+  PlanScope,
+  TrainingAge,
+} from '../plan/method'
 
 /** Names of groups as a coach reads them. */
 export const GROUP_NAMES: Readonly<Record<Group, string>> = {
@@ -102,6 +109,13 @@ export const EQUIPMENT_NAMES: Readonly<Record<Equipment, string>> = {
   rack: 'rack',
   rail_guided_barbell: 'rail-guided barbell',
   wrist_roller: 'wrist roller',
+}
+
+/** What a plan is for, as it is chosen on the profile. */
+export const PLAN_SCOPE_NAMES: Readonly<Record<PlanScope, string>> = {
+  whole_body: 'the whole body',
+  upper_body: 'the upper body',
+  arms: 'the arms, beside another programme',
 }
 
 export const HINDRANCE_NAMES: Readonly<Record<Hindrance, string>> = {

@@ -1,7 +1,7 @@
 import { PERMITS } from '#core/plan/safety'
 import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
 import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
-import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS } from '#core/plan/method'
+import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS, PLAN_SCOPES } from '#core/plan/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { LibraryContract } from './library'
@@ -68,6 +68,7 @@ export const ClientFactsContract = z
     sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
     hasSafeties: z.boolean().exactOptional(),
     screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
+    scope: z.enum(PLAN_SCOPES).exactOptional(),
     permits: z.array(z.enum(PERMITS)).readonly().exactOptional(),
     isMinor: z.boolean().exactOptional(),
   })

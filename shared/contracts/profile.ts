@@ -1,5 +1,5 @@
 import { EQUIPMENT, GROUPS, JOINTS } from '#core/plan/catalogue'
-import { HINDRANCES, MODES } from '#core/plan/method'
+import { HINDRANCES, MODES, PLAN_SCOPES } from '#core/plan/method'
 import { PERMITS, SCREENING_ANSWERS, SCREENING_IDS } from '#core/plan/safety'
 import { WEIGHT_UNITS } from '#core/plan/scheme'
 import { z } from 'zod'
@@ -63,6 +63,8 @@ export const ProfileContract = z
     slowedBy: z.array(z.enum(HINDRANCES)).readonly(),
     sideLoads: z.array(SideLoadContract).max(20).readonly(),
     hasSafeties: z.boolean(),
+    /** What the plan is for; muscles outside it have no floor. */
+    scope: z.enum(PLAN_SCOPES).default('whole_body'),
     /** Ways to train that are off until they are allowed here. */
     permits: z.array(z.enum(PERMITS)).readonly().default([]),
     /** Exercises not to be planned, and those to stay, by id. */

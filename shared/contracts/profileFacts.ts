@@ -16,6 +16,7 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     sideLoads: profile.sideLoads,
     hasSafeties: profile.hasSafeties,
     permits: profile.permits,
+    scope: profile.scope,
     screening: screeningState(profile.screening),
     isMinor: isMinorBy(profile.screening),
   }

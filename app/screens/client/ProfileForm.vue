@@ -4,6 +4,7 @@ import {
   formatSets,
   GROUP_NAMES,
   HINDRANCE_NAMES,
+  PLAN_SCOPE_NAMES,
   JOINT_NAMES,
   MODE_NAMES,
   SCHOOL_NAMES,
@@ -187,6 +188,14 @@ async function submit(): Promise<void> {
           </table>
         </div>
         <div class="modes">
+          <label class="mode">
+            <span>The plan is for</span>
+            <select v-model="entered.scope" class="small w-auto!">
+              <option v-for="scope in choices.scopes" :key="scope" :value="scope">
+                {{ PLAN_SCOPE_NAMES[scope] }}
+              </option>
+            </select>
+          </label>
           <label v-for="group in [...choices.armGroups, ...bodyGroups]" :key="group" class="mode">
             <span>{{ GROUP_NAMES[group] }}</span>
             <select

@@ -26,6 +26,7 @@ const known: Profile = {
   ],
   hasSafeties: true,
   permits: ['past_failure'],
+  scope: 'arms',
   avoid: ['barbell_curl'],
   keep: [],
   screening: { answers: {}, clearance: null },

@@ -5,13 +5,15 @@ import {
   bandOf,
   contextWith,
   DEFAULT_MODES,
-  HINDRANCES,
   type Hindrance,
+  HINDRANCES,
   methodById,
   METHODS,
   type Mode,
   modeOf as coreModeOf,
   MODES,
+  type PlanScope,
+  PLAN_SCOPES,
   trainingAge,
 } from '#core/plan/method'
 import {
@@ -74,6 +76,7 @@ interface Entered {
   outside: FormLoad[]
   hasSafeties: boolean
   permits: Permit[]
+  scope: PlanScope
   avoid: string[]
   keep: string[]
   clearance: { on: string; profession: string; limits: string }
@@ -96,6 +99,7 @@ const NEW_PROFILE: Omit<Profile, 'trainingAgeMonths'> = {
   sideLoads: [],
   hasSafeties: false,
   permits: [],
+  scope: 'whole_body',
   avoid: [],
   keep: [],
   days: USUAL_DAYS.map(weekday => ({ weekday, minutes: USUAL_MINUTES, start: USUAL_START })),
@@ -152,6 +156,7 @@ function fieldsOf(before: Profile | null): Entered {
     sideLoads,
     hasSafeties,
     permits,
+    scope,
     avoid,
     keep,
     screening,
@@ -168,6 +173,7 @@ function fieldsOf(before: Profile | null): Entered {
     modes: { ...modes },
     days: Array.from({ length: 7 }, (_, at) => formDay(at + 1, days)),
     permits: [...permits],
+    scope,
     equipment: [...equipment],
     sensitiveJoints: [...sensitiveJoints],
     slowedBy: [...slowedBy],
@@ -292,6 +298,7 @@ export function useProfileForm(before: Profile | null, path: () => string) {
       joints: JOINTS,
       hindrances: HINDRANCES,
       questions: SCREENING_QUESTIONS,
+      scopes: PLAN_SCOPES,
       permits: PERMITS.map(id => ({ id, ...PERMIT_TABLE[id] })),
     },
   }

@@ -7,7 +7,8 @@ const route = useRoute()
 const id = String(route.params.clientId)
 const today = useToday()
 const { catalogue } = useStudioSettings()
-const { history, decide, removeMeasurement, pain, clearance, measurement } = await useHistory(id)
+const { history, sore, decide, removeMeasurement, pain, clearance, measurement } =
+  await useHistory(id)
 useHead({ title: () => `${history.value?.name ?? 'Client'} · History · Tholepin` })
 const ORDER = ['decline', 'unclear', 'plateau', 'progress', 'insufficient'] as const
 const trends = computed(() =>
@@ -34,6 +35,7 @@ const measurementComplaint = computed(
       <div class="flex flex-col gap-5">
         <JointHistory
           :joints="history.joints"
+          :sore="sore"
           :all-joints="JOINTS"
           :today="today"
           :send="pain.send"

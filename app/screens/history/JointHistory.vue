@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { formatDay, JOINT_NAMES, PAIN_LEVEL_WORDS } from '#core/words'
-import { isSore } from '#core/body/joints'
 import type { Joint } from '#core/plan/catalogue'
 import type { HistoryView } from '#shared/contracts/history'
 import { Activity } from 'lucide-vue-next'
 
-const { joints, allJoints, today, send, clear, complaints } = defineProps<{
+const { joints, sore, allJoints, today, send, clear, complaints } = defineProps<{
   joints: HistoryView['joints']
+  /** Those whose reports keep them from getting more. */
+  sore: readonly Joint[]
   allJoints: readonly Joint[]
   today: string
   send: (report: object) => Promise<boolean>
@@ -47,12 +48,12 @@ async function sendClearance(): Promise<void> {
       <li v-for="{ joint, level, reports, clearance: cleared } in joints" :key="joint" class="mb-2">
         <p class="flex items-center gap-2">
           <b class="inline-block font-semibold first-letter:uppercase">{{ JOINT_NAMES[joint] }}</b>
-          <span :class="isSore(level) ? 'alert-chip' : 'text-ink2'"
-            ><Activity v-if="isSore(level)" :size="13" aria-hidden="true" />
+          <span :class="sore.includes(joint) ? 'alert-chip' : 'text-ink2'"
+            ><Activity v-if="sore.includes(joint)" :size="13" aria-hidden="true" />
             {{ PAIN_LEVEL_WORDS[level] }}</span
           >
           <button
-            v-if="isSore(level)"
+            v-if="sore.includes(joint)"
             type="button"
             class="control"
             @click="clearance.joint = joint"

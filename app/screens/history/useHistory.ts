@@ -1,3 +1,4 @@
+import { isSore } from '#core/body/joints'
 import {
   Done,
   type HistoryView as View,
@@ -64,6 +65,10 @@ export async function useHistory(id: string) {
   }
   return {
     history: computed((): View | null => data.value ?? null),
+    /** Joints whose reports keep them from getting more. */
+    sore: computed(() =>
+      (data.value?.joints ?? []).filter(({ level }) => isSore(level)).map(({ joint }) => joint),
+    ),
     decide,
     removeMeasurement,
     pain: shown(pain),

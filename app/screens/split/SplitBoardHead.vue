@@ -20,13 +20,13 @@ const methodWords = computed(
 )
 const MOST_SHOWN = 4
 const { findings } = useFindings()
-/** The few that are shown move along with the one that is being looked at. */
+/** The few lines that are shown move along with the finding that is being looked at, which is told by itself. */
 const shown = computed(() => {
-  const from = Math.max(
-    0,
-    Math.min(board.noticeAt.value - MOST_SHOWN + 1, findings.value.length - MOST_SHOWN),
-  )
-  return findings.value.slice(from, from + MOST_SHOWN)
+  const key = board.noticeKey.value
+  const lines = findings.value.map(line => line.parts.find(part => part.key === key) ?? line)
+  const at = lines.findIndex(line => line.key === key)
+  const from = Math.max(0, Math.min(at - MOST_SHOWN + 1, lines.length - MOST_SHOWN))
+  return lines.slice(from, from + MOST_SHOWN)
 })
 const summary = computed(() => {
   if (store.isEmpty) return 'Nothing allocated yet. + adds a set here.'

@@ -72,6 +72,8 @@ const WISH = {
   forearmSidesFromSets: 3,
 } as const
 const SLACK = 1e-9
+/** What rounds to a wish in whole per cent meets it. */
+const MET = 0.005
 
 /** Both groups of elbow flexors share one wish about grips. */
 const FLEXORS: readonly Group[] = ['biceps', 'elbow_flexors_other']
@@ -206,21 +208,21 @@ function gapsOf(
       share,
       wish: [least, most],
     } of shares) {
-      if (share < least - SLACK) gaps.push({ kind: 'head_short', muscle, share, wish: least })
-      if (share > most + SLACK) gaps.push({ kind: 'head_much', muscle, share, wish: most })
+      if (share < least - MET) gaps.push({ kind: 'head_short', muscle, share, wish: least })
+      if (share > most + MET) gaps.push({ kind: 'head_much', muscle, share, wish: most })
     }
   }
   const isArm = (ARM_GROUPS as readonly Group[]).includes(group) && group !== 'forearms'
   if (isArm && direct > 0) {
-    if (lengths.lengthened < WISH.lengthened - SLACK)
+    if (lengths.lengthened < WISH.lengthened - MET)
       gaps.push({ kind: 'lengthened_short', share: lengths.lengthened, wish: WISH.lengthened })
-    if (lengths.shortened > WISH.shortened + SLACK)
+    if (lengths.shortened > WISH.shortened + MET)
       gaps.push({ kind: 'shortened_much', share: lengths.shortened, wish: WISH.shortened })
   }
-  if (group === 'triceps' && direct > 0 && overheadShare < WISH.overhead - SLACK)
+  if (group === 'triceps' && direct > 0 && overheadShare < WISH.overhead - MET)
     gaps.push({ kind: 'overhead_short', share: overheadShare, wish: WISH.overhead })
   const turned = grips.neutral + grips.pronated
-  if (group === 'biceps' && direct > 0 && turned < WISH.neutral - SLACK)
+  if (group === 'biceps' && direct > 0 && turned < WISH.neutral - MET)
     gaps.push({ kind: 'neutral_short', share: turned, wish: WISH.neutral })
   if (group === 'forearms' && direct >= WISH.forearmSidesFromSets) {
     for (const { muscle, sets: own } of sets)

@@ -48,47 +48,28 @@ export function addWeek(problem: Problem, group: Group, g: number, model: Linear
     model.cost(`t${g}`, PRICE.target * price)
     addFrequency(problem, group, g, fixed > SLACK, model)
   }
-  addCeiling(problem, group, g, fixed, model)
+  addCeiling(problem, group, g, model)
   model.cost(`o${g}`, PRICE.ceiling)
 }
 
-/**
- * Sets over the ceiling; outside build no more of them than are direct (`overCeiling`). The smaller of two is no straight
- * line: as much of one is taken as is never more than it, which keeps the bound a bound.
- */
+/** Sets over the ceiling; outside build direct ones only (`overCeiling`). */
 function addCeiling(
-  { places, cells, context, plan }: Problem,
+  { places, cells, context, plan, beside }: Problem,
   group: Group,
   g: number,
-  fixed: number,
   model: LinearModel,
 ): void {
   const scale = 7 / plan.rotation.days.length
-  const { ceiling } = bandOf(context, group)
-  const counted: Amount = worth => worth.counted[g]!
-  const direct: Amount = worth => worth.direct[g]!
-  const own = scale * places.reduce((total, { base }) => total + direct(base), 0)
-  const over = Math.max(0, fixed + scale * largest(cells, counted) - ceiling)
-  /** Costs that share of what is over, as soon as `when` is 1. */
-  const beyond = (share: number, when: Terms = []) =>
-    model.atMost(
-      [...terms(cells, counted, 'least', scale * share), [`o${g}`, -1], ...when],
-      share * (ceiling - fixed) + when.reduce((sum, [, most]) => sum + most, 0),
-    )
-  if (modeOf(context, group) === 'build' || own >= over) return beyond(1)
-  if (own > SLACK) beyond(own / over)
-  const giving = cells.filter(cell => gives(cell, direct))
-  if (giving.length === 0) return
-  const share = Math.min(
-    1,
-    (own + scale * Math.min(...giving.map(cell => least(cell, direct)))) / over,
+  const isBuilt = modeOf(context, group) === 'build'
+  const judged: Amount = worth => (isBuilt ? worth.counted : worth.direct)[g]!
+  const fixed =
+    scale * places.reduce((total, { base }) => total + judged(base), 0) +
+    (isBuilt ? beside[g]! : 0)
+  model.atMost(
+    [...terms(cells, judged, 'least', scale), [`o${g}`, -1]],
+    bandOf(context, group).ceiling - fixed,
   )
-  beyond(share, [[model.whenAny(`j${g}`, giving.map(x)), share * over]])
 }
-
-/** The least that a cell gives once it gives something. */
-const least = ({ worth, values }: Cell, of: Amount) =>
-  Math.min(...values.map(sets => of(worth[sets] as CellWorth)).filter(amount => amount > SLACK))
 
 function addFrequency(
   problem: Problem,

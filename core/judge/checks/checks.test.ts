@@ -295,7 +295,7 @@ const ROWS: readonly Row[] = [
   {
     check: 'below-floor',
     plan: planIn(2, written('arms', 'cable_curl 1 x 12, rir 2')),
-    calm: planIn(2, written('arms', 'cable_curl 4 x 12, rir 2')),
+    calm: planIn(2, written('arms', 'cable_curl 4 x 12, rir 2', 'pushdown_rope 4 x 12, rir 2')),
   },
   {
     check: 'above-ceiling',

@@ -3,11 +3,13 @@ import type { PlanDocument } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
 import { CHECK_TABLE } from './checkTable'
 import type { Check, Finding, Rule } from './finding'
+import { costOf, harmRank } from './folded'
 import { SEVERITIES } from './finding'
 import { type CheckInput, checkInput, type History, type SessionView } from './input'
 import { DOSE } from './rules/dose'
 import { ODD_FIGURES } from './rules/oddFigures'
 import { ORDER } from './rules/order'
+import { PAIN } from './rules/pain'
 import { PAIRING } from './rules/pairing'
 import { ROTATION } from './rules/rotationRecovery'
 import { SAFETY } from './rules/safety'
@@ -15,6 +17,7 @@ import { SESSION_JOINTS } from './rules/sessionJoints'
 import { VOLUME } from './rules/volume'
 
 const RULES: readonly Rule[] = [
+  ...PAIN,
   ...SAFETY,
   ...ORDER,
   ...DOSE,
@@ -29,7 +32,7 @@ const RULES: readonly Rule[] = [
 export const CHECKS: readonly Check[] = RULES.map(rule => ({ ...CHECK_TABLE[rule.id], ...rule }))
 
 /**
- * Findings of all rules over what was looked at, worst first.
+ * Findings of all rules over what was looked at: what can hurt first, then what costs the plan most.
  *
  * Edge:  a method of low strictness hides what is only worth knowing.
  */
@@ -42,7 +45,12 @@ export function findingsOf(
   const beyond = checks.flatMap(check => (check.scope === 'session' ? [] : found(check, input)))
   return [...inSessions, ...beyond]
     .filter(({ severity }) => !hidesInfo || severity !== 'info')
-    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity))
+    .sort(
+      (a, b) =>
+        SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity) ||
+        harmRank(CHECK_TABLE[a.check].anchor) - harmRank(CHECK_TABLE[b.check].anchor) ||
+        costOf(b) - costOf(a),
+    )
 }
 
 function found(check: Check, input: CheckInput): readonly Finding[] {

@@ -157,13 +157,12 @@ export interface WeekSets {
 /**
  * Sets over a ceiling, 0 or more.
  *
- * Edge:   outside build a ceiling is about direct sets: no more than those are ever too many, since what is indirect is
- *         the price of the compounds. So the figure rises from nothing as direct sets are added, without a step.
+ * Edge:   outside build a ceiling limits direct sets only, since what is indirect is the price of the compounds and of
+ *         what is built up. So a muscle that is only fed along is never over, and no direct set is a step.
  * Source: docs/methods.md#bands.
  */
 export function overCeiling({ direct, counted }: WeekSets, band: Band, mode: Mode): number {
-  const over = Math.max(0, counted - band.ceiling)
-  return mode === 'build' ? over : Math.min(over, direct)
+  return Math.max(0, (mode === 'build' ? counted : direct) - band.ceiling)
 }
 
 /** Where a group stands; over its ceiling only by sets that count against it (`overCeiling`), else `high`. */
@@ -174,7 +173,8 @@ export function groupPosition(week: WeekSets, band: Band, mode: Mode): BandPosit
 
 /** Sets outside the band: negative under the floor, positive over the ceiling, 0 inside. */
 export function setsOutsideBand(week: WeekSets, band: Band, mode: Mode): number {
-  if (week.counted > band.ceiling + SLACK) return overCeiling(week, band, mode)
+  const over = overCeiling(week, band, mode)
+  if (over > SLACK) return over
   const { effective = week.counted } = week
   return effective < band.floor - SLACK ? effective - band.floor : 0
 }

@@ -24,6 +24,17 @@ export const HINDRANCES = ['energy_deficit', 'age_50', 'age_60', 'short_sleep'] 
 /** What slows recovery and lowers what is worth doing. */
 export type Hindrance = (typeof HINDRANCES)[number]
 
+/** What the plan is for: muscles outside it have no floor, since they are trained elsewhere or left alone. */
+export const PLAN_SCOPES = ['whole_body', 'upper_body', 'arms'] as const
+export type PlanScope = (typeof PLAN_SCOPES)[number]
+
+const LEGS: readonly Group[] = ['glutes', 'quads', 'hamstrings', 'calves']
+const OUTSIDE: Readonly<Record<PlanScope, (group: Group) => boolean>> = {
+  whole_body: () => false,
+  upper_body: group => LEGS.includes(group),
+  arms: group => !(ARM_GROUPS as readonly Group[]).includes(group),
+}
+
 export type JointSetting = 'normal' | 'sensitive'
 
 /** Where a pace in force comes from. */
@@ -74,6 +85,8 @@ export interface ClientFacts {
   readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
   /** Where those come from: the log, or the coach. */
   readonly paceRecords?: Readonly<Partial<Record<Group, PaceRecord>>>
+  /** What the plan is for; the whole body where left out. */
+  readonly scope?: PlanScope
   /** What slows recovery now, ticked by the coach. */
   readonly slowedBy?: readonly Hindrance[]
   readonly sideLoads?: readonly SideLoad[]
@@ -124,17 +137,26 @@ export function bandOf(context: PlanContext, group: Group): Band {
   const band =
     known.get(group) ??
     client.bands[group] ??
-    hindered(
-      bandFor(group, {
-        age: trainingAge(client.trainingAgeMonths),
-        mode: modeOf(context, group),
-        school: method.school,
-        scale: method.dose.bandScale,
-      }),
-      client.slowedBy,
+    within(
+      client.scope,
+      group,
+      hindered(
+        bandFor(group, {
+          age: trainingAge(client.trainingAgeMonths),
+          mode: modeOf(context, group),
+          school: method.school,
+          scale: method.dose.bandScale,
+        }),
+        client.slowedBy,
+      ),
     )
   known.set(group, band)
   return band
+}
+
+/** A band without its floor where the muscle is outside what the plan is for. */
+function within(scope: PlanScope = 'whole_body', group: Group, band: Band): Band {
+  return OUTSIDE[scope](group) ? { ...band, floor: 0 } : band
 }
 
 const LOWERED_BY: Readonly<Record<Hindrance, number>> = {

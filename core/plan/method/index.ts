@@ -35,6 +35,7 @@ export {
   defaultContext,
   HINDRANCES,
   PAIN_LEVELS,
+  PLAN_SCOPES,
   intentFor,
   leastFrequency,
   modeOf,
@@ -48,6 +49,7 @@ export type {
   PaceRecord,
   LastPain,
   PainLevel,
+  PlanScope,
   PlanContext,
 } from './context'
 export { effectiveSets } from './sessionCurve'

@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import { CircleAlert, Info, OctagonAlert } from 'lucide-vue-next'
 import { useBoard } from '../boardContext'
 
 /** Everything the checks have found, over the foot of the board, so that a fix can be seen on the board before it is made. */
 const board = useBoard()
 const { findings, dismissed } = useFindings()
-const ICONS = { stop: OctagonAlert, caution: CircleAlert, info: Info } as const
-const SEVERITY_WORDS = { stop: 'stop', caution: 'caution', info: 'worth knowing' } as const
 const showsDismissed = ref(false)
+/** Lines that show what they stand for. */
+const opened = ref<ReadonlySet<string>>(new Set())
+function toggle(key: string): void {
+  const next = new Set(opened.value)
+  if (!next.delete(key)) next.add(key)
+  opened.value = next
+}
 const list = useTemplateRef<HTMLElement>('list')
 
 function move(step: number): void {
@@ -55,51 +59,21 @@ onMounted(() => move(1))
     </div>
     <ul ref="list" class="mt-1 max-h-[210px] overflow-y-auto px-5 pb-2">
       <template v-if="!showsDismissed">
-        <li
-          v-for="worded in findings"
-          :key="worded.key"
-          data-row
-          tabindex="-1"
-          class="finding"
-          :aria-label="`${SEVERITY_WORDS[worded.finding.severity]}: ${worded.place} ${worded.sentence}`"
-          @focus="board.tryFix(worded.finding)"
-          @keydown.enter.self.prevent="board.applyFix(worded.finding)"
-          @keydown.delete.self.prevent="(board.showFinding(worded.finding), board.dismissNotice())"
-          @click="board.tryFix(worded.finding)"
-        >
-          <component
-            :is="ICONS[worded.finding.severity]"
-            :size="15"
-            :class="worded.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
-            aria-hidden="true"
+        <template v-for="line in findings" :key="line.key">
+          <FindingRow
+            :worded="line"
+            :parts="line.parts.length"
+            :is-open="opened.has(line.key)"
+            @toggle="toggle(line.key)"
           />
-          <span class="w-[120px] shrink-0 text-[12px] text-ink2 first-letter:uppercase">{{
-            worded.place || 'the rotation'
-          }}</span>
-          <span class="min-w-0 flex-1"
-            ><b class="font-semibold">{{ worded.sentence }}</b
-            >{{ ' ' }}<span class="text-ink2">{{ worded.reason }}</span></span
-          >
-          <button
-            v-if="worded.hasFix"
-            type="button"
-            class="control"
-            @click.stop="board.applyFix(worded.finding)"
-          >
-            Fix it
-          </button>
-          <button
-            type="button"
-            class="control"
-            @click.stop="(board.showFinding(worded.finding), board.dismissNotice())"
-          >
-            Put aside…
-          </button>
-        </li>
+          <template v-if="opened.has(line.key)">
+            <FindingRow v-for="part in line.parts" :key="part.key" :worded="part" is-part />
+          </template>
+        </template>
         <li v-if="findings.length === 0" class="py-3 text-ink2">Nothing to look at.</li>
       </template>
       <template v-else>
-        <li v-for="worded in dismissed" :key="worded.key" class="finding">
+        <li v-for="worded in dismissed" :key="worded.key" class="aside-row">
           <span class="w-[120px] shrink-0 text-[12px] text-ink2">{{
             worded.place || 'the rotation'
           }}</span>
@@ -125,17 +99,12 @@ onMounted(() => move(1))
   border-top: 1.5px solid var(--ink);
   background: var(--ground);
 }
-.finding {
+.aside-row {
   display: flex;
   align-items: center;
   gap: 10px;
   min-height: 32px;
   padding: 1px 6px;
   border-bottom: 1px solid var(--hair);
-}
-.finding:focus {
-  background: var(--focus-wash);
-  outline: 2px solid var(--focus);
-  outline-offset: -2px;
 }
 </style>

@@ -3,13 +3,8 @@ import { sessionMaxOf, type TrainingAge, trainingAge } from '../../../plan/metho
 import { leadRir } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
 import { straightened, withReps, withRir, hasRoomFor } from '../fixes'
-import {
-  type CheckInput,
-  extendedSets,
-  type PlacedSlot,
-  type SessionView,
-  strictly,
-} from '../input'
+import { type CheckInput, extendedSets, type SessionView, strictly } from '../input'
+import { everySlot, placeOf } from './slots'
 
 /* How much and how hard in one session. Limits: docs/methods.md#session-limits. */
 
@@ -23,21 +18,10 @@ const DIRECT_ARM: Readonly<Record<'armDay' | 'otherDay' | 'finisher', ByAge>> = 
   finisher: { new: [2, 3], mid: [3, 4], adv: [3, 5] },
 }
 const FOREARMS: ByAge = { new: [2, 4], mid: [3, 5], adv: [4, 6] }
-const WHOLE_SESSION: ByAge = { new: [14, 18], mid: [20, 25], adv: [24, 30] }
+const WHOLE_SESSION: ByAge = { new: [18, 22], mid: [24, 28], adv: [28, 34] }
 const EXTENDED: ByAge = { new: [0, 1], mid: [1, 2], adv: [2, 3] }
 const EXERCISES_PER_ARM_GROUP: ByAge = { new: [2, 3], mid: [3, 4], adv: [3, 4] }
 
-function everySlot(
-  input: CheckInput,
-  find: (placed: PlacedSlot, session: SessionView) => readonly FoundBy[],
-): readonly FoundBy[] {
-  return input.sessions.flatMap(session => session.slots.flatMap(placed => find(placed, session)))
-}
-const place = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
-  day,
-  session,
-  slot: slot.id,
-})
 const ageOf = ({ context }: CheckInput) => trainingAge(context.client.trainingAgeMonths)
 
 interface Judged {
@@ -179,7 +163,7 @@ const exposureTooSmall: Rule = {
             return only && slots.length === 1 && only.sets === 1 && directIn(session, [group]) > 0
               ? [
                   {
-                    place: { ...place(session, only), group },
+                    place: { ...placeOf(session, only), group },
                     figures: { exercise: only.exercise.name, group },
                     ...(hasRoomFor(1, only, input) && {
                       fix: [{ kind: 'add_sets' as const, slot: only.slot.id, count: 1 }],
@@ -204,7 +188,7 @@ const effortTooLow: Rule = {
       return easiest >= 5
         ? [
             {
-              place: place(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name, rir: easiest },
               fix: withRir(placed, 3),
             },
@@ -230,7 +214,7 @@ const failureShare: Rule = {
       if (free)
         return [
           {
-            place: place(session, free),
+            place: placeOf(session, free),
             figures: { exercise: free.exercise.name, kind: 'compound' },
             fix: withRir(free, 1),
           },
@@ -249,7 +233,7 @@ const failureShare: Rule = {
         failed / sets > strictly(input.context, 0.5)
         ? [
             {
-              place: place(session, most),
+              place: placeOf(session, most),
               figures: { exercise: most.exercise.name, kind: 'single-joint', share: failed / sets },
               fix: isolation
                 .filter(({ lowestRir }) => lowestRir <= 0)
@@ -276,7 +260,7 @@ const extendedTooMany: Rule = {
         return first && sets > limit
           ? [
               {
-                place: { ...place(session, first), group },
+                place: { ...placeOf(session, first), group },
                 figures: { group, sets, limit },
                 fix: slots
                   .slice(0, limit === 0 ? undefined : -1)
@@ -309,7 +293,7 @@ const lowRepIsolation: Rule = {
       return isElbow && isLow && !staged && placed.exercise.kind === 'isolation'
         ? [
             {
-              place: place(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name, reps: placed.fewestReps ?? 0 },
               fix: withReps(placed, 8, 12),
             },

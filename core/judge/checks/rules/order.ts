@@ -8,6 +8,7 @@ import {
   type SessionView,
   setsUpToRir,
 } from '../input'
+import { placeOf } from './slots'
 
 /* In which order things are done. Order rules advise; docs/methods.md#checks gives reasons and thresholds. */
 
@@ -23,10 +24,8 @@ function everySession(
 ): readonly FoundBy[] {
   return input.sessions.flatMap(find)
 }
-const place = ({ day, session }: SessionView, { slot }: PlacedSlot, group?: Group) => ({
-  day,
-  session,
-  slot: slot.id,
+const place = (session: SessionView, placed: PlacedSlot, group?: Group) => ({
+  ...placeOf(session, placed),
   ...(group && { group }),
 })
 

@@ -2,14 +2,9 @@ import { givenRest, pairRelation, partnersOf, restClass } from '../../../plan/mi
 import type { FoundBy, Rule } from '../finding'
 import { withRest } from '../fixes'
 import type { CheckInput, PlacedSlot, SessionView } from '../input'
+import { placeOf } from './slots'
 
 /* What is done together, and how long is rested. Reasons: docs/methods.md#pairing. */
-
-const place = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
-  day,
-  session,
-  slot: slot.id,
-})
 
 interface Pair {
   readonly first: PlacedSlot
@@ -48,7 +43,7 @@ const pairSharesGrip: Rule = {
       return grips || joint
         ? [
             {
-              place: place(session, first),
+              place: placeOf(session, first),
               figures: {
                 exercise: first.exercise.name,
                 partner: second.exercise.name,
@@ -80,7 +75,7 @@ const pairLeadCompound: Rule = {
       return paired && isHeavy && isDense
         ? [
             {
-              place: place(session, paired),
+              place: placeOf(session, paired),
               figures: {
                 exercise: paired.exercise.name,
                 partner: (paired === first ? second : first).exercise.name,
@@ -102,7 +97,7 @@ const pairSameGroup: Rule = {
       pairRelation(first.slot, second.slot, input.context) === 'same_group'
         ? [
             {
-              place: place(session, second),
+              place: placeOf(session, second),
               figures: { exercise: first.exercise.name, partner: second.exercise.name },
               fix: ungroup(first),
             },
@@ -137,7 +132,7 @@ const restTooShort: Rule = {
         return seconds < least - 1e-9 && placed.sets > 1
           ? [
               {
-                place: place(session, placed),
+                place: placeOf(session, placed),
                 figures: { exercise: placed.exercise.name, seconds, least },
                 fix: withRest(placed, least),
               },
@@ -164,7 +159,7 @@ const piecesAtOnce: Rule = {
         )
         const [first] = stations
         return grouping.kind !== 'straight' && first && stations.length >= STATIONS_AT_ONCE
-          ? [{ place: place(session, first), figures: { stations: stations.length } }]
+          ? [{ place: placeOf(session, first), figures: { stations: stations.length } }]
           : []
       }),
     ),

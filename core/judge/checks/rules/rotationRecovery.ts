@@ -11,6 +11,9 @@ import { type CheckInput, strictly } from '../input'
 
 const place = ({ day, session, group }: Arrival) => ({ day, session, group })
 
+/** A shortfall of up to so many points is within what anybody can tell; the board's thread still shows it. */
+const SPEAKS_FROM = 5
+
 const notRecovered: Rule = {
   id: 'not-recovered',
   reason: 'The muscle comes to the day with less than its work asks for.',
@@ -18,7 +21,10 @@ const notRecovered: Rule = {
   find: input =>
     GROUPS.flatMap(group =>
       input.recovery.arrivals[group]
-        .filter(({ thread, role }) => thread !== 'whole' && role !== 'indirect')
+        .filter(
+          ({ readiness, required, role }) =>
+            required - readiness > SPEAKS_FROM && role !== 'indirect',
+        )
         .map((arrival): FoundBy => {
           const [source] = fatigueSources(input.recovery, arrival, input.context)
           const direct =

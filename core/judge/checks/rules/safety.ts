@@ -1,95 +1,12 @@
-import { type Equipment, type Joint, JOINTS } from '../../../plan/catalogue'
+import type { Equipment } from '../../../plan/catalogue'
 import { isSore } from '../../../body/joints'
 import { classedStages, workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
-import { sparing, straightened, strictForm, swapped, withReps, withRir, withThumb } from '../fixes'
-import { type CheckInput, extendedSets, type PlacedSlot, type SessionView } from '../input'
+import { straightened, strictForm, swapped, withReps, withRir, withThumb } from '../fixes'
+import { extendedSets, type PlacedSlot } from '../input'
+import { everySlot, placeOf } from './slots'
 
-/* What can hurt. Thresholds and words: docs/methods.md#checks. A pain rule repeats what was reported; it never diagnoses. */
-
-const at = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
-  day,
-  session,
-  slot: slot.id,
-})
-
-function everySlot(
-  input: CheckInput,
-  find: (placed: PlacedSlot, session: SessionView) => readonly FoundBy[],
-): readonly FoundBy[] {
-  return input.sessions.flatMap(session => session.slots.flatMap(placed => find(placed, session)))
-}
-
-function jointsAt({ context: { client } }: CheckInput, level: string): readonly Joint[] {
-  return JOINTS.filter(joint => client.pain?.[joint] === level)
-}
-
-const painStop: Rule = {
-  id: 'pain-stop',
-  reason:
-    'A joint whose pain reports ask to stop is not trained until a licensed professional has cleared it.',
-  find: input =>
-    jointsAt(input, 'stop').flatMap(joint =>
-      everySlot(input, (placed, session) =>
-        placed.intent.jointStress[joint] < 1
-          ? []
-          : [
-              {
-                place: { ...at(session, placed), joint },
-                figures: { exercise: placed.exercise.name, joint },
-                fix: [{ kind: 'remove_exercise', slot: placed.slot.id }],
-              },
-            ],
-      ),
-    ),
-}
-
-const painSwap: Rule = {
-  id: 'pain-swap',
-  reason:
-    'At this level of reported pain only exercises with little stress on the joint stay, with three reps in reserve.',
-  find: input =>
-    jointsAt(input, 'swap').flatMap(joint =>
-      everySlot(input, (placed, session) => {
-        const stress = placed.intent.jointStress[joint]
-        if (stress < 1 || (stress < 2 && placed.lowestRir >= 3)) return []
-        const fix =
-          stress >= 2
-            ? (sparing(placed, session, input, joint, 0) ?? [
-                { kind: 'remove_exercise' as const, slot: placed.slot.id },
-              ])
-            : withRir(placed, 3)
-        return [
-          {
-            place: { ...at(session, placed), joint },
-            figures: { exercise: placed.exercise.name, joint, stress },
-            fix,
-          },
-        ]
-      }),
-    ),
-}
-
-const painHold: Rule = {
-  id: 'pain-hold-increase',
-  reason:
-    'A joint that is to settle gets no more load, sets or stages, and two reps stay in reserve.',
-  find: input =>
-    jointsAt(input, 'hold').flatMap(joint =>
-      everySlot(input, (placed, session) =>
-        placed.intent.jointStress[joint] < 1 ||
-        (placed.lowestRir >= 2 && extendedSets(placed) === 0)
-          ? []
-          : [
-              {
-                place: { ...at(session, placed), joint },
-                figures: { exercise: placed.exercise.name, joint, rir: placed.lowestRir },
-                fix: withRir(placed, 2),
-              },
-            ],
-      ),
-    ),
-}
+/* What can hurt. Thresholds and words: docs/methods.md#checks. */
 
 const screening: Rule = {
   id: 'screening-open',
@@ -138,7 +55,7 @@ const restrictedFlow: Rule = {
         ? []
         : [
             {
-              place: at(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name },
               fix: withReps({ ...placed, slot: straightSlot(placed) }, 20, 30),
             },
@@ -180,7 +97,7 @@ const failureUnderBar: Rule = {
             return []
           return [
             {
-              place: at(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name },
               fix: withRir(placed, 2),
             },
@@ -198,7 +115,7 @@ const thumbless: Rule = {
       isThumbless(placed) && THUMB.some(caution => placed.exercise.cautions.includes(caution))
         ? [
             {
-              place: at(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name },
               fix: withThumb(placed),
             },
@@ -221,7 +138,7 @@ const overheadFailure: Rule = {
       return isOverhead && isFree && placed.lowestRir <= 0
         ? [
             {
-              place: at(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name },
               fix: withRir(placed, 1),
             },
@@ -245,7 +162,7 @@ const notPermitted: Rule = {
           : []),
       ]
       return missing.map(({ permit, fix }) => ({
-        place: at(session, placed),
+        place: placeOf(session, placed),
         figures: { exercise: placed.exercise.name, permit },
         fix,
       }))
@@ -269,7 +186,7 @@ const firstMonths: Rule = {
           return what
             ? [
                 {
-                  place: at(session, placed),
+                  place: placeOf(session, placed),
                   figures: { exercise: placed.exercise.name, what },
                   fix: withRir(placed, 2),
                 },
@@ -288,7 +205,7 @@ const momentumLowBack: Rule = {
       placed.runs.some(run => workStages(run).some(({ form }) => form === 'momentum'))
         ? [
             {
-              place: { ...at(session, placed), joint: 'low_back' as const },
+              place: { ...placeOf(session, placed), joint: 'low_back' as const },
               figures: { exercise: placed.exercise.name },
               fix: strictForm(placed),
             },
@@ -309,7 +226,7 @@ const minor: Rule = {
             ? []
             : [
                 {
-                  place: at(session, placed),
+                  place: placeOf(session, placed),
                   figures: {
                     exercise: placed.exercise.name,
                     rir: placed.lowestRir,
@@ -336,7 +253,7 @@ const equipmentMissing: Rule = {
         ? []
         : [
             {
-              place: at(session, placed),
+              place: placeOf(session, placed),
               figures: { exercise: placed.exercise.name, missing: missing.join(', ') },
               ...(fix && { fix }),
             },
@@ -356,7 +273,7 @@ const avoided: Rule = {
       const fix = swapped(placed, session, input)
       return [
         {
-          place: at(session, placed),
+          place: placeOf(session, placed),
           figures: { exercise: placed.exercise.name },
           ...(fix && { fix }),
         },
@@ -384,9 +301,6 @@ const keptMissing: Rule = {
 }
 
 export const SAFETY: readonly Rule[] = [
-  painStop,
-  painSwap,
-  painHold,
   screening,
   restrictedFlow,
   failureUnderBar,

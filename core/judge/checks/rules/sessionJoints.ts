@@ -3,15 +3,10 @@ import { shareOfOneRep } from '../../../plan/estimate'
 import { leadReps, leadRir, repsFor, workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
 import { sparing, swapped, withRir, withWarmups } from '../fixes'
-import { type CheckInput, type PlacedSlot, type SessionView, strictly } from '../input'
+import { type CheckInput, type PlacedSlot, strictly } from '../input'
+import { placeOf } from './slots'
 
 /* Joints, warm-up and minutes of a session. Reasons: docs/methods.md#joints and #minutes. */
-
-const place = ({ day, session }: SessionView, { slot }: PlacedSlot) => ({
-  day,
-  session,
-  slot: slot.id,
-})
 
 const elbowStressTwice: Rule = {
   id: 'elbow-stress-twice',
@@ -28,7 +23,7 @@ const elbowStressTwice: Rule = {
         const fix = sparing(later, session, input, joint, 2)
         return [
           {
-            place: { ...place(session, later), joint },
+            place: { ...placeOf(session, later), joint },
             figures: { exercise: later.exercise.name, first: high[0]?.exercise.name ?? '', joint },
             ...(fix && { fix }),
           },
@@ -57,7 +52,7 @@ const barAndChin: Rule = {
       return last && sets > limit
         ? [
             {
-              place: place(session, last),
+              place: placeOf(session, last),
               figures: { sets, limit },
               fix: [
                 {
@@ -99,7 +94,7 @@ const shoulderCrowd: Rule = {
       })
       return [
         {
-          place: { ...place(session, last), joint: 'shoulder' as const },
+          place: { ...placeOf(session, last), joint: 'shoulder' as const },
           figures: { exercises: slots.length },
           ...(fix && { fix }),
         },
@@ -120,7 +115,7 @@ const stretchIntro: Rule = {
           placed.sets > 2
           ? [
               {
-                place: place(session, placed),
+                place: placeOf(session, placed),
                 figures: { exercise: placed.exercise.name, sets: placed.sets },
                 fix: [{ kind: 'cut_sets' as const, slot: placed.slot.id, count: placed.sets - 2 }],
               },
@@ -138,9 +133,7 @@ function heaviestShare({ runs, exercise: { repUnit } }: PlacedSlot, usual: numbe
     0,
     ...runs.flatMap(run => {
       const reps = leadReps(run)
-      return reps === undefined
-        ? []
-        : [shareOfOneRep(repsFor(reps, repUnit), leadRir(run) ?? usual)]
+      return !reps ? [] : [shareOfOneRep(repsFor(reps, repUnit), leadRir(run) ?? usual)]
     }),
   )
 }
@@ -186,7 +179,7 @@ const warmUpMissing: Rule = {
         return !ramps && ((isHeavy && isFirst) || isSore)
           ? [
               {
-                place: place(session, placed),
+                place: placeOf(session, placed),
                 figures: { exercise: placed.exercise.name },
                 fix: withWarmups(placed, isSore ? 3 : 2),
               },

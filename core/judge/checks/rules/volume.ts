@@ -21,6 +21,15 @@ function inDays(setsPer7Days: number, { plan }: CheckInput): number {
   return Math.max(1, Math.ceil((setsPer7Days * plan.rotation.days.length) / 7 - SLACK))
 }
 
+/** Small muscles that others work along with: what they get is seen on their line, and nobody is asked to plan for it. */
+const COMPANIONS: readonly Group[] = ['lower_back', 'traps', 'glutes', 'forearms', 'delts_front']
+
+/** Whether it is a fault that a muscle stays under its floor: not of a companion that nobody builds up or has set a band for. */
+const isOwed = (group: Group, { ledger, context }: CheckInput) =>
+  !COMPANIONS.includes(group) ||
+  ledger.groups[group].mode === 'build' ||
+  context.client.bands[group] !== undefined
+
 const belowFloor: Rule = {
   id: 'below-floor',
   reason: 'Under its floor a muscle is not given what its mode asks for.',
@@ -28,7 +37,7 @@ const belowFloor: Rule = {
   find: input =>
     GROUPS.flatMap(group => {
       const { outside, week, band } = input.ledger.groups[group]
-      if (outside > -SPEAK_FROM + SLACK) return []
+      if (outside > -SPEAK_FROM + SLACK || !isOwed(group, input)) return []
       const fix = moreDirect(group, Math.min(6, inDays(-outside, input)), input)
       return [
         {
