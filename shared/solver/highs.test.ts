@@ -24,10 +24,15 @@ test('the solver proves a bound that no plan found goes under', async () => {
       ),
     },
   }
-  for (const asked of [plan, tight]) {
+  for (const [asked, proven] of [
+    [plan, ['optimal']],
+    // Where minutes are short the nodes may run out; what is proven by then is a bound all the same.
+    [tight, ['optimal', 'stopped']],
+  ] as const) {
     const problem = allocationProblem({ plan: asked, context })
     const { status, bound } = solver(relaxedQuestion(problem), 60)
-    expect(status).toBe('optimal')
+    expect(proven).toContain(status)
+    expect(bound).toBeGreaterThan(0)
     const { points } = search(problem, {
       kind: 'fewest_changes',
       random: seededRandom(3),
