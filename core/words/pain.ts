@@ -1,6 +1,8 @@
+import { returnAllowance } from '../body/joints'
 import { type Joint, JOINTS } from '../plan/catalogue'
 import { type ClientFacts, PAIN_LEVELS, type PainLevel } from '../plan/method'
 import { formatDay } from './dates'
+import { NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
 import { capitalised } from './text'
 
@@ -24,9 +26,22 @@ export interface PainNotice {
 export function painNotices({
   pain = {},
   lastPain = {},
-}: Pick<ClientFacts, 'pain' | 'lastPain'>): readonly PainNotice[] {
+  returning = {},
+}: Pick<ClientFacts, 'pain' | 'lastPain' | 'returning'>): readonly PainNotice[] {
   const grave = (level: PainLevel) => PAIN_LEVELS.indexOf(level)
-  return JOINTS.map(joint => ({ joint, level: pain[joint] ?? 'none' }))
+  const back = JOINTS.flatMap((joint): PainNotice[] => {
+    const week = returning[joint]
+    if (week === undefined || (pain[joint] ?? 'none') !== 'none') return []
+    const share = Math.round(100 * returnAllowance(1, week))
+    return [
+      {
+        joint,
+        level: 'note',
+        words: `${capitalised(JOINT_NAMES[joint])}: cleared, week ${week} of the way back; at most ${share}${NBSP}% of its ceiling.`,
+      },
+    ]
+  })
+  const reported = JOINTS.map(joint => ({ joint, level: pain[joint] ?? 'none' }))
     .filter(({ level }) => level !== 'none')
     .sort((a, b) => grave(b.level) - grave(a.level))
     .map(({ joint, level }) => {
@@ -38,4 +53,5 @@ export function painNotices({
         words: `${capitalised(JOINT_NAMES[joint])}${when}: ${PAIN_ASKS[level]}`,
       }
     })
+  return [...reported, ...back]
 }

@@ -1,6 +1,7 @@
 import { type ClientId, failure, type Result, success } from '#core/base'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
+import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
@@ -25,7 +26,7 @@ export async function client(
     ...found,
     ...followedMethod(settings, found.method),
     library: settings.library,
-    facts: withPain(found.facts, reports, clearances),
+    facts: withPain(found.facts, reports, clearances, currentTime()),
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
   })
 }

@@ -1,5 +1,6 @@
+import { MS_PER_HOUR } from '#core/base'
 import { type Joint, JOINTS } from '#core/plan/catalogue'
-import { painByJoint, type PlacedPainReport } from '#core/body/joints'
+import { jointsReturning, painByJoint, type PlacedPainReport } from '#core/body/joints'
 import type { ClientFacts, PainLevel } from '#core/plan/method'
 import type { allClearances, allPainReports } from '../db/queries/health'
 
@@ -31,13 +32,16 @@ export function latestReport(reports: readonly Report[], joint: Joint): Report |
   return reports.filter(report => report.joint === joint).at(-1)
 }
 
-/** Facts with what the joints' reports ask for, and the last report about each of those joints. */
+/** Facts with what the joints' reports ask for, the last report about each of those joints, and those on their way back. */
 export function withPain(
   facts: ClientFacts,
   reports: readonly Report[],
   clearances: readonly Clearance[],
+  now: Date,
 ): ClientFacts {
-  const { pain: _pain, lastPain: _lastPain, ...others } = facts
+  const { pain: _pain, lastPain: _lastPain, returning: _returning, ...plain } = facts
+  const returning = jointsReturning(placedReports(reports), clearances, now.getTime() / MS_PER_HOUR)
+  const others = { ...plain, ...(Object.keys(returning).length > 0 && { returning }) }
   const pain = painOf(reports, clearances)
   const joints = JOINTS.filter(joint => pain[joint] !== undefined)
   if (joints.length === 0) return others

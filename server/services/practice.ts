@@ -116,7 +116,13 @@ export async function makePractice(
   if (!found.ok) return found
   const { block, method, facts, library, name } = found.value
   if (!block || !profile) return failure({ kind: 'not-found', what: 'block' })
-  const { pain: _pain, recoveryPace: _pace, paceRecords: _records, ...ownFacts } = facts
+  const {
+    pain: _pain,
+    returning: _back,
+    recoveryPace: _pace,
+    paceRecords: _records,
+    ...ownFacts
+  } = facts
   const context = contextWith(method, ownFacts, catalogueWith(library))
   const plan = begunBefore(block.plan, today)
   const [id, ownBlock] = [clientId(randomUUID()), blockId(randomUUID())]

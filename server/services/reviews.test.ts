@@ -250,6 +250,21 @@ describe('pain, clearances and measurements', () => {
     )
   })
 
+  test('a stop that was cleared leaves a joint on its way back', async () => {
+    const of = await ines()
+    const stop = { on: of.today, ...hurt, score: 8 }
+    valueOf(await reportPain(of.coach, of.id, stop as never, of.today))
+    expect(valueOf(await client(of.coach, of.id)).facts.pain?.wrist).toBe('stop')
+    const cleared = { joint: 'wrist', on: of.today, profession: 'Physiotherapist', limits: '' }
+    valueOf(await recordClearance(of.coach, of.id, cleared as never, of.today))
+    const { facts } = valueOf(await client(of.coach, of.id))
+    expect(facts.pain?.wrist).toBeUndefined()
+    expect(facts.returning).toEqual({ wrist: 1 })
+    expect(painNotices(facts).map(({ words }) => words)).toContainEqual(
+      expect.stringContaining('week 1 of the way back'),
+    )
+  })
+
   test('a report of today stands in every review, and board and roster tell the same of it', async () => {
     const of = await ines()
     const before = valueOf(await review(of.coach, of.id, 0, of.today))

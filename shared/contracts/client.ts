@@ -39,6 +39,7 @@ export const ClientFactsContract = z
       .readonly()
       .exactOptional(),
     pain: z.partialRecord(z.enum(JOINTS), z.enum(PAIN_LEVELS)).readonly().exactOptional(),
+    returning: z.partialRecord(z.enum(JOINTS), z.int().min(1).max(5)).readonly().exactOptional(),
     lastPain: z
       .partialRecord(
         z.enum(JOINTS),

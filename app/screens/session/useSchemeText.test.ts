@@ -2,7 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import { readScheme, readSession } from './useSchemeText'
 
 describe('what cannot be taken is told where it stands', () => {
-  const lines = ['session "Arms"', 'cable_curl 3 x 12', '', 'pushdown_rop 3 x 12', 'hammer_curl 3 x 8']
+  const lines = [
+    'session "Arms"',
+    'cable_curl 3 x 12',
+    '',
+    'pushdown_rop 3 x 12',
+    'hammer_curl 3 x 8',
+  ]
   const text = lines.join('\n')
 
   test('an exercise nobody knows, in its own line', () => {

@@ -1,3 +1,4 @@
+import { returnAllowance } from './pain'
 import { isSore } from './painGuard'
 import { remembered, recordOf, HOURS_PER_DAY } from '../../base'
 import {
@@ -119,17 +120,25 @@ export const jointLoads: (work: readonly CountedWork[], context: PlanContext) =>
     return sums
   })
 
-/** Ceilings of a joint for the client: the coach's own, else by training age and by how the joint is set. Units: points. */
+/** Ceilings of a joint for the client: the coach's own, else by training age and by how the joint is set; lower on the way back after a clearance. Units: points. */
 export function jointCeiling(
   joint: Joint,
   { client, method }: PlanContext,
 ): { readonly week: number; readonly session: number } {
-  const own = client.jointCeilings?.[joint]
-  if (own) return own
   const setting =
     client.joints?.[joint] ?? (isSore(client.pain?.[joint]) ? 'sensitive' : method.joints.setting)
   const scale = BY_AGE[trainingAge(client.trainingAgeMonths)] * BY_SETTING[setting]
-  return { week: JOINT_TABLE[joint].week * scale, session: JOINT_TABLE[joint].session * scale }
+  const usual = client.jointCeilings?.[joint] ?? {
+    week: JOINT_TABLE[joint].week * scale,
+    session: JOINT_TABLE[joint].session * scale,
+  }
+  const week = client.returning?.[joint]
+  return week === undefined
+    ? usual
+    : {
+        week: returnAllowance(usual.week, week),
+        session: returnAllowance(usual.session, week),
+      }
 }
 
 /** A joint over a rotation. Units: points. */

@@ -96,5 +96,8 @@ const RETURN = { first: 0.5, weekly: 0.1 } as const
 
 /** Load a joint may bear in a week after a recorded clearance; week 1 is the first. Units: points. Example J-11. */
 export function returnAllowance(baseline: number, week: number): number {
-  return baseline * (RETURN.first + RETURN.weekly * (week - 1))
+  return baseline * Math.min(1, RETURN.first + RETURN.weekly * (week - 1))
 }
+
+/** Weeks after a clearance in which a joint bears less than it may at other times. */
+export const RETURN_WEEKS = Math.ceil((1 - RETURN.first) / RETURN.weekly - 1e-9)

@@ -1,6 +1,8 @@
-import { expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { painByJoint, type PlacedPainReport } from '.'
+import { jointCeiling, jointsReturning, painByJoint, type PlacedPainReport } from '.'
+import { defaultContext } from '../../plan/method'
+import { painNotices } from '../../words'
 
 const report = (
   atHour: number,
@@ -67,4 +69,45 @@ test('a worse report never brings a joint down', () => {
       )
     }),
   )
+})
+
+describe('the way back after a clearance (J-11)', () => {
+  const WEEK = 7 * 24
+  const stop = report(0, 8)
+  const cleared = { joint: 'wrist' as const, atHour: WEEK }
+  const at = (hour: number) => jointsReturning([stop], [cleared], hour)
+  test.each([
+    [WEEK, { wrist: 1 }],
+    [2 * WEEK - 1, { wrist: 1 }],
+    [2 * WEEK, { wrist: 2 }],
+    [6 * WEEK - 1, { wrist: 5 }],
+    [6 * WEEK, {}],
+  ])('at hour %d: %j', (hour, expected) => expect(at(hour)).toEqual(expected))
+  test('only a stop has a way back, and only what was reported before the clearance', () => {
+    expect(jointsReturning([report(0, 4)], [cleared], WEEK)).toEqual({})
+    expect(jointsReturning([report(WEEK + 1, 8)], [cleared], WEEK + 2)).toEqual({})
+    expect(jointsReturning([stop], [{ ...cleared, joint: 'shoulder' }], WEEK)).toEqual({})
+  })
+  test('the ceiling begins at half and grows by a tenth a week, the coach’s own too', () => {
+    const of = (week: number | undefined, own = {}) =>
+      jointCeiling(
+        'wrist',
+        defaultContext({
+          trainingAgeMonths: 60,
+          ...(week !== undefined && { returning: { wrist: week } }),
+          ...own,
+        }),
+      )
+    expect([undefined, 1, 2, 5].map(week => of(week).week)).toEqual(
+      [70, 35, 42, 63].map(value => expect.closeTo(value, 9)),
+    )
+    expect(of(1, { jointCeilings: { wrist: { week: 40, session: 10 } } })).toEqual({
+      week: 20,
+      session: 5,
+    })
+  })
+  test('every page that plans says so', () =>
+    expect(painNotices({ returning: { wrist: 2 } }).map(({ words }) => words)).toEqual([
+      'Wrist: cleared, week 2 of the way back; at most 60\u00a0% of its ceiling.',
+    ]))
 })

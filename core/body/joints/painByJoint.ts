@@ -1,6 +1,7 @@
 import { type Joint, JOINTS } from '../../plan/catalogue'
+import { DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
 import { PAIN_LEVELS, type PainLevel } from '../../plan/method'
-import { painLevel, type PainReport } from './pain'
+import { painLevel, type PainReport, RETURN_WEEKS } from './pain'
 
 /** A report with the place it is about. */
 export interface PlacedPainReport extends PainReport {
@@ -15,6 +16,8 @@ export interface JointClearance {
 }
 
 const SIDES = ['left', 'right'] as const
+
+const HOURS_PER_WEEK = DAYS_PER_WEEK * HOURS_PER_DAY
 
 /** Levels of one joint, side by side. */
 export type SideLevels = Readonly<Record<(typeof SIDES)[number], PainLevel>>
@@ -55,5 +58,28 @@ export function painByJoint(
       joint,
       PAIN_LEVELS[Math.max(...SIDES.map(side => PAIN_LEVELS.indexOf(levels[side])))] ?? 'none',
     ]),
+  )
+}
+
+/**
+ * Joints that were cleared after a stop and are on their way back, with the week they are in.
+ *
+ * Units: weeks from 1; a joint leaves the list once it may bear all again. Hours count from the same point as the reports.
+ */
+export function jointsReturning(
+  reports: readonly PlacedPainReport[],
+  clearances: readonly JointClearance[],
+  atHour: number,
+): Readonly<Partial<Record<Joint, number>>> {
+  return Object.fromEntries(
+    JOINTS.flatMap(joint => {
+      const own = clearances.filter(clearance => clearance.joint === joint)
+      const last = Math.max(-Infinity, ...own.map(clearance => clearance.atHour))
+      const week = Math.floor((atHour - last) / HOURS_PER_WEEK) + 1
+      if (week > RETURN_WEEKS) return []
+      const before = reports.filter(report => report.atHour <= last)
+      const earlier = own.filter(clearance => clearance.atHour < last)
+      return painByJoint(before, earlier)[joint] === 'stop' ? [[joint, Math.max(1, week)]] : []
+    }),
   )
 }

@@ -97,8 +97,7 @@ export function partOfASet(run: SetRun, { repUnit }: Exercise): number {
   if (!isHoldAlone(run) || repUnit === 'seconds') return 1
   const seconds = run.stages.reduce(
     (sum, stage) =>
-      sum +
-      (stage.kind === 'hold' ? (stage.seconds ?? PART_OF_A_SET.wholeHoldSeconds) : 0),
+      sum + (stage.kind === 'hold' ? (stage.seconds ?? PART_OF_A_SET.wholeHoldSeconds) : 0),
     0,
   )
   return Math.min(1, seconds / PART_OF_A_SET.wholeHoldSeconds)

@@ -1,4 +1,11 @@
-export { endRir, extensionFactor, impulsesOf, partOfASet, proximityFactor, setImpulse } from './impulse'
+export {
+  endRir,
+  extensionFactor,
+  impulsesOf,
+  partOfASet,
+  proximityFactor,
+  setImpulse,
+} from './impulse'
 export type { ImpulseOptions } from './impulse'
 export {
   cyclicBefore,

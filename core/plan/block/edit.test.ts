@@ -165,6 +165,7 @@ describe('choosing an exercise', () => {
       'dumbbell_curl',
       'concentration_curl',
       'rotating_curl',
+      'drag_curl_dumbbell',
       'hammer_curl',
     ])
   })

@@ -14,9 +14,10 @@ import { type Group, GROUP_MUSCLES, GROUPS, MUSCLES } from './muscles'
 const all: readonly Exercise[] = EXERCISES
 
 describe('the built-in exercises are sound', () => {
-  test('ids and names are unique, and there are 103', () => {
-    expect(BUILT_IN_CATALOGUE.size).toBe(103)
-    expect(new Set(all.map(exercise => exercise.name)).size).toBe(103)
+  test('ids and names are unique, and there are 136', () => {
+    expect(EXERCISES).toHaveLength(136)
+    expect(BUILT_IN_CATALOGUE.size).toBe(EXERCISES.length)
+    expect(new Set(all.map(exercise => exercise.name)).size).toBe(EXERCISES.length)
   })
   test.each(all.map(exercise => [exercise.id, exercise] as const))('%s', (_, exercise) => {
     for (const intent of exercise.intents) {
@@ -61,4 +62,17 @@ test('unknown exercises and purposes are bugs', () => {
   expect(() => requireIntent(requireExercise(BUILT_IN_CATALOGUE, 'dip'), 'calves')).toThrow(
     'dip has no intent calves',
   )
+})
+
+test('what stands in for a variant begins with the exercise it is made from, and it is found by its name', () => {
+  const of = (id: string) => requireExercise(BUILT_IN_CATALOGUE, id)
+  expect(of('cable_curl_lying').substitutes[0]).toBe('cable_curl')
+  expect(of('cable_curl_single')).toMatchObject({ laterality: 'unilateral', equipment: ['cable'] })
+  expect(of('kickback_dumbbells').intents[0].jointStress.low_back).toBe(2)
+  expect(of('floor_press_dumbbell').intents[0]).toMatchObject({
+    lengthBias: 'mid',
+    credits: of('bench_press_dumbbell').intents[0].credits,
+  })
+  expect(of('incline_press_rail_narrow').intents[0].credits.triceps).toBe(1)
+  for (const { id, substitutes } of all) expect(substitutes).not.toContain(id)
 })

@@ -5,6 +5,7 @@ import { ELBOW_FLEXION } from './exercises/elbowFlexion'
 import { PRESSES } from './exercises/presses'
 import { PULLS } from './exercises/pulls'
 import { REST_OF_BODY } from './exercises/restOfBody'
+import { VARIANTS } from './exercises/variants'
 import { WRIST_AND_GRIP } from './exercises/wristAndGrip'
 import { GROUP_MUSCLES, type Group, type Muscle } from './muscles'
 
@@ -16,6 +17,7 @@ export const EXERCISES = [
   ...PULLS,
   ...WRIST_AND_GRIP,
   ...REST_OF_BODY,
+  ...VARIANTS,
 ] as const satisfies readonly Exercise[]
 
 /** Id of a built-in exercise. */

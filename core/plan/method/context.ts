@@ -81,6 +81,8 @@ export interface ClientFacts {
   readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
   /** The last report about each joint that has a level: its day, and 0 to 10. */
   readonly lastPain?: Readonly<Partial<Record<Joint, LastPain>>>
+  /** Joints cleared after a stop, with the week of the way back, from 1; what they may bear grows week by week. */
+  readonly returning?: Readonly<Partial<Record<Joint, number>>>
   /** Multiplier on the hours a group needs, learned or set. */
   readonly recoveryPace?: Readonly<Partial<Record<Group, number>>>
   /** Where those come from: the log, or the coach. */
