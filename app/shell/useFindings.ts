@@ -45,7 +45,7 @@ export function useFindings() {
     if (others.length === 0) return { ...own, parts: [] }
     return {
       ...own,
-      key: `line ${own.key}`,
+      key: `line ${line.check} ${line.severity}`,
       sentence: findingLineSentence(line),
       place: '',
       hasFix: false,

@@ -8,6 +8,10 @@ test('a finding shows its fix on the board, is fixed by one key, put aside with 
   await openSplit(page, studio, 'Liv')
   await page.keyboard.press('x')
   const sheet = page.getByRole('dialog', { name: 'Checks' })
+  // Several muscles under their floor are one line, which opens.
+  const line = sheet.getByRole('listitem', { name: /muscles under their floor: .*Triceps 1\.1/ })
+  await line.focus()
+  await page.keyboard.press('Enter')
   const under = sheet.getByRole('listitem', { name: /Triceps 1\.1 under floor/ })
   await under.focus()
   await expect(week(page, 'Triceps')).toContainText('→')
@@ -24,13 +28,15 @@ test('a finding shows its fix on the board, is fixed by one key, put aside with 
   await page.reload()
   await expect(page.getByRole('grid')).toHaveAttribute('aria-busy', 'false')
   await page.keyboard.press('x')
-  await expect(chest).toHaveCount(0)
+  const floors = sheet.getByRole('listitem', { name: /under their floor|under floor/ })
+  await expect(floors).toHaveCount(1)
+  await expect(floors).not.toHaveAccessibleName(/Chest/)
   await sheet.getByRole('button', { name: '1 put aside' }).click()
   await expect(sheet).toContainText('“Shoulder first”')
   await sheet.getByRole('button', { name: 'Bring back' }).click()
   await sheet.getByRole('button', { name: /^Close/ }).click()
   await page.keyboard.press('x')
-  await expect(chest).toBeVisible()
+  await expect(floors).toHaveAccessibleName(/Chest 2\.1/)
 })
 
 test('N walks the findings and Enter fixes the one in sight', async ({ page, studio }) => {
@@ -103,12 +109,12 @@ test('minutes, elbow load and recovery follow what is in hand before it is put d
   const minutes = page.getByRole('gridcell', { name: /^Minutes, limit, day 7:/ })
   const before = await minutes.getAttribute('aria-label')
   await expect(cell(page, 'Biceps', 'day 5 Upper')).toHaveAccessibleName(
-    /arrives 65 percent ready after 24 hours/,
+    /arrives 64 percent ready after 24 hours/,
   )
   await cell(page, 'Biceps', 'day 4 Arms').click()
   for (let step = 0; step < 3; step++) await page.keyboard.press('Shift+ArrowRight')
   expect(await minutes.getAttribute('aria-label')).not.toBe(before)
-  await expect(cell(page, 'Biceps', 'day 5 Upper')).not.toHaveAccessibleName(/arrives 65 percent/)
+  await expect(cell(page, 'Biceps', 'day 5 Upper')).not.toHaveAccessibleName(/arrives 64 percent/)
   await page.keyboard.press('Escape')
   await expect(minutes).toHaveAccessibleName(before ?? '')
 })

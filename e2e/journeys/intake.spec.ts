@@ -1,4 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright'
+import { PLAIN_WEEKS, plainWeek } from '../../core/testing/plainPlans'
 import {
   boardIsLive,
   cell,
@@ -24,8 +25,8 @@ test('a new client is entered on one page and ready to plan', async ({ page, stu
   await expect(page.getByRole('row', { name: /^Biceps/ })).toContainText('14')
   await page.getByRole('button', { name: 'Dumbbells and bench' }).click()
   await expect(page.getByText('3 kinds of equipment.')).toBeVisible()
-  await page.getByRole('group', { name: 'Wed' }).getByRole('checkbox').check()
-  await page.getByRole('group', { name: 'Wed' }).getByLabel('min').fill('45')
+  await page.getByRole('group', { name: 'Wed', exact: true }).getByRole('checkbox').check()
+  await page.getByRole('group', { name: 'Wed', exact: true }).getByLabel('min').fill('45')
   expect(
     (await new AxeBuilder({ page }).analyze()).violations
       .filter(({ impact }) => impact === 'serious' || impact === 'critical')
@@ -138,4 +139,54 @@ test('the door refuses what the form would not let out', async ({ page, studio }
     expect.soft(answer.status(), pointer).toBe(422)
     expect.soft((await answer.json()).errors[0].pointer).toBe(pointer)
   }
+})
+
+test('a plain four-day week of a new client has an almost silent board, and what is allowed is not asked about', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { profile } = studio.client('Joren')
+  const made = await page.request.post('/api/clients', {
+    data: {
+      ...profile,
+      name: 'Runa Tveit',
+      trainingAgeMonths: 24,
+      method: 'steady-middle',
+      modes: {},
+    },
+  })
+  const { id } = await made.json()
+  const { block } = await (await page.request.get(`/api/clients/${id}`)).json()
+  const { plan } = plainWeek(PLAIN_WEEKS[0]!, 24)
+  const rotation = { ...block.plan.rotation, days: plan.rotation.days }
+  const saving = await page.request.put(`/api/blocks/${block.id}/plan`, {
+    data: { version: block.version, plan: { ...block.plan, rotation } },
+  })
+  expect(saving.status()).toBe(200)
+  await page.goto(`/clients/${id}/split`)
+  await boardIsLive(page)
+  const list = page.getByRole('region', { name: 'To look at' })
+  await expect(list.getByRole('heading')).toHaveText(/^(Nothing|[12]) to look at$/)
+
+  // A grip without the thumb is asked about until it is allowed on the profile.
+  const thumbless = JSON.parse(
+    JSON.stringify(rotation).replace(/("kind":"work","reps")/, '"thumbless":true,$1'),
+  )
+  const { version } = (await (await page.request.get(`/api/clients/${id}`)).json()).block
+  await page.request.put(`/api/blocks/${block.id}/plan`, {
+    data: { version, plan: { ...block.plan, rotation: thumbless } },
+  })
+  await page.reload()
+  await boardIsLive(page)
+  await expect(list).toContainText('thumbless grip, which is not allowed for this client yet')
+  await page.goto(`/clients/${id}`)
+  const save = page.getByRole('button', { name: 'Save the profile' })
+  await expect(save).toBeEnabled()
+  await page.getByRole('checkbox', { name: /^thumbless grip/i }).check()
+  await save.click()
+  await expect(page.getByText('Saved. The board uses it from now on.')).toBeVisible()
+  await page.goto(`/clients/${id}/split`)
+  await boardIsLive(page)
+  await expect(list).not.toContainText('not allowed for this client yet')
 })

@@ -24,8 +24,12 @@ test('a method is copied, changed and applied to a client, and the board says wh
   await page.getByRole('button', { name: 'Sets per exercise, from: back to 3 sets' }).click()
   // Sparing the joints changes its settings at once; each can be taken back by itself.
   await page.getByRole('button', { name: 'Spare the joints' }).click()
-  await expect(page.getByLabel('Lock-out')).toHaveValue('shortOf')
+  await expect(page.getByLabel('Lock-out', { exact: true })).toHaveValue('shortOf')
   await page.getByRole('button', { name: /^Lock-out: back to/ }).click()
+  await expect(page.getByLabel('Lock-out', { exact: true })).toHaveValue('full')
+  // Nothing is kept that was not saved.
+  await page.reload()
+  await expect(save).toBeEnabled()
   await page.getByLabel('Usual bands, times').fill('0.5')
   await save.click()
   await expect(page.getByText(/^Saved\./)).toBeVisible()

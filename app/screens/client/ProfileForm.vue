@@ -163,6 +163,12 @@ async function submit(): Promise<void> {
             {{ method.suits }} Counts
             {{ SCHOOL_NAMES[method.school.id as keyof typeof SCHOOL_NAMES] }}.
           </p>
+          <label class="mt-3 block font-semibold" for="plan-scope">The plan is for</label>
+          <select id="plan-scope" v-model="entered.scope" class="field mt-1">
+            <option v-for="scope in choices.scopes" :key="scope" :value="scope">
+              {{ PLAN_SCOPE_NAMES[scope] }}
+            </option>
+          </select>
           <table class="mt-3 text-left text-[12px]">
             <caption class="pb-1 text-left text-ink2">
               Sets per 7 days that follow from training age, priority and method
@@ -188,14 +194,6 @@ async function submit(): Promise<void> {
           </table>
         </div>
         <div class="modes">
-          <label class="mode">
-            <span>The plan is for</span>
-            <select v-model="entered.scope" class="small w-auto!">
-              <option v-for="scope in choices.scopes" :key="scope" :value="scope">
-                {{ PLAN_SCOPE_NAMES[scope] }}
-              </option>
-            </select>
-          </label>
           <label v-for="group in [...choices.armGroups, ...bodyGroups]" :key="group" class="mode">
             <span>{{ GROUP_NAMES[group] }}</span>
             <select

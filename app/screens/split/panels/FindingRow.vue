@@ -62,7 +62,7 @@ function putAside(): void {
       @click.stop="emit('toggle')"
     >
       <component :is="isOpen ? ChevronDown : ChevronRight" :size="14" aria-hidden="true" />
-      {{ isOpen ? 'Fold' : 'Each' }}
+      {{ isOpen ? 'Fold' : 'Open' }}
     </button>
     <template v-else>
       <button
