@@ -124,13 +124,21 @@ function cellOf(verdict: PassVerdict, group: Group, band: Band) {
   }
 }
 
+function roomWords(over: number, peak: number, { ceiling }: Band): string {
+  if (over > LEAST) return `peak ${formatOneDecimal(over)} over the ceiling`
+  return peak > ceiling + LEAST
+    ? 'over the ceiling by indirect sets only'
+    : `peak ${formatOneDecimal(ceiling - peak)} below the ceiling`
+}
+
 /** Counted sets of an arm muscle rotation by rotation, and how its peak stands to its ceiling. */
 function railOf(group: Group, passes: readonly PassVerdict[], context: PlanContext) {
   const band = bandOf(context, group)
   const cells = passes.map(verdict => cellOf(verdict, group, band))
   const working = cells.filter((_, at) => !passes[at]!.pass.isDeload).map(({ counted }) => counted)
   const peak = Math.max(0, ...working)
-  const isOver = peak > band.ceiling + LEAST
+  const over = Math.max(0, ...cells.map(({ outside }) => outside))
+  const isOver = over > LEAST
   return {
     group,
     name: GROUP_NAMES[group],
@@ -139,7 +147,7 @@ function railOf(group: Group, passes: readonly PassVerdict[], context: PlanConte
     cells,
     first: formatOneDecimal(working[0] ?? 0),
     peak: formatOneDecimal(peak),
-    room: `peak ${formatOneDecimal(Math.abs(peak - band.ceiling))} ${isOver ? 'over' : 'below'} the ceiling`,
+    room: roomWords(over, peak, band),
     isOver,
   }
 }

@@ -101,11 +101,11 @@ export const nothingWords = ({ pains }: ReviewView) =>
     ? 'Nothing asks for a change.'
     : 'Pain was reported: spare the joint first. The numbers ask for no change besides.'
 
-function bandWords({ planned, due, done, band }: MuscleRow): string {
+function bandWords({ planned, due, done, over, band }: MuscleRow): string {
   // Half a rotation cannot be judged against seven days.
   if (due < planned - SLACK) return ''
   if (done < band.floor - SLACK) return 'under the floor'
-  return done > band.ceiling + SLACK ? 'over the ceiling' : ''
+  return over > SLACK ? 'over the ceiling' : ''
 }
 
 function muscleLine(row: MuscleRow) {

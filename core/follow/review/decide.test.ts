@@ -135,6 +135,20 @@ describe('the table, row by row', () => {
       after: 7,
     },
     {
+      name: 'a kept muscle that is over its ceiling by what is indirect only goes on',
+      of: { counted: 22.5, direct: 6, mode: 'keep' as const },
+      row: 'A12',
+      change: { kind: 'go_on' },
+      after: 6,
+    },
+    {
+      name: 'a kept muscle whose direct sets are over its ceiling',
+      of: { counted: 22.5, direct: 21.5, mode: 'keep' as const },
+      row: 'A10',
+      change: { kind: 'sets', by: -2, rir: 0 },
+      after: 19.5,
+    },
+    {
       name: 'it works',
       of: { verdict: 'progress' as const, probability: 0.97 },
       row: 'A11',

@@ -3,7 +3,13 @@ import { roundHalfUp } from '../../base'
 import type { Group, Joint } from '../../plan/catalogue'
 import type { ExerciseId, PlainDate } from '../../base'
 import type { Verdict } from '../../body/log'
-import type { Band, Mode, PainLevel } from '../../plan/method'
+import {
+  type Band,
+  type Mode,
+  overCeiling,
+  type PainLevel,
+  setsUnderCeiling,
+} from '../../plan/method'
 import type { ReplanOption } from '../replan'
 
 /** What is known of a muscle after a rotation, each figure with what it rests on. Missing answers are missing, never fine. */
@@ -188,13 +194,14 @@ function falling(of: GroupEvidence): Found {
 }
 
 function flat(of: GroupEvidence): Found {
-  if (of.counted >= of.band.ceiling) return { row: 'A8', change: { kind: 'by_hand' } }
+  if (setsUnderCeiling(of, of.mode) >= of.band.ceiling)
+    return { row: 'A8', change: { kind: 'by_hand' } }
   if (of.mode === 'maintain') return { row: 'A12', change: { kind: 'go_on' } }
   return sets(
     'A7',
     Math.min(
       of.mode === 'build' ? DECIDE.moreBuild : DECIDE.moreKeep,
-      Math.max(1, Math.floor(of.band.ceiling - of.counted)),
+      Math.max(1, Math.floor(of.band.ceiling - setsUnderCeiling(of, of.mode))),
     ),
   )
 }
@@ -222,8 +229,8 @@ function decided(of: GroupEvidence): Found {
   if (of.verdict === 'plateau') return flat(of)
   if (of.belowFloorFor >= DECIDE.floorWeeks)
     return sets('A9', Math.min(DECIDE.mostUp, Math.ceil(of.band.floor - of.counted)))
-  if (of.counted > of.band.ceiling + DECIDE.floorSlack)
-    return sets('A10', -Math.ceil(of.counted - of.band.ceiling))
+  const over = overCeiling(of, of.band, of.mode)
+  if (over > DECIDE.floorSlack) return sets('A10', -Math.ceil(over))
   if (of.verdict === 'progress') return { row: 'A11', change: { kind: 'go_on' } }
   const answers = of.recovered + of.notRecovered
   return answers === 0 || of.recovered / answers >= DECIDE.notRecoveredShare

@@ -355,6 +355,7 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
       planned: planned.groups[group].week.counted.value,
       due: dueLedger.groups[group].week.counted.value,
       done: done.groups[group].week.counted.value,
+      over: Math.max(0, done.groups[group].outside),
       band: bandOf(context, group),
       times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) },
       readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) },

@@ -33,6 +33,8 @@ export interface MuscleRow {
   readonly due: number
   readonly done: number
   readonly band: Band
+  /** Sets over its ceiling as done, 0 or more (`overCeiling`). */
+  readonly over: number
   /** Days in the rotation that train it. */
   readonly times: { readonly due: number; readonly done: number }
   /** Readiness at its least ready direct exposure, as due and as done; percent, null without one. */

@@ -154,6 +154,10 @@ export interface WeekSets {
   readonly effective?: number
 }
 
+/** The sets that a ceiling is compared with: all that count in build, direct ones else (`overCeiling`). */
+export const setsUnderCeiling = ({ direct, counted }: WeekSets, mode: Mode): number =>
+  mode === 'build' ? counted : direct
+
 /**
  * Sets over a ceiling, 0 or more.
  *
@@ -161,8 +165,8 @@ export interface WeekSets {
  *         what is built up. So a muscle that is only fed along is never over, and no direct set is a step.
  * Source: docs/methods.md#bands.
  */
-export function overCeiling({ direct, counted }: WeekSets, band: Band, mode: Mode): number {
-  return Math.max(0, (mode === 'build' ? counted : direct) - band.ceiling)
+export function overCeiling(week: WeekSets, band: Band, mode: Mode): number {
+  return Math.max(0, setsUnderCeiling(week, mode) - band.ceiling)
 }
 
 /** Where a group stands; over its ceiling only by sets that count against it (`overCeiling`), else `high`. */

@@ -25,6 +25,7 @@ export {
   overCeiling,
   MODES,
   setsOutsideBand,
+  setsUnderCeiling,
   TRAINING_AGES,
   trainingAge,
 } from './band'
