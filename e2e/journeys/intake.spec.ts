@@ -171,12 +171,16 @@ test('a plain four-day week of a new client has an almost silent board, and what
 
   // A grip without the thumb is asked about until it is allowed on the profile.
   const thumbless = JSON.parse(
-    JSON.stringify(rotation).replace(/("kind":"work","reps")/, '"thumbless":true,$1'),
+    JSON.stringify(rotation).replace(
+      /("exercise":"seated_cable_row".*?"kind":"work")/,
+      '$1,"thumbless":true',
+    ),
   )
   const { version } = (await (await page.request.get(`/api/clients/${id}`)).json()).block
-  await page.request.put(`/api/blocks/${block.id}/plan`, {
+  const changed = await page.request.put(`/api/blocks/${block.id}/plan`, {
     data: { version, plan: { ...block.plan, rotation: thumbless } },
   })
+  expect(changed.status()).toBe(200)
   await page.reload()
   await boardIsLive(page)
   await expect(list).toContainText('thumbless grip, which is not allowed for this client yet')
