@@ -269,7 +269,7 @@ test('checks stand beside the session, and their fix is one key away', async ({ 
   const checks = page.getByRole('region', { name: 'Checks of this session' })
   await expect(checks.getByText(/first elbow work, with the elbow cold/)).toBeVisible()
   // What can hurt and what costs most comes first; N goes on to the next.
-  const fix = checks.getByRole('button', { name: /^Fix it/ })
+  const fix = page.getByRole('button', { name: /^Fix it/ })
   const current = checks.getByRole('listitem').filter({ has: fix })
   await expect(async () => {
     await page.keyboard.press('n')

@@ -45,12 +45,14 @@ export function findingsOf(
   const beyond = checks.flatMap(check => (check.scope === 'session' ? [] : found(check, input)))
   return [...inSessions, ...beyond]
     .filter(({ severity }) => !hidesInfo || severity !== 'info')
-    .sort(
-      (a, b) =>
-        SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity) ||
-        harmRank(CHECK_TABLE[a.check].anchor) - harmRank(CHECK_TABLE[b.check].anchor) ||
-        costOf(b) - costOf(a),
-    )
+    .map(finding => ({
+      finding,
+      severity: SEVERITIES.indexOf(finding.severity),
+      harm: harmRank(CHECK_TABLE[finding.check].anchor),
+      cost: costOf(finding),
+    }))
+    .sort((a, b) => a.severity - b.severity || a.harm - b.harm || b.cost - a.cost)
+    .map(({ finding }) => finding)
 }
 
 function found(check: Check, input: CheckInput): readonly Finding[] {

@@ -51,14 +51,23 @@ export function harmRank(anchor: string): number {
 
 /** By how much a limit is missed, as a share of it: what a finding costs the plan. 0 where it has no such figure. */
 export function costOf({ figures }: Finding): number {
-  const of = (key: string) => Number(figures[key] ?? Number.NaN)
-  const shares = [
-    of('missing') / Math.max(1, of('floor')),
-    of('surplus') / of('ceiling'),
-    (of('load') - of('ceiling')) / of('ceiling'),
-    (of('minutes') - of('limit')) / of('limit'),
-    (of('sets') - of('limit')) / of('limit'),
-    (of('required') - of('readiness')) / 100,
-  ].filter(share => Number.isFinite(share))
-  return Math.max(0, ...shares)
+  const of = (key: string) => {
+    const figure = figures[key]
+    return typeof figure === 'number' ? figure : undefined
+  }
+  const [ceiling, limit] = [of('ceiling'), of('limit')]
+  const over = (value: number | undefined, most: number | undefined) =>
+    value !== undefined && most ? (value - most) / most : 0
+  const missing = of('missing')
+  const surplus = of('surplus')
+  const [required, readiness] = [of('required'), of('readiness')]
+  return Math.max(
+    0,
+    missing === undefined ? 0 : missing / Math.max(1, of('floor') ?? 1),
+    surplus === undefined || !ceiling ? 0 : surplus / ceiling,
+    over(of('load'), ceiling),
+    over(of('minutes'), limit),
+    over(of('sets'), limit),
+    required === undefined || readiness === undefined ? 0 : (required - readiness) / 100,
+  )
 }
