@@ -243,7 +243,10 @@ describe('hazards H1 to H21', () => {
     // A method may count build-up sets like the others.
     const whole = {
       ...context,
-      method: { ...context.method, counts: { ...context.method.counts, buildUp: 'whole' as const } },
+      method: {
+        ...context.method,
+        counts: { ...context.method.counts, buildUp: 'whole' as const },
+      },
     }
     const built = planIn(7, written('arms', 'cable_curl ramp 3 x 12, rir 1'))
     expect(rotationLedger(built.rotation, whole).groups.biceps.week.counted.value).toBe(3)

@@ -63,8 +63,7 @@ function addCeiling(
   const isBuilt = modeOf(context, group) === 'build'
   const judged: Amount = worth => (isBuilt ? worth.counted : worth.direct)[g]!
   const fixed =
-    scale * places.reduce((total, { base }) => total + judged(base), 0) +
-    (isBuilt ? beside[g]! : 0)
+    scale * places.reduce((total, { base }) => total + judged(base), 0) + (isBuilt ? beside[g]! : 0)
   model.atMost(
     [...terms(cells, judged, 'least', scale), [`o${g}`, -1]],
     bandOf(context, group).ceiling - fixed,

@@ -204,7 +204,10 @@ export function sheetSets(
       const [first, ...others] = sidesOf(run, exercise, isPaired).flatMap((side, n) =>
         partsOn(side, setting).map((part, p) =>
           n > 0 && p === 0
-            ? { ...part, restBefore: Math.max(part.restBefore, restBetweenArms(run, exercise, isPaired)) }
+            ? {
+                ...part,
+                restBefore: Math.max(part.restBefore, restBetweenArms(run, exercise, isPaired)),
+              }
             : part,
         ),
       )
