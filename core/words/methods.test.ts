@@ -46,3 +46,14 @@ test('a copy differs in what was changed, and in nothing else', () => {
   ])
   expect(settingWords(METHOD_SETTINGS[0]!, changed)).toBe('indirect sets in part')
 })
+
+test('what a method counts for build-up and restricted-flow sets is told where it differs', () => {
+  const [buildUp, restricted] = ['counts.buildUp', 'counts.restricted'].map(path =>
+    METHOD_SETTINGS.find(setting => setting.path.join('.') === path),
+  )
+  const changed = withSetting(withSetting(STEADY_MIDDLE, buildUp!, 'whole'), restricted!, 'as_one')
+  expect(methodDifferences(changed, STEADY_MIDDLE)).toMatchObject([
+    { choice: 'Build-up sets', is: 'count like the others', was: 'count nothing' },
+    { choice: 'A restricted-flow set', is: 'as one set', was: 'by its stages' },
+  ])
+})

@@ -40,6 +40,18 @@ export const METHOD_CHOICES: readonly MethodChoice[] = [
     evidence: 'contested',
   },
   {
+    choice: 'Build-up sets',
+    says: ({ counts }) => (counts.buildUp === 'whole' ? 'count like the others' : 'count nothing'),
+    reason: 'They prepare a top set; some coaches book them as work.',
+    evidence: 'rule of thumb',
+  },
+  {
+    choice: 'A restricted-flow set',
+    says: ({ counts }) => (counts.restricted === 'as_one' ? 'as one set' : 'by its stages'),
+    reason: 'Four light stages are about three sets, or one long one.',
+    evidence: 'rule of thumb',
+  },
+  {
     choice: 'Usual bands',
     says: ({ dose }) => `× ${formatSets(dose.bandScale)}`,
     reason: 'More weekly sets grow more, with falling returns.',
