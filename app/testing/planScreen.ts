@@ -64,7 +64,8 @@ export async function planScreen(
   })
   const { useSubmission } = await import('~/shell/useSubmission')
   const { usePlanStore } = await import('~/stores/plan')
-  provideGlobally({ useSubmission, usePlanStore })
+  const { useIssuedStore } = await import('~/stores/issued')
+  provideGlobally({ useSubmission, usePlanStore, useIssuedStore })
   const store = usePlanStore()
   await store.load(CLIENT_ID)
   return { store, asked }

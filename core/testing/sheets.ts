@@ -47,6 +47,7 @@ function exercise(slot: SlotId, more: Partial<SheetExercise>): SheetExercise {
     letter: '1',
     family: 'flex',
     how: '',
+    cues: [],
     cautions: [],
     note: '',
     why: '',

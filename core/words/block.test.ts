@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '../base'
 import type { BlockConcern, BlockSession } from '../design/progress'
-import { blockConcernWords, exceptionWords, sessionStateWords } from './index'
+import { blockConcernWords, exceptionWords, sessionStateWords, unplacedWords } from './index'
 
 const on = plainDate('2026-03-12')
 
@@ -47,7 +47,14 @@ describe('what there is to look at in a block', () => {
       { kind: 'over_time', pass: 1, day: 3, minutes: 51.6, limit: 45 },
       /Day 4 takes too long in rotation 2: 52 of 45.min/,
     ],
-    [{ kind: 'no_deload', working: 9, after: 6 }, /9 weeks without an easier one: 6 are usual/],
+    [
+      { kind: 'return', pass: 4, days: 9, share: 1 },
+      /^Rotation 5 comes after 9 days without training: 100\u00a0% of the sets before/,
+    ],
+    [
+      { kind: 'no_deload', working: 9, after: 6 },
+      /9 weeks of training without an easier one: 6 are usual/,
+    ],
   ])('%j', (concern, words) => expect(blockConcernWords(concern).join(': ')).toMatch(words))
 })
 
@@ -75,3 +82,19 @@ describe('how a dated session stands', () => {
     [{ sent: { ...sent, isDone: true } }, 'done'],
   ])('%j', (more, words) => expect(sessionStateWords({ ...session, ...more })).toBe(words))
 })
+
+test.each([
+  [
+    { sets: 1, pass: 3, by: 'minutes' },
+    '1 set finds no place in rotation 4: its days have no minutes left. To make room: give a day more minutes, or take sets out elsewhere.',
+  ],
+  [
+    { sets: 3, pass: 0, by: 'readiness' },
+    '3 sets find no place in rotation 1: it would not be ready the next time. To make room: put its days further apart.',
+  ],
+] as const)(
+  'a ramp that finds no place says where, why and what would make room',
+  (miss, words) => {
+    expect(unplacedWords(miss)).toBe(words)
+  },
+)

@@ -1,7 +1,13 @@
 import type { ExerciseId } from '../base'
 import type { BlockEvent, BlockException } from '../plan/block'
 import type { LoadProgression } from '../plan/method'
-import type { BlockConcern, BlockSession, MoveEffect, SetObstacle } from '../design/progress'
+import type {
+  BlockConcern,
+  BlockSession,
+  MoveEffect,
+  SetObstacle,
+  Unplaced,
+} from '../design/progress'
 import { formatDay } from './dates'
 import { EFFORT } from './effort'
 import { formatOneDecimal, formatSets, NBSP, wholeReadiness } from './figures'
@@ -9,13 +15,19 @@ import { JOINT_NAMES } from './joints'
 import { capitalised } from './text'
 import { GROUP_NAMES } from './names'
 
-/** Why a set finds no place, and the way out. */
-const OBSTACLE_WORDS: Readonly<Record<SetObstacle, string>> = {
-  pain: 'a joint its exercises load is sore',
-  minutes: 'its days have no minutes left',
-  session: 'its sessions hold as much as they should',
-  readiness: 'it would not be ready the next time',
-  exercise: 'each of its exercises has taken one',
+/** Why a set finds no place, and what would make room. */
+const OBSTACLE_WORDS: Readonly<Record<SetObstacle, readonly [why: string, remedy: string]>> = {
+  pain: ['a joint its exercises load is sore', 'swap them for kinder ones, or end lower'],
+  minutes: ['its days have no minutes left', 'give a day more minutes, or take sets out elsewhere'],
+  session: ['its sessions hold as much as they should', 'train it on one more day'],
+  readiness: ['it would not be ready the next time', 'put its days further apart'],
+  exercise: ['each of its exercises has taken one', 'add an exercise for it'],
+}
+
+/** A ramp that finds no place for all its sets: how many, where, why, and what would make room. Rotations from 1. */
+export function unplacedWords({ sets, pass, by }: Omit<Unplaced, 'group'>): string {
+  const [why, remedy] = OBSTACLE_WORDS[by]
+  return `${sets} ${sets === 1 ? 'set finds' : 'sets find'} no place in rotation ${pass + 1}: ${why}. To make room: ${remedy}.`
 }
 const signed = (value: number) => (value < 0 ? `−${Math.abs(value)}` : `+${value}`)
 
@@ -30,7 +42,7 @@ export function blockConcernWords(concern: BlockConcern): readonly [what: string
     case 'not_placed':
       return [
         `${GROUP_NAMES[concern.group]}: ${formatSets(concern.sets)} more ${concern.sets === 1 ? 'set finds' : 'sets find'} no place`,
-        `rotation ${concern.pass + 1}; ${OBSTACLE_WORDS[concern.by]}`,
+        `rotation ${concern.pass + 1}; ${OBSTACLE_WORDS[concern.by].join('. To make room: ')}`,
       ]
     case 'readiness':
       return [
@@ -58,7 +70,15 @@ export function blockConcernWords(concern: BlockConcern): readonly [what: string
         `${Math.round(concern.minutes)} of ${concern.limit}${NBSP}min`,
       ]
     case 'no_deload':
-      return [`${concern.working} weeks without an easier one`, `${concern.after} are usual`]
+      return [
+        `${concern.working} weeks of training without an easier one`,
+        `${concern.after} are usual`,
+      ]
+    case 'return':
+      return [
+        `Rotation ${concern.pass + 1} comes after ${concern.days} days without training`,
+        `${Math.round(concern.share * 100)}${NBSP}% of the sets before; four fifths are a good return`,
+      ]
   }
 }
 

@@ -54,7 +54,7 @@ export {
   gapWords,
 } from './findings'
 export { NOT_MEDICAL_ADVICE, REFERRAL } from '../plan/safety'
-export { CAUTIONS as CAUTION_WORDS } from '../plan/catalogue'
+export { CAUTIONS as CAUTION_WORDS, cueLines } from '../plan/catalogue'
 export { METHOD_CHOICES, methodDifferences, settingWords } from './methods'
 export type { MethodChoice, MethodDifference } from './methods'
 export {
@@ -66,6 +66,7 @@ export {
   PLACEMENT_NAMES,
   readinessWords,
   sessionLines,
+  tooEarlyWords,
   SHORT_WAY_NAMES,
   shortChangeWords,
   shortSentence,
@@ -88,6 +89,7 @@ export {
 export {
   ALTERNATION_NAMES,
   blockConcernWords,
+  unplacedWords,
   EFFECT_NAMES,
   exceptionWords,
   moveEffectWords,

@@ -1,12 +1,13 @@
 import { capitalised } from './text'
 import type { Catalogue } from '../plan/catalogue'
-import { roundHalfUp } from '../base'
+import { type PlainDate, roundHalfUp } from '../base'
 import type { PairingEffect } from '../plan/minutes'
 import type { GroupingKind, Placement, Session, Slot } from '../plan/session'
 import { plannedSets } from '../plan/scheme'
 import { formatScheme } from '../plan/shorthand'
 import type { CatchUpOffer, ShortChange, ShortSession, ShortWay } from '../design/short'
 import type { SwapChoice, SwapReason } from '../design/suggest'
+import { formatDay } from './dates'
 import { formatSetCount, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
 import { creditWords, GROUP_NAMES } from './names'
@@ -229,4 +230,9 @@ export function swapWords(choice: SwapChoice): readonly string[] {
     ...swapChangeWords(choice),
     `the session is ${longerWords(choice.seconds)}`,
   ]
+}
+
+/** Said where somebody would close a session whose day has not come. */
+export function tooEarlyWords(on: PlainDate): string {
+  return `This session is planned for ${formatDay(on)}. It can be closed on that day; if it was done earlier, move it on the Block page first.`
 }

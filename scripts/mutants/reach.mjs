@@ -20,12 +20,21 @@ export function linesReached(report, root) {
   return reached
 }
 
-/** Test files that reach a line: those beside it first, which are about it, then those that take the least time. */
+/** Portraits look at everything at once: they take long and see what no other test does. */
+const isWide = ({ test }) => test.startsWith('scripts/portraits/')
+
+/**
+ * Test files that reach a line, in the two steps in which they are asked: those beside it first, which are about it, then
+ * those that take the least time; the wide ones only where these see nothing.
+ */
 export function testsReaching(known, file, line) {
   const isBeside = ({ test }) => dirname(file).startsWith(dirname(test))
-  return known
-    .filter(({ reached }) => reached.get(file)?.has(line))
+  const reaching = known.filter(({ reached }) => reached.get(file)?.has(line))
+  const near = reaching
+    .filter(one => !isWide(one))
     .sort((a, b) => Number(isBeside(b)) - Number(isBeside(a)) || a.ms - b.ms)
     .slice(0, MOST_TESTS)
-    .map(({ test }) => test)
+  return [near, reaching.filter(isWide)]
+    .map(step => step.map(({ test }) => test))
+    .filter(step => step.length > 0)
 }

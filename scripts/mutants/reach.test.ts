@@ -22,9 +22,24 @@ test('tests that reach a line: those beside it, then the quickest, and no more t
     ...Array.from({ length: 30 }, (_, at) => ({ test: `app/t${at}.ts`, ms: 30 - at, reached })),
     { test: 'core/a.test.ts', ms: 900, reached },
   ]
-  const found = testsReaching(known, 'core/a.ts', 4)
-  expect(found).toHaveLength(10)
-  expect(found.slice(0, 2)).toEqual(['core/a.test.ts', 'app/t29.ts'])
+  const [near] = testsReaching(known, 'core/a.ts', 4)
+  expect(near).toHaveLength(10)
+  expect(near!.slice(0, 2)).toEqual(['core/a.test.ts', 'app/t29.ts'])
   expect(testsReaching(known, 'core/a.ts', 8)).toEqual([])
   expect(testsReaching(known, 'core/c.ts', 1)).toEqual([])
+})
+
+test('what looks at everything is asked last, and by itself', () => {
+  const reached = linesReached(report, '/copy')
+  const known = [
+    { test: 'scripts/portraits/all.test.ts', ms: 1, reached },
+    { test: 'app/t.test.ts', ms: 5, reached },
+  ]
+  expect(testsReaching(known, 'core/a.ts', 1)).toEqual([
+    ['app/t.test.ts'],
+    ['scripts/portraits/all.test.ts'],
+  ])
+  expect(testsReaching(known.slice(0, 1), 'core/a.ts', 1)).toEqual([
+    ['scripts/portraits/all.test.ts'],
+  ])
 })

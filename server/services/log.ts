@@ -8,8 +8,9 @@ import {
   success,
 } from '#core/base'
 import { saidAmount } from '#core/plan/estimate'
-import { sessionState } from '#core/body/log'
+import { mayBeClosed, sessionState } from '#core/body/log'
 import type { LogWord } from '#core/follow/sheet'
+import { tooEarlyWords } from '#core/words'
 import type { LogListView, SessionLog } from '#shared/contracts/log'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
@@ -118,8 +119,18 @@ export async function coachEntries(
   client: ClientId,
   session: string,
   body: EntriesBody,
+  today: PlainDate,
 ): Promise<Result<EntriesAnswer, Problem>> {
-  if (!(await sessionById(database(), coach.id, client, session))) return failure(NO_SESSION)
+  const row = await sessionById(database(), coach.id, client, session)
+  if (!row) return failure(NO_SESSION)
+  const closing = body.entries.findIndex(({ word }) => word.kind === 'finish')
+  if (closing >= 0 && !mayBeClosed(row, today))
+    return failure({
+      kind: 'invalid',
+      errors: [
+        { pointer: `/entries/${closing}`, kind: 'too-early', detail: tooEarlyWords(row.on) },
+      ],
+    })
   if (body.entries.some(entry => entry.session !== session))
     return failure({
       kind: 'invalid',

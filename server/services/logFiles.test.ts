@@ -56,9 +56,32 @@ describe('a log from a file', () => {
       sets: 2,
       found: 0,
       added: 1,
+      questions: [],
     })
     const { sessions } = valueOf(await logList(studio.coach, id, studio.today))
     expect(sessions.some(session => session.on === on)).toBe(false)
+  })
+
+  test('figures far outside the client’s own are asked about, by row; with them or without, nothing is lost', async () => {
+    const studio = await unitStudio()
+    const { coach, client: of } = studio
+    const { id } = of('Emil')
+    const on = await freeDay(studio)
+    const usual = [1, 2, 3].map(set => setOn(addDays(on, -14), { set }))
+    valueOf(await importLog(coach, id, { isTrial: false, sets: usual }))
+    const sets = [
+      setOn(on),
+      setOn(on, { set: 2, load: { amount: 200, unit: 'kg' } }),
+      setOn(on, { set: 3, reps: 100 }),
+      setOn(on, { set: 4, load: { amount: 4, unit: 'kg' }, role: 'warmup' }),
+      setOn(on, { set: 5, stage: 2, load: { amount: 4, unit: 'kg' } }),
+    ]
+    const trial = valueOf(await importLog(coach, id, { isTrial: true, sets }))
+    expect(trial.questions).toEqual([
+      { row: 2, detail: 'Load: 200 kg is far from the usual 20 kg.' },
+      { row: 3, detail: 'Reps: 100 is far from the usual 10.' },
+    ])
+    expect(valueOf(await importLog(coach, id, { isTrial: false, sets })).sets).toBe(5)
   })
 
   test('taken in, the day has a session that is done, with its sets and its strength', async () => {

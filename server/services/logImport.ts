@@ -8,6 +8,8 @@ import {
   slotId,
   success,
 } from '#core/base'
+import { farFromOwn } from '#core/body/log'
+import { farSentence } from '#core/follow/sheet'
 import { kilogramsOf } from '#core/plan/estimate'
 import { logRows } from '#core/exchange/exports'
 import type { ImportedSet } from '#core/exchange/imports'
@@ -47,6 +49,57 @@ function rowsOf(sets: readonly ImportedSet[], session: Found | undefined): Fille
   }))
 }
 
+const MOST_QUESTIONS = 50
+
+/**
+ * Rows with a load or a count far outside what the client has done of the exercise, in this file and before.
+ * First parts of working sets speak; drops and warm-ups are lighter on purpose.
+ */
+export function importQuestions(
+  sets: readonly ImportedSet[],
+  before: readonly KnownSet[],
+): z.output<typeof ImportLogAnswer>['questions'] {
+  const isLead = ({ role, stage }: { role: string; stage: number }) =>
+    role === 'working' && stage === 1
+  const kg = ({ load }: ImportedSet) => load && kilogramsOf(load)
+  const known = groupedBy(
+    [...before.filter(isLead), ...sets.filter(isLead).map(set => ({ ...set, loadKg: kg(set) }))],
+    ({ exercise }) => exercise,
+  )
+  return sets
+    .flatMap((set, at) => {
+      const own = isLead(set) ? (known.get(set.exercise) ?? []) : []
+      const values = (of: (one: (typeof own)[number]) => number | null) =>
+        own.map(of).filter(value => value !== null)
+      const [load, count] = [kg(set), set.reps ?? set.seconds ?? 0]
+      const usualKg =
+        load === null
+          ? null
+          : farFromOwn(
+              'load',
+              load,
+              values(one => one.loadKg),
+            )
+      const usual = farFromOwn(
+        'count',
+        count,
+        values(one => one.reps ?? one.seconds),
+      )
+      const field = set.reps === null ? 'seconds' : 'reps'
+      return [
+        ...(load !== null && usualKg !== null
+          ? [farSentence('load', { value: load, usual: usualKg, unit: ' kg' })]
+          : []),
+        ...(usual === null ? [] : [farSentence(field, { value: count, usual, unit: '' })]),
+      ].map(detail => ({ row: at + 1, detail }))
+    })
+    .slice(0, MOST_QUESTIONS)
+}
+type KnownSet = Pick<
+  Awaited<ReturnType<typeof wholeLog>>[number],
+  'exercise' | 'role' | 'stage' | 'loadKg' | 'reps' | 'seconds'
+>
+
 /** Takes a log from a file in: sets go to the sessions of their days, days without one get one. */
 export async function importLog(
   coach: Coach,
@@ -54,11 +107,12 @@ export async function importLog(
   { isTrial, sets }: ImportLogBody,
 ): Promise<Result<z.output<typeof ImportLogAnswer>, Problem>> {
   const db = database()
-  const [known, settings, blockId, found] = await Promise.all([
+  const [known, settings, blockId, found, before] = await Promise.all([
     clientName(db, coach.id, client),
     studioSettings(db, coach.id),
     blockForLog(db, coach.id, client),
     sessionsOn(db, coach.id, client, [...new Set(sets.map(({ on }) => on))]),
+    isTrial ? wholeLog(db, coach.id, client) : [],
   ])
   if (!known || !blockId) return failure({ kind: 'not-found', what: 'client' })
   const errors: FieldError[] = sets.flatMap(({ exercise }, at) =>
@@ -105,6 +159,7 @@ export async function importLog(
     sets: sets.length,
     found: sessions.filter(({ added }) => !added).length,
     added: sessions.filter(({ added }) => added).length,
+    questions: isTrial ? importQuestions(sets, before) : [],
   })
 }
 

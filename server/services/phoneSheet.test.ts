@@ -18,7 +18,7 @@ import {
 } from '../testing/database'
 import { send } from './blocks'
 import { history } from './history'
-import { logList, sessionLog } from './log'
+import { coachEntries, logList, sessionLog } from './log'
 import { clockOff, saidAt, takeEntries } from './logEntries'
 import { sheet } from './sheet'
 import { linkState, makeLink, openLink, sheetReader, withdrawLink } from './sheetLinks'
@@ -304,5 +304,25 @@ describe('the sheet', () => {
     const { key } = valueOf(await openLink({ token, pin: null }, 'z'))
     const view = valueOf(await sheet(valueOf(await sheetReader(key ?? '')), addDays(TEST_DAY, 0)))
     expect(view.sessions).toEqual([])
+  })
+})
+
+describe('closing a session from paper', () => {
+  const closing = (session: string): EntriesBody => {
+    const at = currentTime().toISOString()
+    const word: LogWord = { kind: 'finish', minutes: 40, isRecovered: null, note: '' }
+    return { sentAt: at, entries: [{ id: randomUUID(), session, at, word }] }
+  }
+  test('not before its day; then at once', async () => {
+    const of = await phone()
+    const { sessions } = await sheetOfPhone(of)
+    const ahead = sessions.find(({ session }) => session.on > today)!.session
+    const close = (day: PlainDate) =>
+      coachEntries(of.coach, of.id, ahead.id, closing(ahead.id), day)
+    expect(problemOf(await close(addDays(ahead.on, -1)))).toMatchObject({
+      kind: 'invalid',
+      errors: [{ pointer: '/entries/0', kind: 'too-early' }],
+    })
+    expect(valueOf(await close(ahead.on)).results).toMatchObject([{ outcome: 'taken' }])
   })
 })

@@ -90,4 +90,10 @@ export type ImportLogBody = z.output<typeof ImportLogBody>
 export type _SetIsCore = Proven<Equal<ImportLogBody['sets'][number], ImportedSet>>
 
 /** What an import makes of the sessions: found ones are filled in, others are added. */
-export const ImportLogAnswer = z.object({ sets: z.int(), found: z.int(), added: z.int() })
+export const ImportLogAnswer = z.object({
+  sets: z.int(),
+  found: z.int(),
+  added: z.int(),
+  /** Figures far outside the client's own, by row from 1, to be looked at before all of it is taken in. */
+  questions: z.array(z.object({ row: z.int(), detail: z.string() })),
+})

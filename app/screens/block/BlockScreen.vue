@@ -100,7 +100,15 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
             </h2>
             <ul>
               <li v-for="look in looks" :key="look.what">
-                <b>{{ look.what }}</b> <span class="text-ink2">{{ look.much }}</span>
+                <b>{{ look.what }}</b> <span class="text-ink2">{{ look.much }}</span>{{ ' '
+                }}<button
+                  v-if="look.isReturn && look.pass !== null"
+                  type="button"
+                  class="quiet-link"
+                  @click="block.makeReturn(look.pass)"
+                >
+                  Make it a return
+                </button>
               </li>
             </ul>
           </section>

@@ -160,7 +160,10 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
                   :disabled="row.kind === 'none'"
                   :value="row.end"
                   @change="setRamp(row.group, { end: numberOf($event) })"
-                />{{ ' ' }}<span class="text-[12px] text-alert">{{ row.problem }}</span>
+                />{{ ' ' }}<span class="text-[12px] text-alert">{{ row.problem }}</span
+                ><span v-if="row.unplaced" class="block max-w-[300px] text-[12px] text-alert">{{
+                  row.unplaced
+                }}</span>
               </td>
               <td class="text-ink2">
                 {{ formatOneDecimal(row.floor) }} to {{ formatOneDecimal(row.ceiling) }}

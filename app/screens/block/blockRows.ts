@@ -196,7 +196,7 @@ function passOf(concern: BlockConcern): number | null {
 export function blockLooks(concerns: readonly BlockConcern[]) {
   return concerns.slice(0, MOST_CONCERNS).map(concern => {
     const [what, much] = blockConcernWords(concern)
-    return { what, much, pass: passOf(concern) }
+    return { what, much, pass: passOf(concern), isReturn: concern.kind === 'return' }
   })
 }
 

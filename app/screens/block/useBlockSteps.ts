@@ -10,7 +10,7 @@ import {
 } from '#core/plan/block'
 import { EFFORT, GROUP_NAMES } from '#core/words'
 import type { Group } from '#core/plan/catalogue'
-import type { PassVerdict } from '#core/design/progress'
+import { type PassVerdict, returnExceptions } from '#core/design/progress'
 
 /** The place that changes are for. */
 export interface BlockPlace {
@@ -24,6 +24,7 @@ export interface BlockPlace {
 /** What a rotation does otherwise than the block: sets, effort, exercises, an easier rotation. */
 export function useBlockSteps({ at, group, current, passes, message }: BlockPlace) {
   const store = usePlanStore()
+  const issued = useIssuedStore()
 
   function change(next: (block: BlockPlan) => BlockPlan, words: string): void {
     if (!store.plan) return
@@ -81,6 +82,17 @@ export function useBlockSteps({ at, group, current, passes, message }: BlockPlac
       `Rotation ${at.value + 1} takes the other exercises.`,
     )
   }
+  /** The first rotation after days away: four fifths of the sets and a rep in reserve more, as one step of undo. */
+  function makeReturn(pass: number): void {
+    const [{ expanded }, { context }] = [issued, store]
+    if (!expanded || !context) return
+    at.value = pass
+    const own = returnExceptions(expanded, pass, context)
+    change(
+      held => own.reduce((next, one) => withException(next, one), held),
+      `Rotation ${pass + 1} is one of return: four fifths of the sets, ${EFFORT.inText} one higher.`,
+    )
+  }
   /** What this rotation does otherwise, the next one does too. */
   function copyToNext(): void {
     const own = (block.value.exceptions ?? []).filter(
@@ -114,6 +126,7 @@ export function useBlockSteps({ at, group, current, passes, message }: BlockPlac
     stepRir,
     toggleDeload,
     swapChoice,
+    makeReturn,
     copyToNext,
     clearExceptions,
   }

@@ -7,11 +7,12 @@ import {
   withPart,
 } from '#core/plan/block'
 import { type Group, GROUPS, requireExercise } from '#core/plan/catalogue'
-import { EFFORT, GROUP_NAMES, slotName } from '#core/words'
+import { EFFORT, GROUP_NAMES, slotName, unplacedWords } from '#core/words'
 import { bandOf, modeOf } from '#core/plan/method'
 import {
   passesFor,
   proposedDeloads,
+  setsWithoutPlace,
   specialisation,
   usualBlock,
   usualEnd,
@@ -26,6 +27,7 @@ const WEEKS = { least: 2, most: 16 } as const
 /** The forms of a block: its dates, ramps, effort, waves, deloads, exercises that take turns, events, and the trade that more arm work is. */
 export function useBlockTerms() {
   const store = usePlanStore()
+  const issued = useIssuedStore()
   const today = useToday()
   /** What is wrong with the last entry, and what was done. */
   const message = ref('')
@@ -77,11 +79,13 @@ export function useBlockTerms() {
   const ramps = computed(() => {
     const [context, ledger] = [store.context, store.ledger]
     if (!context || !ledger) return []
+    const unplaced = issued.expanded ? setsWithoutPlace(issued.expanded) : []
     return GROUPS.filter(
       group => ledger.groups[group].week.direct.value > 0 || block.value.ramps?.[group],
     ).map(group => {
       const band = bandOf(context, group)
       const ramp = block.value.ramps?.[group]
+      const miss = unplaced.find(one => one.group === group)
       const start = Math.round(ledger.groups[group].week.counted.value)
       const end = ramp?.end ?? usualEnd(context, group)
       return {
@@ -93,6 +97,8 @@ export function useBlockTerms() {
         kind: ramp?.kind ?? ('none' as const),
         floor: band.floor,
         ceiling: band.ceiling,
+        /** What the rotations cannot take of it, why, and what would make room. */
+        unplaced: miss ? unplacedWords(miss) : '',
         problem:
           ramp && ramp.kind !== 'none' && ramp.end > band.ceiling + 0.05
             ? `over the ceiling of ${Math.round(band.ceiling * 10) / 10}`

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   creditWords,
+  cueLines,
   EQUIPMENT_NAMES,
   GROUP_NAMES,
   JOINT_NAMES,
@@ -44,6 +45,7 @@ const headsIn = ({ headShares }: Intent) =>
       ),
     )
     .join(', ')
+const cuesIn = ({ id }: Intent) => cueLines(exercise.id, id).join('. ')
 const stressIn = ({ jointStress }: Intent) =>
   (Object.entries(jointStress) as [Joint, number][])
     .filter(([, stress]) => stress > 0)
@@ -78,6 +80,7 @@ const stressIn = ({ jointStress }: Intent) =>
         <dd v-if="intent.how">
           {{ intent.how }}
         </dd>
+        <dd v-if="cuesIn(intent)">{{ cuesIn(intent) }}</dd>
         <dd>{{ creditsIn(intent) }}</dd>
         <dd class="text-[12px] text-ink2">
           {{ headsIn(intent) }}

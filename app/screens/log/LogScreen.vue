@@ -106,6 +106,7 @@ async function saved(run: Promise<unknown>): Promise<void> {
           <SessionEnd
             :finish="log.finish"
             :is-busy="state === 'saving'"
+            :too-early="session.tooEarly.value"
             @finished="word => saved(session.finish(word))"
           />
           <p class="mt-4 text-[12px] text-ink2">

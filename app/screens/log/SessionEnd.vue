@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** How a session ended: minutes, recovered, a note. Saving it closes the session. */
-const { finish, isBusy } = defineProps<{
+const { finish, isBusy, tooEarly } = defineProps<{
   finish: {
     readonly minutes: number | null
     readonly isRecovered: boolean | null
     readonly note: string
   } | null
   isBusy: boolean
+  /** Why it cannot be closed yet; empty where it can. */
+  tooEarly: string
 }>()
 const emit = defineEmits<{
   finished: [word: { minutes: number | null; isRecovered: boolean | null; note: string }]
@@ -27,7 +29,9 @@ watch(
 </script>
 
 <template>
+  <p v-if="tooEarly" class="mt-4 border-t border-hair pt-3 text-ink2">{{ tooEarly }}</p>
   <form
+    v-else
     class="mt-4 flex flex-wrap items-end gap-4 border-t border-hair pt-3"
     @submit.prevent="
       emit('finished', {

@@ -229,6 +229,7 @@ function unplannedLine({ place, done }: SetEntry['word'], held: StandingLog): Lo
       intent: done.intent,
       name: done.exercise.replaceAll('_', ' '),
       how: '',
+      cues: [],
       cautions: [],
       countUnit: isSeconds ? 'seconds' : 'reps',
       scale: { unit: done.load?.unit ?? 'kg', grid: { kind: 'none' }, words: '' },

@@ -40,7 +40,10 @@ export function useLogImport(clientId: string) {
     readonly sets: number
     readonly found: number
     readonly added: number
+    readonly questions: readonly { readonly row: number; readonly detail: string }[]
   } | null>(null)
+  /** What is far outside the client's own was looked at and is right. */
+  const isLookedAt = ref(false)
   const isBusy = ref(false)
 
   onMounted(async () => {
@@ -104,10 +107,13 @@ export function useLogImport(clientId: string) {
     () => {
       refused.value = []
       trial.value = null
+      isLookedAt.value = false
       outcome.value = ''
     },
   )
   watchDebounced(isReady, ready => ready && !trial.value && void taken(true), { debounce: 250 })
+
+  const questions = computed(() => trial.value?.questions ?? [])
 
   async function take(file: File | undefined): Promise<void> {
     if (file) text.value = await file.text()
@@ -120,6 +126,8 @@ export function useLogImport(clientId: string) {
     isBusy,
     trial,
     isReady,
+    isLookedAt,
+    questions,
     problems,
     take,
     importAll: () => taken(false),

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import * as vue from 'vue'
-import { exerciseId } from '#core/base'
+import { exerciseId, plainDate } from '#core/base'
 import type { LogWord } from '#core/follow/sheet'
 import type { ReportedEntry, SessionLog } from '#shared/contracts/log'
 import { part, placeAt, saidSet, sheetSet, SLOTS, smallSheet } from '../../../core/testing/sheets'
@@ -54,7 +54,10 @@ async function opened(log: SessionLog) {
   held = []
   const asked = frameworkWith(answering)
   const mounted: (() => unknown)[] = []
-  provideGlobally({ onMounted: (work: () => unknown) => mounted.push(work) })
+  provideGlobally({
+    onMounted: (work: () => unknown) => mounted.push(work),
+    useToday: () => vue.ref('2026-04-06'),
+  })
   const { useSessionLog } = await import('./useSessionLog')
   const chosen = vue.ref<string | null>('session')
   const of = useSessionLog('marit', () => chosen.value)
@@ -246,6 +249,18 @@ describe('what is entered', () => {
     expect(page.line(0).others).toHaveLength(1)
     expect(await page.of.finish({ minutes: 40, isRecovered: true, note: '' })).toBe(true)
     expect(lastWords(page)).toEqual([{ kind: 'finish', minutes: 40, isRecovered: true, note: '' }])
+  })
+})
+
+describe('closing a session', () => {
+  test.each([
+    ['2026-04-05', ''],
+    ['2026-04-06', ''],
+    ['2026-04-07', 'This session is planned for Tue 7 Apr.'],
+  ])('planned for %s, on 6 April: %s', async (on, words) => {
+    const { of } = await opened(logWith([], [], { ...smallSheet(), on: plainDate(on) }))
+    expect(of.tooEarly.value.startsWith(words)).toBe(true)
+    expect(of.tooEarly.value === '').toBe(words === '')
   })
 })
 

@@ -1,4 +1,6 @@
+import { mayBeClosed } from '#core/body/log'
 import type { LogWord } from '#core/follow/sheet'
+import { tooEarlyWords } from '#core/words'
 import { EntriesAnswer } from '#shared/contracts/sheet'
 import { type SessionLog, SessionLogAnswer } from '#shared/contracts/log'
 import { newUuid } from '~/shell/newId'
@@ -53,6 +55,7 @@ function useLoadedLog(clientId: string, sessionId: () => string | null) {
 /** What a session was to be beside what it was, with its fields for entering and putting right. */
 export function useSessionLog(clientId: string, sessionId: () => string | null) {
   const { ask } = useApi()
+  const today = useToday()
   const { log, state, load } = useLoadedLog(clientId, sessionId)
   const complaints = shallowRef<ReadonlyMap<string, string>>(new Map())
   const notice = ref('')
@@ -132,6 +135,11 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
         about: nameOfSlot(slot),
       })),
     ),
+    /** Why the session cannot be closed yet; empty where it can. */
+    tooEarly: computed(() => {
+      const on = log.value?.session.on
+      return on && !mayBeClosed({ on }, today.value) ? tooEarlyWords(on) : ''
+    }),
     clockOff: computed(() => Math.max(0, ...clocksOff.value)),
     save,
     asPlanned,

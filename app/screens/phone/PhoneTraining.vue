@@ -215,15 +215,7 @@ watch(isDone, done => done && emit('ended'))
             <Ellipsis :size="18" aria-hidden="true" /> Less time, more
           </button>
         </div>
-        <details class="border-t border-hair pt-1 text-[15px]">
-          <summary class="flex min-h-[44px] cursor-pointer items-center font-semibold">
-            How to do it{{ movement.cautions.length > 0 ? ', and what to mind' : '' }}
-          </summary>
-          <p>{{ movement.how }}</p>
-          <ul v-if="movement.cautions.length > 0" class="mt-2 flex flex-col gap-1">
-            <li v-for="caution in movement.cautions" :key="caution">Mind: {{ caution }}</li>
-          </ul>
-        </details>
+        <PhoneHow :movement="movement" />
       </template>
       <section v-else class="flex flex-1 flex-col justify-center gap-3">
         <h2 class="font-display text-[30px]">That was all</h2>

@@ -1,4 +1,6 @@
 import { expect, test } from '@jest/globals'
+import { plainDate } from '#core/base'
+import { smallSheet } from '../../../core/testing/sheets'
 import * as words from './phoneWords'
 
 test.each([
@@ -45,3 +47,16 @@ test.each([
 
 test('a joint has the name it has everywhere', () =>
   expect(words.JOINT_NAMES.low_back).toBe('low back'))
+
+test.each([
+  [225, 12, 'Load: 225 kg is far from the usual 22.5 kg.'],
+  [22.5, 112, 'Reps: 112 is far from the usual 11.5.'],
+  [22.5, 4, null],
+  [null, 12, null],
+])('%s kg for %s reps against last time: %s', (amount, count, said) => {
+  const sets = [12, 11].map(reps => ({ amount: 22.5, count: reps, rir: 1 }))
+  const movement = smallSheet().exercises[0]!
+  const last = { on: plainDate('2026-04-01'), sets }
+  expect(words.farFromLast({ ...movement, last }, amount, count)).toBe(said)
+  expect(words.farFromLast(movement, amount, count)).toBeNull()
+})

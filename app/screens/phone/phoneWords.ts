@@ -1,4 +1,10 @@
-import type { DonePart, StandingTurn } from '#core/follow/sheet'
+import { farFromOwn } from '#core/body/log'
+import {
+  farSentence,
+  type DonePart,
+  type SheetMovement,
+  type StandingTurn,
+} from '#core/follow/sheet'
 
 /** Words and figures of the phone sheet. They stand here, not with the coach's, so that a phone loads no more than it shows. */
 
@@ -75,3 +81,33 @@ export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
 
 // Joints have the same names on the phone as everywhere.
 export { JOINT_NAMES } from '#core/words'
+
+/**
+ * A question where a load or a count is far outside what was done of the movement last time; null where it is not.
+ * Such a figure is a slip of the thumb more often than not.
+ */
+export function farFromLast(
+  { last, scale, countUnit }: SheetMovement,
+  amount: number | null,
+  count: number,
+): string | null {
+  const sets = last?.sets ?? []
+  const known = (of: (set: (typeof sets)[number]) => number | null) =>
+    sets.map(of).filter(value => value !== null)
+  const usualLoad =
+    amount === null
+      ? null
+      : farFromOwn(
+          'load',
+          amount,
+          known(set => set.amount),
+        )
+  if (amount !== null && usualLoad !== null)
+    return farSentence('load', { value: amount, usual: usualLoad, unit: ` ${scale.unit}` })
+  const usual = farFromOwn(
+    'count',
+    count,
+    known(set => set.count),
+  )
+  return usual === null ? null : farSentence(countUnit, { value: count, usual, unit: '' })
+}

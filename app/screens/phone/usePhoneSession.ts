@@ -11,13 +11,14 @@ import {
   prefillOf,
   type SessionStanding,
   sessionStanding,
+  type SheetMovement,
   type SheetSession,
   type StandingTurn,
   steppedLoad,
   turnsOf,
   wayOf,
 } from '#core/follow/sheet'
-import { phoneNumber } from './phoneWords'
+import { farFromLast, phoneNumber } from './phoneWords'
 
 interface Aim {
   readonly slot: string
@@ -168,10 +169,9 @@ export function usePhoneSession(
     isOpenRir.value = value === 4
   }
 
-  /** Logs the part in hand; the words say what is wrong where a number is not one. */
-  async function log(): Promise<boolean> {
-    const [here, of, doing] = [part.value, turn.value, movement.value]
-    if (!here || !of || !doing) return false
+  let askedAbout = ''
+  /** The fields as they are typed; null where one of them is no number or looks like a slip, which is told. */
+  function read(of: StandingTurn, here: StandingTurn['parts'][number], doing: SheetMovement) {
     const field = isSeconds.value ? 'seconds' : 'reps'
     const [amount, count] = [
       hasLoad.value && amountText.value.trim() !== ''
@@ -181,8 +181,21 @@ export function usePhoneSession(
     ]
     if (amount && !amount.ok) complaint.value = numberSentence(amount.error, 'load')
     else if (!count.ok) complaint.value = numberSentence(count.error, field)
-    if ((amount && !amount.ok) || !count.ok) return false
-    complaint.value = ''
+    if ((amount && !amount.ok) || !count.ok) return null
+    // What is far from last time is asked about once; the same figures said again are meant.
+    const isLead = of.plan.role === 'working' && here.part.stage === 1
+    const far = isLead ? farFromLast(doing, amount?.value ?? null, count.value) : null
+    const said = `${fieldKey.value} ${amountText.value} ${countText.value}`
+    complaint.value = far && askedAbout !== said ? `${far} Log it again if it is right.` : ''
+    askedAbout = said
+    return complaint.value === '' ? { amount: amount?.value ?? null, count: count.value } : null
+  }
+
+  /** Logs the part in hand, unless its fields cannot be read. */
+  async function log(): Promise<boolean> {
+    const [here, of, doing] = [part.value, turn.value, movement.value]
+    const typed = here && of && doing ? read(of, here, doing) : null
+    if (!here || !of || !doing || !typed) return false
     const isLastPart = of.parts.filter(({ standing: held }) => held === null).length <= 1
     chosen.value = isLastPart ? null : { slot: of.slot, number: of.plan.number, role: of.plan.role }
     await store.say(session.value.id, {
@@ -192,9 +205,9 @@ export function usePhoneSession(
       done: {
         exercise: doing.exercise,
         intent: doing.intent,
-        load: amount ? { amount: amount.value, unit: doing.scale.unit } : null,
-        reps: field === 'reps' ? count.value : null,
-        seconds: field === 'seconds' ? count.value : null,
+        load: typed.amount === null ? null : { amount: typed.amount, unit: doing.scale.unit },
+        reps: isSeconds.value ? null : typed.count,
+        seconds: isSeconds.value ? typed.count : null,
         rir: here.part.kind === 'hold' ? null : rir.value,
         isRirOpen: isOpenRir.value,
       },

@@ -3,6 +3,7 @@ import { sessionOn } from '#core/plan/block'
 import { requireExercise } from '#core/plan/catalogue'
 import {
   CAUTION_WORDS,
+  cueLines,
   dayName,
   formatClock,
   formatDay,
@@ -92,6 +93,7 @@ export function usePrintedSessions(
         lines: schemeLines(isTogether ? withoutRests(slot.scheme) : slot.scheme, context.catalogue),
         hints: sentences([
           intentFor(context, own, slot.intent).how,
+          cueLines(slot.exercise, slot.intent).join('. '),
           ...own.cautions.map(caution => CAUTION_WORDS[caution]),
         ]),
         note: slot.note ?? '',

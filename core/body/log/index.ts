@@ -1,4 +1,11 @@
-export { hasWork, isAhead, isLeftOut, SESSION_STATES, sessionState } from './sessionState'
+export {
+  hasWork,
+  isAhead,
+  isLeftOut,
+  mayBeClosed,
+  SESSION_STATES,
+  sessionState,
+} from './sessionState'
 export type { SessionFacts, SessionState } from './sessionState'
 export { BODY_SIDES } from './loggedSet'
 export type { BodySide, LoggedSet } from './loggedSet'
@@ -16,4 +23,5 @@ export type { Trend, Verdict } from './trend'
 export { trendBand } from './trendBand'
 export type { BandPoint } from './trendBand'
 export { median, normalShare } from './statistics'
+export { farFromOwn } from './farFromOwn'
 export { recentBest } from './recentBest'

@@ -43,6 +43,11 @@ export function sessionState(session: SessionFacts, today: PlainDate): SessionSt
   return session.isSent ? 'sent' : 'planned'
 }
 
+/** Whether it can be said that a session is over: not before its day has come. */
+export function mayBeClosed({ on }: Pick<SessionFacts, 'on'>, today: PlainDate): boolean {
+  return on <= today
+}
+
 /** Nothing of it is done yet and nothing is late: it may still turn out either way. */
 export function isAhead(state: SessionState): boolean {
   return state === 'planned' || state === 'sent' || state === 'opened'

@@ -9,13 +9,7 @@ import {
   HOURS_PER_DAY,
 } from '../../base'
 import { directGroups, type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
-import {
-  jointCeiling,
-  type JointHistory,
-  jointLoads,
-  jointRamp,
-  type RampVerdict,
-} from '../../body/joints'
+import { type JointHistory, jointLoads, jointRamp, type RampVerdict } from '../../body/joints'
 import {
   type CountedWork,
   countedWorkOfDay,
@@ -35,7 +29,6 @@ import {
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import type { BlockPass, BlockSession, ExpandedBlock } from './expand'
-import type { SetObstacle } from './setsOverBlock'
 
 /** A muscle as it comes to one dated session. Units: percent. */
 export interface DatedArrival {
@@ -264,11 +257,13 @@ export const blockVerdict = remembered(
       weeks: weeksOf(from, to, held),
       passes: passes.map((pass): PassVerdict => {
         const own = pass.sessions.filter(({ isSkipped }) => !isSkipped)
+        // What an event takes says nothing of what the joints are used to.
+        const adherence = pass.sessions.length === 0 ? 0 : own.length / pass.sessions.length
         const joints = recordOf(JOINTS, (joint): PassJoint => {
           const week = jointWeeks.get(joint)?.[pass.at] ?? 0
           const before = history.get(joint) ?? []
           const ramp = jointRamp(week, before)
-          before.push({ load: week, isDeload: pass.isDeload, adherence: 1 })
+          before.push({ load: week, isDeload: pass.isDeload, adherence })
           return {
             week,
             session: Math.max(
@@ -297,168 +292,3 @@ export const blockVerdict = remembered(
     }
   },
 )
-
-/** What there is to look at in a block, worst first. */
-export type BlockConcern =
-  | {
-      readonly kind: 'over_ceiling'
-      readonly group: Group
-      readonly from: number
-      readonly to: number
-      readonly most: number
-    }
-  | {
-      readonly kind: 'not_placed'
-      readonly group: Group
-      readonly pass: number
-      readonly sets: number
-      readonly by: SetObstacle
-    }
-  | { readonly kind: 'readiness'; readonly arrival: DatedArrival }
-  | {
-      readonly kind: 'joint_week' | 'joint_session'
-      readonly joint: Joint
-      readonly pass: number
-      readonly load: number
-      readonly ceiling: number
-    }
-  | {
-      readonly kind: 'joint_ramp'
-      readonly joint: Joint
-      readonly pass: number
-      readonly ramp: number
-    }
-  | {
-      readonly kind: 'over_time'
-      readonly pass: number
-      readonly day: number
-      readonly minutes: number
-      readonly limit: number
-    }
-  | { readonly kind: 'no_deload'; readonly working: number; readonly after: number }
-
-const SPEAKS_FROM = 0.5
-const FRAYED = 10
-
-function ceilingConcerns({ passes }: BlockVerdict): readonly BlockConcern[] {
-  return GROUPS.flatMap((group): BlockConcern[] => {
-    const over = passes.filter(
-      ({ pass, ledger }) => !pass.isDeload && ledger.groups[group].outside >= SPEAKS_FROM,
-    )
-    const [first] = over
-    return first
-      ? [
-          {
-            kind: 'over_ceiling',
-            group,
-            from: first.pass.at,
-            to: over.at(-1)?.pass.at ?? first.pass.at,
-            most: Math.max(...over.map(({ ledger }) => ledger.groups[group].outside)),
-          },
-        ]
-      : []
-  })
-}
-
-function jointConcerns({ passes }: BlockVerdict, context: PlanContext): readonly BlockConcern[] {
-  return JOINTS.flatMap((joint): BlockConcern[] => {
-    const ceiling = jointCeiling(joint, context)
-    const week = passes.find(({ joints }) => joints[joint].week > ceiling.week + 1e-6)
-    const session = passes.find(({ joints }) => joints[joint].session > ceiling.session + 1e-6)
-    const steep = passes.find(
-      ({ joints }) =>
-        joints[joint].ramp.kind === 'steep' || joints[joint].ramp.kind === 'too_steep',
-    )
-    const ramp = steep?.joints[joint].ramp
-    return [
-      ...(week
-        ? [
-            {
-              kind: 'joint_week' as const,
-              joint,
-              pass: week.pass.at,
-              load: week.joints[joint].week,
-              ceiling: ceiling.week,
-            },
-          ]
-        : []),
-      ...(session
-        ? [
-            {
-              kind: 'joint_session' as const,
-              joint,
-              pass: session.pass.at,
-              load: session.joints[joint].session,
-              ceiling: ceiling.session,
-            },
-          ]
-        : []),
-      ...(steep && ramp && ramp.kind !== 'no_history'
-        ? [{ kind: 'joint_ramp' as const, joint, pass: steep.pass.at, ramp: ramp.ramp }]
-        : []),
-    ]
-  })
-}
-
-/** Working passes in a row that are usual before an easier one, in weeks. Source: docs/methods.md#block. */
-export function weeksBeforeDeload(context: PlanContext): number {
-  const sensitive = Object.values(context.client.joints ?? {}).filter(
-    setting => setting === 'sensitive',
-  ).length
-  return sensitive >= 3 ? 4 : context.method.progress.workingWeeks
-}
-
-/** Everything about a block that a coach would want to be told before it begins. */
-export function blockConcerns(
-  expanded: ExpandedBlock,
-  context: PlanContext,
-): readonly BlockConcern[] {
-  const verdict = blockVerdict(expanded, context)
-  const time = verdict.passes.flatMap(({ pass }) =>
-    pass.sessions.flatMap(({ content, minuteLimit, isSkipped, day }): BlockConcern[] => {
-      const minutes = sessionSeconds(content, context) / 60
-      return !isSkipped && minuteLimit !== undefined && minutes > minuteLimit + 1
-        ? [{ kind: 'over_time', pass: pass.at, day, minutes, limit: minuteLimit }]
-        : []
-    }),
-  )
-  const low = GROUPS.flatMap(group =>
-    verdict.arrivals[group].filter(
-      ({ readiness, required }) =>
-        modeOf(context, group) !== 'maintain' && required - readiness > FRAYED,
-    ),
-  )
-  const worst = low.reduce<DatedArrival | undefined>(
-    (one, other) =>
-      !one || other.required - other.readiness > one.required - one.readiness ? other : one,
-    undefined,
-  )
-  const lost = verdict.passes.flatMap(({ pass }) =>
-    pass.notPlaced.map((miss): BlockConcern => ({ kind: 'not_placed', pass: pass.at, ...miss })),
-  )
-  const deload =
-    (longestRun(verdict.passes) * (expanded.passes[0]?.rotation.days.length ?? DAYS_PER_WEEK)) /
-    DAYS_PER_WEEK
-  const after = weeksBeforeDeload(context)
-  return [
-    ...jointConcerns(verdict, context),
-    ...(worst ? [{ kind: 'readiness' as const, arrival: worst }] : []),
-    ...ceilingConcerns(verdict),
-    ...time.slice(0, 1),
-    ...lost.slice(0, 1),
-    ...(context.method.deload.mode !== 'none' &&
-    context.method.deload.mode !== 'triggered' &&
-    deload > after + 1
-      ? [{ kind: 'no_deload' as const, working: Math.round(deload), after }]
-      : []),
-  ]
-}
-
-function longestRun(passes: readonly PassVerdict[]): number {
-  let [run, longest] = [0, 0]
-  for (const { pass } of passes) {
-    run = pass.isDeload ? 0 : run + 1
-    longest = Math.max(longest, run)
-  }
-  return longest
-}

@@ -256,3 +256,27 @@ export function withChangedSets(
   }
   return changed
 }
+
+/** Sets that a ramp asked for and no place could take, by muscle: the rotation with most of them. Those with most first. */
+export interface Unplaced {
+  readonly group: Group
+  readonly pass: number
+  readonly sets: number
+  readonly by: SetObstacle
+}
+
+export function setsWithoutPlace({
+  passes,
+}: {
+  readonly passes: readonly {
+    readonly at: number
+    readonly notPlaced: PassSets['notPlaced']
+  }[]
+}): readonly Unplaced[] {
+  const worst = new Map<Group, Unplaced>()
+  for (const { at, notPlaced } of passes)
+    for (const miss of notPlaced)
+      if (miss.sets > (worst.get(miss.group)?.sets ?? 0))
+        worst.set(miss.group, { ...miss, pass: at })
+  return [...worst.values()].sort((a, b) => b.sets - a.sets)
+}

@@ -3,7 +3,7 @@ import { type BlockPlan, type PlanDocument, type GroupRamp, withPart } from '../
 import { type Group, GROUPS } from '../../plan/catalogue'
 import { rotationLedger } from '../../count/ledger'
 import { bandOf, modeOf, type PlanContext } from '../../plan/method'
-import { weeksBeforeDeload } from './judge'
+import { weeksBeforeDeload } from './concerns'
 
 /** Passes that come nearest to so many weeks, at least one. */
 export function passesFor(weeks: number, lengthDays: number): number {

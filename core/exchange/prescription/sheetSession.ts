@@ -3,6 +3,7 @@ import type { BlockPlan } from '../../plan/block'
 import {
   ARM_GROUPS,
   CAUTIONS,
+  cueLines,
   type Exercise,
   type Group,
   GROUPS,
@@ -139,6 +140,7 @@ function movement(
     ...done,
     name: slotName(done, question.context.catalogue),
     how: intent.how,
+    cues: cueLines(exercise.id, intent.id),
     cautions: exercise.cautions.map(caution => CAUTIONS[caution]),
     countUnit: exercise.repUnit,
     scale: { unit, grid: loadGrid(exercise, unit), words: scaleWords(exercise, slot) },

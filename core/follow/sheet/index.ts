@@ -18,7 +18,7 @@ export { movementOf, nextTurn, sessionStanding, turnsOf, wayOf } from './standin
 export type { SessionStanding, Standing, StandingTurn } from './standing'
 export { prefillOf, steppedLoad } from './prefill'
 export type { Prefill } from './prefill'
-export { LOG_LIMITS, numberSentence, parsedNumber } from './numbers'
+export { LOG_LIMITS, farSentence, numberSentence, parsedNumber } from './numbers'
 export type { LogField, NumberProblem } from './numbers'
 export {
   ALARM_SIGNS,

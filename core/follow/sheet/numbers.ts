@@ -45,6 +45,15 @@ export function parsedNumber(text: string, field: LogField): Result<number, Numb
   return success(value)
 }
 
+/** Asked about a figure far outside what the person has done of an exercise; `usual` is the middle of that. */
+export function farSentence(
+  field: LogField,
+  { value, usual, unit }: { readonly value: number; readonly usual: number; readonly unit: string },
+): string {
+  return `${FIELD_WORDS[field]}: ${saidNumber(value)}${unit} is far from the usual ${saidNumber(usual)}${unit}.`
+}
+const saidNumber = (value: number) => String(Math.round(value * 100) / 100)
+
 const FIELD_WORDS: Readonly<Record<LogField, string>> = {
   load: 'Load',
   reps: 'Reps',

@@ -70,6 +70,8 @@ export interface SheetMovement {
   readonly intent: string | null
   readonly name: string
   readonly how: string
+  /** Short cues, then where a repetition ends; none for a coach's own exercise. */
+  readonly cues: readonly string[]
   readonly cautions: readonly string[]
   readonly countUnit: 'reps' | 'seconds'
   readonly scale: LoadScale

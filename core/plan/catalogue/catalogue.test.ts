@@ -8,6 +8,7 @@ import {
   requireExercise,
   requireIntent,
 } from './catalogue'
+import { CUE_KEYS, cueLines } from './cues'
 import { CAUTIONS, type Exercise } from './exercise'
 import { type Group, GROUP_MUSCLES, GROUPS, MUSCLES } from './muscles'
 
@@ -39,6 +40,27 @@ describe('the built-in exercises are sound', () => {
     }
     expect(exercise.cautions.every(caution => caution in CAUTIONS)).toBe(true)
     expect(exercise.repRange[0]).toBeLessThanOrEqual(exercise.repRange[1])
+  })
+})
+
+describe('how each is done', () => {
+  const purposes = all.flatMap(({ id, intents }) => intents.map(intent => [id, intent.id] as const))
+  test.each(purposes)('%s for %s: three short cues and an end point', (id, intent) => {
+    const lines = cueLines(id, intent)
+    expect(lines).toHaveLength(4)
+    for (const cue of lines.slice(0, 3)) expect(cue).toMatch(/^[A-Z].{3,56}[^.]$/)
+    expect(lines[3]).toMatch(/^[A-Z].{10,110}\.$/)
+  })
+  test('every cue belongs to an exercise and a purpose that there are, and is written once', () => {
+    const known = new Set(purposes.flatMap(([id, intent]) => [id, `${id}:${intent}`]))
+    expect(CUE_KEYS.filter(key => !known.has(key))).toEqual([])
+    expect(new Set(CUE_KEYS).size).toBe(CUE_KEYS.length)
+  })
+  test('another purpose is done in another way; one of the own exercises has none', () => {
+    expect(cueLines('hammer_curl', 'biceps')).not.toEqual([])
+    expect(cueLines('dip', 'triceps')[0]).toBe('Stay upright')
+    expect(cueLines('dip')[0]).toBe('Lean forward, chin in')
+    expect(cueLines('own-1')).toEqual([])
   })
 })
 

@@ -29,3 +29,4 @@ export { catalogueWith, creditKey, creditsFor, evenShares, OWN_EXERCISE_PREFIX }
 export type { CreditChanges, Library } from './library'
 export { searchExercises } from './search'
 export type { ExerciseSearch } from './search'
+export { CUE_KEYS, cueLines } from './cues'

@@ -1,0 +1,1 @@
+export { CUE_KEYS, cueLines } from './cues'
