@@ -4,7 +4,7 @@ import { plainDate } from '../base'
 import { applyEdits, type PlanDocument } from '../plan/block'
 import { JOINTS, type Joint, requireExercise } from '../plan/catalogue'
 import { contextWith, intentFor, PAIN_LEVELS, type PainLevel, STEADY_MIDDLE } from '../plan/method'
-import { plannedSets } from '../plan/scheme'
+import { leadRir, nominalReps, plannedSets, workStages } from '../plan/scheme'
 import { sessionSlots, type Slot } from '../plan/session'
 import {
   isSore,
@@ -20,7 +20,7 @@ import { propose } from '../design/allocation'
 import { setsOverBlock } from '../design/progress/setsOverBlock'
 import { catchUpOffers, groupWeeks, shortSession } from '../design/short'
 import { rankedChoices, swapChoices } from '../design/suggest'
-import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
+import { bearingAt, fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
 import { expandedBlock, issuedBlock } from '../design/progress'
 import { painNotices } from '../words'
 import { merged, replans } from '../follow/replan'
@@ -141,6 +141,54 @@ describe.each(SORE)('an elbow at %s', level => {
       })
       for (const slot of sessionSlots(session))
         expect(stressOf(slot)[FLEXOR]).toBeLessThanOrEqual(level === 'stop' ? 0 : 1)
+    }
+  })
+
+  test('nor does a template in a session’s place load it more than that session does', () => {
+    const before = plan.rotation.days[2]!.sessions[0]!
+    const bearing = bearingAt(plan.rotation, before, sore)!
+    expect(bearing[FLEXOR]).toBeGreaterThan(0)
+    for (const template of SESSION_TEMPLATES) {
+      const fitted = (now: typeof bearing | undefined) =>
+        fittedSession(templateSession(template, idsInARow()), {
+          context: sore,
+          ledger: input.ledger,
+          newId: idsInARow(),
+          bearing: now,
+        })
+      const { session, eased } = fitted(bearing)
+      const own = bearingAt(plan.rotation, session, sore)![FLEXOR]
+      expect(own).toBeLessThanOrEqual(painCeiling(FLEXOR, bearing[FLEXOR], sore) + 1e-6)
+      const free = bearingAt(plan.rotation, fitted(undefined).session, sore)![FLEXOR]
+      expect(eased.length > 0).toBe(free > own)
+    }
+    expect(bearingAt({ ...plan.rotation, days: [] }, null, sore)).toBeUndefined()
+  })
+
+  test('no rotation of a block takes it nearer to failure, or heavier for fewer reps', () => {
+    const block = {
+      effort: { compound: { from: 3, to: 0 }, isolation: { from: 3, to: 0 } },
+      repWave: [0, -4],
+    }
+    const leads = (of: ReturnType<typeof context>) =>
+      expandedBlock({ ...plan, passes: 4, block }, of).passes.flatMap(({ sessions }) =>
+        sessions.flatMap(({ content }) =>
+          sessionSlots(content).map(slot => ({ slot, run: slot.scheme.runs.at(-1)! })),
+        ),
+      )
+    const now = plan.rotation.days.flatMap(({ sessions }) => sessions.flatMap(sessionSlots))
+    const plannedRun = (id: string) => now.find(slot => slot.id === id)!.scheme.runs.at(-1)!
+    const nearer = leads(context()).filter(
+      ({ slot, run }) =>
+        stressOf(slot)[FLEXOR] > 0 && leadRir(run)! < leadRir(plannedRun(slot.id))!,
+    )
+    expect(nearer.length).toBeGreaterThan(0)
+    for (const { slot, run } of leads(sore)) {
+      if (stressOf(slot)[FLEXOR] === 0) continue
+      expect(leadRir(run)).toBeGreaterThanOrEqual(leadRir(plannedRun(slot.id))!)
+      expect(nominalReps(workStages(run)[0]?.reps)).toBeGreaterThanOrEqual(
+        nominalReps(workStages(plannedRun(slot.id))[0]?.reps)!,
+      )
     }
   })
 

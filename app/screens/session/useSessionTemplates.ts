@@ -1,7 +1,8 @@
-import { formatClock, sessionLines } from '#core/words'
+import { formatClock, JOINT_NAMES, sessionLines } from '#core/words'
 import type { WeightUnit } from '#core/plan/scheme'
 import {
   type FittedSession,
+  bearingAt,
   fittedSession,
   SESSION_TEMPLATES,
   templateSession,
@@ -63,10 +64,17 @@ export function useSessionTemplates(builder: SessionBuilder) {
   function nameOf(id: string): string {
     return store.context?.catalogue.get(id)?.name ?? id
   }
-  function fittingNotes({ swapped, leftOut, seconds, unfitted }: FittedSession): readonly string[] {
+  function fittingNotes({
+    swapped,
+    eased,
+    leftOut,
+    seconds,
+    unfitted,
+  }: FittedSession): readonly string[] {
     return [
       ...swapped.map(({ wanted, given }) => `${nameOf(given)} for ${nameOf(wanted)}`),
       ...leftOut.map(id => `${nameOf(id)} left out: nothing there can stand in`),
+      ...eased.map(joint => `fewer sets: no more for the ${JOINT_NAMES[joint]}, which is sore`),
       ...(seconds < unfitted ? [`shortened from ${formatClock(unfitted)}`] : []),
     ]
   }
@@ -77,6 +85,9 @@ export function useSessionTemplates(builder: SessionBuilder) {
       context,
       ledger: input.ledger,
       oneReps: strengths.value,
+      bearing: store.plan
+        ? bearingAt(store.plan.rotation, builder.session.value, context)
+        : undefined,
       newId,
       ...(builder.limit.value !== null && { minutes: builder.limit.value }),
     }

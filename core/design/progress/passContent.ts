@@ -2,7 +2,8 @@ import { remembered, roundHalfUp, mapNonEmpty } from '../../base'
 import type { Alternation } from '../../plan/block'
 import { requireExercise } from '../../plan/catalogue'
 import { loadGrid, roundLoad } from '../../plan/estimate'
-import type { Band, PlanContext } from '../../plan/method'
+import { type Band, intentFor, type PlanContext } from '../../plan/method'
+import { mayGrow } from '../../body/joints'
 import {
   leadRir,
   plannedSets,
@@ -152,23 +153,32 @@ interface SlotTerms {
   readonly other: Alternation | undefined
 }
 
+function isKept(slot: Slot, other: Alternation | undefined, context: PlanContext): boolean {
+  const { exercise, intent } = other ?? slot
+  const { jointStress } = intentFor(context, requireExercise(context.catalogue, exercise), intent)
+  return !mayGrow(jointStress, context)
+}
+
 function termsOf(
   slot: Slot,
-  { setsOf, rir, rirShift, repShift, isDeload, otherOf }: PassTerms,
+  { setsOf, rir: course, rirShift, repShift, isDeload, otherOf }: PassTerms,
   context: PlanContext,
 ): SlotTerms {
   const other = otherOf(slot)
   const own =
-    rir?.[
+    course?.[
       requireExercise(context.catalogue, other?.exercise ?? slot.exercise).kind === 'isolation'
         ? 'isolation'
         : 'compound'
     ]
   const lead = own ?? (rirShift === 0 ? null : leadOf(slot.scheme))
+  const rir = lead === null ? null : lead + rirShift
+  // A sore joint is loaded no nearer to failure, and with no more weight for fewer reps, than now.
+  const isHeld = isKept(slot, other, context)
   return {
     sets: setsOf(slot),
-    rir: lead === null ? null : lead + rirShift,
-    repShift,
+    rir: rir !== null && isHeld ? Math.max(rir, leadOf(slot.scheme)) : rir,
+    repShift: isHeld ? Math.max(0, repShift) : repShift,
     isDeload,
     other,
   }

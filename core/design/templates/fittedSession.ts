@@ -2,11 +2,12 @@ import { assert, exerciseId, sessionId, mapNonEmpty } from '../../base'
 import { copiedSession, fittedSets } from '../../plan/block'
 import {
   isPossibleWith,
+  type Joint,
   rankedSubstitutes,
   requireExercise,
   requireIntent,
 } from '../../plan/catalogue'
-import { isTooHard, stressLimits } from '../../body/joints'
+import { isTooHard, type JointLoads, stressLimits } from '../../body/joints'
 import { loadForReps, loadGrid, roundLoad } from '../../plan/estimate'
 import type { RotationLedger } from '../../count/ledger'
 import { intentFor, type PlanContext } from '../../plan/method'
@@ -25,6 +26,7 @@ import {
 import type { Grouping, Session, Slot } from '../../plan/session'
 import { parseSession } from '../../plan/shorthand'
 import { groupWeeks, shortSession } from '../short'
+import { easedForPain } from './easedForPain'
 import type { SessionTemplate } from './sessionTemplates'
 
 /** What a template is fitted to. */
@@ -35,6 +37,8 @@ export interface Fit {
   readonly ledger: RotationLedger
   /** The client's estimated one-rep maximum by exercise, where the log knows one. */
   readonly oneReps?: ReadonlyMap<string, { readonly load: number; readonly unit: WeightUnit }>
+  /** What each joint bears now at its place (`bearingAt`): a sore one gets no more than its reports leave of it. */
+  readonly bearing?: JointLoads | undefined
   readonly newId: () => string
 }
 
@@ -42,6 +46,8 @@ export interface Fit {
 export interface FittedSession {
   readonly session: Session
   readonly swapped: readonly { readonly wanted: string; readonly given: string }[]
+  /** Sore joints for whose sake sets were taken out. */
+  readonly eased: readonly Joint[]
   /** Exercises for which the client has nothing that could stand in. */
   readonly leftOut: readonly string[]
   readonly seconds: number
@@ -165,10 +171,14 @@ export function fittedSession(wanted: Session, fit: Fit, scales = false): Fitted
         ]
       : []
   })
-  const session: Session = { ...wanted, id: sessionId(newId()), groupings }
+  const { session, eased } = easedForPain(
+    { ...wanted, id: sessionId(newId()), groupings },
+    fit.bearing,
+    context,
+  )
   const unfitted = sessionSeconds(session, context)
   if (minutes === undefined || unfitted <= minutes * 60)
-    return { session, swapped, leftOut, seconds: unfitted, unfitted }
+    return { session, swapped, eased, leftOut, seconds: unfitted, unfitted }
   const short = shortSession({
     session,
     minutes,
@@ -176,5 +186,5 @@ export function fittedSession(wanted: Session, fit: Fit, scales = false): Fitted
     weeks: groupWeeks(ledger),
     lengthDays: ledger.days.length,
   })
-  return { session: short.session, swapped, leftOut, seconds: short.seconds, unfitted }
+  return { session: short.session, swapped, eased, leftOut, seconds: short.seconds, unfitted }
 }
