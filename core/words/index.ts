@@ -66,6 +66,7 @@ export {
   PLACEMENT_NAMES,
   readinessWords,
   sessionLines,
+  assumedWords,
   tooEarlyWords,
   SHORT_WAY_NAMES,
   shortChangeWords,

@@ -1,7 +1,7 @@
 import { capitalised } from './text'
 import type { Catalogue } from '../plan/catalogue'
 import { type PlainDate, roundHalfUp } from '../base'
-import type { PairingEffect } from '../plan/minutes'
+import type { Assumed, PairingEffect } from '../plan/minutes'
 import type { GroupingKind, Placement, Session, Slot } from '../plan/session'
 import { plannedSets } from '../plan/scheme'
 import { formatScheme } from '../plan/shorthand'
@@ -235,4 +235,21 @@ export function swapWords(choice: SwapChoice): readonly string[] {
 /** Said where somebody would close a session whose day has not come. */
 export function tooEarlyWords(on: PlainDate): string {
   return `This session is planned for ${formatDay(on)}. It can be closed on that day; if it was done earlier, move it on the Block page first.`
+}
+
+/** What is counted with where the plan leaves room: `Counted and timed with 10 reps, 90 s between sets.`; empty where it leaves none. */
+export function assumedWords(assumed: readonly Assumed[]): string {
+  const words = assumed.map(one => {
+    switch (one.kind) {
+      case 'sets':
+        return `${formatSets(one.value)} ${one.value === 1 ? 'set' : 'sets'}`
+      case 'reps':
+        return `${formatSets(one.value)} reps`
+      case 'rest':
+        return `${one.seconds}${NBSP}s between sets`
+      case 'arms':
+        return `${one.seconds}${NBSP}s between arms`
+    }
+  })
+  return words.length === 0 ? '' : `Counted and timed with ${words.join(', ')}.`
 }

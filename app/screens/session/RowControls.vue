@@ -8,6 +8,7 @@ const { held } = defineProps<{ held: Slot }>()
 const builder = useSession()
 const fields = useRowControls(() => held, builder)
 const {
+  assumed,
   numbers,
   choices,
   texts,
@@ -122,6 +123,7 @@ const others = computed(() => builder.groupings.value.filter(other => other !== 
         </select>
       </label>
     </div>
+    <p v-if="assumed" class="mt-2 text-[12px] text-ink2">{{ assumed }}</p>
     <p v-if="intent.how || exercise.cautions.length > 0" class="mt-2 text-[12px] text-ink2">
       <b v-if="intent.how" class="font-semibold text-ink first-letter:uppercase"
         >{{ intent.how }}.</b

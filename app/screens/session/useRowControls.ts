@@ -1,6 +1,7 @@
-import { EFFORT } from '#core/words'
+import { assumedWords, EFFORT } from '#core/words'
 import { type Exercise, type Intent, requireExercise } from '#core/plan/catalogue'
 import { intentFor } from '#core/plan/method'
+import { assumedIn } from '#core/plan/minutes'
 import {
   FORMS,
   GRIP_WIDTHS,
@@ -269,6 +270,8 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
     })),
   )
   return {
+    /** What minutes and worth rest on where the sets leave room. */
+    assumed: computed(() => assumedWords(assumedIn(slot(), context.value))),
     techniques,
     lists: LISTS,
     exercise,

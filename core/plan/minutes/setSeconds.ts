@@ -74,7 +74,7 @@ interface Reps {
 }
 
 /** Reps to time a stage with; the arithmetic middle of a range, the middle of the usual range where nothing is known. */
-function timedReps(
+export function timedReps(
   stage: WorkStage,
   exercise: Exercise,
   before: readonly number[],
