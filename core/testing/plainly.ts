@@ -82,6 +82,8 @@ function isOther(now: WorkStage, before: WorkStage): boolean {
   if (now.grip && now.grip !== before.grip) return true
   if (now.exercise && now.exercise.id !== before.exercise?.id) return true
   if (now.gripWidth && now.gripWidth !== before.gripWidth) return true
+  const had = (before.setUp ?? {}) as Record<string, unknown>
+  if (Object.entries(now.setUp ?? {}).some(([key, value]) => had[key] !== value)) return true
   return now.attachment !== undefined && now.attachment !== before.attachment
 }
 

@@ -16,6 +16,9 @@ import {
   type RestStage,
   SET_PROTOCOLS,
   SET_ROLES,
+  SET_UP,
+  SET_UP_FIELDS,
+  type SetUp,
   type SetRun,
   type SetScheme,
   SIDE_ORDERS,
@@ -162,6 +165,19 @@ export const restArbitrary: fc.Arbitrary<Rest> = fc.oneof(
   fc.record({ kind: kind('stretch'), seconds }),
 )
 
+const setUpArbitrary: fc.Arbitrary<SetUp> = fc
+  .record(
+    Object.fromEntries(
+      SET_UP_FIELDS.map(field => {
+        const { words: own, ...row } = SET_UP[field]
+        const numbers = 'numbers' in row ? [whole(row.numbers.least, row.numbers.most)] : []
+        return [field, fc.oneof(...numbers, ...(own.length > 0 ? [fc.constantFrom(...own)] : []))]
+      }),
+    ),
+    { requiredKeys: [] },
+  )
+  .filter(setUp => Object.keys(setUp).length > 0)
+
 const workArbitrary: fc.Arbitrary<WorkStage> = fc.record(
   {
     kind: kind('work'),
@@ -178,6 +194,7 @@ const workArbitrary: fc.Arbitrary<WorkStage> = fc.record(
     thumbless: fc.constant(true as const),
     position: words,
     attachment: words,
+    setUp: setUpArbitrary,
     optional: fc.boolean(),
     onlyIf: words,
     exercise: fc.constantFrom(...EXERCISES).map(({ id }) => ({ id, intent: null })),

@@ -54,6 +54,7 @@ function exercise(slot: SlotId, more: Partial<SheetExercise>): SheetExercise {
     countUnit: 'reps',
     stress: {},
     last: null,
+    setUp: { fields: [], planned: null, last: null },
     swaps: [],
     scale: { unit: 'kg', grid: { kind: 'steps', base: 0, step: 2.5 }, words: '' },
     ...more,

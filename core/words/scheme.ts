@@ -13,6 +13,7 @@ import type {
   Tempo,
   WorkStage,
 } from '../plan/scheme'
+import { setUpText } from '../plan/scheme'
 import { effortWords } from './effort'
 import { formatSets, formatSpanWords, NBSP } from './figures'
 
@@ -178,6 +179,7 @@ export function setUpWords(stage: WorkStage): string {
     stage.grip ? GRIP[stage.grip] : '',
     stage.gripWidth ? `${stage.gripWidth} grip` : '',
     stage.thumbless ? 'thumb beside the fingers' : '',
+    setUpText(stage.setUp),
     stage.position ?? '',
     stage.attachment ? `with ${stage.attachment}` : '',
     stage.optional ? 'if you like' : '',

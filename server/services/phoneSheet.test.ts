@@ -326,3 +326,36 @@ describe('closing a session from paper', () => {
     expect(valueOf(await close(ahead.on)).results).toMatchObject([{ outcome: 'taken' }])
   })
 })
+
+test('a set-up said on the phone is there for the same exercise next time, and for no other', async () => {
+  const of = await phone()
+  const first = await firstSet(of)
+  const exercise = first.exercise.exercise
+  expect(first.exercise.setUp.last).toBeNull()
+  const said = (setUp: object): EntriesBody => ({
+    sentAt: currentTime().toISOString(),
+    entries: [
+      {
+        id: randomUUID(),
+        session: first.session,
+        at: currentTime().toISOString(),
+        word: { kind: 'set_up', slot: first.set.slot, exercise, setUp },
+      },
+    ],
+  })
+  const reader = valueOf(await sheetReader(of.key))
+  const from = {
+    coach: of.coach,
+    clientId: of.id,
+    author: 'client' as const,
+    deviceId: reader.deviceId,
+  }
+  await takeEntries(from, said({ seat: 4 }))
+  await takeEntries(from, said({ seat: 5, pad: 2 }))
+  const { sessions } = await sheetOfPhone(of)
+  const all = sessions.flatMap(({ session }) => session.exercises)
+  for (const one of all.filter(other => other.exercise === exercise))
+    expect(one.setUp.last?.setUp).toEqual({ seat: 5, pad: 2 })
+  for (const one of all.filter(other => other.exercise !== exercise))
+    expect(one.setUp.last).toBeNull()
+})

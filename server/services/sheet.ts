@@ -1,11 +1,12 @@
 import { addDays, daysBetween, type PlainDate, type Result, success } from '#core/base'
-import { exposuresByExercise, sheetSession } from '#core/exchange/prescription'
+import { exposuresByExercise, type SheetQuestion, sheetSession } from '#core/exchange/prescription'
 import { catalogueWith } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
 import { rotationLedger } from '#core/count/ledger'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import type { Levels, LogEntry } from '#core/follow/sheet'
 import { groupWeeks } from '#core/design/short'
+import type { SetUp } from '#core/plan/scheme'
 import { ProfileContract } from '#shared/contracts/profile'
 import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
@@ -13,7 +14,7 @@ import type { ClientView } from '#shared/contracts/client'
 import type { SheetView } from '#shared/contracts/sheet'
 import { database } from '../db/database'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
-import { entriesOf, sentAround, setsSince } from '../db/queries/logEntries'
+import { entriesOf, sentAround, setsSince, setUpsOf } from '../db/queries/logEntries'
 import { profileOf } from '../db/queries/profiles'
 import { client } from './clients'
 import { placedReports } from './pain'
@@ -40,6 +41,16 @@ export interface SheetData {
   readonly levels: Levels
   readonly reports: SheetView['reports']
   readonly log: ReturnType<typeof exposuresByExercise>
+  readonly setUps: NonNullable<SheetQuestion['setUps']>
+}
+
+/** Of each exercise how it was set up last; rows come latest first. */
+function lastSetUps(rows: Awaited<ReturnType<typeof setUpsOf>>): SheetData['setUps'] {
+  const last = new Map<string, { on: PlainDate; setUp: SetUp }>()
+  for (const { on, word } of rows)
+    if (word.kind === 'set_up' && !last.has(word.exercise))
+      last.set(word.exercise, { on, setUp: word.setUp })
+  return last
 }
 
 /** Reads what a client's sheets are made with. */
@@ -48,12 +59,13 @@ export async function sheetData(
   today: PlainDate,
 ): Promise<Result<SheetData, Problem>> {
   const db = database()
-  const [found, profile, reports, clearances, sets] = await Promise.all([
+  const [found, profile, reports, clearances, sets, setUps] = await Promise.all([
     client(coach, clientId),
     profileOf(db, coach.id, clientId),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     setsSince(db, coach.id, clientId, addDays(today, -DAYS.log)),
+    setUpsOf(db, coach.id, clientId),
   ])
   if (!found.ok) return found
   const { method, facts, library } = found.value
@@ -70,6 +82,7 @@ export async function sheetData(
     levels: painBySide(placed, clearances),
     reports: open,
     log: exposuresByExercise(sets),
+    setUps: lastSetUps(setUps),
   })
 }
 
@@ -79,7 +92,7 @@ export function sheetOf(
   data: SheetData,
   isShortenable: boolean,
 ) {
-  const { view, context, unit, levels, log } = data
+  const { view, context, unit, levels, log, setUps } = data
   const { block } = view
   const plan = block?.id === row.blockId ? block.plan : undefined
   return sheetSession({
@@ -91,6 +104,8 @@ export function sheetOf(
     context,
     unit,
     log,
+    // What she says of a session is how it is; before is what she said of others.
+    setUps,
     pain: levels,
     minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null,
     isDeload: plan?.block?.deloads?.includes(row.pass) ?? false,

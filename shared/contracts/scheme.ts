@@ -9,6 +9,9 @@ import {
   MAX_SETS_PER_EXERCISE,
   SET_PROTOCOLS,
   SET_ROLES,
+  SET_UP_FIELDS,
+  isSetUpValue,
+  setUpChoices,
   SIDE_ORDERS,
   TEMPO_WORDS,
   WEIGHT_UNITS,
@@ -136,6 +139,18 @@ export const RestContract = z.discriminatedUnion('kind', [
 /** An intent id of the exercise, or null for its default. */
 export const IntentContract = z.string().min(1).max(100).nullable()
 
+/** Each field as its table has it: a number within its bounds, or one of its words. */
+export const SetUpContract = z
+  .partialRecord(z.enum(SET_UP_FIELDS), z.union([z.number(), z.string().max(20)]))
+  .superRefine((held, at) => {
+    for (const field of SET_UP_FIELDS) {
+      const value = held[field]
+      if (value !== undefined && !isSetUpValue(field, value))
+        at.addIssue({ code: 'custom', path: [field], message: setUpChoices(field) })
+    }
+  })
+  .readonly()
+
 const stage = z.discriminatedUnion('kind', [
   z
     .strictObject({
@@ -153,6 +168,7 @@ const stage = z.discriminatedUnion('kind', [
       thumbless: z.literal(true).exactOptional(),
       position: shortText.exactOptional(),
       attachment: shortText.exactOptional(),
+      setUp: SetUpContract.exactOptional(),
       exercise: z
         .strictObject({ id: z.string().min(1).max(100), intent: IntentContract })
         .readonly()

@@ -14,6 +14,7 @@ import {
 } from '#core/follow/sheet'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
+import { SetUpContract } from './scheme'
 
 const between = ({ least, most }: { readonly least: number; readonly most: number }) =>
   z.number().min(least).max(most)
@@ -65,6 +66,7 @@ export const LogWordContract = z.discriminatedUnion('kind', [
     .strictObject({ kind: z.literal('way'), minutes: between(LOG_LIMITS.minutes).nullable() })
     .readonly(),
   z.strictObject({ kind: z.literal('note'), slot: slot.nullable(), text: words.min(1) }).readonly(),
+  z.strictObject({ kind: z.literal('set_up'), slot, exercise, setUp: SetUpContract }).readonly(),
   z
     .strictObject({
       kind: z.literal('pain'),

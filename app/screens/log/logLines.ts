@@ -235,6 +235,7 @@ function unplannedLine({ place, done }: SetEntry['word'], held: StandingLog): Lo
       scale: { unit: done.load?.unit ?? 'kg', grid: { kind: 'none' }, words: '' },
       stress: {},
       last: null,
+      setUp: { fields: [], planned: null, last: null },
     },
   }
 }

@@ -215,6 +215,13 @@ watch(isDone, done => done && emit('ended'))
             <Ellipsis :size="18" aria-hidden="true" /> Less time, more
           </button>
         </div>
+        <PhoneSetUp
+          :movement="movement"
+          :today="phone.standing.value.setUps.get(movement.exercise)"
+          @said="
+            say({ kind: 'set_up', slot: turn.slot, exercise: movement.exercise, setUp: $event })
+          "
+        />
         <PhoneHow :movement="movement" />
       </template>
       <section v-else class="flex flex-1 flex-col justify-center gap-3">

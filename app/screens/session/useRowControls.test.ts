@@ -135,3 +135,22 @@ describe('techniques', () => {
     expect([shown(), builder.message.value]).toEqual(['4 x 8-12, rir 1', ''])
   })
 })
+
+describe('the set-up', () => {
+  test('has the fields of the exercise, typed as numbers or words, emptied again', () => {
+    const keys = of.texts.value.map(({ key }) => key)
+    expect(keys).toEqual(['cable', 'steps', 'seat', 'stance', 'position', 'attachment', 'note'])
+    of.setText('cable', 'low')
+    of.setText('seat', '4')
+    expect(shown()).toBe('4 x 8-12 cable low seat 4, rir 1')
+    expect(of.texts.value.find(({ key }) => key === 'seat')?.value).toBe('4')
+    of.setText('cable', '')
+    of.setText('seat', '')
+    expect(shown()).toBe('4 x 8-12, rir 1')
+  })
+  test('what cannot be is refused by name, and the sets stay', () => {
+    of.setText('seat', 'high')
+    expect(builder.message.value).toBe('Seat: give 1 to 40.')
+    expect(shown()).toBe('4 x 8-12, rir 1')
+  })
+})

@@ -3,18 +3,18 @@ import { type Exercise, type Intent, requireExercise } from '#core/plan/catalogu
 import { intentFor } from '#core/plan/method'
 import { assumedIn } from '#core/plan/minutes'
 import {
-  FORMS,
-  GRIP_WIDTHS,
-  GRIPS,
   type Load,
   type LoadBasis,
-  LOCK_OUTS,
   type LongSetKind,
+  parsedSetUp,
   plannedSets,
   type SchemeControl,
   type SchemeControls,
+  SET_UP,
+  setUpChoices,
+  type SetUpField,
+  setUpFieldsOf,
   sharedControls,
-  SIDE_ORDERS,
   type Span,
   TECHNIQUES,
   withControl,
@@ -22,6 +22,7 @@ import {
   splitSets,
 } from '#core/plan/scheme'
 import type { Slot } from '#core/plan/session'
+import { CHOICE_LISTS, type ChoiceKey } from './choiceLists'
 import type { SessionBuilder } from './useSessionBuilder'
 
 /** A number of a scheme that a coach sets: empty means open. */
@@ -35,10 +36,8 @@ export interface NumberField {
   readonly max: number
   readonly step: number
 }
-export type ChoiceKey =
-  'grip' | 'gripWidth' | 'form' | 'lockOut' | 'sideOrder' | 'startSide' | 'side'
 export interface TextField {
-  readonly key: 'position' | 'attachment' | 'note'
+  readonly key: 'position' | 'attachment' | 'note' | SetUpField
   readonly name: string
   readonly value: string
   readonly example: string
@@ -53,45 +52,6 @@ const BASES: Readonly<Record<Exercise['loadBasis'], LoadBasis>> = {
   band: 'total',
   angle: 'total',
 }
-
-interface ChoiceList {
-  readonly key: ChoiceKey
-  readonly name: string
-  readonly options: readonly string[]
-  readonly words: Readonly<Record<string, string>>
-}
-const SIDES = ['left', 'right'] as const
-/** What is chosen from a list, in the words of the lists. */
-const LISTS: readonly ChoiceList[] = [
-  {
-    key: 'grip',
-    name: 'Grip',
-    options: GRIPS,
-    words: { supinated: 'palms up', neutral: 'palms facing', pronated: 'palms down' },
-  },
-  { key: 'gripWidth', name: 'Grip width', options: GRIP_WIDTHS, words: {} },
-  {
-    key: 'form',
-    name: 'Form',
-    options: FORMS,
-    words: { momentum: 'momentum allowed', assisted: 'with help', lowering_only: 'lowering only' },
-  },
-  { key: 'lockOut', name: 'Lock-out', options: LOCK_OUTS, words: { never: 'not at all' } },
-  {
-    key: 'sideOrder',
-    name: 'Arms',
-    options: SIDE_ORDERS,
-    words: {
-      switch: 'left then right',
-      rest_between: 'rest between sides',
-      alternating_reps: 'alternating reps',
-      alternating_sets: 'alternating sets',
-      together: 'both arms at once',
-    },
-  },
-  { key: 'startSide', name: 'Starting side', options: SIDES, words: {} },
-  { key: 'side', name: 'Only one side', options: SIDES, words: {} },
-]
 
 const spanValue = (span: Span | undefined): number | '' => (typeof span === 'number' ? span : '')
 
@@ -166,11 +126,17 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
   })
   const choices = computed((): Readonly<Partial<Record<ChoiceKey, string>>> => shared.value)
   const texts = computed((): readonly TextField[] => [
+    ...setUpFieldsOf(exercise.value).map((field): TextField => ({
+      key: field,
+      name: SET_UP[field].name,
+      value: String(shared.value.setUp?.[field] ?? ''),
+      example: SET_UP[field].example,
+    })),
     {
       key: 'position',
-      name: 'Bench, seat, pulley',
+      name: 'Set-up besides',
       value: shared.value.position ?? '',
-      example: 'incline 45, seat 4, pulley low',
+      example: 'box under the heels',
     },
     {
       key: 'attachment',
@@ -249,7 +215,16 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
   }
   function setText(key: TextField['key'], value: string): void {
     if (key === 'note') builder.edit({ kind: 'set_note', slot: slot().id, note: value })
-    else control(key, value.trim() === '' ? null : value.trim())
+    else if (key === 'position' || key === 'attachment')
+      control(key, value.trim() === '' ? null : value.trim())
+    else setSetUp(key, value)
+  }
+  function setSetUp(field: SetUpField, value: string): void {
+    const { [field]: _, ...others } = shared.value.setUp ?? {}
+    const read = value.trim() === '' ? undefined : parsedSetUp(field, value)
+    if (value.trim() !== '' && read === undefined) return builder.say(setUpChoices(field))
+    const next = read === undefined ? others : { ...others, [field]: read }
+    control('setUp', Object.keys(next).length === 0 ? null : next)
   }
   function applyTechnique(id: string): void {
     const technique = TECHNIQUES.find(candidate => candidate.id === id)
@@ -273,7 +248,7 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
     /** What minutes and worth rest on where the sets leave room. */
     assumed: computed(() => assumedWords(assumedIn(slot(), context.value))),
     techniques,
-    lists: LISTS,
+    lists: CHOICE_LISTS,
     exercise,
     intent,
     numbers,

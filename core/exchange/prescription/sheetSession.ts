@@ -26,7 +26,15 @@ import {
 } from '../../words'
 import { intentFor, type PlanContext } from '../../plan/method'
 import { mainGroup, pairRests, sessionTime, type TimeSpan } from '../../plan/minutes'
-import { leadRir, nominalReps, plannedSets, type WeightUnit, workStages } from '../../plan/scheme'
+import {
+  leadRir,
+  nominalReps,
+  plannedSets,
+  setUpFieldsOf,
+  sharedControls,
+  type WeightUnit,
+  workStages,
+} from '../../plan/scheme'
 import { type Grouping, type Session, sessionSlots, type Slot } from '../../plan/session'
 import type {
   SheetExercise,
@@ -58,6 +66,8 @@ export interface SheetQuestion {
   readonly steps?: LoadTerms['steps']
   readonly pain: LoadTerms['pain']
   readonly log: LoadTerms['log']
+  /** How stations were set up when a client last said so, by exercise. */
+  readonly setUps?: ReadonlyMap<string, NonNullable<SheetMovement['setUp']['last']>>
   /** For making it shorter; left out, there is one way only. */
   readonly shortening?: {
     readonly weeks: Readonly<Record<Group, GroupWeek>>
@@ -151,6 +161,11 @@ function movement(
       ]),
     ),
     last: lastTime(exercise.id, question),
+    setUp: {
+      fields: setUpFieldsOf(exercise),
+      planned: (slot && sharedControls(slot.scheme).shared.setUp) ?? null,
+      last: question.setUps?.get(exercise.id) ?? null,
+    },
   }
 }
 

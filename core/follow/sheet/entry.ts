@@ -1,6 +1,6 @@
 import type { ExerciseId, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
-import type { SetRole, WeightUnit } from '../../plan/scheme'
+import type { SetRole, SetUp, WeightUnit } from '../../plan/scheme'
 import type { BodySide } from '../../body/log'
 
 /** Which part of which set: one place holds one value at a time. */
@@ -39,6 +39,13 @@ export type LogWord =
     }
   | { readonly kind: 'way'; readonly minutes: number | null }
   | { readonly kind: 'note'; readonly slot: SlotId | null; readonly text: string }
+  /** How the station was set up for a movement, to be found again next time. */
+  | {
+      readonly kind: 'set_up'
+      readonly slot: SlotId
+      readonly exercise: ExerciseId
+      readonly setUp: SetUp
+    }
   | {
       readonly kind: 'pain'
       readonly joints: readonly Joint[]

@@ -2,7 +2,7 @@ import type { ExerciseId, PlainDate, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { LoadGrid } from '../../plan/estimate'
 import type { BodySide } from '../../body/log'
-import type { SetRole, WeightUnit } from '../../plan/scheme'
+import type { SetRole, SetUp, SetUpField, WeightUnit } from '../../plan/scheme'
 import type { GroupingKind, Placement } from '../../plan/session'
 
 /*
@@ -78,6 +78,12 @@ export interface SheetMovement {
   /** 1 low, 2 medium, 3 high; joints it leaves alone are left out. */
   readonly stress: Readonly<Partial<Record<Joint, number>>>
   readonly last: LastTime | null
+  /** What there is to set up for it, how the plan has it, and how it was set up when it was last said. */
+  readonly setUp: {
+    readonly fields: readonly SetUpField[]
+    readonly planned: SetUp | null
+    readonly last: { readonly on: PlainDate; readonly setUp: SetUp } | null
+  }
 }
 
 /** Something that can stand in, with what changes. */

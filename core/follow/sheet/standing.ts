@@ -1,4 +1,5 @@
 import type { ExerciseId, SlotId } from '../../base'
+import type { SetUp } from '../../plan/scheme'
 import { type DonePart, type LogEntry, type LogWord, placeKey, type SetPlace } from './entry'
 import { type Levels, painLimit } from './pain'
 import type {
@@ -29,6 +30,8 @@ export interface SessionStanding {
   readonly moreSets: ReadonlyMap<SlotId, number>
   readonly minutes: number | null
   readonly notes: readonly { readonly slot: SlotId | null; readonly text: string }[]
+  /** How stations were set up today, by movement. */
+  readonly setUps: ReadonlyMap<ExerciseId, SetUp>
   readonly startedAt: string | null
   readonly finish: Extract<LogWord, { kind: 'finish' }> | null
 }
@@ -39,6 +42,7 @@ interface Draft {
   readonly swaps: Map<SlotId, { readonly exercise: ExerciseId; readonly intent: string | null }>
   readonly moreSets: Map<SlotId, number>
   readonly notes: { readonly slot: SlotId | null; readonly text: string }[]
+  readonly setUps: Map<ExerciseId, SetUp>
   minutes: number | null
   startedAt: string | null
   finish: SessionStanding['finish']
@@ -73,6 +77,9 @@ function take(draft: Draft, { id, at, word }: LogEntry): void {
     case 'note':
       draft.notes.push({ slot: word.slot, text: word.text })
       return
+    case 'set_up':
+      draft.setUps.set(word.exercise, word.setUp)
+      return
     case 'finish':
       draft.finish = word
   }
@@ -90,6 +97,7 @@ export function sessionStanding(entries: readonly LogEntry[]): SessionStanding {
     swaps: new Map(),
     moreSets: new Map(),
     notes: [],
+    setUps: new Map(),
     minutes: null,
     startedAt: null,
     finish: null,

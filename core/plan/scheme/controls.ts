@@ -15,6 +15,7 @@ export type SchemeControls = Pick<
   | 'gripWidth'
   | 'attachment'
   | 'position'
+  | 'setUp'
   | 'thumbless'
 > &
   Pick<SetRun, 'restAfter' | 'sideOrder' | 'startSide' | 'side'>
@@ -39,6 +40,7 @@ const KEYS: readonly SchemeControl[] = [
   'gripWidth',
   'attachment',
   'position',
+  'setUp',
   'thumbless',
   ...OF_RUN,
 ]

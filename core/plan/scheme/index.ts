@@ -73,3 +73,13 @@ export {
 export type { ClassedStage, StageClass } from './stageClass'
 export { sharedControls, withControl } from './controls'
 export type { SchemeControl, SchemeControls, SharedControls } from './controls'
+export {
+  isSetUpValue,
+  parsedSetUp,
+  SET_UP,
+  SET_UP_FIELDS,
+  setUpChoices,
+  setUpFieldsOf,
+  setUpText,
+} from './setUp'
+export type { SetUp, SetUpField } from './setUp'

@@ -1,3 +1,5 @@
+import type { SetUp } from './setUp'
+
 /*
  * A set is a short list of stages. In every type here a key that is left out means "not given":
  * that is a value of its own, different from zero and from a default, and every sum that needs it says so.
@@ -125,6 +127,8 @@ export interface WorkStage {
   readonly thumbless?: true
   /** Where the body, the bench or the pulley is. */
   readonly position?: string
+  /** Bench angle, cable height, seat, stance and the like, as values. */
+  readonly setUp?: SetUp
   /** Handle or rope, where it differs from the exercise's own. */
   readonly attachment?: string
   /** Another movement or station; the slot's own when left out. */

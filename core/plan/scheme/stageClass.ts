@@ -1,5 +1,6 @@
 import { remembered } from '../../base'
 import type { SetRun } from './setScheme'
+import { isSetOtherwise, SET_UP_FIELDS } from './setUp'
 import type { Load, Reps, Rest, Stage, WorkStage } from './stage'
 
 /*
@@ -96,6 +97,7 @@ function isOtherMovement(stage: WorkStage, before: WorkStage): boolean {
   return (
     (stage.grip !== undefined && stage.grip !== before.grip) ||
     (stage.exercise !== undefined && stage.exercise.id !== before.exercise?.id) ||
+    SET_UP_FIELDS.some(field => isSetOtherwise(field, stage.setUp, before.setUp)) ||
     (stage.gripWidth !== undefined && stage.gripWidth !== before.gripWidth) ||
     (stage.attachment !== undefined && stage.attachment !== before.attachment)
   )

@@ -6,6 +6,10 @@ import {
   type RangeOfMotion,
   type Span,
   type Tempo,
+  parsedSetUp,
+  SET_UP_FIELDS,
+  setUpChoices,
+  type SetUpField,
   TEMPO_WORDS,
   type WorkStage,
 } from '../scheme'
@@ -23,7 +27,7 @@ import { formatLoad, takeLoad } from './loads'
 
 /** One thing that can be said about a work stage besides its reps, both ways. */
 export interface Feature {
-  readonly format: (stage: WorkStage) => string | undefined
+  readonly format: (stage: WorkStage) => string | false | undefined
   readonly take: (cursor: Cursor) => Partial<WorkStage> | undefined
 }
 
@@ -198,6 +202,21 @@ export const TEMPO: Feature = {
   },
 }
 
+/** One field of the set-up: `bench 30`, `cable low`. */
+function setUpFeature(field: SetUpField): Feature {
+  return {
+    format: ({ setUp }) => setUp?.[field] !== undefined && `${field} ${setUp[field]}`,
+    take: cursor => {
+      if (!cursor.takeWords(field)) return undefined
+      const word = cursor.peek()?.value ?? ''
+      const value = parsedSetUp(field, word)
+      if (value === undefined) return cursor.fail(setUpChoices(field))
+      cursor.next()
+      return { setUp: { [field]: value } }
+    },
+  }
+}
+
 /** Everything else, in the order it is printed; it may be typed in any order. */
 export const FEATURES: readonly Feature[] = [
   {
@@ -258,6 +277,7 @@ export const FEATURES: readonly Feature[] = [
         ? { position: requireText(cursor) }
         : undefined,
   },
+  ...SET_UP_FIELDS.map(setUpFeature),
   {
     format: ({ optional }) => (optional ? 'optional' : undefined),
     take: cursor => (cursor.takeWords('optional') ? { optional: true } : undefined),

@@ -1,4 +1,4 @@
-import type { HoldStage, Load, Reps, Stage, Tempo, WorkStage } from '../scheme'
+import type { HoldStage, Load, Reps, SetUp, Stage, Tempo, WorkStage } from '../scheme'
 import { formatRest, shape, takeRest } from './atoms'
 import type { Cursor } from './cursor'
 import { EFFORT, type Feature, FEATURES, LOAD, TEMPO } from './features'
@@ -76,9 +76,11 @@ export function takeFeature(
   for (const feature of features) {
     const taken = feature.take(cursor)
     if (!taken) continue
-    if (taken.tempo)
-      stage.tempo = mergedTempo(stage.tempo as Tempo | undefined, taken.tempo, { at, end, found })
-    else addOnce(stage, taken, { at, end, found })
+    const place = { at, end, found }
+    // Tempo and set-up are said part by part.
+    if (taken.tempo) stage.tempo = merged(stage.tempo as Tempo | undefined, taken.tempo, place)
+    else if (taken.setUp) stage.setUp = merged(stage.setUp as SetUp | undefined, taken.setUp, place)
+    else addOnce(stage, taken, place)
     return true
   }
   return false
@@ -93,11 +95,11 @@ function addOnce(
   Object.assign(stage, taken)
 }
 
-function mergedTempo(
-  before: Tempo | undefined,
-  taken: Tempo,
+function merged<Parts extends object>(
+  before: Parts | undefined,
+  taken: Parts,
   place: { at: number; end: number; found: string },
-): Tempo {
+): Parts {
   if (before && Object.keys(taken).some(key => key in before)) stop({ kind: 'repeated', ...place })
   return { ...before, ...taken }
 }

@@ -3,7 +3,7 @@ import { type ClientId, type CoachId, groupedBy, type PlainDate } from '#core/ba
 import { kilogramsOf, saidAmount } from '#core/plan/estimate'
 import { type LoggedSet, trendValue } from '#core/body/log'
 import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/follow/sheet'
-import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
 
@@ -374,6 +374,31 @@ export function entriesOf(db: Database, coachId: CoachId, sessions: readonly str
     .where(and(eq(logEntries.coachId, coachId), inArray(logEntries.sessionId, [...sessions])))
     .orderBy(asc(logEntries.seq))
 }
+
+/** How a client set up her stations, as she said it, latest first. */
+export function setUpsOf(db: Database, coachId: CoachId, clientId: ClientId) {
+  return db
+    .select({ on: datedSessions.on, word: logEntries.word })
+    .from(logEntries)
+    .innerJoin(
+      datedSessions,
+      and(
+        eq(datedSessions.coachId, logEntries.coachId),
+        eq(datedSessions.id, logEntries.sessionId),
+      ),
+    )
+    .where(
+      and(
+        eq(logEntries.coachId, coachId),
+        eq(logEntries.clientId, clientId),
+        eq(logEntries.outcome, 'taken'),
+        sql`${logEntries.word}->>'kind' = 'set_up'`,
+      ),
+    )
+    .orderBy(desc(datedSessions.on), desc(logEntries.seq))
+    .limit(MOST_SET_UPS)
+}
+const MOST_SET_UPS = 400
 
 /** Sessions a client has been sent, around a day. */
 export function sentAround(

@@ -1,0 +1,64 @@
+import { describe, expect, test } from '@jest/globals'
+import { BUILT_IN_CATALOGUE, EXERCISES, requireExercise } from '../catalogue'
+import {
+  isSetOtherwise,
+  isSetUpValue,
+  parsedSetUp,
+  SET_UP_FIELDS,
+  setUpChoices,
+  setUpFieldsOf,
+  setUpText,
+} from './setUp'
+
+test.each([
+  ['bench', '30', 30],
+  ['bench', ' 45° ', 45],
+  ['bench', 'Decline', 'decline'],
+  ['bench', '95', undefined],
+  ['cable', 'low', 'low'],
+  ['cable', '12', 12],
+  ['cable', 'on the floor', undefined],
+  ['seat', '0', undefined],
+  ['stance', '3', undefined],
+  ['elbows', '', undefined],
+] as const)('%s typed as "%s" is %s', (field, text, value) => {
+  expect(parsedSetUp(field, text)).toBe(value)
+  if (value !== undefined) expect(isSetUpValue(field, value)).toBe(true)
+})
+
+test('what it may be is told by name', () => {
+  expect(setUpChoices('bench')).toBe('Bench: give 0 to 90, or flat, decline.')
+  expect(setUpChoices('seat')).toBe('Seat: give 1 to 40.')
+  expect(setUpChoices('torso')).toBe('Torso: give upright, leant, hinged, supported.')
+})
+
+test('in words, in the order of the table', () => {
+  expect(setUpText({ seat: 4, bench: 30, cable: 'low' })).toBe('bench 30°, cable low, seat 4')
+  expect(setUpText({})).toBe('')
+  expect(setUpText(undefined)).toBe('')
+})
+
+test('a field is set anew where it is named and was otherwise', () => {
+  expect(isSetOtherwise('bench', { bench: 45 }, { bench: 30 })).toBe(true)
+  expect(isSetOtherwise('bench', { bench: 30 }, { bench: 30 })).toBe(false)
+  expect(isSetOtherwise('bench', { bench: 30 }, undefined)).toBe(true)
+  expect(isSetOtherwise('bench', { seat: 3 }, { bench: 30 })).toBe(false)
+})
+
+describe('what there is to set up', () => {
+  test.each([
+    ['incline_dumbbell_curl', ['bench', 'stance']],
+    ['cable_curl', ['cable', 'steps', 'seat', 'stance']],
+    ['machine_chest_press', ['seat', 'pad', 'torso', 'elbows']],
+    ['dip', ['stance', 'torso', 'elbows']],
+  ])('%s: %j', (id, fields) => {
+    expect(setUpFieldsOf(requireExercise(BUILT_IN_CATALOGUE, id))).toEqual(fields)
+  })
+  test('every exercise has something, and only what the table knows', () => {
+    for (const exercise of EXERCISES) {
+      const own = setUpFieldsOf(exercise)
+      expect(own.length).toBeGreaterThan(0)
+      expect(own.every(field => SET_UP_FIELDS.includes(field))).toBe(true)
+    }
+  })
+})

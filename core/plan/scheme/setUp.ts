@@ -1,0 +1,124 @@
+import type { Equipment, Exercise } from '../catalogue'
+
+/** One thing about a station or a body that is set before the first rep: what it may be, and what a coach types. */
+interface SetUpRow {
+  readonly name: string
+  readonly example: string
+  /** Numbers it may be; none where it is said in words only. */
+  readonly numbers?: { readonly least: number; readonly most: number; readonly unit: string }
+  readonly words: readonly string[]
+}
+
+const notches = { least: 1, most: 40, unit: '' }
+
+/**
+ * Everything that can be set up, by the word it is typed with (`bench 30`, `cable low`, `seat 4`). The only list of it:
+ * shorthand, forms, sheets and contracts read it.
+ */
+export const SET_UP = {
+  bench: {
+    name: 'Bench',
+    example: '30',
+    numbers: { least: 0, most: 90, unit: '°' },
+    words: ['flat', 'decline'],
+  },
+  cable: {
+    name: 'Cable',
+    example: 'low, or a notch',
+    numbers: notches,
+    words: ['low', 'middle', 'high'],
+  },
+  steps: {
+    name: 'Steps from the stack',
+    example: '1',
+    numbers: { least: 0, most: 6, unit: '' },
+    words: [],
+  },
+  seat: { name: 'Seat', example: '4', numbers: notches, words: [] },
+  pad: { name: 'Pad', example: '2', numbers: notches, words: [] },
+  stance: {
+    name: 'Stance',
+    example: 'staggered',
+    words: ['narrow', 'hip-wide', 'wide', 'staggered', 'kneeling', 'seated', 'standing'],
+  },
+  torso: {
+    name: 'Torso',
+    example: 'upright',
+    words: ['upright', 'leant', 'hinged', 'supported'],
+  },
+  elbows: {
+    name: 'Elbows',
+    example: 'tucked, or degrees',
+    numbers: { least: 0, most: 90, unit: '°' },
+    words: ['tucked', 'flared'],
+  },
+} as const satisfies Readonly<Record<string, SetUpRow>>
+
+export type SetUpField = keyof typeof SET_UP
+export const SET_UP_FIELDS = Object.keys(SET_UP) as readonly SetUpField[]
+/** What is set up how; a field that is not named is as usual. */
+export type SetUp = Readonly<Partial<Record<SetUpField, number | string>>>
+
+const rowOf = (field: SetUpField): SetUpRow => SET_UP[field]
+
+/** Whether a field may be set to a value. */
+export function isSetUpValue(field: SetUpField, value: number | string): boolean {
+  const { numbers, words } = rowOf(field)
+  if (typeof value === 'string') return words.includes(value)
+  return numbers !== undefined && value >= numbers.least && value <= numbers.most
+}
+
+/** A value as it is typed, `30`, `30°` or `low`; undefined where the field cannot be so. */
+export function parsedSetUp(field: SetUpField, text: string): number | string | undefined {
+  const plain = text.trim().toLowerCase().replace(/\s*°$/, '')
+  const value = plain !== '' && Number.isFinite(Number(plain)) ? Number(plain) : plain
+  return isSetUpValue(field, value) ? value : undefined
+}
+
+/** What a field may be, for whoever typed something else: `Bench: give 0 to 90, or flat, decline.` */
+export function setUpChoices(field: SetUpField): string {
+  const { name, numbers, words } = rowOf(field)
+  const choices = [
+    ...(numbers ? [`${numbers.least} to ${numbers.most}`] : []),
+    ...(words.length > 0 ? [words.join(', ')] : []),
+  ]
+  return `${name}: give ${choices.join(', or ')}.`
+}
+
+/** `bench 30°, seat 4`. */
+export function setUpText(setUp: SetUp | undefined): string {
+  return SET_UP_FIELDS.flatMap(field => {
+    const value = setUp?.[field]
+    if (value === undefined) return []
+    return [
+      `${rowOf(field).name.toLowerCase()} ${value}${typeof value === 'number' ? (rowOf(field).numbers?.unit ?? '') : ''}`,
+    ]
+  }).join(', ')
+}
+
+/** Whether a field has to be set anew: it is named now, and was not so before. */
+export function isSetOtherwise(
+  field: SetUpField,
+  now: SetUp | undefined,
+  before: SetUp | undefined,
+): boolean {
+  return now?.[field] !== undefined && now[field] !== before?.[field]
+}
+
+const OF_EQUIPMENT: Readonly<Partial<Record<Equipment, readonly SetUpField[]>>> = {
+  bench: ['bench'],
+  incline_bench: ['bench'],
+  preacher_bench: ['seat', 'pad'],
+  cable: ['cable', 'steps', 'seat'],
+  machine: ['seat', 'pad'],
+  rack: ['stance'],
+}
+
+/** What there is to set up for an exercise, by its equipment and movement; in the order of the table. */
+export function setUpFieldsOf({ equipment, pattern, kind }: Exercise): readonly SetUpField[] {
+  const own = new Set<SetUpField>(equipment.flatMap(piece => OF_EQUIPMENT[piece] ?? []))
+  if (!own.has('seat') || own.has('cable')) own.add('stance')
+  if (/press|dip|extension|row|pull/.test(pattern)) own.add('elbows')
+  if (kind === 'compound' || pattern === 'raise' || pattern === 'dip') own.add('torso')
+  return SET_UP_FIELDS.filter(field => own.has(field))
+}
