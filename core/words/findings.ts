@@ -125,6 +125,8 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
   'equipment-missing': ({ text }) =>
     `${text('exercise')} needs ${text('missing')}, which the client does not have.`,
   'exercise-avoided': ({ text }) => `${text('exercise')} is on the list of exercises to avoid.`,
+  'over-heaviest': ({ text, number }) =>
+    `${text('exercise')} is planned with ${formatSets(number('load'))} kg; this client is to lift ${formatSets(number('most'))} kg at most.`,
   'kept-exercise-missing': ({ text }) => `${text('exercise')} is to be kept, and is not planned.`,
   'compound-after-arms': ({ text, number }) =>
     `${sets(number('sets'))} of ${text('before')} come before ${text('exercise')}.`,

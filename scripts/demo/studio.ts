@@ -50,7 +50,7 @@ function withProfile({ facts: told, bands = {}, start = '17:30', ...client }: Wr
   const profile: Profile = {
     name: client.name, about: client.about, units: 'kg', goal: 'Bigger arms without a longer week.', weakPoints: '', trainingAgeMonths: 24, method: client.method, modes: {},
     days: days.filter(({ weekday }, at) => days.findIndex(day => day.weekday === weekday) === at), equipment: [], sensitiveJoints: [], jointNotes: [], slowedBy: [], sideLoads: [],
-    hasSafeties: false, permits: [], scope: 'whole_body', avoid: [], keep: [], screening: { answers: ALL_NO, clearance: null }, ...told,
+    hasSafeties: false, permits: [], scope: 'whole_body', avoid: [], keep: [], exerciseRules: [], screening: { answers: ALL_NO, clearance: null }, ...told,
   }
   return { ...client, profile, facts: { ...factsOf(profile), bands } }
 }

@@ -99,14 +99,20 @@ export async function avoidExercise(
 /** Methods and exercises a profile names that the coach does not have, and a name that another client of hers has. */
 async function unknownNames(
   coach: Coach,
-  { name, method, avoid, keep }: Profile,
+  { name, method, avoid, keep, exerciseRules }: Profile,
   id: ClientId | null,
 ): Promise<Result<never, Problem> | undefined> {
   const { methods, catalogue } = await studioSettings(database(), coach.id)
-  const lists = { avoid, keep }
-  const errors = Object.entries(lists).flatMap(([list, ids]) =>
-    ids.flatMap((id, at) =>
-      catalogue.has(id)
+  const lists = {
+    avoid: avoid.map(one => [one]),
+    keep: keep.map(one => [one]),
+    exerciseRules: exerciseRules.map(({ exercise, instead }) =>
+      instead ? [exercise, instead] : [exercise],
+    ),
+  }
+  const errors = Object.entries(lists).flatMap(([list, rows]) =>
+    rows.flatMap((ids, at) =>
+      ids.every(one => catalogue.has(one))
         ? []
         : [
             {

@@ -7,6 +7,7 @@ import type { Equal, Proven } from './equal'
 import { LibraryContract } from './library'
 import { MethodContract } from './method'
 import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
+import { ExerciseRuleContract } from './profile'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 const band = z
@@ -71,6 +72,7 @@ export const ClientFactsContract = z
     screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
     scope: z.enum(PLAN_SCOPES).exactOptional(),
     permits: z.array(z.enum(PERMITS)).readonly().exactOptional(),
+    exerciseRules: z.array(ExerciseRuleContract).readonly().exactOptional(),
     isMinor: z.boolean().exactOptional(),
   })
   .readonly()

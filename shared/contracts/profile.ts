@@ -37,6 +37,22 @@ export const JointNoteContract = z
   })
   .readonly()
 
+export const ExerciseRuleContract = z
+  .strictObject({
+    exercise: z.string().min(1).max(60),
+    mostKg: z.number().min(0).max(600).nullable(),
+    instead: z.string().min(1).max(60).nullable(),
+  })
+  .readonly()
+  .refine(
+    ({ mostKg, instead }) => mostKg !== null || instead !== null,
+    'must have a heaviest load, or what is done in its place',
+  )
+  .refine(
+    ({ exercise, instead }) => exercise !== instead,
+    'must name another exercise in its place',
+  )
+
 /** Everything a plan starts from, as it is entered once. */
 export const ProfileContract = z
   .strictObject({
@@ -70,6 +86,8 @@ export const ProfileContract = z
     /** Exercises not to be planned, and those to stay, by id. */
     avoid: z.array(z.string().max(60)).max(100).readonly().default([]),
     keep: z.array(z.string().max(60)).max(100).readonly().default([]),
+    /** What holds for single exercises of this client: a heaviest load, another in its place. */
+    exerciseRules: z.array(ExerciseRuleContract).max(60).readonly().default([]),
     screening: ScreeningContract,
   })
   .readonly()

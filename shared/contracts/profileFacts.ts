@@ -8,6 +8,7 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     ...ownFigures(before),
     avoid: profile.avoid,
     keep: profile.keep,
+    exerciseRules: profile.exerciseRules,
     trainingAgeMonths: profile.trainingAgeMonths,
     modes: profile.modes,
     equipment: profile.equipment,

@@ -299,6 +299,12 @@ async function submit(): Promise<void> {
           :exercises="exercises"
         />
       </div>
+      <ExerciseRules
+        v-model="entered.rules"
+        :exercises="exercises"
+        :unit="entered.units"
+        :complaint="complaintAbout('/exerciseRules', 'Rules for single exercises')"
+      />
     </section>
 
     <ScreeningQuestions

@@ -27,6 +27,10 @@ const known: Profile = {
   hasSafeties: true,
   permits: ['past_failure'],
   scope: 'arms',
+  exerciseRules: [
+    { exercise: 'kickback_dumbbell', mostKg: 11.33980925, instead: null },
+    { exercise: 'dip', mostKg: null, instead: 'machine_dip' },
+  ],
   avoid: ['barbell_curl'],
   keep: [],
   screening: { answers: {}, clearance: null },

@@ -1,10 +1,12 @@
 import type { Equipment, Group, Joint } from '#core/plan/catalogue'
 import { ARM_GROUPS, EQUIPMENT, EQUIPMENT_PRESETS, GROUPS, JOINTS } from '#core/plan/catalogue'
+import { kilogramsOf, saidAmount } from '#core/plan/estimate'
 import { formatSets, MODE_NAMES } from '#core/words'
 import {
   bandOf,
   contextWith,
   DEFAULT_MODES,
+  type ExerciseRule,
   type Hindrance,
   HINDRANCES,
   methodById,
@@ -58,6 +60,13 @@ export interface FormLoad {
   setsEach: string
 }
 
+/** A rule for an exercise, as it is entered; the load in the client's own unit. */
+export interface FormExerciseRule {
+  exercise: string
+  most: string
+  instead: string
+}
+
 /** What is being entered, as fields hold it. */
 interface Entered {
   name: string
@@ -78,6 +87,7 @@ interface Entered {
   permits: Permit[]
   scope: PlanScope
   avoid: string[]
+  rules: FormExerciseRule[]
   keep: string[]
   clearance: { on: string; profession: string; limits: string }
   answers: Partial<Record<ScreeningId, ScreeningAnswer>>
@@ -101,6 +111,7 @@ const NEW_PROFILE: Omit<Profile, 'trainingAgeMonths'> = {
   permits: [],
   scope: 'whole_body',
   avoid: [],
+  exerciseRules: [],
   keep: [],
   days: USUAL_DAYS.map(weekday => ({ weekday, minutes: USUAL_MINUTES, start: USUAL_START })),
   screening: { answers: {}, clearance: null },
@@ -159,6 +170,7 @@ function fieldsOf(before: Profile | null): Entered {
     scope,
     avoid,
     keep,
+    exerciseRules,
     screening,
   } = before ?? NEW_PROFILE
   return {
@@ -180,9 +192,30 @@ function fieldsOf(before: Profile | null): Entered {
     jointNotes: jointNotes.map(note => ({ ...note })),
     outside: sideLoads.map(formLoad),
     avoid: [...avoid],
+    rules: exerciseRules.map(rule => formRule(rule, units)),
     keep: [...keep],
     answers: { ...screening.answers },
     clearance: { on: '', profession: '', limits: '', ...screening.clearance },
+  }
+}
+
+function formRule(
+  { exercise, mostKg, instead }: ExerciseRule,
+  unit: Profile['units'],
+): FormExerciseRule {
+  return {
+    exercise,
+    most: mostKg === null ? '' : String(saidAmount(mostKg, unit)),
+    instead: instead ?? '',
+  }
+}
+
+function ruleOf({ exercise, most, instead }: FormExerciseRule, unit: Profile['units']): unknown {
+  const amount = Number(most.replace(',', '.'))
+  return {
+    exercise,
+    mostKg: most.trim() === '' ? null : kilogramsOf({ amount, unit }),
+    instead: instead === '' ? null : instead,
   }
 }
 
@@ -201,7 +234,7 @@ function sideLoadOf({ what, groups, weekdays, times, amount, setsEach }: FormLoa
 }
 
 function profileOf(entered: Entered): unknown {
-  const { days, outside, answers, clearance, trainingAgeMonths, ...plain } = entered
+  const { days, outside, answers, clearance, trainingAgeMonths, rules, ...plain } = entered
   const isCleared = Object.values(clearance).some(text => text.trim() !== '')
   return {
     ...plain,
@@ -209,6 +242,7 @@ function profileOf(entered: Entered): unknown {
     days: days
       .filter(({ isOn }) => isOn)
       .map(({ weekday, minutes, start }) => ({ weekday, minutes: Number(minutes), start })),
+    exerciseRules: rules.map(rule => ruleOf(rule, entered.units)),
     sideLoads: outside.filter(({ what }) => what.trim() !== '').map(sideLoadOf),
     screening: { answers, clearance: isCleared ? clearance : null },
   }

@@ -1,7 +1,7 @@
 import type { BlockException, BlockPlan } from '../../plan/block'
 import { type Exercise, requireExercise } from '../../plan/catalogue'
-import { type LoadGrid, loadForReps, loadGrid, roundLoad } from '../../plan/estimate'
-import type { LoadProgression, PlanContext } from '../../plan/method'
+import { amountIn, type LoadGrid, loadForReps, loadGrid, roundLoad } from '../../plan/estimate'
+import { type LoadProgression, mostKgOf, type PlanContext } from '../../plan/method'
 import {
   leadRir,
   nominalReps,
@@ -58,6 +58,18 @@ interface State {
   readonly grid: LoadGrid
   readonly from: PlannedLoad['from']
   /** Load of the working session before. */ readonly last?: number
+}
+
+/** The heaviest load the coach has set for an exercise, as it can be loaded; Infinity where there is no limit. */
+export function heaviestFor(
+  exercise: Exercise,
+  unit: WeightUnit,
+  client: PlanContext['client'],
+): number {
+  const kg = mostKgOf(client, exercise.id)
+  return kg === Infinity
+    ? Infinity
+    : roundLoad(amountIn({ amount: kg, unit: 'kg' }, unit), loadGrid(exercise, unit), 'down')
 }
 
 /** Where an exercise begins: with the load the plan names, else with what its log allows; undefined where neither says. */
@@ -144,7 +156,9 @@ export function plannedLoads(
         !stepped.has(`${pass} ${key}`),
       )
       stepped.add(`${pass} ${key}`)
-      const { plan, grid, unit, from } = state
+      const { grid, unit, from } = state
+      const most = heaviestFor(exercise, unit, context.client)
+      const plan = { ...state.plan, load: Math.min(state.plan.load, most) }
       if (isDeload) {
         states.set(key, state)
         return [

@@ -14,7 +14,7 @@ import {
 } from '../../plan/catalogue'
 import { stressLimits } from '../../body/joints'
 import type { CheckInput, SessionView } from '../../judge/checks'
-import { intentFor, type PlanContext } from '../../plan/method'
+import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import { leadRir, type SetRun, type SetScheme, type Stage, workStages } from '../../plan/scheme'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
@@ -146,7 +146,7 @@ function limitsFor(
   const stress = joint ? purpose.jointStress[joint] : 0
   return {
     equipment: there,
-    without: [...view.slots.map(({ exercise }) => exercise.id), ...(context.client.avoid ?? [])],
+    without: [...view.slots.map(({ exercise }) => exercise.id), ...notPlanned(context.client)],
     mostStress: {
       ...spared(purpose, context),
       ...(reason === 'hurts' && joint && { [joint]: Math.max(0, Math.min(1, stress - 1)) }),
@@ -198,7 +198,10 @@ function standIns(
   const { reason, joint } = question
   const ranked = (limits: ReturnType<typeof limitsFor>) =>
     rankedSubstitutes(exercise, intent, context.catalogue, limits)
-  const limits = limitsFor(question, intent, view, input)
+  const limits = {
+    ...limitsFor(question, intent, view, input),
+    first: insteadOf(context.client, exercise.id),
+  }
   const found = ranked(limits)
   if (reason !== 'hurts' || !joint) return found.slice(0, MOST_CHOICES)
   const stress = (choice: { readonly intent: Intent }) => choice.intent.jointStress[joint]

@@ -10,7 +10,7 @@ import {
 import { isTooHard, type JointLoads, stressLimits } from '../../body/joints'
 import { loadForReps, loadGrid, roundLoad } from '../../plan/estimate'
 import type { RotationLedger } from '../../count/ledger'
-import { intentFor, type PlanContext } from '../../plan/method'
+import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import {
   leadRir,
@@ -69,7 +69,7 @@ function fits(slot: Slot, context: PlanContext): boolean {
   const { jointStress } = intentFor(context, exercise, slot.intent)
   return (
     isPossibleWith(exercise, context.client.equipment) &&
-    !context.client.avoid?.includes(exercise.id) &&
+    !notPlanned(context.client).includes(exercise.id) &&
     !isTooHard(jointStress, context)
   )
 }
@@ -84,8 +84,9 @@ function possible(slot: Slot, context: PlanContext, taken: readonly string[]): S
     context.catalogue,
     {
       equipment: context.client.equipment,
-      without: [...taken, ...(context.client.avoid ?? [])],
+      without: [...taken, ...notPlanned(context.client)],
       mostStress: stressLimits(context),
+      first: insteadOf(context.client, exercise.id),
     },
   )
   return (

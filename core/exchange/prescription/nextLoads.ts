@@ -13,7 +13,14 @@ import { formatSets, NBSP } from '../../words'
 import { isSore } from '../../body/joints'
 import type { LoggedSet } from '../../body/log'
 import { intentFor, type PlanContext } from '../../plan/method'
-import { DELOAD, type LoadPlan, loadRuleOf, nextLoadPlan, steppedLoad } from '../../design/progress'
+import {
+  DELOAD,
+  heaviestFor,
+  type LoadPlan,
+  loadRuleOf,
+  nextLoadPlan,
+  steppedLoad,
+} from '../../design/progress'
 import { leadRir, nominalReps, type SetRun, type WeightUnit, workStages } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 import type { Levels } from '../../follow/sheet'
@@ -227,10 +234,33 @@ function targetsFor({ targets }: LoadPlan, sets: number): readonly number[] {
  *
  * Units:  the plan's unit where it names a weight, else the client's; a load that can be loaded.
  * Edge:   pain at `hold` or worse allows no more than last time; an easier rotation is a tenth lighter; after an absence less;
- *         null where neither log nor plan says anything.
+ *         null where neither log nor plan says anything; never over the coach's limit for the exercise.
  * Source: docs/methods.md#block and #after-an-absence; examples P10 to P19 and A-18.
  */
 export function nextLoad(
+  slot: Slot,
+  terms: LoadTerms,
+  context: PlanContext,
+  clientUnit: WeightUnit,
+): NextLoad | null {
+  const load = ruledLoad(slot, terms, context, clientUnit)
+  return load && withinLimit(load, requireExercise(context.catalogue, slot.exercise), context)
+}
+
+/** No more than the coach's limit for the exercise; where it holds the load back, it is the reason. */
+function withinLimit(load: NextLoad, exercise: Exercise, { client }: PlanContext): NextLoad {
+  const most = heaviestFor(exercise, load.unit, client)
+  return load.amount <= most
+    ? load
+    : {
+        ...load,
+        amount: most,
+        targets: [],
+        why: `Your coach has set ${formatSets(most)}${NBSP}${load.unit} as the heaviest`,
+      }
+}
+
+function ruledLoad(
   slot: Slot,
   terms: LoadTerms,
   context: PlanContext,

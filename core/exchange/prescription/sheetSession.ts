@@ -24,7 +24,7 @@ import {
   slotName,
   swapChangeWords,
 } from '../../words'
-import { intentFor, type PlanContext } from '../../plan/method'
+import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { mainGroup, pairRests, sessionTime, type TimeSpan } from '../../plan/minutes'
 import {
   leadRir,
@@ -180,9 +180,13 @@ function swapsFor(
   const own = context.client.equipment
   const without = [
     ...sessionSlots(content).map(held => held.exercise),
-    ...(context.client.avoid ?? []),
+    ...notPlanned(context.client),
   ]
-  const ranked = rankedSubstitutes(exercise, intent, context.catalogue, { equipment: own, without })
+  const ranked = rankedSubstitutes(exercise, intent, context.catalogue, {
+    equipment: own,
+    without,
+    first: insteadOf(context.client, exercise.id),
+  })
   const stressed = JOINTS.filter(joint => intent.jointStress[joint] >= 2)
   const kinder = stressed.flatMap(joint =>
     ranked

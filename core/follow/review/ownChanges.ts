@@ -8,7 +8,14 @@ import {
   requireExercise,
 } from '../../plan/catalogue'
 import { type LoggedSet, median } from '../../body/log'
-import { intentFor, PAIN_LEVELS, type PainLevel, type PlanContext } from '../../plan/method'
+import {
+  insteadOf,
+  intentFor,
+  notPlanned,
+  PAIN_LEVELS,
+  type PainLevel,
+  type PlanContext,
+} from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { leadRir } from '../../plan/scheme'
@@ -134,7 +141,8 @@ function substituteFor(
   const purpose = intentOf(slot, context)
   const [best] = rankedSubstitutes(requireExercise(catalogue, slot.exercise), purpose, catalogue, {
     ...(client.equipment.length > 0 && { equipment: client.equipment }),
-    without: [...taken, ...(client.avoid ?? [])],
+    without: [...taken, ...notPlanned(client)],
+    first: insteadOf(client, slot.exercise),
     ...(joint && { mostStress: { [joint]: Math.max(0, purpose.jointStress[joint] - 1) } }),
   })
   return best

@@ -27,6 +27,7 @@ export const CHECK_TABLE = {
   'minor-limits': { scope: 'session', severity: 'stop', anchor: 'cautions' },
   'equipment-missing': { scope: 'session', severity: 'caution', anchor: 'swaps' },
   'exercise-avoided': { scope: 'session', severity: 'caution', anchor: 'swaps' },
+  'over-heaviest': { scope: 'session', severity: 'caution', anchor: 'cautions' },
   'kept-exercise-missing': { scope: 'rotation', severity: 'info', anchor: 'checks' },
   'compound-after-arms': { scope: 'session', severity: 'caution', anchor: 'checks' },
   'grip-work-early': { scope: 'session', severity: 'caution', anchor: 'checks' },

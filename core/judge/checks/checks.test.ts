@@ -124,6 +124,14 @@ const ROWS: readonly Row[] = [
     calm: one('dumbbell_curl 3 x 12, rir 2'),
   },
   {
+    check: 'over-heaviest',
+    plan: one('kickback_dumbbell 3 x 12 15kg per hand, rir 2'),
+    context: client({
+      exerciseRules: [{ exercise: 'kickback_dumbbell', mostKg: 12.5, instead: null }],
+    }),
+    calm: one('kickback_dumbbell 3 x 12 12kg per hand, rir 2'),
+  },
+  {
     check: 'kept-exercise-missing',
     plan: one(curl),
     context: client({ keep: ['hammer_curl'] }),

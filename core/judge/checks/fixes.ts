@@ -9,6 +9,7 @@ import {
 } from '../../plan/catalogue'
 import {
   allSets,
+  type Load,
   MAX_SETS_PER_EXERCISE,
   type Reps,
   type SetRun,
@@ -17,6 +18,8 @@ import {
 } from '../../plan/scheme'
 import type { CheckInput, PlacedSlot, SessionView } from './input'
 import { mayGrow } from '../../body/joints'
+import { amountIn, kilogramsOf, loadGrid, roundLoad } from '../../plan/estimate'
+import { insteadOf, notPlanned } from '../../plan/method'
 
 /* Edits that settle findings. Each is a list that the caller applies as one step. */
 
@@ -149,6 +152,23 @@ export function withWarmups(placed: PlacedSlot, count: number): readonly PlanEdi
   ]
 }
 
+/** Working weights over a limit brought down to it, to what can be loaded. Units: kilograms. */
+export function withHeaviest(placed: PlacedSlot, mostKg: number): readonly PlanEdit[] {
+  const lowered = (load: Load | undefined): Load | undefined => {
+    if (load?.kind !== 'weight' || kilogramsOf(load) <= mostKg) return load
+    const most = amountIn({ amount: mostKg, unit: 'kg' }, load.unit)
+    return { ...load, amount: roundLoad(most, loadGrid(placed.exercise, load.unit), 'down') }
+  }
+  const runs = placed.slot.scheme.runs.map(run => ({
+    ...run,
+    stages: mapNonEmpty(run.stages, stage => {
+      const load = stage.kind === 'work' ? lowered(stage.load) : undefined
+      return stage.kind === 'work' && load ? { ...stage, load } : stage
+    }),
+  }))
+  return [{ kind: 'set_scheme', slot: placed.slot.id, scheme: { ...placed.slot.scheme, runs } }]
+}
+
 /** The best stand-in within some limits; nothing where there is none. */
 export function swapped(
   placed: PlacedSlot,
@@ -161,8 +181,9 @@ export function swapped(
     without: [
       ...session.slots.map(({ exercise }) => exercise.id),
       ...(limits.without ?? []),
-      ...(context.client.avoid ?? []),
+      ...notPlanned(context.client),
     ],
+    first: insteadOf(context.client, placed.exercise.id),
     ...(limits.mostStress && { mostStress: limits.mostStress }),
   })
   if (!best) return undefined

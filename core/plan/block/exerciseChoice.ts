@@ -1,6 +1,6 @@
 import { remembered } from '../../base'
 import { directGroups, type Exercise, type Group, isPossibleWith } from '../catalogue'
-import type { PlanContext } from '../method'
+import { notPlanned, type PlanContext } from '../method'
 import { daySlots, type RotationDay } from '../rotation'
 import type { PlanDocument } from './planDocument'
 
@@ -65,7 +65,7 @@ function choicesFor(group: Group, context: PlanContext): readonly ExerciseChoice
     if (
       at < 0 ||
       !isPossibleWith(exercise, context.client.equipment) ||
-      context.client.avoid?.includes(exercise.id)
+      notPlanned(context.client).includes(exercise.id)
     )
       return []
     return [

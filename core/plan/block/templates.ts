@@ -6,7 +6,7 @@ import {
   requireExercise,
   requireIntent,
 } from '../catalogue'
-import type { PlanContext } from '../method'
+import { insteadOf, notPlanned, type PlanContext } from '../method'
 import type { DayRole, RotationDay } from '../rotation'
 import type { Grouping, Placement, Slot } from '../session'
 import { usualScheme } from './newScheme'
@@ -410,12 +410,13 @@ function possible(
 ): { readonly exercise: Exercise; readonly intent: string | null } | undefined {
   const [id = '', purpose = null] = text.split(':')
   const wanted = requireExercise(catalogue, id)
-  const avoid = client.avoid ?? []
+  const avoid = notPlanned(client)
   if (isPossibleWith(wanted, client.equipment) && !avoid.includes(id))
     return { exercise: wanted, intent: purpose }
   const [best] = rankedSubstitutes(wanted, requireIntent(wanted, purpose), catalogue, {
     equipment: client.equipment,
     without: [...avoid, ...taken],
+    first: insteadOf(client, id),
   })
   return (
     best && {

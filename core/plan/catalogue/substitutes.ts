@@ -12,6 +12,8 @@ export interface SubstituteLimits {
   readonly mostStress?: Readonly<Partial<Record<Joint, number>>>
   /** Exercises that are taken, hurt, or are in the session already. */
   readonly without?: readonly string[]
+  /** Comes first where it is possible: what a client does in place of the exercise. */
+  readonly first?: string | null
 }
 
 export interface Substitute {
@@ -142,5 +144,6 @@ export function rankedSubstitutes(
       .sort((a, b) => b.likeness - a.likeness)
     if (best) found.push(best)
   }
-  return found.sort((a, b) => b.likeness - a.likeness)
+  const isFirst = ({ exercise }: Substitute) => Number(exercise.id === limits.first)
+  return found.sort((a, b) => isFirst(b) - isFirst(a) || b.likeness - a.likeness)
 }

@@ -1,3 +1,4 @@
+import type { ExerciseRule } from './exerciseRules'
 import { type PlainDate, remembered } from '../../base'
 import type {
   Catalogue,
@@ -77,6 +78,8 @@ export interface ClientFacts {
   /** Exercises that are not to be planned, and those that are to stay in the plan. */
   readonly avoid?: readonly string[]
   readonly keep?: readonly string[]
+  /** What holds for single exercises: a heaviest load, another in its place. */
+  readonly exerciseRules?: readonly ExerciseRule[]
   readonly joints?: Readonly<Partial<Record<Joint, JointSetting>>>
   readonly pain?: Readonly<Partial<Record<Joint, PainLevel>>>
   /** The last report about each joint that has a level: its day, and 0 to 10. */

@@ -1,8 +1,18 @@
 import type { Equipment } from '../../../plan/catalogue'
 import { isSore } from '../../../body/joints'
+import { kilogramsOf } from '../../../plan/estimate'
+import { mostKgOf, notPlanned } from '../../../plan/method'
 import { classedStages, workStages } from '../../../plan/scheme'
 import type { FoundBy, Rule } from '../finding'
-import { straightened, strictForm, swapped, withReps, withRir, withThumb } from '../fixes'
+import {
+  straightened,
+  strictForm,
+  swapped,
+  withHeaviest,
+  withReps,
+  withRir,
+  withThumb,
+} from '../fixes'
 import { extendedSets, type PlacedSlot } from '../input'
 import { everySlot, placeOf } from './slots'
 
@@ -266,7 +276,7 @@ const avoided: Rule = {
   id: 'exercise-avoided',
   reason: 'The client is not to do this exercise.',
   find: input => {
-    const { avoid = [] } = input.context.client
+    const avoid = notPlanned(input.context.client)
     if (avoid.length === 0) return []
     return everySlot(input, (placed, session) => {
       if (!avoid.includes(placed.exercise.id)) return []
@@ -280,6 +290,27 @@ const avoided: Rule = {
       ]
     })
   },
+}
+
+const overHeaviest: Rule = {
+  id: 'over-heaviest',
+  reason: 'The client is to lift no more than this with the exercise.',
+  find: input =>
+    everySlot(input, (placed, session) => {
+      const most = mostKgOf(input.context.client, placed.exercise.id)
+      const loads = placed.slot.scheme.runs
+        .flatMap(run => workStages(run))
+        .flatMap(({ load }) => (load?.kind === 'weight' ? [kilogramsOf(load)] : []))
+      const heaviest = Math.max(0, ...loads)
+      if (heaviest <= most + 1e-6) return []
+      return [
+        {
+          place: placeOf(session, placed),
+          figures: { exercise: placed.exercise.name, load: heaviest, most },
+          fix: withHeaviest(placed, most),
+        },
+      ]
+    }),
 }
 
 const keptMissing: Rule = {
@@ -312,5 +343,6 @@ export const SAFETY: readonly Rule[] = [
   minor,
   equipmentMissing,
   avoided,
+  overHeaviest,
   keptMissing,
 ]

@@ -1,0 +1,138 @@
+import { describe, expect, test } from '@jest/globals'
+import { exerciseId, plainDate, slotId } from '../base'
+import { filledTemplate, ROTATION_TEMPLATES } from '../plan/block'
+import {
+  type ClientFacts,
+  contextWith,
+  type ExerciseRule,
+  notPlanned,
+  STEADY_MIDDLE,
+} from '../plan/method'
+import { sessionSlots } from '../plan/session'
+import { checkInput, findingsOf } from '../judge/checks'
+import { plannedLoads, expandedBlock } from '../design/progress'
+import { rankedChoices, swapChoices } from '../design/suggest'
+import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
+import { nextLoad } from '../exchange/prescription/nextLoads'
+import { applyEdits } from '../plan/block'
+import { idsInARow } from './notation'
+import { planIn, written } from './shorthandPlans'
+
+/* What holds for one exercise of a client holds everywhere: board, templates, stand-ins, block and phone. */
+
+const context = (...exerciseRules: readonly ExerciseRule[]) =>
+  contextWith(STEADY_MIDDLE, {
+    trainingAgeMonths: 30,
+    exerciseRules,
+  } satisfies Partial<ClientFacts> & {
+    trainingAgeMonths: number
+  })
+const REPLACED = {
+  exercise: 'overhead_press_dumbbell',
+  mostKg: null,
+  instead: 'machine_overhead_press',
+}
+const LIMITED = { exercise: 'kickback_dumbbell', mostKg: 12.5, instead: null }
+
+describe('another exercise in its place', () => {
+  const own = context(REPLACED)
+  const plan = planIn(7, written('push', 'overhead_press_dumbbell 3 x 10, rir 2'))
+  test('the check names it, and its fix puts the other one in', () => {
+    const found = findingsOf(checkInput(plan, own)).find(
+      ({ check }) => check === 'exercise-avoided',
+    )!
+    const mended = applyEdits(plan, found.fix!, idsInARow())
+    expect(
+      mended.ok && sessionSlots(mended.value.rotation.days[0]!.sessions[0]!)[0]!.exercise,
+    ).toBe('machine_overhead_press')
+  })
+  test('it comes first when the exercise is swapped', () => {
+    const input = checkInput(plan, own)
+    const view = input.sessions[0]!
+    const question = { slot: view.slots[0]!.slot.id, reason: 'other' as const }
+    expect(swapChoices(input, view, question)[0]!.exercise.id).toBe('machine_overhead_press')
+  })
+  test('no template and no suggestion has the exercise; the other one stands in', () => {
+    const ledger = checkInput(plan, own).ledger
+    let stood = 0
+    for (const template of SESSION_TEMPLATES) {
+      const wanted = sessionSlots(templateSession(template, idsInARow()))
+      const { session } = fittedSession(templateSession(template, idsInARow()), {
+        context: own,
+        ledger,
+        newId: idsInARow(),
+      })
+      const ids = sessionSlots(session).map(({ exercise }) => exercise as string)
+      expect(ids).not.toContain('overhead_press_dumbbell')
+      if (wanted.some(({ exercise }) => exercise === 'overhead_press_dumbbell')) {
+        expect(ids).toContain('machine_overhead_press')
+        stood += 1
+      }
+    }
+    for (const template of ROTATION_TEMPLATES) {
+      const filled = JSON.stringify(filledTemplate(template, own, idsInARow()))
+      expect(filled).not.toContain('"overhead_press_dumbbell"')
+      stood += Number(filled.includes('"machine_overhead_press"'))
+    }
+    expect(stood).toBeGreaterThan(0)
+    expect(notPlanned(own.client)).toEqual(['overhead_press_dumbbell'])
+    const choices = rankedChoices(checkInput(plan, own), 'delts_front', 0)
+    expect(choices.map(({ exercise }) => exercise.id)).not.toContain('overhead_press_dumbbell')
+  })
+})
+
+describe('a heaviest load', () => {
+  const own = context(LIMITED)
+  const plan = planIn(7, written('arms', 'kickback_dumbbell 3 x 10-15, rir 1'))
+  const slot = sessionSlots(plan.rotation.days[0]!.sessions[0]!)[0]!
+  const done = (loadKg: number) => ({
+    exercise: exerciseId('kickback_dumbbell'),
+    intent: null,
+    slot: slotId(slot.id),
+    role: 'working' as const,
+    set: 1,
+    stage: 1,
+    side: null,
+    loadKg,
+    unit: 'kg' as const,
+    reps: 15,
+    seconds: null,
+    rir: 2,
+    isRirOpen: false,
+  })
+  const terms = (loadKg: number) => ({
+    on: plainDate('2026-04-08'),
+    isDeload: false,
+    rules: undefined,
+    pain: {},
+    log: new Map([
+      [
+        'kickback_dumbbell',
+        [{ on: plainDate('2026-04-01'), sets: [done(loadKg), done(loadKg), done(loadKg)] }],
+      ],
+    ]),
+  })
+  test.each([
+    [8, 9, /^Up from/],
+    [12, 12, /Your coach has set 12.kg as the heaviest/],
+    [16, 12, /Your coach has set 12.kg as the heaviest/],
+  ])('after %d kg the phone says %d kg', (before, next, why) => {
+    const load = nextLoad(slot, terms(before) as never, own, 'kg')!
+    expect(load.amount).toBe(next)
+    expect(load.why).toMatch(why)
+    expect(nextLoad(slot, terms(16) as never, context(), 'kg')!.amount).toBeGreaterThan(12)
+  })
+  test('in pounds it is the same weight', () => {
+    const load = nextLoad(slot, terms(16) as never, own, 'lb')!
+    expect(load.amount).toBeLessThanOrEqual(12.5 / 0.45359237)
+    expect(load.amount).toBeGreaterThan(20)
+  })
+  test('the loads of the block stay under it', () => {
+    const expanded = expandedBlock({ ...plan, passes: 10 }, own)
+    const strengths = new Map([['kickback_dumbbell', 17]])
+    const loads = (of: typeof own) =>
+      plannedLoads(expanded, of, { strengths, rules: undefined } as never).map(({ load }) => load)
+    expect(Math.max(...loads(own))).toBe(12)
+    expect(Math.max(...loads(context()))).toBeGreaterThan(12)
+  })
+})
