@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { exerciseId, plainDate, slotId } from '../base'
-import { filledTemplate, ROTATION_TEMPLATES } from '../plan/block'
+import { applyEdits, filledTemplate, ROTATION_TEMPLATES } from '../plan/block'
 import {
   type ClientFacts,
   contextWith,
@@ -14,7 +14,6 @@ import { plannedLoads, expandedBlock } from '../design/progress'
 import { rankedChoices, swapChoices } from '../design/suggest'
 import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
 import { nextLoad } from '../exchange/prescription/nextLoads'
-import { applyEdits } from '../plan/block'
 import { idsInARow } from './notation'
 import { planIn, written } from './shorthandPlans'
 

@@ -1,3 +1,4 @@
+import { SLOT_ROLE_TABLE, type SlotRole } from '../plan/session'
 import { type Permit, PERMIT_TABLE } from '../plan/safety'
 import { type Group, GROUPS, type Joint, JOINTS, type Muscle, MUSCLES } from '../plan/catalogue'
 import type { CheckId, Finding, FindingLine, FoldingCheck } from '../judge/checks'
@@ -127,6 +128,20 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
   'exercise-avoided': ({ text }) => `${text('exercise')} is on the list of exercises to avoid.`,
   'over-heaviest': ({ text, number }) =>
     `${text('exercise')} is planned with ${formatSets(number('load'))} kg; this client is to lift ${formatSets(number('most'))} kg at most.`,
+  'above-level': ({ text, number }) =>
+    `${text('exercise')} asks for about ${number('months')} months of training.`,
+  'heavy-lock': ({ text, number }) =>
+    text('what') === 'lock'
+      ? `${text('exercise')}: a load for ${number('reps')} reps is too much for a hard lock-out.`
+      : `${text('exercise')}: a load for ${number('reps')} reps is too much for a wait at full stretch.`,
+  'exhausting-early': ({ text }) =>
+    `${text('exercise')} exhausts the muscle before ${text('later')}.`,
+  'lead-late': ({ text }) =>
+    `${text('exercise')}, which is only maintained, comes before ${text('later')}.`,
+  'role-unfit': ({ text }) =>
+    `${text('exercise')} is not ${SLOT_ROLE_TABLE[text('role') as SlotRole].name}, which this place is for.`,
+  'many-new': ({ text, number }) =>
+    `${number('count')} exercises are new to the client: ${text('names')}.`,
   'kept-exercise-missing': ({ text }) => `${text('exercise')} is to be kept, and is not planned.`,
   'compound-after-arms': ({ text, number }) =>
     `${sets(number('sets'))} of ${text('before')} come before ${text('exercise')}.`,

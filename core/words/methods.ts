@@ -4,6 +4,8 @@ import {
   METHOD_SETTINGS,
   type MethodSetting,
   settingOf,
+  ORDER_RULES,
+  type OrderRule,
 } from '../plan/method'
 import { shortEffort } from './effort'
 import { formatSpanWords, formatSets } from './figures'
@@ -17,6 +19,12 @@ export interface MethodChoice {
   readonly evidence: 'well supported' | 'contested' | 'rule of thumb'
 }
 
+const ORDER: Readonly<Record<OrderRule, string>> = {
+  compounds: 'compounds first',
+  lead: 'what is built up first',
+  grip: 'grip work late',
+  exhausting: 'exhausting sets late',
+}
 const LONG_SETS: Readonly<Record<LongSetKind, string>> = {
   drop: 'drop sets',
   rest_pause: 'rest-pause',
@@ -134,6 +142,15 @@ export const METHOD_CHOICES: readonly MethodChoice[] = [
     says: ({ order }) => order.overhead,
     reason: 'They grew the triceps more than the arm at the side; elbows like to be warm.',
     evidence: 'contested',
+  },
+  {
+    choice: 'Order that is told',
+    says: ({ order }) => {
+      const left = ORDER_RULES.filter(rule => order.watch[rule] === 'left')
+      return left.length === 0 ? 'all of it' : `all but ${left.map(rule => ORDER[rule]).join(', ')}`
+    },
+    reason: 'Some coaches tire a muscle first, or mix big and light work, on purpose.',
+    evidence: 'rule of thumb',
   },
   {
     choice: 'Forearms',

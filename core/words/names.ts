@@ -94,16 +94,23 @@ export const TRAINING_AGE_NAMES: Readonly<Record<TrainingAge, string>> = {
 }
 
 export const EQUIPMENT_NAMES: Readonly<Record<Equipment, string>> = {
+  assisted_station: 'assisted dip and pull-up station',
+  ball: 'ball',
   band: 'bands',
   barbell: 'barbell',
   bench: 'bench',
   bodyweight: 'body weight',
   cable: 'cable',
   cambered_bar: 'cambered bar',
+  cuffs: 'cuffs for restricted flow',
+  decline_bench: 'decline bench',
   dip_bars: 'dip bars',
   dumbbell: 'dumbbells',
+  fixed_bar: 'fixed bars',
   incline_bench: 'incline bench',
+  kettlebell: 'kettlebells',
   machine: 'machines',
+  plate: 'loose plates',
   preacher_bench: 'preacher bench',
   pull_up_bar: 'pull-up bar',
   rack: 'rack',

@@ -1,13 +1,18 @@
-import { type ClientId, failure, type Result, success } from '#core/base'
+import { addDays, type ClientId, failure, type Result, success } from '#core/base'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
-import { currentTime } from '../clock'
+import { currentTime, serverToday } from '../clock'
 import { database } from '../db/database'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
+import { doneSince } from '../db/queries/logEntries'
 import { withPain } from './pain'
 import type { Coach } from './signIn'
 import { followedMethod, studioSettings } from './studioSettings'
+
+/** Days of log that tell what a client knows, and the sessions it takes to tell. */
+const DONE_DAYS = 182
+const LEAST_SESSIONS = 6
 
 /** One client with the block being planned; another coach's client is not found. */
 export async function client(
@@ -15,18 +20,22 @@ export async function client(
   clientId: ClientId,
 ): Promise<Result<ClientView, Problem>> {
   const db = database()
-  const [found, settings, reports, clearances] = await Promise.all([
+  const [found, settings, reports, clearances, done] = await Promise.all([
     clientOf(db, coach.id, clientId),
     studioSettings(db, coach.id),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
+    doneSince(db, coach.id, clientId, addDays(serverToday(), -DONE_DAYS)),
   ])
   if (!found) return failure({ kind: 'not-found', what: 'client' })
   return success({
     ...found,
     ...followedMethod(settings, found.method),
     library: settings.library,
-    facts: withPain(found.facts, reports, clearances, currentTime()),
+    facts: {
+      ...withPain(found.facts, reports, clearances, currentTime()),
+      ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
+    },
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
   })
 }

@@ -10,7 +10,8 @@ import {
   success,
 } from '#core/base'
 import { starterPlan } from '#core/plan/block'
-import type { Problem } from '#shared/contracts/problem'
+import type { Catalogue } from '#core/plan/catalogue'
+import type { FieldError, Problem } from '#shared/contracts/problem'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 import { database } from '../db/database'
@@ -96,13 +97,11 @@ export async function avoidExercise(
   })
 }
 
-/** Methods and exercises a profile names that the coach does not have, and a name that another client of hers has. */
-async function unknownNames(
-  coach: Coach,
-  { name, method, avoid, keep, exerciseRules }: Profile,
-  id: ClientId | null,
-): Promise<Result<never, Problem> | undefined> {
-  const { methods, catalogue } = await studioSettings(database(), coach.id)
+/** Rows of a profile's lists that name an exercise the library does not have. */
+function unknownExercises(
+  { avoid, keep, exerciseRules }: Pick<Profile, 'avoid' | 'keep' | 'exerciseRules'>,
+  catalogue: Catalogue,
+): FieldError[] {
   const lists = {
     avoid: avoid.map(one => [one]),
     keep: keep.map(one => [one]),
@@ -110,7 +109,7 @@ async function unknownNames(
       instead ? [exercise, instead] : [exercise],
     ),
   }
-  const errors = Object.entries(lists).flatMap(([list, rows]) =>
+  return Object.entries(lists).flatMap(([list, rows]) =>
     rows.flatMap((ids, at) =>
       ids.every(one => catalogue.has(one))
         ? []
@@ -123,6 +122,16 @@ async function unknownNames(
           ],
     ),
   )
+}
+
+/** Methods and exercises a profile names that the coach does not have, and a name that another client of hers has. */
+async function unknownNames(
+  coach: Coach,
+  { name, method, avoid, keep, exerciseRules }: Profile,
+  id: ClientId | null,
+): Promise<Result<never, Problem> | undefined> {
+  const { methods, catalogue } = await studioSettings(database(), coach.id)
+  const errors = unknownExercises({ avoid, keep, exerciseRules }, catalogue)
   const others = await followers(database(), coach.id)
   if (others.some(other => other.id !== id && other.name.toLowerCase() === name.toLowerCase()))
     errors.unshift({

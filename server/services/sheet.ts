@@ -5,6 +5,7 @@ import { painBySide } from '#core/body/joints'
 import { rotationLedger } from '#core/count/ledger'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import type { Levels, LogEntry } from '#core/follow/sheet'
+import type { PlanDocument } from '#core/plan/block'
 import { groupWeeks } from '#core/design/short'
 import type { SetUp } from '#core/plan/scheme'
 import { ProfileContract } from '#shared/contracts/profile'
@@ -86,6 +87,15 @@ export async function sheetData(
   })
 }
 
+/** What the plan ends its sessions with. */
+function finishersOf({ rotation }: PlanDocument) {
+  return rotation.days.flatMap(({ sessions }) =>
+    sessions.flatMap(({ groupings }) =>
+      groupings.flatMap(({ placement, slots }) => (placement === 'finisher' ? slots : [])),
+    ),
+  )
+}
+
 /** One dated session as the phone, and the coach beside it, holds it. */
 export function sheetOf(
   row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' | 'blockId' | 'pass' | 'day'>,
@@ -108,6 +118,7 @@ export function sheetOf(
     setUps,
     pain: levels,
     minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null,
+    finishers: plan ? finishersOf(plan) : [],
     isDeload: plan?.block?.deloads?.includes(row.pass) ?? false,
     rules: plan?.block?.rules,
     steps: new Map(

@@ -4,6 +4,7 @@ import { addDays, clientId } from '#core/base'
 import { BUILT_IN_CATALOGUE, requireExercise } from '#core/plan/catalogue'
 import { methodById } from '#core/plan/method'
 import type { Session } from '#core/plan/session'
+import { serverToday } from '../clock'
 import type { Profile } from '#shared/contracts/profile'
 import type { Targets } from '#shared/contracts/targets'
 import { problemOf, stranger, unitStudio, useTestDatabase, valueOf } from '../testing/database'
@@ -308,5 +309,31 @@ describe('sessions kept as templates', () => {
     expect(problemOf(await removeSessionTemplate(await stranger(), id)).kind).toBe('not-found')
     valueOf(await removeSessionTemplate(coach, id))
     expect((await sessionTemplates(coach)).templates).toEqual([])
+  })
+})
+
+test('what a client has done is known once there is enough of it in the log', async () => {
+  const { coach, client: of } = await unitStudio({ logsOf: ['Joren'], today: serverToday() })
+  const known = valueOf(await client(coach, of('Joren').id)).facts.doneExercises
+  expect(known).toContain('bench_press_barbell')
+  expect(known).not.toContain('kettlebell_curl')
+  expect(valueOf(await client(coach, of('Pia').id)).facts.doneExercises).toBeUndefined()
+})
+
+test('rules for single exercises are kept, and name exercises of the library', async () => {
+  const { coach, client: of } = await unitStudio()
+  const { id, profile: before } = of('Joren')
+  const exerciseRules = [
+    { exercise: 'dip', mostKg: null, instead: 'machine_dip' },
+    { exercise: 'kickback_dumbbell', mostKg: 12.5, instead: null },
+  ]
+  valueOf(await saveProfile(coach, id, { ...before, exerciseRules }))
+  expect(valueOf(await profile(coach, id)).exerciseRules).toEqual(exerciseRules)
+  expect(valueOf(await client(coach, id)).facts.exerciseRules).toEqual(exerciseRules)
+  const wrong = [...exerciseRules, { exercise: 'dip', mostKg: null, instead: 'no_such_thing' }]
+  expect(
+    problemOf(await saveProfile(coach, id, { ...before, exerciseRules: wrong })),
+  ).toMatchObject({
+    errors: [{ pointer: '/exerciseRules/2' }],
   })
 })

@@ -68,6 +68,7 @@ export const ClientFactsContract = z
       .exactOptional(),
     slowedBy: z.array(z.enum(HINDRANCES)).readonly().exactOptional(),
     sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
+    doneExercises: z.array(z.string().max(60)).readonly().exactOptional(),
     hasSafeties: z.boolean().exactOptional(),
     screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
     scope: z.enum(PLAN_SCOPES).exactOptional(),

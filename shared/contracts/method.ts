@@ -2,10 +2,13 @@ import {
   COUNTING_SCHOOL_IDS,
   COUNTING_SCHOOLS,
   type CountingSchoolId,
+  ALL_TOLD,
   LOAD_PROGRESSIONS,
+  ORDER_RULES,
   LONG_SET_KINDS,
   type Method,
 } from '#core/plan/method'
+import { recordOf } from '#core/base'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { SpanContract } from './scheme'
@@ -89,6 +92,10 @@ export const MethodContract = z
         armPlacement: z.enum(['ownDay', 'finisher', 'both']),
         overhead: z.enum(['early', 'late', 'any']),
         forearms: z.enum(['armDay', 'pullDay', 'ownSlot', 'none']),
+        watch: z
+          .strictObject(recordOf(ORDER_RULES, () => z.enum(['told', 'left'])))
+          .readonly()
+          .default(ALL_TOLD),
       })
       .readonly(),
     range: z.strictObject({ lockout: z.enum(['full', 'shortOf']) }).readonly(),

@@ -32,7 +32,13 @@ import {
   type SetScheme,
   workStages,
 } from '#core/plan/scheme'
-import { GROUPING_KINDS, PLACEMENTS, type Grouping, type Slot } from '#core/plan/session'
+import {
+  GROUPING_KINDS,
+  type Grouping,
+  PLACEMENTS,
+  type Slot,
+  SLOT_ROLES,
+} from '#core/plan/session'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { IntentContract, RestContract, SetSchemeContract } from './scheme'
@@ -68,6 +74,7 @@ const slot = z
     credits: creditsContract.exactOptional(),
     scheme: SetSchemeContract,
     note: shortText.exactOptional(),
+    role: z.enum(SLOT_ROLES).exactOptional(),
     isHeld: z.literal(true).exactOptional(),
   })
   .readonly()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FormExerciseRule } from './useProfileForm'
+import type { FormExerciseRule } from './exerciseRuleForm'
 import { Plus, X } from 'lucide-vue-next'
 
 /** What holds for single exercises of this client: a heaviest load, another exercise in its place. */

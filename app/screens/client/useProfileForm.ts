@@ -1,12 +1,10 @@
 import type { Equipment, Group, Joint } from '#core/plan/catalogue'
 import { ARM_GROUPS, EQUIPMENT, EQUIPMENT_PRESETS, GROUPS, JOINTS } from '#core/plan/catalogue'
-import { kilogramsOf, saidAmount } from '#core/plan/estimate'
 import { formatSets, MODE_NAMES } from '#core/words'
 import {
   bandOf,
   contextWith,
   DEFAULT_MODES,
-  type ExerciseRule,
   type Hindrance,
   HINDRANCES,
   methodById,
@@ -29,6 +27,7 @@ import {
 } from '#core/plan/safety'
 import { ProfileContract, type Profile, SavedClient } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
+import { type FormExerciseRule, formRule, ruleOf } from './exerciseRuleForm'
 
 const USUAL_DAYS = [1, 2, 4, 5]
 const USUAL_MINUTES = 60
@@ -58,13 +57,6 @@ export interface FormLoad {
   times: string
   amount: 'known' | 'estimated' | 'unknown'
   setsEach: string
-}
-
-/** A rule for an exercise, as it is entered; the load in the client's own unit. */
-export interface FormExerciseRule {
-  exercise: string
-  most: string
-  instead: string
 }
 
 /** What is being entered, as fields hold it. */
@@ -196,26 +188,6 @@ function fieldsOf(before: Profile | null): Entered {
     keep: [...keep],
     answers: { ...screening.answers },
     clearance: { on: '', profession: '', limits: '', ...screening.clearance },
-  }
-}
-
-function formRule(
-  { exercise, mostKg, instead }: ExerciseRule,
-  unit: Profile['units'],
-): FormExerciseRule {
-  return {
-    exercise,
-    most: mostKg === null ? '' : String(saidAmount(mostKg, unit)),
-    instead: instead ?? '',
-  }
-}
-
-function ruleOf({ exercise, most, instead }: FormExerciseRule, unit: Profile['units']): unknown {
-  const amount = Number(most.replace(',', '.'))
-  return {
-    exercise,
-    mostKg: most.trim() === '' ? null : kilogramsOf({ amount, unit }),
-    instead: instead === '' ? null : instead,
   }
 }
 

@@ -16,6 +16,8 @@ const {
   setChoice,
   setText,
   applyTechnique,
+  roles,
+  setRole,
   exercise,
   intent,
   techniques,
@@ -67,27 +69,7 @@ const others = computed(() => builder.groupings.value.filter(other => other !== 
           @change="setText(field.key, ($event.target as HTMLInputElement).value)"
         />
       </label>
-      <label v-if="exercise.intents.length > 1" class="col-span-2">
-        <span>Purpose</span>
-        <select
-          class="small-field"
-          :value="held.intent ?? exercise.intents[0].id"
-          @change="
-            builder.edit({
-              kind: 'set_purpose',
-              slot: held.id,
-              intent:
-                ($event.target as HTMLSelectElement).value === exercise.intents[0].id
-                  ? null
-                  : ($event.target as HTMLSelectElement).value,
-            })
-          "
-        >
-          <option v-for="purpose in exercise.intents" :key="purpose.id" :value="purpose.id">
-            {{ purpose.name }}
-          </option>
-        </select>
-      </label>
+      <PlaceControls :held="held" :intents="exercise.intents" :roles="roles" @role="setRole" />
       <label class="col-span-2">
         <span>Way to do the sets</span>
         <select

@@ -21,7 +21,7 @@ import {
   withSetsAdded,
   splitSets,
 } from '#core/plan/scheme'
-import type { Slot } from '#core/plan/session'
+import { SLOT_ROLE_TABLE, SLOT_ROLES, type Slot, type SlotRole } from '#core/plan/session'
 import { CHOICE_LISTS, type ChoiceKey } from './choiceLists'
 import type { SessionBuilder } from './useSessionBuilder'
 
@@ -226,6 +226,13 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
     const next = read === undefined ? others : { ...others, [field]: read }
     control('setUp', Object.keys(next).length === 0 ? null : next)
   }
+  function setRole(role: string): void {
+    builder.edit({
+      kind: 'set_role',
+      slot: slot().id,
+      role: role === '' ? null : (role as SlotRole),
+    })
+  }
   function applyTechnique(id: string): void {
     const technique = TECHNIQUES.find(candidate => candidate.id === id)
     if (!technique) return
@@ -258,6 +265,8 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
     setChoice,
     setText,
     applyTechnique,
+    roles: SLOT_ROLES.map(id => ({ id, name: SLOT_ROLE_TABLE[id].name })),
+    setRole,
   }
 }
 

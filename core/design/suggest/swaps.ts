@@ -10,14 +10,16 @@ import {
   type Joint,
   JOINTS,
   rankedSubstitutes,
+  easierFormOf,
   requireExercise,
 } from '../../plan/catalogue'
 import { stressLimits } from '../../body/joints'
 import type { CheckInput, SessionView } from '../../judge/checks'
 import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
-import { leadRir, type SetRun, type SetScheme, type Stage, workStages } from '../../plan/scheme'
-import { type Session, sessionSlots, type Slot } from '../../plan/session'
+import { type SetScheme, workStages } from '../../plan/scheme'
+import { type Session, sessionSlots, type Slot, suitsRole } from '../../plan/session'
+import { eased, loweringOnly, withoutWeights } from './swapForms'
 
 export const SWAP_REASONS = ['taken', 'hurts', 'travelling', 'too_hard', 'other'] as const
 /** Why an exercise cannot be done: a station is taken, a joint hurts, there is less to train with, it is still too hard. */
@@ -59,66 +61,6 @@ export interface SwapChoice {
 /** What is left on the way where nothing is said: bands and the body. */
 export const TRAVEL_EQUIPMENT: readonly Equipment[] = ['band', 'bodyweight']
 const MOST_CHOICES = 8
-const LOWERING_SECONDS = 5
-/** What stays in reserve while a joint hurts. */
-const EASED_RIR = 4
-
-function changedStages(run: SetRun, change: (stage: Stage) => Stage): SetRun {
-  return { ...run, stages: mapNonEmpty(run.stages, change) }
-}
-
-/** Weights belong to the exercise they were planned for; reps, effort and pace stay. */
-function withoutWeights(scheme: SetScheme): SetScheme {
-  const { loadStep: _, ...rest } = scheme
-  return {
-    ...rest,
-    runs: scheme.runs.map(run =>
-      changedStages(run, stage => {
-        if (
-          stage.kind !== 'work' ||
-          (stage.load?.kind !== 'weight' && stage.load?.kind !== 'stack_position')
-        )
-          return stage
-        const { load: _load, ...open } = stage
-        return open
-      }),
-    ),
-  }
-}
-
-/** The same sets with more in reserve, without drops and the like, found anew with less weight. */
-function eased(scheme: SetScheme): SetScheme {
-  const { runs, ...rest } = withoutWeights(scheme)
-  return {
-    ...rest,
-    runs: runs.map(run => {
-      const [first] = run.stages
-      if (run.role === 'warmup' || first.kind !== 'work') return run
-      const rir = Math.max(EASED_RIR, leadRir(run) ?? 0)
-      return { ...run, stages: [{ ...first, effort: { kind: 'rir', rir } }] }
-    }),
-  }
-}
-
-/** Rule B1: helped up, lowered slowly. */
-function loweringOnly(scheme: SetScheme): SetScheme {
-  return {
-    ...scheme,
-    runs: scheme.runs.map(run =>
-      run.role === 'warmup'
-        ? run
-        : changedStages(run, stage =>
-            stage.kind === 'work'
-              ? {
-                  ...stage,
-                  form: 'lowering_only',
-                  tempo: { ...stage.tempo, lower: LOWERING_SECONDS },
-                }
-              : stage,
-          ),
-    ),
-  }
-}
 
 /** Nothing stands in that is harder on a sore joint than what is there, or than its reports allow. */
 function spared(purpose: Intent, context: PlanContext) {
@@ -196,11 +138,15 @@ function standIns(
 ) {
   const { context } = input
   const { reason, joint } = question
+  const role = sessionSlots(view.content).find(({ id }) => id === question.slot)?.role
   const ranked = (limits: ReturnType<typeof limitsFor>) =>
     rankedSubstitutes(exercise, intent, context.catalogue, limits)
   const limits = {
     ...limitsFor(question, intent, view, input),
-    first: insteadOf(context.client, exercise.id),
+    first:
+      insteadOf(context.client, exercise.id) ??
+      (question.reason === 'too_hard' ? easierFormOf(exercise.id) : null),
+    suits: (other: Exercise, as: Intent) => suitsRole(role, other, as),
   }
   const found = ranked(limits)
   if (reason !== 'hurts' || !joint) return found.slice(0, MOST_CHOICES)

@@ -23,7 +23,7 @@ import {
   withSetsAdded,
   workStages,
 } from '../../plan/scheme'
-import type { Grouping, Session, Slot } from '../../plan/session'
+import { type Grouping, type Session, type Slot, suitsRole } from '../../plan/session'
 import { parseSession } from '../../plan/shorthand'
 import { groupWeeks, shortSession } from '../short'
 import { easedForPain } from './easedForPain'
@@ -87,6 +87,7 @@ function possible(slot: Slot, context: PlanContext, taken: readonly string[]): S
       without: [...taken, ...notPlanned(context.client)],
       mostStress: stressLimits(context),
       first: insteadOf(context.client, exercise.id),
+      suits: (...doing) => suitsRole(slot.role, ...doing),
     },
   )
   return (

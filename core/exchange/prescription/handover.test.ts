@@ -292,6 +292,21 @@ describe('a session on the sheet', () => {
     if ((skull.stress.elbow_extensor_side ?? 0) >= 2)
       expect(skull.swaps.some(({ stress }) => (stress.elbow_extensor_side ?? 0) <= 1)).toBe(true)
   })
+  test('a finisher that may be exchanged offers the plan’s other finishers first', () => {
+    const finishers = ['pushdown_rope', 'band_curl', 'cable_curl'].map(id => ({
+      exercise: exerciseId(id),
+      intent: null,
+    }))
+    const offered = (text: string) =>
+      sheetSession({ ...question, content: session(text), finishers }).exercises[0]!.swaps.map(
+        ({ exercise }) => exercise,
+      )
+    expect(offered('finisher, replaceable: cable_curl 2 x 15').slice(0, 2)).toEqual([
+      'pushdown_rope',
+      'band_curl',
+    ])
+    expect(offered('finisher: cable_curl 2 x 15')).not.toContain('pushdown_rope')
+  })
   test('what is done every other time is on the sheet every other time', () => {
     const turned = session('cable_curl 2 x 12\nstraight, turn 2 of 2: hammer_curl 2 x 12')
     expect(

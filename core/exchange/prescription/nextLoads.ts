@@ -1,4 +1,4 @@
-import { daysBetween, groupedBy, type PlainDate } from '../../base'
+import { daysBetween, type PlainDate } from '../../base'
 import type { BlockPlan } from '../../plan/block'
 import { directGroups, type Exercise, type Group, requireExercise } from '../../plan/catalogue'
 import {
@@ -7,11 +7,9 @@ import {
   loadForReps,
   loadGrid,
   roundLoad,
-  saidAmount,
 } from '../../plan/estimate'
 import { formatSets, NBSP } from '../../words'
 import { isSore } from '../../body/joints'
-import type { LoggedSet } from '../../body/log'
 import { intentFor, type PlanContext } from '../../plan/method'
 import {
   DELOAD,
@@ -24,12 +22,7 @@ import {
 import { leadRir, nominalReps, type SetRun, type WeightUnit, workStages } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 import type { Levels } from '../../follow/sheet'
-
-/** Sets of one exercise on one day, in the order done. */
-export interface Exposure {
-  readonly on: PlainDate
-  readonly sets: readonly LoggedSet[]
-}
+import { decidingSets, type Exposure } from './exposures'
 
 /** A load to begin with, and why it is this one. */
 export interface NextLoad {
@@ -57,8 +50,6 @@ const ABSENCE = [
   [28, 0.9],
   [56, 0.8],
 ] as const
-/** What reps in reserve are taken for where nobody said. */
-const USUAL_RIR = 2
 
 interface Aim {
   readonly range: readonly [number, number]
@@ -85,36 +76,6 @@ function aimOf(slot: Slot, exercise: Exercise, context: PlanContext): Aim | unde
       0,
     ),
   }
-}
-
-/** First parts of the working sets at the day's heaviest load: what a load rule goes by. */
-function decidingSets(
-  { sets }: Exposure,
-  unit: WeightUnit,
-):
-  | {
-      readonly load: number
-      readonly done: readonly { readonly reps: number; readonly rir: number }[]
-    }
-  | undefined {
-  const own = sets.filter(
-    ({ role, stage, loadKg, reps }) =>
-      role === 'working' && stage === 1 && loadKg !== null && reps !== null,
-  )
-  const heaviest = Math.max(...own.map(({ loadKg }) => loadKg ?? 0))
-  if (!(heaviest > 0)) return undefined
-  // Of two arms in one set the weaker one decides.
-  const weaker = (sides: readonly LoggedSet[]) => ({
-    reps: Math.min(...sides.map(({ reps }) => reps ?? 0)),
-    rir: Math.min(...sides.map(({ rir }) => rir ?? USUAL_RIR)),
-  })
-  const done = [
-    ...groupedBy(
-      own.filter(({ loadKg }) => loadKg === heaviest),
-      ({ slot, set }) => `${slot ?? ''} ${set}`,
-    ).values(),
-  ].map(weaker)
-  return { load: saidAmount(heaviest, unit), done }
 }
 
 /** Days since the muscle was last worked directly, by any exercise. */
@@ -343,18 +304,4 @@ export function standInLoad(
   return estimates.length === 0 || grid.kind === 'none'
     ? null
     : roundLoad(loadForReps(lowest, aim.reps, aim.rir), grid, 'down')
-}
-
-/** Exposures by exercise from logged sets with their days, the oldest first. */
-export function exposuresByExercise(
-  sets: readonly (LoggedSet & { readonly on: PlainDate })[],
-): ReadonlyMap<string, readonly Exposure[]> {
-  return new Map(
-    [...groupedBy(sets, ({ exercise }) => exercise)].map(([exercise, own]) => [
-      exercise,
-      [...groupedBy(own, ({ on }) => on)]
-        .map(([on, ofDay]) => ({ on, sets: ofDay }))
-        .sort((a, b) => (a.on < b.on ? -1 : 1)),
-    ]),
-  )
 }

@@ -11,7 +11,9 @@ import {
   JOINTS,
   rankedSubstitutes,
   requireExercise,
+  type Substitute,
 } from '../../plan/catalogue'
+import { isTooHard } from '../../body/joints'
 import { loadGrid, saidAmount } from '../../plan/estimate'
 import {
   formatSetCount,
@@ -67,6 +69,8 @@ export interface SheetQuestion {
   readonly pain: LoadTerms['pain']
   readonly log: LoadTerms['log']
   /** How stations were set up when a client last said so, by exercise. */
+  /** Finishers of the plan: any of them may stand in for one that may be exchanged. */
+  readonly finishers?: readonly Pick<Slot, 'exercise' | 'intent'>[]
   readonly setUps?: ReadonlyMap<string, NonNullable<SheetMovement['setUp']['last']>>
   /** For making it shorter; left out, there is one way only. */
   readonly shortening?: {
@@ -169,6 +173,26 @@ function movement(
   }
 }
 
+/** The plan's other finishers, for a slot whose finisher may be exchanged on the day: chosen on impulse, counted as done. */
+function otherFinishers(
+  slot: Slot,
+  without: readonly string[],
+  { content, context, finishers = [] }: SheetQuestion,
+): readonly Pick<Substitute, 'exercise' | 'intent'>[] {
+  const grouping = content.groupings.find(({ slots }) => slots.some(({ id }) => id === slot.id))
+  if (!grouping?.replaceable) return []
+  const ids = [...new Set(finishers.map(({ exercise }) => exercise))]
+  return ids
+    .filter(id => !without.includes(id))
+    .slice(0, MOST_SWAPS)
+    .map(id => {
+      const exercise = requireExercise(context.catalogue, id)
+      const intent = finishers.find(one => one.exercise === id)?.intent ?? null
+      return { exercise, intent: intentFor(context, exercise, intent) }
+    })
+    .filter(({ intent }) => !isTooHard(intent.jointStress, context))
+}
+
 /** What can stand in: as like as possible, and where a joint is stressed, something kinder to it. */
 function swapsFor(
   slot: Slot,
@@ -196,10 +220,10 @@ function swapsFor(
       )
       .slice(0, 1),
   )
-  const chosen = [...new Set([...ranked.slice(0, MOST_SWAPS - 1), ...kinder])].slice(
-    0,
-    MOST_SWAPS + 1,
-  )
+  const chosen = [
+    ...otherFinishers(slot, without, question),
+    ...new Set([...ranked.slice(0, MOST_SWAPS - 1), ...kinder]),
+  ].slice(0, MOST_SWAPS + 1)
   const run = slot.scheme.runs.find(({ role }) => role === 'working')
   const aim = {
     reps:

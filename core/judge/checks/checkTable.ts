@@ -1,3 +1,5 @@
+import type { OrderRule } from '../../plan/method'
+
 interface CheckRow {
   /** What is looked at: one session, the rotation, or the block. */
   readonly scope: 'session' | 'rotation' | 'block'
@@ -5,6 +7,8 @@ interface CheckRow {
   readonly severity: 'stop' | 'caution' | 'info'
   /** Where docs/methods.md says what the rule rests on. */
   readonly anchor: string
+  /** The rule of order of a method that it belongs to; a method can leave it alone. */
+  readonly watch?: OrderRule
 }
 
 /**
@@ -28,14 +32,20 @@ export const CHECK_TABLE = {
   'equipment-missing': { scope: 'session', severity: 'caution', anchor: 'swaps' },
   'exercise-avoided': { scope: 'session', severity: 'caution', anchor: 'swaps' },
   'over-heaviest': { scope: 'session', severity: 'caution', anchor: 'cautions' },
+  'above-level': { scope: 'session', severity: 'info', anchor: 'exercises' },
+  'heavy-lock': { scope: 'session', severity: 'caution', anchor: 'cautions' },
+  'exhausting-early': { scope: 'session', severity: 'info', anchor: 'checks', watch: 'exhausting' },
+  'lead-late': { scope: 'session', severity: 'info', anchor: 'checks', watch: 'lead' },
+  'role-unfit': { scope: 'session', severity: 'info', anchor: 'checks' },
+  'many-new': { scope: 'rotation', severity: 'info', anchor: 'checks' },
   'kept-exercise-missing': { scope: 'rotation', severity: 'info', anchor: 'checks' },
-  'compound-after-arms': { scope: 'session', severity: 'caution', anchor: 'checks' },
-  'grip-work-early': { scope: 'session', severity: 'caution', anchor: 'checks' },
+  'compound-after-arms': { scope: 'session', severity: 'caution', anchor: 'checks', watch: 'compounds' },
+  'grip-work-early': { scope: 'session', severity: 'caution', anchor: 'checks', watch: 'grip' },
   'overhead-extension-cold': { scope: 'session', severity: 'caution', anchor: 'checks' },
-  'low-reps-late': { scope: 'session', severity: 'caution', anchor: 'checks' },
-  'extended-not-last': { scope: 'session', severity: 'info', anchor: 'long-sets' },
+  'low-reps-late': { scope: 'session', severity: 'caution', anchor: 'checks', watch: 'compounds' },
+  'extended-not-last': { scope: 'session', severity: 'info', anchor: 'long-sets', watch: 'exhausting' },
   'low-back-crowd': { scope: 'session', severity: 'caution', anchor: 'checks' },
-  'isolation-before-compound': { scope: 'session', severity: 'info', anchor: 'checks' },
+  'isolation-before-compound': { scope: 'session', severity: 'info', anchor: 'checks', watch: 'compounds' },
   'group-crowded': { scope: 'session', severity: 'caution', anchor: 'session-limits' },
   'session-many-sets': { scope: 'session', severity: 'caution', anchor: 'session-limits' },
   'many-exercises': { scope: 'session', severity: 'info', anchor: 'session-limits' },
@@ -82,3 +92,7 @@ export const CHECK_TABLE = {
 } as const satisfies Readonly<Record<string, CheckRow>>
 
 export type CheckId = keyof typeof CHECK_TABLE
+
+/** The rule of order that a check belongs to; undefined for checks that no method can leave alone. */
+export const watchOf = (check: CheckId): OrderRule | undefined =>
+  (CHECK_TABLE as Readonly<Record<CheckId, CheckRow>>)[check].watch

@@ -3,11 +3,14 @@ import fc from 'fast-check'
 import { applyEdits, type PlanDocument } from '../../plan/block'
 import { FINDING_SENTENCES, findingSentence } from '../../words'
 import {
+  ALL_TOLD,
   type ClientFacts,
   COMPOUNDS_THEN_ARMS,
   contextWith,
   defaultContext,
   type Method,
+  ORDER_RULES,
+  type OrderRule,
   OWN_ARM_DAY,
   type PlanContext,
   STEADY_MIDDLE,
@@ -16,7 +19,7 @@ import { planArbitrary } from '../../testing/arbitraries'
 import { idsInARow } from '../../testing/notation'
 import { planIn, written } from '../../testing/shorthandPlans'
 import { CHECKS, checkPlan } from './checks'
-import { CHECK_TABLE } from './checkTable'
+import { CHECK_TABLE, type CheckId, watchOf } from './checkTable'
 import type { Finding } from './finding'
 import type { History } from './input'
 
@@ -130,6 +133,57 @@ const ROWS: readonly Row[] = [
       exerciseRules: [{ exercise: 'kickback_dumbbell', mostKg: 12.5, instead: null }],
     }),
     calm: one('kickback_dumbbell 3 x 12 12kg per hand, rir 2'),
+  },
+  {
+    check: 'above-level',
+    plan: one('dip 3 x 8, rir 3'),
+    context: client({ trainingAgeMonths: 3 }),
+    calm: one('machine_dip 3 x 10, rir 3'),
+  },
+  {
+    check: 'heavy-lock',
+    plan: one('narrow_grip_bench_press 3 x 5 hard lock-out, rir 2'),
+    calm: one('narrow_grip_bench_press 3 x 8 hard lock-out, rir 2'),
+  },
+  {
+    check: 'exhausting-early',
+    plan: one(
+      'cable_curl 3 x 12, rir 0, last: drop 30% 8',
+      'hammer_curl 3 x 12, rir 1',
+      'dumbbell_curl 3 x 12, rir 1',
+    ),
+    calm: one(
+      'hammer_curl 3 x 12, rir 1',
+      'dumbbell_curl 3 x 12, rir 1',
+      'cable_curl 3 x 12, rir 0, last: drop 30% 8',
+    ),
+  },
+  {
+    check: 'lead-late',
+    plan: one('leg_extension 3 x 12, rir 2', 'cable_curl 3 x 12, rir 1'),
+    context: client({ modes: { quads: 'maintain' } }),
+    calm: one('cable_curl 3 x 12, rir 1', 'leg_extension 3 x 12, rir 2'),
+  },
+  {
+    check: 'role-unfit',
+    plan: one('cable_curl role stretched 3 x 12, rir 2'),
+    calm: one('incline_dumbbell_curl role stretched 3 x 12, rir 2'),
+  },
+  {
+    check: 'many-new',
+    plan: one(
+      'cable_curl 2 x 12, rir 2',
+      'hammer_curl 2 x 12, rir 2',
+      'pushdown_rope 2 x 12, rir 2',
+      'wrist_curl 2 x 15, rir 2',
+    ),
+    context: client({ doneExercises: ['machine_row'] }),
+    calm: one(
+      'cable_curl 2 x 12, rir 2',
+      'hammer_curl 2 x 12, rir 2',
+      'pushdown_rope 2 x 12, rir 2',
+    ),
+    isUnfixed: true,
   },
   {
     check: 'kept-exercise-missing',
@@ -512,6 +566,23 @@ describe('methods switch and tune them', () => {
     ).toBe('info')
     expect(severity({ ...STEADY_MIDDLE, checks: { strictness: 'low' } })).toBeUndefined()
   })
+  test.each(ROWS.filter(({ check }) => watchOf(check as CheckId)))(
+    'a rule of order that is left alone is not told: $check',
+    ({ check, plan, context = client(), history = {} }) => {
+      const rule = watchOf(check as CheckId)!
+      const { method } = context
+      const left = (watch: OrderRule) => ({
+        ...context,
+        method: { ...method, order: { ...method.order, watch: { ...ALL_TOLD, [watch]: 'left' } } },
+      })
+      const told = (of: PlanContext) =>
+        checkPlan(plan, of, history).some(finding => finding.check === check)
+      expect(told(context)).toBe(true)
+      expect(told(left(rule) as PlanContext)).toBe(false)
+      for (const other of ORDER_RULES.filter(one => one !== rule))
+        expect(told(left(other) as PlanContext)).toBe(true)
+    },
+  )
   test("two sets to failure are this method's way", () => {
     const plan = one('cable_curl 2 x 10, rir 0')
     expect(of(plan, 'failure-share')).toHaveLength(1)

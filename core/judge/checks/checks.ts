@@ -1,12 +1,14 @@
 import { remembered } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
-import { CHECK_TABLE } from './checkTable'
+import { CHECK_TABLE, watchOf } from './checkTable'
 import type { Check, Finding, Rule } from './finding'
 import { costOf, harmRank } from './folded'
 import { SEVERITIES } from './finding'
 import { type CheckInput, checkInput, type History, type SessionView } from './input'
+import { CLIENT_RULES } from './rules/clientRules'
 import { DOSE } from './rules/dose'
+import { FIT } from './rules/fit'
 import { ODD_FIGURES } from './rules/oddFigures'
 import { ORDER } from './rules/order'
 import { PAIN } from './rules/pain'
@@ -19,10 +21,12 @@ import { VOLUME } from './rules/volume'
 const RULES: readonly Rule[] = [
   ...PAIN,
   ...SAFETY,
+  ...CLIENT_RULES,
   ...ORDER,
   ...DOSE,
   ...PAIRING,
   ...SESSION_JOINTS,
+  ...FIT,
   ...ODD_FIGURES,
   ...VOLUME,
   ...ROTATION,
@@ -34,7 +38,7 @@ export const CHECKS: readonly Check[] = RULES.map(rule => ({ ...CHECK_TABLE[rule
 /**
  * Findings of all rules over what was looked at: what can hurt first, then what costs the plan most.
  *
- * Edge:  a method of low strictness hides what is only worth knowing.
+ * Edge:  a method of low strictness hides what is only worth knowing, and one that leaves a rule of order alone what it finds.
  */
 export function findingsOf(
   input: CheckInput,
@@ -44,7 +48,11 @@ export function findingsOf(
   const inSessions = input.sessions.flatMap(session => sessionFindings(session, input, checks))
   const beyond = checks.flatMap(check => (check.scope === 'session' ? [] : found(check, input)))
   return [...inSessions, ...beyond]
-    .filter(({ severity }) => !hidesInfo || severity !== 'info')
+    .filter(({ check, severity }) => {
+      const watch = watchOf(check)
+      const isLeft = watch !== undefined && input.context.method.order.watch[watch] === 'left'
+      return !isLeft && (!hidesInfo || severity !== 'info')
+    })
     .map(finding => ({
       finding,
       severity: SEVERITIES.indexOf(finding.severity),

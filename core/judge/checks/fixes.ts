@@ -18,6 +18,7 @@ import {
 } from '../../plan/scheme'
 import type { CheckInput, PlacedSlot, SessionView } from './input'
 import { mayGrow } from '../../body/joints'
+import { suitsRole } from '../../plan/session'
 import { amountIn, kilogramsOf, loadGrid, roundLoad } from '../../plan/estimate'
 import { insteadOf, notPlanned } from '../../plan/method'
 
@@ -183,7 +184,8 @@ export function swapped(
       ...(limits.without ?? []),
       ...notPlanned(context.client),
     ],
-    first: insteadOf(context.client, placed.exercise.id),
+    first: insteadOf(context.client, placed.exercise.id) ?? limits.first ?? null,
+    suits: (...doing) => suitsRole(placed.slot.role, ...doing),
     ...(limits.mostStress && { mostStress: limits.mostStress }),
   })
   if (!best) return undefined

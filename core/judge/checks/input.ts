@@ -1,6 +1,7 @@
 import { remembered } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import {
+  type Catalogue,
   type Exercise,
   type Group,
   type Intent,
@@ -21,7 +22,7 @@ import {
   type RotationLedger,
   workOfSession,
 } from '../../count/ledger'
-import { intentFor, type PlanContext } from '../../plan/method'
+import { type ClientFacts, intentFor, type PlanContext } from '../../plan/method'
 import { isGripLimited, mainGroup, sessionTime, type SessionTime } from '../../plan/minutes'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { RotationDay } from '../../plan/rotation'
@@ -153,11 +154,17 @@ export interface History {
 
 const NONE_NEW: readonly string[] = []
 
+/** Exercises a client has not done for half a year, or ever; none where her log is too short to tell. */
+const newTo = remembered((client: ClientFacts, catalogue: Catalogue): readonly string[] => {
+  const done = new Set(client.doneExercises ?? [])
+  return done.size === 0 ? NONE_NEW : [...catalogue.keys()].filter(id => !done.has(id))
+})
+
 /** Looks at a plan once for all rules; parts that are known already may be handed in. */
 export function checkInput(
   plan: PlanDocument,
   context: PlanContext,
-  { jointHistory = {}, newExercises = NONE_NEW }: History = {},
+  { jointHistory = {}, newExercises = newTo(context.client, context.catalogue) }: History = {},
   ledger = rotationLedger(plan.rotation, context),
 ): CheckInput {
   const sessions = plan.rotation.days.flatMap((rotationDay, day) =>

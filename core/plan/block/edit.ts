@@ -31,6 +31,7 @@ import {
   removeSession,
   setGrouping,
   setNote,
+  setRole,
   setPurpose,
   takeOut,
   tuneGrouping,
@@ -81,6 +82,8 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
       return tuneGrouping(plan, edit)
     case 'set_grouping':
       return setGrouping(plan, edit)
+    case 'set_role':
+      return setRole(plan, edit)
     case 'set_note':
       return setNote(plan, edit)
     case 'set_purpose':

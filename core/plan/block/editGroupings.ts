@@ -205,6 +205,10 @@ export function setNote(plan: PlanDocument, { slot, note }: Edit<'set_note'>): E
   )
 }
 
+export function setRole(plan: PlanDocument, { slot, role }: Edit<'set_role'>): Edited {
+  return changeSlot(plan, slot, ({ role: _, ...held }) => (role ? { ...held, role } : held))
+}
+
 export function setPurpose(plan: PlanDocument, { slot, intent }: Edit<'set_purpose'>): Edited {
   return changeSlot(plan, slot, ({ credits: _, ...held }) => ({ ...held, intent }))
 }

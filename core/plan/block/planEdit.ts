@@ -1,7 +1,7 @@
 import type { ExerciseId, PlainDate, SessionId, SlotId } from '../../base'
 import type { DayRole, RotationDay } from '../rotation'
 import type { SetScheme } from '../scheme'
-import type { Grouping, GroupingKind, Session } from '../session'
+import type { Grouping, GroupingKind, Session, SlotRole } from '../session'
 import type { BlockPlan } from './blockPlan'
 import type { OneOff, Variant } from './planDocument'
 
@@ -63,6 +63,7 @@ export type PlanEdit =
   | { readonly kind: 'tune_grouping'; readonly slot: SlotId; readonly change: GroupingChange }
   /** What was typed in place of a grouping; exercises that are still there keep their identity. */
   | { readonly kind: 'set_grouping'; readonly slot: SlotId; readonly grouping: Grouping }
+  | { readonly kind: 'set_role'; readonly slot: SlotId; readonly role: SlotRole | null }
   | { readonly kind: 'set_note'; readonly slot: SlotId; readonly note: string }
   | { readonly kind: 'set_purpose'; readonly slot: SlotId; readonly intent: string | null }
   /** Puts a session in the place of another, or onto the day. */

@@ -53,12 +53,25 @@ export function headShare(shares: HeadShares, group: Group, muscle: Muscle): num
   return shares[group]?.[muscle] ?? 0
 }
 
-/** Whether the client has everything the exercise needs; an empty list of equipment means no limit. */
+/** What does the work of another piece. */
+const SERVES: Readonly<Partial<Record<Equipment, readonly Equipment[]>>> = {
+  bench: ['incline_bench'],
+  assisted_station: ['machine'],
+}
+
+/** Pieces that something needs and the client does not have; an empty list of equipment means no limit. */
+export function missingPieces(
+  needs: readonly Equipment[],
+  equipment: readonly Equipment[],
+): readonly Equipment[] {
+  const has = (piece: Equipment) =>
+    [piece, ...(SERVES[piece] ?? [])].some(one => equipment.includes(one))
+  return equipment.length === 0 ? [] : needs.filter(piece => piece !== 'bodyweight' && !has(piece))
+}
+
+/** Whether the client has everything the exercise needs. */
 export function isPossibleWith(exercise: Exercise, equipment: readonly Equipment[]): boolean {
-  return (
-    equipment.length === 0 ||
-    exercise.equipment.every(piece => piece === 'bodyweight' || equipment.includes(piece))
-  )
+  return missingPieces(exercise.equipment, equipment).length === 0
 }
 
 /** The groups an exercise or intent is chosen for. */

@@ -30,16 +30,23 @@ export const PATTERNS = [
 export type Pattern = (typeof PATTERNS)[number]
 
 export const EQUIPMENT = [
+  'assisted_station',
+  'ball',
   'band',
   'barbell',
   'bench',
   'bodyweight',
   'cable',
   'cambered_bar',
+  'cuffs',
+  'decline_bench',
   'dip_bars',
   'dumbbell',
+  'fixed_bar',
   'incline_bench',
+  'kettlebell',
   'machine',
+  'plate',
   'preacher_bench',
   'pull_up_bar',
   'rack',

@@ -18,6 +18,7 @@ export {
   EXERCISES,
   headShare,
   isPossibleWith,
+  missingPieces,
   requireExercise,
   requireIntent,
 } from './catalogue'
@@ -30,3 +31,4 @@ export type { CreditChanges, Library } from './library'
 export { searchExercises } from './search'
 export type { ExerciseSearch } from './search'
 export { CUE_KEYS, cueLines } from './cues'
+export { easierFormOf, monthsFor } from './levels'

@@ -14,6 +14,8 @@ export interface SubstituteLimits {
   readonly without?: readonly string[]
   /** Comes first where it is possible: what a client does in place of the exercise. */
   readonly first?: string | null
+  /** What the place asks of an exercise; others come after those that suit. */
+  readonly suits?: (exercise: Exercise, intent: Intent) => boolean
 }
 
 export interface Substitute {
@@ -115,7 +117,8 @@ function isAllowed(
 /**
  * Exercises that can stand in for one that is not possible, best first.
  *
- * Shape: each exercise once, under the purpose that fits best; all share a direct group with what they replace.
+ * Shape: each exercise once, under the purpose that fits best; all share a direct group with what they replace, or suit
+ *        the place where that does not.
  * Edge:  none allowed gives an empty list.
  */
 export function rankedSubstitutes(
@@ -125,13 +128,16 @@ export function rankedSubstitutes(
   limits: SubstituteLimits = {},
 ): readonly Substitute[] {
   const wanted = directGroups(purpose.credits)
+  // Where the exercise itself is wrong for its place, the place says what is wanted.
+  const asked = limits.suits?.(from, purpose) === false ? limits.suits : undefined
   const found: Substitute[] = []
   for (const exercise of catalogue.values()) {
     if (exercise.id === from.id) continue
     const fitting = exercise.intents.filter(
       intent =>
         isAllowed(exercise, intent, limits) &&
-        directGroups(intent.credits).some(group => wanted.includes(group)),
+        (directGroups(intent.credits).some(group => wanted.includes(group)) ||
+          asked?.(exercise, intent)),
     )
     const listed = from.substitutes.indexOf(exercise.id)
     const bonus = listed < 0 ? 0 : LISTED * (1 - listed / (from.substitutes.length + 1))
@@ -145,5 +151,8 @@ export function rankedSubstitutes(
     if (best) found.push(best)
   }
   const isFirst = ({ exercise }: Substitute) => Number(exercise.id === limits.first)
-  return found.sort((a, b) => isFirst(b) - isFirst(a) || b.likeness - a.likeness)
+  const suits = ({ exercise, intent }: Substitute) => Number(limits.suits?.(exercise, intent) ?? 1)
+  return found.sort(
+    (a, b) => isFirst(b) - isFirst(a) || suits(b) - suits(a) || b.likeness - a.likeness,
+  )
 }

@@ -95,6 +95,8 @@ export interface ClientFacts {
   /** What slows recovery now, ticked by the coach. */
   readonly slowedBy?: readonly Hindrance[]
   readonly sideLoads?: readonly SideLoad[]
+  /** Exercises in the client's log of the last half year; left out where there is too little of it to tell. */
+  readonly doneExercises?: readonly string[]
   /** Safety bars or a spotter for bars over the body. */
   readonly hasSafeties?: boolean
   readonly screening?: 'open' | 'clear' | 'refer'

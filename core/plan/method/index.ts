@@ -2,8 +2,8 @@ export { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, worthOfCredit } from './school'
 export type { CountingSchool, CountingSchoolId } from './school'
 export { LONG_SET_KINDS } from '../scheme'
 export type { LongSetKind } from '../scheme'
-export { LOAD_PROGRESSIONS } from './method'
-export type { LoadProgression, Method } from './method'
+export { ALL_TOLD, LOAD_PROGRESSIONS, ORDER_RULES } from './method'
+export type { LoadProgression, Method, OrderRule } from './method'
 export {
   COMPOUNDS_THEN_ARMS,
   DENSE_AND_SHORT,

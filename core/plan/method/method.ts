@@ -16,6 +16,17 @@ interface FromTo {
 }
 type Ends = readonly [low: number, high: number]
 
+/** Rules of order within a session that a method can leave alone. */
+export const ORDER_RULES = ['compounds', 'lead', 'grip', 'exhausting'] as const
+export type OrderRule = (typeof ORDER_RULES)[number]
+/** Every rule of order is told. */
+export const ALL_TOLD: Readonly<Record<OrderRule, 'told' | 'left'>> = {
+  compounds: 'told',
+  lead: 'told',
+  grip: 'told',
+  exhausting: 'told',
+}
+
 /**
  * Settings on which experienced coaches differ. A client follows one method, adjusted where needed.
  *
@@ -75,6 +86,8 @@ export interface Method {
     readonly armPlacement: 'ownDay' | 'finisher' | 'both'
     readonly overhead: 'early' | 'late' | 'any'
     readonly forearms: 'armDay' | 'pullDay' | 'ownSlot' | 'none'
+    /** Which rules of order are told; what is left alone is the coach's way on purpose. */
+    readonly watch: Readonly<Record<OrderRule, 'told' | 'left'>>
   }
   readonly range: { readonly lockout: 'full' | 'shortOf' }
   readonly form: { readonly momentum: 'strict' | 'lastReps' | 'allowed' }

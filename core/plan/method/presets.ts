@@ -1,4 +1,4 @@
-import type { Method } from './method'
+import { ALL_TOLD, type Method } from './method'
 import { COUNTING_SCHOOLS } from './school'
 
 /* The five methods that come with the program. Every value is editable data; docs/methods.md#schools gives the reasons. */
@@ -28,7 +28,13 @@ export const STEADY_MIDDLE: Method = {
   },
   rest: { compoundHeavy: 150, compound: 120, isolation: 90, compoundMin: 120, isolationMin: 60 },
   pairing: { mode: 'alternating', circuits: false, inside: 60, after: 60 },
-  order: { first: 'heavy', armPlacement: 'both', overhead: 'any', forearms: 'pullDay' },
+  order: {
+    first: 'heavy',
+    armPlacement: 'both',
+    overhead: 'any',
+    forearms: 'pullDay',
+    watch: ALL_TOLD,
+  },
   range: { lockout: 'full' },
   form: { momentum: 'strict' },
   tempo: [2, 0, 1, 0],
@@ -75,7 +81,13 @@ export const FEW_HARD_SETS: Method = {
   },
   rest: { compoundHeavy: 240, compound: 180, isolation: 180, compoundMin: 150, isolationMin: 120 },
   pairing: { mode: 'straight', circuits: false, inside: 60, after: 60 },
-  order: { first: 'heavy', armPlacement: 'finisher', overhead: 'late', forearms: 'none' },
+  order: {
+    first: 'heavy',
+    armPlacement: 'finisher',
+    overhead: 'late',
+    forearms: 'none',
+    watch: ALL_TOLD,
+  },
   range: { lockout: 'full' },
   form: { momentum: 'strict' },
   tempo: [3, 0, 1, 0],
@@ -122,7 +134,13 @@ export const OWN_ARM_DAY: Method = {
   },
   rest: { compoundHeavy: 150, compound: 120, isolation: 75, compoundMin: 120, isolationMin: 45 },
   pairing: { mode: 'superset', circuits: false, inside: 15, after: 75 },
-  order: { first: 'primer', armPlacement: 'ownDay', overhead: 'late', forearms: 'armDay' },
+  order: {
+    first: 'primer',
+    armPlacement: 'ownDay',
+    overhead: 'late',
+    forearms: 'armDay',
+    watch: ALL_TOLD,
+  },
   range: { lockout: 'shortOf' },
   form: { momentum: 'lastReps' },
   tempo: [2, 1, 1, 0],
@@ -169,7 +187,13 @@ export const COMPOUNDS_THEN_ARMS: Method = {
   },
   rest: { compoundHeavy: 150, compound: 120, isolation: 90, compoundMin: 120, isolationMin: 60 },
   pairing: { mode: 'straight', circuits: false, inside: 60, after: 60 },
-  order: { first: 'heavy', armPlacement: 'finisher', overhead: 'late', forearms: 'pullDay' },
+  order: {
+    first: 'heavy',
+    armPlacement: 'finisher',
+    overhead: 'late',
+    forearms: 'pullDay',
+    watch: ALL_TOLD,
+  },
   range: { lockout: 'full' },
   form: { momentum: 'strict' },
   tempo: [2, 0, 1, 0],
@@ -216,7 +240,13 @@ export const DENSE_AND_SHORT: Method = {
   },
   rest: { compoundHeavy: 120, compound: 90, isolation: 60, compoundMin: 75, isolationMin: 30 },
   pairing: { mode: 'superset', circuits: true, inside: 10, after: 60 },
-  order: { first: 'heavy', armPlacement: 'both', overhead: 'any', forearms: 'none' },
+  order: {
+    first: 'heavy',
+    armPlacement: 'both',
+    overhead: 'any',
+    forearms: 'none',
+    watch: ALL_TOLD,
+  },
   range: { lockout: 'shortOf' },
   form: { momentum: 'strict' },
   tempo: [2, 0, 1, 0],

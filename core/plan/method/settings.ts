@@ -187,6 +187,22 @@ export const METHOD_SETTINGS: readonly MethodSetting[] = [
     'ownSlot|their own slot',
     'none|left to the grip',
   ),
+  ...(
+    [
+      ['compounds', 'Compounds before arms'],
+      ['lead', 'What is built up before what is maintained'],
+      ['grip', 'Grip work after what needs the grip'],
+      ['exhausting', 'Sets that exhaust not early'],
+    ] as const
+  ).map(([rule, label]) =>
+    choice(
+      'Order and form',
+      label,
+      `order.watch.${rule}`,
+      'told|told where it is not so',
+      'left|left alone',
+    ),
+  ),
   choice('Order and form', 'Lock-out', 'range.lockout', 'full', 'shortOf|just short of it'),
   choice(
     'Order and form',

@@ -53,6 +53,7 @@ export type {
   SideOrder,
 } from './setScheme'
 export {
+  isHeldLong,
   isHoldAlone,
   nominalReps,
   plainValue,

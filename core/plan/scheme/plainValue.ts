@@ -100,3 +100,12 @@ function runningTotalValue(running: WorkStage, leadReps: number | undefined): Pl
     assumed: false,
   }
 }
+
+/** From so many seconds at the long end of a rep it is a wait under load. */
+const LONG_WAIT = 2
+
+/** Whether each rep of a stage waits at the long end. */
+export function isHeldLong({ tempo }: WorkStage): boolean {
+  const wait = tempo?.longPause ?? 0
+  return (typeof wait === 'number' ? wait : wait.low) >= LONG_WAIT
+}

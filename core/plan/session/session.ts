@@ -1,3 +1,4 @@
+import type { SlotRole } from './slotRole'
 import type { ExerciseId, GroupingId, SessionId, SlotId } from '../../base'
 import type { Credits } from '../catalogue'
 import type { Rest, SetScheme } from '../scheme'
@@ -12,6 +13,8 @@ export interface Slot {
   readonly credits?: Credits
   readonly scheme: SetScheme
   readonly note?: string
+  /** What it is there for; swaps, templates and checks keep to it. */
+  readonly role?: SlotRole
   /** Proposals leave it where and as it is. */
   readonly isHeld?: true
 }

@@ -1,6 +1,15 @@
 import { exerciseId, groupingId, type Result, sessionId, slotId } from '../../base'
 import { type Credits, type Group, GROUPS } from '../catalogue'
-import type { Grouping, GroupingKind, Placement, Preparation, Session, Slot } from '../session'
+import {
+  type Grouping,
+  type GroupingKind,
+  type Placement,
+  type Preparation,
+  type Session,
+  type Slot,
+  SLOT_ROLES,
+  type SlotRole,
+} from '../session'
 import {
   formatExerciseRef,
   formatRestValue,
@@ -40,6 +49,7 @@ function formatSlot(slot: Slot): string {
     formatExerciseRef(slot.exercise, slot.intent),
     slot.credits && formatCredits(slot.credits),
     slot.note && `note ${quoted(slot.note)}`,
+    slot.role && `role ${slot.role}`,
     formatScheme(slot.scheme),
   ]
     .filter(Boolean)
@@ -102,16 +112,22 @@ function takeCredits(cursor: Cursor): Credits | undefined {
   return cursor.takeMark(')') ? credits : cursor.fail(')')
 }
 
+function requireRole(cursor: Cursor): SlotRole {
+  return SLOT_ROLES.find(role => cursor.takeWords(role)) ?? cursor.fail(SLOT_ROLES.join(', '))
+}
+
 function requireSlot(cursor: Cursor, newId: () => string): Slot {
   const { id, intent } = requireExerciseRef(cursor)
   const credits = takeCredits(cursor)
   const note = cursor.takeWords('note') ? requireText(cursor) : undefined
+  const role = cursor.takeWords('role') ? requireRole(cursor) : undefined
   return {
     id: slotId(newId()),
     exercise: exerciseId(id),
     intent,
     ...(credits && { credits }),
     ...(note !== undefined && { note }),
+    ...(role && { role }),
     scheme: takeScheme(cursor),
   }
 }

@@ -471,6 +471,41 @@ export function setsSince(db: Database, coachId: CoachId, clientId: ClientId, si
     .orderBy(asc(datedSessions.on), asc(loggedSets.set), asc(loggedSets.stage), asc(loggedSets.at))
 }
 
+/** Exercises in a client's log since a day, and in how many sessions any was done. */
+export async function doneSince(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  since: PlainDate,
+): Promise<{ readonly exercises: readonly string[]; readonly sessions: number }> {
+  const rows = await db
+    .select({
+      exercise: loggedSets.exercise,
+      sessions: sql<string[]>`array_agg(distinct ${loggedSets.sessionId})`,
+    })
+    .from(loggedSets)
+    .innerJoin(
+      datedSessions,
+      and(
+        eq(datedSessions.coachId, loggedSets.coachId),
+        eq(datedSessions.id, loggedSets.sessionId),
+      ),
+    )
+    .where(
+      and(
+        eq(loggedSets.coachId, coachId),
+        eq(loggedSets.clientId, clientId),
+        gte(datedSessions.on, since),
+      ),
+    )
+    .groupBy(loggedSets.exercise)
+    .orderBy(asc(loggedSets.exercise))
+  return {
+    exercises: rows.map(({ exercise }) => exercise),
+    sessions: new Set(rows.flatMap(({ sessions }) => sessions)).size,
+  }
+}
+
 /** One dated session of a client, sent or not. */
 export async function sessionById(db: Database, coachId: CoachId, clientId: ClientId, id: string) {
   const [row] = await db

@@ -66,4 +66,9 @@ export const ARM_CUES: CueRows = [
   ['wrist_roller', 'Arms a little bent, elbows low', 'Roll in full turns, hand over hand', 'Down as controlled as up', 'Up: weight at the roller. Down: cord fully out.'],
   ['dead_hang', 'Thumbs round the bar', 'Shoulders a little active', 'Breathe, stay still', 'Ends when the fingers begin to open; step down, do not drop.'],
   ['farmers_carry', 'Tall, ribs down', 'Short quick steps', 'Shoulders level', 'Ends when the grip or the posture goes; set down with a flat back.'],
+  ['kettlebell_curl', 'Both palms round the ball', 'Elbows beside the ribs', 'Squeeze the ball the whole way', 'Down: arms nearly straight. Up: ball under the chin.'],
+  ['plate_hammer_curl', 'Grip the rim firmly', 'Thumb leads', 'Elbow beside the ribs', 'Down: arm straight. Up: thumb by the shoulder.'],
+  ['fixed_bar_curl', 'Elbows stay beside the ribs', 'Wrists straight', 'Lower as slowly as you lifted', 'Down: arms nearly straight. Up: forearms just short of upright.'],
+  ['assisted_dip', 'Knees centred on the pad', 'Elbows close to the body', 'Slow way down', 'Down: upper arms level at most. Up: arms straight.'],
+  ['ball_crunch', 'Lower back on the ball', 'Roll ribs to hips', 'Breathe out', 'Down: stretched over the ball. Up: shoulder blades off it.'],
 ]

@@ -124,7 +124,7 @@ export const VARIANTS = [
   variant('drag_curl_dumbbell', 'Drag curl, dumbbells', 'drag_curl', { ...DUMBBELLS, cautions: [], setupSeconds: 20, stress: { wrist: 1 } }),
   variant('reverse_curl_dumbbell', 'Reverse curl, dumbbells', 'reverse_curl', { ...DUMBBELLS, setupSeconds: 20, stress: { wrist: 1 } }),
   variant('reverse_curl_cable', 'Reverse curl, cable', 'reverse_curl', { ...CABLE, setupSeconds: 30 }),
-  variant('lying_extension_decline', 'Decline lying extension', 'lying_extension_cambered', { aliases: ['extension on a decline'], how: 'head end down, elbows stay above the shoulders', length: 'lengthened', setupSeconds: 60 }),
+  variant('lying_extension_decline', 'Decline lying extension', 'lying_extension_cambered', { equipment: ['cambered_bar', 'decline_bench'], aliases: ['extension on a decline'], how: 'head end down, elbows stay above the shoulders', length: 'lengthened', setupSeconds: 60 }),
   variant('cross_body_extension_single', 'One-arm across-body extension, cable', 'pushdown_single', { how: 'pulley at shoulder height, forearm moves across the body', length: 'mid' }),
   variant('kickback_dumbbells', 'Hinged kickback, two dumbbells', 'kickback_dumbbell', { laterality: 'bilateral', restSeconds: 60, how: 'hinged at the hips, both arms at once', stress: { low_back: 2 } }),
   variant('overhead_extension_band', 'Overhead extension, band', 'overhead_extension_rope', { ...BAND, length: 'mid' }),
@@ -140,4 +140,9 @@ export const VARIANTS = [
   variant('squat_dumbbell_front', 'Squat, dumbbell held in front', 'machine_squat', { equipment: ['dumbbell'], loadBasis: 'total', loadStepKg: 2, setupSeconds: 20, stress: { low_back: 1, wrist: 1 } }),
   variant('romanian_deadlift_dumbbell', 'Stiff-hip deadlift, dumbbells', 'romanian_deadlift', { ...DUMBBELLS, setupSeconds: 30, substitutes: ['romanian_deadlift', 'leg_curl_seated'] }),
   variant('calf_raise_single', 'Standing calf raise, one leg', 'calf_raise_standing', { equipment: ['dumbbell'], loadBasis: 'total', loadStepKg: 2, laterality: 'unilateral', restSeconds: 45, setupSeconds: 15 }),
+  variant('kettlebell_curl', 'Kettlebell curl, held by the ball', 'dumbbell_curl', { equipment: ['kettlebell'], loadBasis: 'total', loadStepKg: 4, laterality: 'bilateral', how: 'both hands round the ball, handle down', setupSeconds: 20 }),
+  variant('plate_hammer_curl', 'Hammer curl, plates in the hands', 'hammer_curl', { ...HAMMER, equipment: ['plate'], loadBasis: 'per_hand', loadStepKg: 2.5, how: 'plates held by the rim, thumbs up', stress: { wrist: 2 } }),
+  variant('fixed_bar_curl', 'Fixed-bar curl', 'barbell_curl', { equipment: ['fixed_bar'], loadStepKg: 5, setupSeconds: 20 }),
+  variant('assisted_dip', 'Assisted dip', 'machine_dip', { equipment: ['assisted_station'], loadBasis: 'counterweight', loadStepKg: 5, aliases: ['counterweight dip'] }),
+  variant('ball_crunch', 'Crunch over a ball', 'cable_crunch', { equipment: ['ball'], loadBasis: 'added', loadStepKg: 2.5, length: 'lengthened', setupSeconds: 15 }),
 ] as const satisfies readonly Exercise[]
