@@ -5,7 +5,7 @@ import {
   type FindingLine,
   findingLines,
 } from '#core/judge/checks'
-import { dayWords, findingLineSentence, findingSentence } from '#core/words'
+import { dayWords, findingLineSentence, findingSentence, noFixWords } from '#core/words'
 
 const REASONS = new Map(CHECKS.map(({ id, reason }) => [id, reason]))
 
@@ -17,6 +17,8 @@ export interface WordedFinding {
   readonly place: string
   readonly reason: string
   readonly hasFix: boolean
+  /** Why there is no fix; empty where there is one. */
+  readonly noFix: string
 }
 
 /** One line of a list of findings; it opens where it stands for more than one. */
@@ -37,6 +39,7 @@ export function useFindings() {
       place: held && day !== undefined ? dayWords(held, day) : '',
       reason: REASONS.get(finding.check) ?? '',
       hasFix: (finding.fix?.length ?? 0) > 0,
+      noFix: noFixWords(finding),
     }
   }
   function wordedLine(line: FindingLine): WordedLine {
@@ -49,6 +52,7 @@ export function useFindings() {
       sentence: findingLineSentence(line),
       place: '',
       hasFix: false,
+      noFix: '',
       parts: line.findings.map(worded),
     }
   }

@@ -50,6 +50,7 @@ export {
   DERIVED_RULE_WORDS,
   FINDING_SENTENCES,
   findingLineSentence,
+  noFixWords,
   findingSentence,
   gapWords,
 } from './findings'

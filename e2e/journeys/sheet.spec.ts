@@ -272,6 +272,31 @@ test('less time, one set more, something else, a note, a skip: said on the phone
   await context.close()
 })
 
+test('how the station is set up is said on the phone and stays there, and how the exercise is done can be read', async ({
+  browser,
+  studio,
+}) => {
+  const { token } = await newSheetSession(studio, 'Marit', 'Arms')
+  const { context, page: sheet } = await phone(browser)
+  await sheet.goto(`/sheet/${token}`)
+  await sheet.getByRole('button', { name: /^Arms/ }).first().click()
+  const setUp = sheet.locator('summary', { hasText: 'Set-up' })
+  await setUp.click()
+  await sheet.getByLabel('Seat', { exact: true }).fill('high up')
+  await sheet.getByRole('button', { name: 'Keep for next time' }).click()
+  await expect(sheet.getByRole('alert')).toHaveText('Seat: give 1 to 40.')
+  await sheet.getByLabel('Seat', { exact: true }).fill('4')
+  await sheet.getByLabel('Cable', { exact: true }).fill('low')
+  await sheet.getByRole('button', { name: 'Keep for next time' }).click()
+  await expect(setUp).toContainText('cable low, seat 4')
+  await nothingWaits(sheet)
+  await sheet.reload()
+  await expect(setUp).toContainText('cable low, seat 4')
+  await sheet.locator('summary', { hasText: 'How to do it' }).click()
+  await expect(sheet.getByText('Keep the cable tight at the bottom')).toBeVisible()
+  await context.close()
+})
+
 test('the sheet installs as a web app of its own, and tells nobody its address', async ({
   page,
   studio,

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { applyEdits, type PlanDocument } from '../../plan/block'
-import { FINDING_SENTENCES, findingSentence } from '../../words'
+import { applyEdits, firstChoice, type PlanDocument } from '../../plan/block'
+import { requireIntent } from '../../plan/catalogue'
+import { FINDING_SENTENCES, findingSentence, noFixWords } from '../../words'
 import {
   ALL_TOLD,
   type ClientFacts,
@@ -530,6 +531,26 @@ describe('every check finds what it is for, stays quiet else, and its fix settle
       ).toEqual([])
     },
   )
+
+  test.each(ROWS.filter(({ isUnfixed }) => isUnfixed))(
+    'what has no fix says why: $check',
+    ({ check, plan, context = client(), history = {} }) => {
+      const found = checkPlan(plan, context, history).find(finding => finding.check === check)!
+      expect(noFixWords(found)).toMatch(/^[A-Z].+\.$/)
+      expect(noFixWords(found)).not.toMatch(/^No single change/)
+      expect(noFixWords({ ...found, fix: [{ kind: 'drop_one_off' } as never] })).toBe('')
+    },
+  )
+  test('a set or two for a beginner is nothing heavy', () => {
+    const context = client({ trainingAgeMonths: 3, bands: { lower_back: { floor: 1, target: 2, ceiling: 6 } } })
+    for (const group of ['lower_back', 'hamstrings', 'triceps', 'chest'] as const) {
+      const choice = firstChoice(one(curl), group, context, 1)!
+      const { jointStress } = requireIntent(choice.exercise, choice.intent)
+      expect(Math.max(...Object.values(jointStress))).toBeLessThan(2)
+      expect(choice.exercise.id).not.toBe('deadlift')
+    }
+    expect(firstChoice(one('deadlift 3 x 5, rir 3'), 'lower_back', context, 1)!.isInPlan).toBe(true)
+  })
 
   test('every check is in the table, has a sentence, and there are more than thirty', () => {
     const ids = CHECKS.map(({ id }) => id)

@@ -247,7 +247,7 @@ export function moreDirect(
     .flatMap(({ slots }) => slots)
     .find(placed => placed.intent.credits[group] === 1 && hasRoomFor(sets, placed, input))
   if (there) return [{ kind: 'add_sets', slot: there.slot.id, count: sets }]
-  const choice = firstChoice(input.plan, group, input.context)
+  const choice = firstChoice(input.plan, group, input.context, sets)
   if (!choice || !mayGrow(requireIntent(choice.exercise, choice.intent).jointStress, input.context))
     return undefined
   return [

@@ -1,5 +1,12 @@
 import { remembered } from '../../base'
-import { directGroups, type Exercise, type Group, isPossibleWith } from '../catalogue'
+import {
+  directGroups,
+  type Exercise,
+  type Group,
+  isPossibleWith,
+  monthsFor,
+  requireIntent,
+} from '../catalogue'
 import { notPlanned, type PlanContext } from '../method'
 import { daySlots, type RotationDay } from '../rotation'
 import type { PlanDocument } from './planDocument'
@@ -27,15 +34,33 @@ export function exerciseChoices(
     .sort((a, b) => Number(b.isInPlan) - Number(a.isInPlan))
 }
 
-/** The choice that comes first, without making the whole list. */
+/** For so few sets nobody sets up something that is hard on a joint. */
+const FEW_SETS = 2
+const GENTLE_STRESS = 2
+
+/**
+ * The choice that comes first for some sets of a group, without making the whole list: what is in the plan already, else
+ * what the client's months of training allow, and for a set or two what is not hard on any joint.
+ */
 export function firstChoice(
   plan: PlanDocument,
   group: Group,
   context: PlanContext,
+  sets = Infinity,
 ): ExerciseChoice | undefined {
   const choices = possibleChoices(context)(group)
   const known = choices.find(({ exercise }) => isPlanned(plan, exercise.id))
-  return known ? { ...known, isInPlan: true } : choices[0]
+  if (known) return { ...known, isInPlan: true }
+  const isGentle = ({ exercise, intent }: ExerciseChoice) =>
+    sets > FEW_SETS ||
+    Object.values(requireIntent(exercise, intent).jointStress).every(
+      stress => stress < GENTLE_STRESS,
+    )
+  const isFor = ({ exercise }: ExerciseChoice) =>
+    monthsFor(exercise.id) <= context.client.trainingAgeMonths
+  return (
+    choices.find(choice => isFor(choice) && isGentle(choice)) ?? choices.find(isFor) ?? choices[0]
+  )
 }
 
 const NOTHING = {}

@@ -52,7 +52,8 @@ function putAside(): void {
     }}</span>
     <span class="min-w-0 flex-1"
       ><b class="font-semibold">{{ worded.sentence }}</b
-      >{{ ' ' }}<span v-if="!isPart" class="text-ink2">{{ worded.reason }}</span></span
+      >{{ ' ' }}<span v-if="!isPart" class="text-ink2">{{ worded.reason }}</span
+      >{{ ' ' }}<span v-if="worded.noFix" class="text-ink2">{{ worded.noFix }}</span></span
     >
     <button
       v-if="opens"
