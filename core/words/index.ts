@@ -50,7 +50,6 @@ export {
   DERIVED_RULE_WORDS,
   FINDING_SENTENCES,
   findingLineSentence,
-  noFixWords,
   findingSentence,
   gapWords,
 } from './findings'
@@ -120,3 +119,4 @@ export {
   REPLAN_WORDS,
   ROW_NAMES,
 } from './review'
+export { noFixWords } from './noFix'

@@ -87,8 +87,11 @@ async function run(): Promise<void> {
       </fieldset>
       <section v-if="problems.length > 0" aria-labelledby="bad-rows">
         <h3 id="bad-rows" class="text-[14px] text-alert">
-          {{ problems.length }} {{ problems.length === 1 ? 'problem' : 'problems' }}; nothing is
-          taken in until they are settled
+          {{
+            problems.length === 1
+              ? '1 problem; nothing is taken in until it is settled'
+              : `${problems.length} problems; nothing is taken in until they are settled`
+          }}
         </h3>
         <ul class="mt-1 max-h-[140px] overflow-y-auto" tabindex="0" aria-label="Problems">
           <li v-for="problem in problems.slice(0, 60)" :key="`${problem.row} ${problem.detail}`">

@@ -33,7 +33,7 @@ function say(): void {
         <label v-for="row in rows" :key="row.field" class="flex flex-col gap-1 text-[14px]">
           {{ row.name }}
           <input
-            class="phone-field"
+            class="min-h-[44px] w-full rounded-lg border border-edge bg-paper px-3 text-[16px]"
             autocomplete="off"
             autocapitalize="off"
             maxlength="20"

@@ -149,14 +149,14 @@ const ROWS: readonly Row[] = [
   {
     check: 'exhausting-early',
     plan: one(
-      'cable_curl 3 x 12, rir 0, last: drop 30% 8',
+      'cable_curl 3 x 12 | drop 30% 8, rir 0',
       'hammer_curl 3 x 12, rir 1',
       'dumbbell_curl 3 x 12, rir 1',
     ),
     calm: one(
       'hammer_curl 3 x 12, rir 1',
       'dumbbell_curl 3 x 12, rir 1',
-      'cable_curl 3 x 12, rir 0, last: drop 30% 8',
+      'cable_curl 3 x 12 | drop 30% 8, rir 0',
     ),
   },
   {
@@ -534,19 +534,27 @@ describe('every check finds what it is for, stays quiet else, and its fix settle
 
   test.each(ROWS.filter(({ isUnfixed }) => isUnfixed))(
     'what has no fix says why: $check',
-    ({ check, plan, context = client(), history = {} }) => {
-      const found = checkPlan(plan, context, history).find(finding => finding.check === check)!
+    ({ check, plan: given, context = client(), history = {} }) => {
+      const plan = check === 'time-over' ? limited(given) : given
+      const found = of(plan, check, context, history)[0]!
+      // Some have a fix that does not settle all of it.
+      if ((found.fix?.length ?? 0) > 0) return expect(noFixWords(found)).toBe('')
       expect(noFixWords(found)).toMatch(/^[A-Z].+\.$/)
       expect(noFixWords(found)).not.toMatch(/^No single change/)
       expect(noFixWords({ ...found, fix: [{ kind: 'drop_one_off' } as never] })).toBe('')
     },
   )
   test('a set or two for a beginner is nothing heavy', () => {
-    const context = client({ trainingAgeMonths: 3, bands: { lower_back: { floor: 1, target: 2, ceiling: 6 } } })
+    const context = client({
+      trainingAgeMonths: 3,
+      bands: { lower_back: { floor: 1, target: 2, ceiling: 6 } },
+    })
     for (const group of ['lower_back', 'hamstrings', 'triceps', 'chest'] as const) {
       const choice = firstChoice(one(curl), group, context, 1)!
       const { jointStress } = requireIntent(choice.exercise, choice.intent)
-      expect(Math.max(...Object.values(jointStress))).toBeLessThan(2)
+      expect(Math.max(...Object.values(jointStress))).toBeLessThanOrEqual(
+        group === 'lower_back' ? 2 : 1,
+      )
       expect(choice.exercise.id).not.toBe('deadlift')
     }
     expect(firstChoice(one('deadlift 3 x 5, rir 3'), 'lower_back', context, 1)!.isInPlan).toBe(true)

@@ -36,11 +36,10 @@ export function exerciseChoices(
 
 /** For so few sets nobody sets up something that is hard on a joint. */
 const FEW_SETS = 2
-const GENTLE_STRESS = 2
 
 /**
  * The choice that comes first for some sets of a group, without making the whole list: what is in the plan already, else
- * what the client's months of training allow, and for a set or two what is not hard on any joint.
+ * what the client's months of training allow, and for a set or two what is kindest to the joints.
  */
 export function firstChoice(
   plan: PlanDocument,
@@ -51,15 +50,15 @@ export function firstChoice(
   const choices = possibleChoices(context)(group)
   const known = choices.find(({ exercise }) => isPlanned(plan, exercise.id))
   if (known) return { ...known, isInPlan: true }
-  const isGentle = ({ exercise, intent }: ExerciseChoice) =>
-    sets > FEW_SETS ||
-    Object.values(requireIntent(exercise, intent).jointStress).every(
-      stress => stress < GENTLE_STRESS,
-    )
-  const isFor = ({ exercise }: ExerciseChoice) =>
-    monthsFor(exercise.id) <= context.client.trainingAgeMonths
-  return (
-    choices.find(choice => isFor(choice) && isGentle(choice)) ?? choices.find(isFor) ?? choices[0]
+  const fitting = choices.filter(
+    ({ exercise }) => monthsFor(exercise.id) <= context.client.trainingAgeMonths,
+  )
+  if (sets > FEW_SETS) return fitting[0] ?? choices[0]
+  const stress = ({ exercise, intent }: ExerciseChoice) =>
+    Math.max(...Object.values(requireIntent(exercise, intent).jointStress))
+  return fitting.reduce<ExerciseChoice | undefined>(
+    (kindest, choice) => (kindest && stress(kindest) <= stress(choice) ? kindest : choice),
+    undefined,
   )
 }
 

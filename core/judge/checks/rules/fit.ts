@@ -14,6 +14,8 @@ const NAMED = 4
 /** Reps up to which a load is too much for a hard lock-out or a long wait. */
 const HEAVY_REPS = 5
 const EARLY = 0.5
+/** A single long set at the end is a finish; from two on they exhaust. */
+const EXHAUSTING_SETS = 2
 
 const aboveLevel: Rule = {
   id: 'above-level',
@@ -113,7 +115,7 @@ const roleUnfit: Rule = {
 
 const isExhausting = (placed: PlacedSlot) =>
   placed.slot.role === 'burn-out' ||
-  extendedSets(placed) > 0 ||
+  extendedSets(placed) >= EXHAUSTING_SETS ||
   placed.runs.some(({ protocol }) => protocol === 'restricted_flow')
 
 /** Whether a later exercise of the session trains directly what this one exhausts. */
