@@ -23,7 +23,7 @@ const note = ref('')
           >Why<input
             v-model="note"
             class="field mt-1 font-normal"
-            maxlength="500"
+            :maxlength="LIMITS.shortText"
             placeholder="For yourself, at the next look"
             autocomplete="off"
         /></label>

@@ -9,6 +9,7 @@ import {
   STEADY_MIDDLE,
 } from '../plan/method'
 import { sessionSlots } from '../plan/session'
+import { formatScheme } from '../plan/shorthand'
 import { checkInput, findingsOf } from '../judge/checks'
 import { plannedLoads, expandedBlock } from '../design/progress'
 import { rankedChoices, swapChoices } from '../design/suggest'
@@ -134,4 +135,24 @@ describe('a heaviest load', () => {
     expect(Math.max(...loads(own))).toBe(12)
     expect(Math.max(...loads(context()))).toBeGreaterThan(12)
   })
+})
+
+test('whoever swaps an exercise, its weight and set-up do not go over to the other one', () => {
+  const plan = planIn(7, written('arms', 'barbell_curl 3 x 10 40kg stance wide, rir 2'))
+  const slot = sessionSlots(plan.rotation.days[0]!.sessions[0]!)[0]!
+  const swapped = (exercise: string, intent: string | null = null) => {
+    const edit = {
+      kind: 'swap_exercise' as const,
+      slot: slot.id,
+      exercise: exerciseId(exercise),
+      intent,
+    }
+    const edited = applyEdits(plan, [edit], idsInARow())
+    return edited.ok
+      ? formatScheme(sessionSlots(edited.value.rotation.days[0]!.sessions[0]!)[0]!.scheme)
+      : ''
+  }
+  expect(swapped('hammer_curl')).toBe('3 x 10, rir 2')
+  // Another purpose of the same exercise is done with the same bar.
+  expect(swapped('barbell_curl', 'long_head')).toBe(formatScheme(slot.scheme))
 })

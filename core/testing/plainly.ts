@@ -619,6 +619,12 @@ function strainOf(run: SetRun, slot: Slot, joint: Joint, context: PlanContext): 
     stage => stage.kind === 'hold' && stage.at === 'lengthened' && (stage.seconds ?? 0) >= 20,
   )
   if (holdsLong) more *= 1.15
+  const { torso, elbows } = work[0]?.setUp ?? {}
+  if (torso === 'hinged' && joint === 'low_back') more *= 1.15
+  if (torso === 'supported' && joint === 'low_back') more *= 0.7
+  if (elbows === 'flared' && joint === 'shoulder') more *= 1.1
+  if (elbows === 'flared' && joint === 'elbow_extensor_side') more *= 1.05
+  if (elbows === 'tucked' && joint === 'shoulder') more *= 0.95
   return stress * sizeOf(run, exercise) * load * more * stagesLater(run)
 }
 

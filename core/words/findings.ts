@@ -138,6 +138,8 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
     `${text('exercise')} exhausts the muscle before ${text('later')}.`,
   'lead-late': ({ text }) =>
     `${text('exercise')}, which is only maintained, comes before ${text('later')}.`,
+  'session-no-stretch': ({ text, number }) =>
+    `${text('group')}: ${sets(number('sets'))} in this session, none at long length.`,
   'role-unfit': ({ text }) =>
     `${text('exercise')} is not ${SLOT_ROLE_TABLE[text('role') as SlotRole].name}, which this place is for.`,
   'many-new': ({ text, number }) =>

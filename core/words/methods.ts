@@ -24,6 +24,7 @@ const ORDER: Readonly<Record<OrderRule, string>> = {
   lead: 'what is built up first',
   grip: 'grip work late',
   exhausting: 'exhausting sets late',
+  stretch: 'long length in every session',
 }
 const LONG_SETS: Readonly<Record<LongSetKind, string>> = {
   drop: 'drop sets',

@@ -9,6 +9,8 @@ const NO_FIX: Partial<Readonly<Record<CheckId, string>>> = {
   'many-exercises': 'Which exercise can go is the coach’s choice.',
   'arms-then-press': 'Days have to change places; proposals show which.',
   'joint-ramp': 'The rise is over the weeks: end the ramps lower under Terms.',
+  'session-no-stretch':
+    'Which exercise gives way is the coach’s choice; suggestions name some at long length.',
   'kept-exercise-missing': 'Where it belongs is the coach’s choice.',
   'many-new': 'Which of them can wait is the coach’s choice.',
   'head-below-floor':

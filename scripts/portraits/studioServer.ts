@@ -25,6 +25,13 @@ type Answer = (coach: Coach, today: PlainDate, id: ClientId, more: string[]) => 
 
 const inClient = (rest: string) => new RegExp(`^/api/clients/([^/]+)${rest}$`)
 
+/** What a client has done lately goes by the day of the run, which a portrait does not know. */
+function withoutLately<Answer>(given: Answer): Answer {
+  const { value } = given as { readonly value?: { readonly facts: object } }
+  if (!value) return given
+  return { ...given, value: { ...value, facts: { ...value.facts, doneExercises: undefined } } }
+}
+
 /** What is asked for, by path; the first group is the client's id. */
 const READS: readonly (readonly [path: RegExp, answer: Answer])[] = [
   [/^\/api\/roster$/, (coach, today) => roster(coach, today)],
@@ -35,7 +42,7 @@ const READS: readonly (readonly [path: RegExp, answer: Answer])[] = [
   [/^\/api\/clients\/archived$/, coach => archive(coach)],
   [/^\/api\/blocks\/([^/]+)\/sent$/, (coach, _, id) => sentSessions(coach, blockId(id))],
   [/^\/api\/blocks\/([^/]+)\/revisions$/, (coach, _, id) => revisions(coach, blockId(id))],
-  [inClient(''), (coach, _, id) => client(coach, id)],
+  [inClient(''), async (coach, _, id) => withoutLately(await client(coach, id))],
   [inClient('/profile'), (coach, _, id) => profile(coach, id)],
   [inClient('/history'), (coach, today, id) => history(coach, id, today)],
   [inClient('/strengths'), (coach, today, id) => strengths(coach, id, today)],

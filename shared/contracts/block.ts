@@ -3,6 +3,7 @@ import { GROUPS } from '#core/plan/catalogue'
 import { MODES } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract, SessionContract } from './plan'
+import { LIMITS } from './limits'
 
 /** Sends one going through the rotation to the client; `again` replaces what she has of it and has not done. */
 export const SendBody = z.strictObject({
@@ -32,9 +33,9 @@ export const SentView = z.object({
 /** Closes the block and begins the next from it. */
 export const NextBlockBody = z.strictObject({
   version: z.int().min(1),
-  title: z.string().trim().min(1, 'needs a title').max(120),
+  title: z.string().trim().min(1, 'needs a title').max(LIMITS.title),
   startsOn: PlainDateContract,
-  weeks: z.int().min(1).max(16),
+  weeks: z.int().min(LIMITS.nextBlockWeeks.min).max(LIMITS.nextBlockWeeks.max),
   /** Which sets it begins with: those of the first rotation, or of the last working one. */
   from: z.enum(['first', 'last']),
   modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),

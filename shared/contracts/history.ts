@@ -4,6 +4,7 @@ import { MEASUREMENT_KINDS, measurementProblem } from '#core/body/measurements'
 import { PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
+import { LIMITS } from './limits'
 
 export const SIDES = ['left', 'right', 'both'] as const
 /** What was measured, in the unit of its kind. */
@@ -36,8 +37,8 @@ export const ClearanceBody = z.strictObject({
 export const PainBody = z.strictObject({
   joint: z.enum(JOINTS),
   side: z.enum(SIDES),
-  score: z.int().min(0).max(10),
-  nextMorning: z.int().min(0).max(10).nullable(),
+  score: z.int().min(LIMITS.painScore.min).max(LIMITS.painScore.max),
+  nextMorning: z.int().min(LIMITS.painScore.min).max(LIMITS.painScore.max).nullable(),
   hasAlarmSign: z.boolean(),
   on: PlainDateContract,
 })

@@ -2,7 +2,7 @@ import {
   COUNTING_SCHOOL_IDS,
   COUNTING_SCHOOLS,
   type CountingSchoolId,
-  ALL_TOLD,
+  USUAL_WATCH,
   LOAD_PROGRESSIONS,
   ORDER_RULES,
   LONG_SET_KINDS,
@@ -95,7 +95,7 @@ export const MethodContract = z
         watch: z
           .strictObject(recordOf(ORDER_RULES, () => z.enum(['told', 'left'])))
           .readonly()
-          .default(ALL_TOLD),
+          .default(USUAL_WATCH),
       })
       .readonly(),
     range: z.strictObject({ lockout: z.enum(['full', 'shortOf']) }).readonly(),

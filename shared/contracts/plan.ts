@@ -42,10 +42,11 @@ import {
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { IntentContract, RestContract, SetSchemeContract } from './scheme'
+import { LIMITS } from './limits'
 
 const id = z.string().min(1).max(100)
-const shortText = z.string().trim().min(1).max(500)
-const title = z.string().trim().min(1).max(120)
+const shortText = z.string().trim().min(1).max(LIMITS.shortText)
+const title = z.string().trim().min(1).max(LIMITS.title)
 
 /** A calendar day, `2026-04-03`. */
 export const PlainDateContract = z
@@ -181,7 +182,7 @@ const day = z
   .strictObject({
     role: z.enum(DAY_ROLES),
     label: title.exactOptional(),
-    minuteLimit: z.int().min(5).max(480).exactOptional(),
+    minuteLimit: z.int().min(LIMITS.minuteLimit.min).max(LIMITS.minuteLimit.max).exactOptional(),
     sessions: z.array(SessionContract).max(MAX_SESSIONS_PER_DAY).readonly(),
   })
   .readonly()
@@ -221,7 +222,12 @@ const rotation = z
     message: 'can hold weekdays only with 7 or 14 days; choose floating',
   })
 
-const fromTo = z.strictObject({ from: z.int().min(0).max(6), to: z.int().min(0).max(6) }).readonly()
+const fromTo = z
+  .strictObject({
+    from: z.int().min(LIMITS.rir.min).max(LIMITS.rir.max),
+    to: z.int().min(LIMITS.rir.min).max(LIMITS.rir.max),
+  })
+  .readonly()
 const pass = z
   .int()
   .min(0)
@@ -233,7 +239,7 @@ const event = z
     from: PlainDateContract,
     to: PlainDateContract,
     effect: z.enum(EVENT_EFFECTS),
-    minutes: z.int().min(5).max(480).exactOptional(),
+    minutes: z.int().min(LIMITS.minuteLimit.min).max(LIMITS.minuteLimit.max).exactOptional(),
   })
   .readonly()
   .refine(({ from, to }) => from <= to, {
@@ -302,7 +308,7 @@ export const BlockPlanContract = z
         z
           .strictObject({
             kind: z.enum(['none', 'linear', 'step']),
-            end: z.number().min(0).max(60),
+            end: z.number().min(LIMITS.weekSets.min).max(LIMITS.weekSets.max),
           })
           .readonly(),
       )
@@ -354,7 +360,10 @@ export const PlanContract = z
     dismissed: z
       .array(
         z
-          .strictObject({ finding: z.string().min(1).max(300), note: z.string().trim().max(500) })
+          .strictObject({
+            finding: z.string().min(1).max(300),
+            note: z.string().trim().max(LIMITS.shortText),
+          })
           .readonly(),
       )
       .max(200)
@@ -374,8 +383,8 @@ export const PlanContract = z
       .max(200)
       .readonly()
       .exactOptional(),
-    closingNotes: z.string().max(4000).exactOptional(),
-    fromLast: z.string().max(4000).exactOptional(),
+    closingNotes: z.string().max(LIMITS.closingNotes).exactOptional(),
+    fromLast: z.string().max(LIMITS.closingNotes).exactOptional(),
     variants: z
       .array(
         z

@@ -6,6 +6,7 @@ import { type Replan, REPLAN_OPTIONS } from '#core/follow/replan'
 import type { PassReview } from '#core/follow/review'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
+import { LIMITS } from './limits'
 
 /** Which rotation: by its number from 0, or the one that was trained last. */
 export const ReviewParams = z.object({
@@ -84,7 +85,7 @@ export const ReviewAnswer = z.custom<ReviewView>(
 export const DecideBody = z.strictObject({
   key: z.string().min(1).max(200),
   decision: z.enum(['taken', 'refused']),
-  reason: z.string().trim().max(500),
+  reason: z.string().trim().max(LIMITS.shortText),
   version: z.int().min(1),
 })
 export const DecideAnswer = z.object({ version: z.int() })

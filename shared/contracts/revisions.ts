@@ -1,6 +1,7 @@
 import { type BlockId, blockId } from '#core/base'
 import { z } from 'zod'
 import { PlanContract } from './plan'
+import { LIMITS } from './limits'
 
 export const RevisionParams = z.object({
   blockId: z.uuid().transform((text): BlockId => blockId(text)),
@@ -28,5 +29,5 @@ export type RevisionsView = z.output<typeof RevisionsView>
 
 export const RevisionView = z.object({ plan: PlanContract })
 export const NameRevisionBody = z.strictObject({
-  name: z.string().trim().min(1).max(80).nullable(),
+  name: z.string().trim().min(1).max(LIMITS.name).nullable(),
 })

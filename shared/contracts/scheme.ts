@@ -17,6 +17,7 @@ import {
   WEIGHT_UNITS,
 } from '#core/plan/scheme'
 import { z } from 'zod'
+import { LIMITS } from './limits'
 
 /*
  * What one set looks like on the wire. Keys that are left out mean "not given".
@@ -24,7 +25,7 @@ import { z } from 'zod'
  */
 const MAX_TEXT = 500
 const shortText = z.string().trim().min(1).max(MAX_TEXT)
-const seconds = z.number().min(0).max(3600)
+const seconds = z.number().min(LIMITS.restSeconds.min).max(LIMITS.restSeconds.max)
 const repCount = z.number().min(0).max(1000)
 const percent = z.number().gt(0).max(200)
 const amount = z.number().min(0).max(2000)

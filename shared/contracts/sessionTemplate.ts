@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { SessionContract } from './plan'
+import { LIMITS } from './limits'
 
-const name = z.string().trim().min(1).max(80)
-const reason = z.string().trim().max(500)
+const name = z.string().trim().min(1).max(LIMITS.name)
+const reason = z.string().trim().max(LIMITS.shortText)
 
 /** A session of the coach's own, kept to be put on other days. */
 export const OwnSessionTemplate = z.object({ id: z.uuid(), name, reason, content: SessionContract })

@@ -15,12 +15,13 @@ import {
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { SetUpContract } from './scheme'
+import { LIMITS } from './limits'
 
 const between = ({ least, most }: { readonly least: number; readonly most: number }) =>
   z.number().min(least).max(most)
 const slot = z.string().min(1).max(100).transform(slotId)
 const exercise = z.string().min(1).max(60).transform(exerciseId)
-const words = z.string().trim().max(2000)
+const words = z.string().trim().max(LIMITS.longText)
 
 const place = z
   .strictObject({
@@ -72,7 +73,7 @@ export const LogWordContract = z.discriminatedUnion('kind', [
       kind: z.literal('pain'),
       joints: z.array(z.enum(JOINTS)).min(1).max(JOINTS.length).readonly(),
       side: z.enum([...BODY_SIDES, 'both']),
-      score: z.int().min(0).max(10),
+      score: z.int().min(LIMITS.painScore.min).max(LIMITS.painScore.max),
       hasAlarmSign: z.boolean(),
     })
     .readonly(),
@@ -120,7 +121,12 @@ export const EntriesAnswer = z.object({
 })
 export type EntriesAnswer = z.output<typeof EntriesAnswer>
 
-const pin = z.string().refine(text => /^\d{4,8}$/.test(text), 'must be 4 to 8 digits')
+const pin = z
+  .string()
+  .refine(
+    text => /^\d+$/.test(text) && text.length >= 4 && text.length <= LIMITS.pinDigits,
+    `must be 4 to ${LIMITS.pinDigits} digits`,
+  )
 
 /** Opens a personal link on a phone. */
 export const OpenLinkBody = z.strictObject({
@@ -152,7 +158,7 @@ export const SheetAnswer = z.custom<SheetView>(value => typeof value === 'object
 /** What a coach says of a new link. */
 export const NewLinkBody = z.strictObject({
   pin: pin.nullable(),
-  days: z.int().min(1).max(730).nullable(),
+  days: z.int().min(LIMITS.linkDays.min).max(LIMITS.linkDays.max).nullable(),
 })
 export const NewLinkAnswer = z.object({ token: z.string() })
 export const LinkView = z.object({
@@ -170,7 +176,7 @@ export const LinkView = z.object({
 export type LinkView = z.output<typeof LinkView>
 
 export const MessageBody = z.strictObject({
-  text: z.string().trim().min(1, 'needs some words').max(2000),
+  text: z.string().trim().min(1, 'needs some words').max(LIMITS.longText),
 })
 export const OutboxView = z.object({
   messages: z.array(

@@ -1,8 +1,9 @@
 import { GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
 import { MODES } from '#core/plan/method'
 import { z } from 'zod'
+import { LIMITS } from './limits'
 
-const sets = z.number().min(0).max(60)
+const sets = z.number().min(LIMITS.weekSets.min).max(LIMITS.weekSets.max)
 
 /** Floor, target and ceiling in their order. */
 export const BandContract = z
@@ -23,8 +24,15 @@ export const TargetsContract = z
     modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
     bands: z.partialRecord(z.enum(GROUPS), BandContract).readonly(),
     headFloors: z.partialRecord(z.enum(MUSCLES), sets).readonly(),
-    frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0.25).max(7)).readonly(),
-    sessionMax: z.partialRecord(z.enum(GROUPS), z.number().min(1).max(40)).readonly(),
+    frequencyMin: z
+      .partialRecord(z.enum(GROUPS), z.number().min(LIMITS.frequency.min).max(LIMITS.frequency.max))
+      .readonly(),
+    sessionMax: z
+      .partialRecord(
+        z.enum(GROUPS),
+        z.number().min(LIMITS.sessionSets.min).max(LIMITS.sessionSets.max),
+      )
+      .readonly(),
     jointCeilings: z
       .partialRecord(
         z.enum(JOINTS),

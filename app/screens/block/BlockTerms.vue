@@ -153,8 +153,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
               <td>
                 <input
                   type="number"
-                  min="0"
-                  max="60"
+                  v-bind="LIMITS.weekSets"
                   class="small-field w-20"
                   :aria-label="`${row.name}, sets per 7 days in the last working rotation`"
                   :disabled="row.kind === 'none'"
@@ -231,8 +230,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
               <td v-for="end in ['from', 'to'] as const" :key="end" class="py-0.5">
                 <input
                   type="number"
-                  min="0"
-                  max="6"
+                  v-bind="LIMITS.rir"
                   class="small-field w-16"
                   :aria-label="`${words}, ${EFFORT.inText} ${end === 'from' ? 'in the first rotation' : 'in the last working rotation'}`"
                   :value="effort?.[kind][end] ?? ''"
@@ -341,7 +339,11 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
         <form class="mt-1 flex flex-wrap items-end gap-2" @submit.prevent="add()">
           <label
             >What
-            <input v-model="event.what" type="text" maxlength="120" class="small-field block w-32"
+            <input
+              v-model="event.what"
+              type="text"
+              :maxlength="LIMITS.title"
+              class="small-field block w-32"
           /></label>
           <label>From <input v-model="event.from" type="date" class="small-field block" /></label>
           <label>to <input v-model="event.to" type="date" class="small-field block" /></label>
@@ -358,8 +360,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
             <input
               v-model="event.minutes"
               type="number"
-              min="5"
-              max="480"
+              v-bind="LIMITS.minuteLimit"
               class="small-field block w-20"
           /></label>
           <button type="submit" class="control">Add</button>

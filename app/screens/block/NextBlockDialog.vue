@@ -33,7 +33,7 @@ async function submit(): Promise<void> {
           <input
             v-model="title"
             type="text"
-            maxlength="120"
+            :maxlength="LIMITS.title"
             class="small-field block w-full"
             required
         /></label>
@@ -45,8 +45,7 @@ async function submit(): Promise<void> {
           <input
             v-model="weeks"
             type="number"
-            min="2"
-            max="16"
+            v-bind="LIMITS.nextBlockWeeks"
             class="small-field block w-20"
             required
         /></label>

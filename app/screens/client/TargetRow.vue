@@ -77,8 +77,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       <input
         :value="band[part]"
         type="number"
-        min="0"
-        max="60"
+        v-bind="LIMITS.weekSets"
         step="0.5"
         class="small-field own"
         :placeholder="formatSets(row.usual[part])"
@@ -124,8 +123,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       <input
         :value="frequency"
         type="number"
-        min="0.25"
-        max="7"
+        v-bind="LIMITS.frequency"
         step="0.25"
         class="small-field own"
         :placeholder="formatSets(row.usualFrequency)"
@@ -138,8 +136,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       <input
         :value="most"
         type="number"
-        min="1"
-        max="40"
+        v-bind="LIMITS.sessionSets"
         step="0.5"
         class="small-field own"
         :placeholder="row.usualMax === undefined ? '–' : formatSets(row.usualMax)"
@@ -169,8 +166,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         <input
           :value="heads[head.muscle]"
           type="number"
-          min="0"
-          max="60"
+          v-bind="LIMITS.weekSets"
           step="0.5"
           class="small-field own"
           placeholder="–"

@@ -109,15 +109,18 @@ async function sendClearance(): Promise<void> {
       >
       <label
         >pain 0–10
-        <input v-model="report.score" type="number" min="0" max="10" class="small-field w-[52px]"
+        <input
+          v-model="report.score"
+          type="number"
+          v-bind="LIMITS.painScore"
+          class="small-field w-[52px]"
       /></label>
       <label
         >next morning
         <input
           v-model="report.nextMorning"
           type="number"
-          min="0"
-          max="10"
+          v-bind="LIMITS.painScore"
           class="small-field w-[52px]"
       /></label>
       <label>on <input v-model="report.on" type="date" class="small-field" /></label>

@@ -42,7 +42,11 @@ watch(
     "
   >
     <label class="flex flex-col gap-1"
-      >Minutes<input v-model="minutes" type="number" min="1" max="360" class="small-field w-[80px]"
+      >Minutes<input
+        v-model="minutes"
+        type="number"
+        v-bind="LIMITS.loggedMinutes"
+        class="small-field w-[80px]"
     /></label>
     <label class="flex flex-col gap-1"
       >Recovered at the start
@@ -53,7 +57,11 @@ watch(
       </select>
     </label>
     <label class="flex min-w-[260px] flex-1 flex-col gap-1"
-      >Note<input v-model="note" class="small-field" maxlength="1000" autocomplete="off"
+      >Note<input
+        v-model="note"
+        class="small-field"
+        :maxlength="LIMITS.longText"
+        autocomplete="off"
     /></label>
     <button
       type="submit"

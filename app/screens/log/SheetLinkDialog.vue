@@ -62,7 +62,7 @@ async function send(): Promise<void> {
               v-model="pin"
               class="small-field w-[110px]"
               inputmode="numeric"
-              maxlength="8"
+              :maxlength="LIMITS.pinDigits"
               autocomplete="off"
               placeholder="4 to 8 digits"
           /></label>
@@ -70,8 +70,7 @@ async function send(): Promise<void> {
             >Runs out after days<input
               v-model="days"
               type="number"
-              min="1"
-              max="730"
+              v-bind="LIMITS.linkDays"
               class="small-field w-[110px]"
               placeholder="never"
           /></label>
@@ -119,7 +118,7 @@ async function send(): Promise<void> {
         <input
           v-model="text"
           class="field"
-          maxlength="2000"
+          :maxlength="LIMITS.longText"
           aria-label="A message in your words"
           placeholder="A message in your words"
         />

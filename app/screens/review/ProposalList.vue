@@ -47,7 +47,7 @@ watch(isRefusing, async is => {
           ref="field"
           v-model="reason"
           class="small-field flex-1"
-          maxlength="500"
+          :maxlength="LIMITS.shortText"
           :aria-label="`Why not: ${proposal.words}`"
           placeholder="Why not, for the next look"
         />

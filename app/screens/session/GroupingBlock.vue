@@ -66,8 +66,7 @@ const restFrom = (event: Event) => {
           <input
             class="small-field w-[58px]"
             type="number"
-            min="0"
-            max="3600"
+            v-bind="LIMITS.restSeconds"
             step="5"
             :value="rests.inside"
             @change="
@@ -85,8 +84,7 @@ const restFrom = (event: Event) => {
           <input
             class="small-field w-[58px]"
             type="number"
-            min="0"
-            max="3600"
+            v-bind="LIMITS.restSeconds"
             step="15"
             :value="rests.after"
             @change="

@@ -19,7 +19,7 @@ import {
 } from '../../plan/method'
 import { cyclicBefore, endRir, extensionFactor, partOfASet } from '../recovery'
 import { type Rotation, SECOND_SESSION_HOURS } from '../../plan/rotation'
-import { leadReps, repsFor, type SetRun, workStages } from '../../plan/scheme'
+import { leadReps, repsFor, type SetRun, setUpStress, workStages } from '../../plan/scheme'
 
 const BY_AGE: Readonly<Record<TrainingAge, number>> = { new: 0.7, mid: 0.85, adv: 1 }
 const BY_SETTING: Readonly<Record<JointSetting, number>> = { normal: 1, sensitive: 0.7 }
@@ -74,6 +74,7 @@ function modifier(
       : 1) *
     (joint === 'wrist' && isStraightBar(exercise) ? FACTORS.straightBar : 1) *
     (holdsLong ? FACTORS.stretchHold : 1) *
+    setUpStress(works[0]?.setUp, joint) *
     (exposure !== undefined && exposure <= FACTORS.noveltyExposures ? FACTORS.novelty : 1)
   )
 }

@@ -1,5 +1,5 @@
 import { mapNonEmpty } from '../../base'
-import { leadRir, type SetRun, type SetScheme, type Stage } from '../../plan/scheme'
+import { leadRir, type SetRun, type SetScheme, type Stage, withoutWeights } from '../../plan/scheme'
 
 /* The same sets in another form, for an exercise that is swapped or eased. */
 
@@ -9,25 +9,6 @@ const EASED_RIR = 4
 
 function changedStages(run: SetRun, change: (stage: Stage) => Stage): SetRun {
   return { ...run, stages: mapNonEmpty(run.stages, change) }
-}
-
-/** Weights belong to the exercise they were planned for; reps, effort and pace stay. */
-export function withoutWeights(scheme: SetScheme): SetScheme {
-  const { loadStep: _, ...rest } = scheme
-  return {
-    ...rest,
-    runs: scheme.runs.map(run =>
-      changedStages(run, stage => {
-        if (
-          stage.kind !== 'work' ||
-          (stage.load?.kind !== 'weight' && stage.load?.kind !== 'stack_position')
-        )
-          return stage
-        const { load: _load, ...open } = stage
-        return open
-      }),
-    ),
-  }
 }
 
 /** The same sets with more in reserve, without drops and the like, found anew with less weight. */

@@ -17,9 +17,9 @@ import { stressLimits } from '../../body/joints'
 import type { CheckInput, SessionView } from '../../judge/checks'
 import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
-import { type SetScheme, workStages } from '../../plan/scheme'
+import { forAnotherExercise, type SetScheme, workStages } from '../../plan/scheme'
 import { type Session, sessionSlots, type Slot, suitsRole } from '../../plan/session'
-import { eased, loweringOnly, withoutWeights } from './swapForms'
+import { eased, loweringOnly } from './swapForms'
 
 export const SWAP_REASONS = ['taken', 'hurts', 'travelling', 'too_hard', 'other'] as const
 /** Why an exercise cannot be done: a station is taken, a joint hurts, there is less to train with, it is still too hard. */
@@ -119,7 +119,7 @@ export function swapChoices(
       : []),
     ...standIns(input, view, question, own).map(stand => ({
       ...stand,
-      scheme: withoutWeights(slot.scheme),
+      scheme: forAnotherExercise(slot.scheme),
       form: 'other' as const,
     })),
     ...(canBeEased(question, context)
@@ -242,7 +242,7 @@ export function swapEverywhere(
   choice: Pick<SwapChoice, 'exercise' | 'intent' | 'form'>,
 ): readonly PlanEdit[] {
   const schemeOf = ({ scheme }: Slot) =>
-    choice.form === 'eased' ? eased(scheme) : withoutWeights(scheme)
+    choice.form === 'eased' ? eased(scheme) : forAnotherExercise(scheme)
   const inContent = (content: Session): Session => ({
     ...content,
     groupings: content.groupings.map(grouping => ({

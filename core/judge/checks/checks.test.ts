@@ -4,7 +4,7 @@ import { applyEdits, firstChoice, type PlanDocument } from '../../plan/block'
 import { requireIntent } from '../../plan/catalogue'
 import { FINDING_SENTENCES, findingSentence, noFixWords } from '../../words'
 import {
-  ALL_TOLD,
+  USUAL_WATCH,
   type ClientFacts,
   COMPOUNDS_THEN_ARMS,
   contextWith,
@@ -164,6 +164,19 @@ const ROWS: readonly Row[] = [
     plan: one('leg_extension 3 x 12, rir 2', 'cable_curl 3 x 12, rir 1'),
     context: client({ modes: { quads: 'maintain' } }),
     calm: one('cable_curl 3 x 12, rir 1', 'leg_extension 3 x 12, rir 2'),
+  },
+  {
+    check: 'session-no-stretch',
+    plan: one('cable_curl 4 x 12, rir 2'),
+    context: client(
+      {},
+      {
+        ...STEADY_MIDDLE,
+        order: { ...STEADY_MIDDLE.order, watch: { ...USUAL_WATCH, stretch: 'told' } },
+      },
+    ),
+    calm: one('cable_curl 2 x 12, rir 2', 'incline_dumbbell_curl 2 x 12, rir 2'),
+    isUnfixed: true,
   },
   {
     check: 'role-unfit',
@@ -602,7 +615,10 @@ describe('methods switch and tune them', () => {
       const { method } = context
       const left = (watch: OrderRule) => ({
         ...context,
-        method: { ...method, order: { ...method.order, watch: { ...ALL_TOLD, [watch]: 'left' } } },
+        method: {
+          ...method,
+          order: { ...method.order, watch: { ...method.order.watch, [watch]: 'left' } },
+        },
       })
       const told = (of: PlanContext) =>
         checkPlan(plan, of, history).some(finding => finding.check === check)

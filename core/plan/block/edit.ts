@@ -19,6 +19,7 @@ import {
   splitSets,
   withRunsAdded,
   withSetsAdded,
+  forAnotherExercise,
 } from '../scheme'
 import type { Grouping, Session, Slot } from '../session'
 import { copyDay, moveSession, setAnchor, setDay, setLength, useDays } from './editDays'
@@ -152,9 +153,10 @@ function swapExercise(
   const found = findSlot(plan, edit.slot)
   if (!found) return failure({ kind: 'no_such_slot', slot: edit.slot })
   const { credits: _, ...kept } = found.slot
+  const scheme = kept.exercise === edit.exercise ? kept.scheme : forAnotherExercise(kept.scheme)
   return success(
     withDay(plan, found.day, day =>
-      withSlot(day, { ...kept, exercise: edit.exercise, intent: edit.intent }),
+      withSlot(day, { ...kept, scheme, exercise: edit.exercise, intent: edit.intent }),
     ),
   )
 }

@@ -2,7 +2,7 @@ export { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, worthOfCredit } from './school'
 export type { CountingSchool, CountingSchoolId } from './school'
 export { LONG_SET_KINDS } from '../scheme'
 export type { LongSetKind } from '../scheme'
-export { ALL_TOLD, LOAD_PROGRESSIONS, ORDER_RULES } from './method'
+export { USUAL_WATCH, LOAD_PROGRESSIONS, ORDER_RULES } from './method'
 export type { LoadProgression, Method, OrderRule } from './method'
 export {
   COMPOUNDS_THEN_ARMS,

@@ -17,14 +17,15 @@ interface FromTo {
 type Ends = readonly [low: number, high: number]
 
 /** Rules of order within a session that a method can leave alone. */
-export const ORDER_RULES = ['compounds', 'lead', 'grip', 'exhausting'] as const
+export const ORDER_RULES = ['compounds', 'lead', 'grip', 'exhausting', 'stretch'] as const
 export type OrderRule = (typeof ORDER_RULES)[number]
-/** Every rule of order is told. */
-export const ALL_TOLD: Readonly<Record<OrderRule, 'told' | 'left'>> = {
+/** Every rule of order is told, but for the one that some methods ask for: long length in every session. */
+export const USUAL_WATCH: Readonly<Record<OrderRule, 'told' | 'left'>> = {
   compounds: 'told',
   lead: 'told',
   grip: 'told',
   exhausting: 'told',
+  stretch: 'left',
 }
 
 /**

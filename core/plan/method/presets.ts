@@ -1,4 +1,4 @@
-import { ALL_TOLD, type Method } from './method'
+import { USUAL_WATCH, type Method } from './method'
 import { COUNTING_SCHOOLS } from './school'
 
 /* The five methods that come with the program. Every value is editable data; docs/methods.md#schools gives the reasons. */
@@ -33,7 +33,7 @@ export const STEADY_MIDDLE: Method = {
     armPlacement: 'both',
     overhead: 'any',
     forearms: 'pullDay',
-    watch: ALL_TOLD,
+    watch: USUAL_WATCH,
   },
   range: { lockout: 'full' },
   form: { momentum: 'strict' },
@@ -86,7 +86,7 @@ export const FEW_HARD_SETS: Method = {
     armPlacement: 'finisher',
     overhead: 'late',
     forearms: 'none',
-    watch: ALL_TOLD,
+    watch: USUAL_WATCH,
   },
   range: { lockout: 'full' },
   form: { momentum: 'strict' },
@@ -139,7 +139,7 @@ export const OWN_ARM_DAY: Method = {
     armPlacement: 'ownDay',
     overhead: 'late',
     forearms: 'armDay',
-    watch: ALL_TOLD,
+    watch: USUAL_WATCH,
   },
   range: { lockout: 'shortOf' },
   form: { momentum: 'lastReps' },
@@ -192,7 +192,7 @@ export const COMPOUNDS_THEN_ARMS: Method = {
     armPlacement: 'finisher',
     overhead: 'late',
     forearms: 'pullDay',
-    watch: ALL_TOLD,
+    watch: USUAL_WATCH,
   },
   range: { lockout: 'full' },
   form: { momentum: 'strict' },
@@ -245,7 +245,7 @@ export const DENSE_AND_SHORT: Method = {
     armPlacement: 'both',
     overhead: 'any',
     forearms: 'none',
-    watch: ALL_TOLD,
+    watch: USUAL_WATCH,
   },
   range: { lockout: 'shortOf' },
   form: { momentum: 'strict' },

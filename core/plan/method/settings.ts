@@ -193,6 +193,7 @@ export const METHOD_SETTINGS: readonly MethodSetting[] = [
       ['lead', 'What is built up before what is maintained'],
       ['grip', 'Grip work after what needs the grip'],
       ['exhausting', 'Sets that exhaust not early'],
+      ['stretch', 'Long length in each muscle’s session'],
     ] as const
   ).map(([rule, label]) =>
     choice(

@@ -80,7 +80,9 @@ export {
   SET_UP,
   SET_UP_FIELDS,
   setUpChoices,
+  setUpStress,
   setUpFieldsOf,
   setUpText,
 } from './setUp'
 export type { SetUp, SetUpField } from './setUp'
+export { forAnotherExercise, withoutWeights } from './forAnother'

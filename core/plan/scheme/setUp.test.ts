@@ -6,6 +6,7 @@ import {
   parsedSetUp,
   SET_UP_FIELDS,
   setUpChoices,
+  setUpStress,
   setUpFieldsOf,
   setUpText,
 } from './setUp'
@@ -61,4 +62,15 @@ describe('what there is to set up', () => {
       expect(own.every(field => SET_UP_FIELDS.includes(field))).toBe(true)
     }
   })
+})
+
+test.each([
+  [{ torso: 'hinged' }, 'low_back', 1.15],
+  [{ torso: 'supported' }, 'low_back', 0.7],
+  [{ elbows: 'flared' }, 'shoulder', 1.1],
+  [{ elbows: 'flared', torso: 'upright' }, 'elbow_extensor_side', 1.05],
+  [{ elbows: 30 }, 'shoulder', 1],
+  [undefined, 'wrist', 1],
+] as const)('%j at the %s counts %d times', (setUp, joint, factor) => {
+  expect(setUpStress(setUp, joint)).toBeCloseTo(factor, 9)
 })

@@ -1,4 +1,4 @@
-import type { Equipment, Exercise } from '../catalogue'
+import type { Equipment, Exercise, Joint } from '../catalogue'
 
 /** One thing about a station or a body that is set before the first rep: what it may be, and what a coach types. */
 interface SetUpRow {
@@ -121,4 +121,26 @@ export function setUpFieldsOf({ equipment, pattern, kind }: Exercise): readonly 
   if (/press|dip|extension|row|pull/.test(pattern)) own.add('elbows')
   if (kind === 'compound' || pattern === 'raise' || pattern === 'dip') own.add('torso')
   return SET_UP_FIELDS.filter(field => own.has(field))
+}
+
+/** How a set-up changes what a joint bears, by field, value and joint; what is not named changes nothing. R. */
+const STRESS: Readonly<
+  Partial<Record<SetUpField, Readonly<Record<string, Partial<Record<Joint, number>>>>>>
+> = {
+  torso: {
+    hinged: { low_back: 1.15 },
+    supported: { low_back: 0.7 },
+  },
+  elbows: {
+    flared: { shoulder: 1.1, elbow_extensor_side: 1.05 },
+    tucked: { shoulder: 0.95 },
+  },
+}
+
+/** Times what a joint bears under a set-up; 1 where nothing is said or nothing changes. */
+export function setUpStress(setUp: SetUp | undefined, joint: Joint): number {
+  return SET_UP_FIELDS.reduce(
+    (factor, field) => factor * (STRESS[field]?.[String(setUp?.[field])]?.[joint] ?? 1),
+    1,
+  )
 }

@@ -90,7 +90,7 @@ async function keepThis(): Promise<void> {
         <input
           v-model="name"
           class="field mt-1 font-normal"
-          maxlength="80"
+          :maxlength="LIMITS.name"
           placeholder="Name"
           autocomplete="off"
         />
@@ -100,7 +100,7 @@ async function keepThis(): Promise<void> {
         <input
           v-model="reason"
           class="field mt-1 font-normal"
-          maxlength="500"
+          :maxlength="LIMITS.shortText"
           placeholder="For whom, when"
           autocomplete="off"
         />

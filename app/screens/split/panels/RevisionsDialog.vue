@@ -45,7 +45,7 @@ async function bringBack(version: number): Promise<void> {
           class="small-field w-[150px] shrink-0"
           :value="revision.name ?? ''"
           placeholder="no name"
-          maxlength="80"
+          :maxlength="LIMITS.name"
           :aria-label="`Name of version ${revision.version}`"
           @change="rename(revision.version, textOf($event))"
         />

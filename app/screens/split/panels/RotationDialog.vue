@@ -131,8 +131,7 @@ function choose(template: (typeof templates.value)[number]['template']): void {
             <td>
               <input
                 type="number"
-                min="5"
-                max="480"
+                v-bind="LIMITS.minuteLimit"
                 class="small-field w-[80px]"
                 :disabled="day.role === 'rest'"
                 :value="day.minutes"

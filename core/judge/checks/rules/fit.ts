@@ -1,4 +1,4 @@
-import { easierFormOf, monthsFor } from '../../../plan/catalogue'
+import { ARM_GROUPS, easierFormOf, monthsFor } from '../../../plan/catalogue'
 import { modeOf } from '../../../plan/method'
 import { suitsRole } from '../../../plan/session'
 import { isHeldLong, nominalReps, withControl, workStages } from '../../../plan/scheme'
@@ -14,6 +14,8 @@ const NAMED = 4
 /** Reps up to which a load is too much for a hard lock-out or a long wait. */
 const HEAVY_REPS = 5
 const EARLY = 0.5
+/** Direct sets of a muscle in a session from which on it should be worked at long length too. */
+const STRETCH_FROM = 4
 /** A single long set at the end is a finish; from two on they exhaust. */
 const EXHAUSTING_SETS = 2
 
@@ -173,7 +175,28 @@ const leadLate: Rule = {
     }),
 }
 
+const noStretch: Rule = {
+  id: 'session-no-stretch',
+  reason: 'This method wants each muscle worked at long length whenever it is trained.',
+  tunedBy: 'order.watch.stretch',
+  find: ({ sessions }) =>
+    sessions.flatMap(session =>
+      ARM_GROUPS.flatMap((group): FoundBy[] => {
+        const own = session.slots.filter(({ intent }) => intent.credits[group] === 1)
+        const sets = own.reduce((sum, placed) => sum + placed.sets, 0)
+        const [first] = own
+        return first &&
+          sets >= STRETCH_FROM &&
+          own.every(({ intent }) => intent.lengthBias !== 'lengthened')
+          ? [{ place: { ...placeOf(session, first), group }, figures: { group, sets } }]
+          : []
+      }),
+    ),
+}
+
 export const FIT: readonly Rule[] = [
+  noStretch,
+
   aboveLevel,
   manyNew,
   heavyLock,

@@ -1,0 +1,1 @@
+export { LIMITS } from '#shared/contracts/limits'

@@ -1,0 +1,34 @@
+import { mapNonEmpty } from '../../base'
+import type { SetScheme } from './setScheme'
+import type { WorkStage } from './stage'
+
+function changed(scheme: SetScheme, change: (stage: WorkStage) => WorkStage): SetScheme {
+  return {
+    ...scheme,
+    runs: scheme.runs.map(run => ({
+      ...run,
+      stages: mapNonEmpty(run.stages, stage => (stage.kind === 'work' ? change(stage) : stage)),
+    })),
+  }
+}
+
+/** The same sets with their weights open, to be found anew; reps, effort and pace stay, and shares of a load or a maximum. */
+export function withoutWeights(scheme: SetScheme): SetScheme {
+  const { loadStep: _, ...rest } = scheme
+  return changed(rest, stage => {
+    if (stage.load?.kind !== 'weight' && stage.load?.kind !== 'stack_position') return stage
+    const { load: _load, ...open } = stage
+    return open
+  })
+}
+
+/**
+ * The same sets for another exercise: weights, set-up and handle belong to the one they were planned for and go; a
+ * weight kept by mistake could be twice what the other arm or machine bears.
+ */
+export function forAnotherExercise(scheme: SetScheme): SetScheme {
+  return changed(
+    withoutWeights(scheme),
+    ({ setUp: _setUp, attachment: _handle, position: _place, ...stage }) => stage,
+  )
+}
