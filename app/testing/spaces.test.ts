@@ -9,7 +9,7 @@ test.each([
   ['split/MoveMenu.vue', 1],
   ['split/SplitScreen.vue', 1],
   ['split/panels/CalendarDialog.vue', 1],
-  ['split/panels/FindingRow.vue', 1],
+  ['split/panels/FindingRow.vue', 2],
   ['split/panels/RotationDialog.vue', 1],
   ['proposals/ColumnStacks.vue', 1],
   ['session/RowControls.vue', 2],
