@@ -122,7 +122,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
       </section>
       <section aria-labelledby="terms-ramps" class="mt-3">
         <h2 id="terms-ramps" class="section-head">Sets over the block</h2>
-        <table class="w-full text-left">
+        <table class="w-full text-left [&_td]:pr-2 [&_th]:pr-2">
           <thead class="text-[12px] text-ink2">
             <tr>
               <th class="font-normal">Muscle</th>

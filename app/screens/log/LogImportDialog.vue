@@ -102,20 +102,7 @@ async function run(): Promise<void> {
           </li>
         </ul>
       </section>
-      <section v-if="questions.length > 0" aria-labelledby="far-rows">
-        <h3 id="far-rows" class="text-[14px]">
-          {{ questions.length === 1 ? 'One figure looks' : `${questions.length} figures look` }}
-          like a slip
-        </h3>
-        <ul class="mt-1 max-h-[110px] overflow-y-auto" tabindex="0" aria-label="Figures to look at">
-          <li v-for="question in questions" :key="`${question.row} ${question.detail}`">
-            <strong class="font-semibold">Row {{ question.row }}:</strong> {{ question.detail }}
-          </li>
-        </ul>
-        <label class="mt-1 flex items-center gap-2 font-semibold"
-          ><input v-model="isLookedAt" type="checkbox" /> They are right as they stand</label
-        >
-      </section>
+      <ImportQuestions v-if="questions.length > 0" v-model="isLookedAt" :questions="questions" />
       <table v-if="preview.length > 0" class="text-left">
         <caption class="mb-1 text-left text-ink2">
           The first
