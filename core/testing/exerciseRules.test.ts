@@ -14,7 +14,7 @@ import { checkInput, findingsOf } from '../judge/checks'
 import { plannedLoads, expandedBlock } from '../design/progress'
 import { rankedChoices, swapChoices } from '../design/suggest'
 import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
-import { nextLoad } from '../exchange/prescription/nextLoads'
+import { nextLoad, sheetSession } from '../exchange/prescription'
 import { idsInARow } from './notation'
 import { planIn, written } from './shorthandPlans'
 
@@ -126,6 +126,38 @@ describe('a heaviest load', () => {
     const load = nextLoad(slot, terms(16) as never, own, 'lb')!
     expect(load.amount).toBeLessThanOrEqual(12.5 / 0.45359237)
     expect(load.amount).toBeGreaterThan(20)
+  })
+  test('swapped in on the phone it begins no heavier', () => {
+    const content = written('arms', 'kickback_cable 3 x 12, rir 1').sessions[0]!
+    const starts = (of: typeof own) =>
+      sheetSession({
+        ...terms(16),
+        id: 'sheet',
+        name: 'Arms',
+        minuteLimit: null,
+        content,
+        pass: 0,
+        context: of,
+        unit: 'kg',
+      } as never)
+        .exercises[0]!.swaps.filter(({ exercise }) => exercise === 'kickback_dumbbell')
+        .map(({ start }) => start)
+    expect(starts(own)).toEqual([12])
+    expect(starts(context())[0]).toBeGreaterThan(12)
+  })
+  test('a template is loaded no heavier', () => {
+    const wanted = written('arms', 'kickback_dumbbell 3 x 12, rir 1').sessions[0]!
+    const loads = (of: typeof own) => {
+      const { session } = fittedSession(wanted, {
+        context: of,
+        ledger: checkInput(plan, of).ledger,
+        oneReps: new Map([['kickback_dumbbell', { load: 25, unit: 'kg' as const }]]),
+        newId: idsInARow(),
+      })
+      return formatScheme(sessionSlots(session)[0]!.scheme)
+    }
+    expect(loads(own)).toContain('12kg')
+    expect(loads(context())).not.toContain('12kg')
   })
   test('the loads of the block stay under it', () => {
     const expanded = expandedBlock({ ...plan, passes: 10 }, own)

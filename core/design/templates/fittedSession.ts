@@ -25,6 +25,7 @@ import {
 } from '../../plan/scheme'
 import { type Grouping, type Session, type Slot, suitsRole } from '../../plan/session'
 import { parseSession } from '../../plan/shorthand'
+import { heaviestFor } from '../progress'
 import { groupWeeks, shortSession } from '../short'
 import { easedForPain } from './easedForPain'
 import type { SessionTemplate } from './sessionTemplates'
@@ -124,11 +125,12 @@ function loaded(slot: Slot, { context, oneReps }: Fit): SetScheme {
         reps === undefined
       )
         return run
-      const amount = roundLoad(
+      const fitting = roundLoad(
         loadForReps(best.load, reps, leadRir(run) ?? context.method.effort.defaultRir),
         loadGrid(exercise, best.unit),
         'down',
       )
+      const amount = Math.min(fitting, heaviestFor(exercise, best.unit, context.client))
       const stages = mapNonEmpty(run.stages, stage =>
         stage === lead
           ? { ...lead, load: { kind: 'weight' as const, amount, unit: best.unit, basis } }

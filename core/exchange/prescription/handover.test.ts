@@ -292,6 +292,12 @@ describe('a session on the sheet', () => {
     if ((skull.stress.elbow_extensor_side ?? 0) >= 2)
       expect(skull.swaps.some(({ stress }) => (stress.elbow_extensor_side ?? 0) <= 1)).toBe(true)
   })
+  test('last time is told in the unit that the plan names', () => {
+    const pounds = sheetSession({ ...question, content: session('cable_curl 3 x 10 45lb') })
+    const [movement] = pounds.exercises
+    expect(movement!.scale.unit).toBe('lb')
+    expect(movement!.last!.sets[0]!.amount).toBeCloseTo(20 / 0.45359237, 0)
+  })
   test('a finisher that may be exchanged offers the plan’s other finishers first', () => {
     const finishers = ['pushdown_rope', 'band_curl', 'cable_curl'].map(id => ({
       exercise: exerciseId(id),

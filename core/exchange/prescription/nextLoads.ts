@@ -282,12 +282,13 @@ function plannedWeight(runs: readonly SetRun[]) {
   return first
 }
 
-/** A load for a movement that stands in, from its own log; null where it has none. */
+/** A load for a movement that stands in, from its own log, never over the coach's limit; null where it has none. */
 export function standInLoad(
   exercise: Exercise,
   { log, on }: Pick<LoadTerms, 'log' | 'on'>,
   aim: { readonly reps: number; readonly rir: number },
   unit: WeightUnit,
+  client: PlanContext['client'],
 ): number | null {
   const grid = loadGrid(exercise, unit)
   const estimates = (log.get(exercise.id) ?? [])
@@ -303,5 +304,8 @@ export function standInLoad(
   const lowest = Math.min(...estimates)
   return estimates.length === 0 || grid.kind === 'none'
     ? null
-    : roundLoad(loadForReps(lowest, aim.reps, aim.rir), grid, 'down')
+    : Math.min(
+        roundLoad(loadForReps(lowest, aim.reps, aim.rir), grid, 'down'),
+        heaviestFor(exercise, unit, client),
+      )
 }

@@ -164,7 +164,7 @@ function movement(
         intent.jointStress[joint],
       ]),
     ),
-    last: lastTime(exercise.id, question),
+    last: lastTime(exercise.id, { ...question, unit }),
     setUp: {
       fields: setUpFieldsOf(exercise),
       planned: (slot && sharedControls(slot.scheme).shared.setUp) ?? null,
@@ -233,7 +233,7 @@ function swapsFor(
   }
   return chosen.map((choice): SheetSwap => ({
     ...movement(choice.exercise, choice.intent, question),
-    start: standInLoad(choice.exercise, question, aim, unit),
+    start: standInLoad(choice.exercise, question, aim, unit, context.client),
     changes: swapChangeWords({
       credits: GROUPS.map(group => ({
         group,
