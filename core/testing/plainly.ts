@@ -619,12 +619,16 @@ function strainOf(run: SetRun, slot: Slot, joint: Joint, context: PlanContext): 
     stage => stage.kind === 'hold' && stage.at === 'lengthened' && (stage.seconds ?? 0) >= 20,
   )
   if (holdsLong) more *= 1.15
-  const { torso, elbows } = work[0]?.setUp ?? {}
+  const { torso, elbows, stance, stop } = work[0]?.setUp ?? {}
   if (torso === 'hinged' && joint === 'low_back') more *= 1.15
   if (torso === 'supported' && joint === 'low_back') more *= 0.7
   if (elbows === 'flared' && joint === 'shoulder') more *= 1.1
   if (elbows === 'flared' && joint === 'elbow_extensor_side') more *= 1.05
   if (elbows === 'tucked' && joint === 'shoulder') more *= 0.95
+  if (stance === 'braced' && joint === 'low_back') more *= 0.7
+  if (stance === 'seated' && joint === 'low_back') more *= 0.85
+  if (stop === 'right-angle' && joint === 'shoulder') more *= 0.85
+  if (stop === 'floor' && joint === 'shoulder') more *= 0.9
   return stress * sizeOf(run, exercise) * load * more * stagesLater(run)
 }
 

@@ -1,5 +1,5 @@
 import type { ExerciseId } from '../base'
-import type { BlockEvent, BlockException } from '../plan/block'
+import type { BlockEvent, BlockException, SinceLast } from '../plan/block'
 import type { LoadProgression } from '../plan/method'
 import type {
   BlockConcern,
@@ -165,4 +165,29 @@ export function moveEffectWords(effect: MoveEffect): string {
       return `${GROUP_NAMES[group]} ${wholeReadiness(readiness)}${NBSP}% ready for ${name} on ${formatDay(on)}, was ${wholeReadiness(effect.was)}${NBSP}%${wanted}`
     }
   }
+}
+
+/** One exercise that is done otherwise than in the block before: `Cable curl: 5 sets in 7 days, 3 before`. */
+export function sinceLastWords({ before, after }: SinceLast): string {
+  const sets = (count: number) => `${formatSets(count)} ${count === 1 ? 'set' : 'sets'} in 7 days`
+  if (before === 0) return `new, ${sets(after)}`
+  return after === 0
+    ? `gone, ${sets(before)} before`
+    : `${sets(after)}, ${formatSets(before)} before`
+}
+
+/** All of it in one line: `2 new, 1 gone, 3 with more or fewer sets`. */
+export function sinceLastSummary(rows: readonly SinceLast[]): string {
+  const fresh = rows.filter(({ before }) => before === 0).length
+  const gone = rows.filter(({ after }) => after === 0).length
+  const other = rows.length - fresh - gone
+  return (
+    [
+      fresh > 0 && `${fresh} new`,
+      gone > 0 && `${gone} gone`,
+      other > 0 && `${other} with more or fewer sets`,
+    ]
+      .filter(Boolean)
+      .join(', ') || 'the same exercises and sets'
+  )
 }

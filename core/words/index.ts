@@ -33,7 +33,7 @@ export { formatDay, WEEKDAY_NAMES } from './dates'
 export { attentionWords } from './attention'
 export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'
-export { PAIN_LEVEL_WORDS, trendSentence } from './trends'
+export { PAIN_LEVEL_WORDS, setUpSentence, trendSentence } from './trends'
 export { dayWord, needWords, nextWords } from './needs'
 export {
   cellLabel,
@@ -97,6 +97,8 @@ export {
   RAMP_NAMES,
   RULE_NAMES,
   sessionStateWords,
+  sinceLastSummary,
+  sinceLastWords,
 } from './block'
 export {
   changeWords,

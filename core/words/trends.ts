@@ -1,4 +1,5 @@
-import type { Trend } from '../body/log'
+import type { SetUpChange, Trend } from '../body/log'
+import { formatDay } from './dates'
 import { formatOneDecimal, NBSP } from './figures'
 
 const percent = (share: number) => `${formatOneDecimal(share * 100)}${NBSP}%`
@@ -37,3 +38,9 @@ export const PAIN_LEVEL_WORDS = {
   swap: 'exercises to be replaced',
   stop: 'stopped: refer to a licensed professional',
 } as const
+
+/** From when a trend lies on a line of its own; empty where the set-up stayed as it was. */
+export function setUpSentence(changes: readonly SetUpChange[]): string {
+  const last = changes.at(-1)
+  return last ? ` A line of its own since ${formatDay(last.on)}: ${last.words}.` : ''
+}

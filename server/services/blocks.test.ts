@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import { addDays, blockId } from '#core/base'
-import { applyEdits, type PlanDocument } from '#core/plan/block'
+import { applyEdits, blockBefore, type PlanDocument } from '#core/plan/block'
 import { daySlots } from '#core/plan/rotation'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
@@ -202,8 +202,10 @@ describe('the next block', () => {
   })
 
   test('closes the one before, begins on its day and takes the priorities along', async () => {
-    const { coach, own } = await joren()
+    const { coach, own, client: named } = await joren()
+    const other = named('Marit')
     const asked = body(own.plan)
+    expect(valueOf(await client(coach, own.id)).before).toBeNull()
     const { id } = valueOf(await startNextBlock(coach, own.blockId, asked))
     const seen = valueOf(await client(coach, own.id))
     expect(seen.block).toMatchObject({
@@ -212,6 +214,9 @@ describe('the next block', () => {
       plan: { title: 'Rigging block', startsOn: asked.startsOn },
     })
     expect(seen.facts.modes?.chest).toBe('build')
+    expect(seen.before).toEqual(blockBefore(own.plan))
+    // Nobody else's block is compared with it.
+    expect(valueOf(await client(coach, other.id)).before).toBeNull()
     const [begun] = valueOf(await revisions(coach, blockId(id))).revisions
     expect(begun?.name).toBe('Begun')
   })

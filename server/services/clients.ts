@@ -1,8 +1,10 @@
 import { addDays, type ClientId, failure, type Result, success } from '#core/base'
+import { blockBefore } from '#core/plan/block'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { currentTime, serverToday } from '../clock'
 import { database } from '../db/database'
+import { lastClosedPlan } from '../db/queries/blocks'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { doneSince } from '../db/queries/clientLog'
@@ -20,12 +22,13 @@ export async function client(
   clientId: ClientId,
 ): Promise<Result<ClientView, Problem>> {
   const db = database()
-  const [found, settings, reports, clearances, done] = await Promise.all([
+  const [found, settings, reports, clearances, done, closed] = await Promise.all([
     clientOf(db, coach.id, clientId),
     studioSettings(db, coach.id),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     doneSince(db, coach.id, clientId, addDays(serverToday(), -DONE_DAYS)),
+    lastClosedPlan(db, coach.id, clientId),
   ])
   if (!found) return failure({ kind: 'not-found', what: 'client' })
   return success({
@@ -37,5 +40,6 @@ export async function client(
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
     },
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
+    before: closed ? blockBefore(closed) : null,
   })
 }

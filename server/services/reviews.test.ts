@@ -1,7 +1,12 @@
+import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
-import { addDays } from '#core/base'
+import { and, asc, eq } from 'drizzle-orm'
+import { addDays, exerciseId, slotId } from '#core/base'
 import { capitalised, PAIN_ASKS, painNotices } from '#core/words'
 import type { ReviewView } from '#shared/contracts/review'
+import { currentTime } from '../clock'
+import { database } from '../db/database'
+import { exposures, logEntries } from '../db/schema'
 import {
   problemOf,
   stranger,
@@ -372,4 +377,34 @@ describe('the roster', () => {
     const { today } = await ines()
     expect((await roster(await stranger(), today)).clients).toEqual([])
   })
+})
+
+test('a set-up said on two days begins a new line of the trend, for this client and exercise only', async () => {
+  const of = await ines()
+  const db = database()
+  const [busiest] = valueOf(await trends(of.coach, of.id, of.today)).exercises
+  const exercise = exerciseId(busiest!.exercise)
+  const done = await db
+    .select({ session: exposures.sessionId, on: exposures.on })
+    .from(exposures)
+    .where(and(eq(exposures.clientId, of.id), eq(exposures.exercise, exercise)))
+    .orderBy(asc(exposures.on))
+  const [first, later] = [done[0]!, done[3]!]
+  const said = (session: string, bench: number) => ({
+    coachId: of.coach.id,
+    id: randomUUID(),
+    clientId: of.id,
+    sessionId: session,
+    author: 'client' as const,
+    at: currentTime(),
+    receivedAt: currentTime(),
+    word: { kind: 'set_up' as const, slot: slotId('s'), exercise, setUp: { bench } },
+    outcome: 'taken' as const,
+  })
+  await db.insert(logEntries).values([said(first.session, 30), said(later.session, 60)])
+  const { exercises } = valueOf(await trends(of.coach, of.id, of.today))
+  expect(exercises.find(one => one.exercise === exercise)?.setUps).toEqual([
+    { on: later.on, words: 'bench 60°' },
+  ])
+  expect(exercises.filter(({ setUps }) => setUps.length > 0)).toHaveLength(1)
 })

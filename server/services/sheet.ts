@@ -49,9 +49,8 @@ export interface SheetData {
 /** Of each exercise how it was set up last; rows come latest first. */
 function lastSetUps(rows: Awaited<ReturnType<typeof setUpsOf>>): SheetData['setUps'] {
   const last = new Map<string, { on: PlainDate; setUp: SetUp }>()
-  for (const { on, word } of rows)
-    if (word.kind === 'set_up' && !last.has(word.exercise))
-      last.set(word.exercise, { on, setUp: word.setUp })
+  for (const { on, exercise, setUp } of rows)
+    if (!last.has(exercise)) last.set(exercise, { on, setUp })
   return last
 }
 
@@ -67,7 +66,7 @@ export async function sheetData(
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     setsSince(db, coach.id, clientId, addDays(today, -DAYS.log)),
-    setUpsOf(db, coach.id, clientId),
+    setUpsOf(db, coach.id, [clientId]),
   ])
   if (!found.ok) return found
   const { method, facts, library } = found.value

@@ -1,5 +1,11 @@
 import { type ExerciseId, groupedBy, type PlainDate } from '#core/base'
-import { type DatedValue, exerciseTrend, splitByUse, type ExclusionFacts } from '#core/body/log'
+import {
+  type DatedValue,
+  exerciseTrend,
+  type ExclusionFacts,
+  splitByUse,
+  trendPointsOf,
+} from '#core/body/log'
 import { passDates, type PlanDocument } from '#core/plan/block'
 import { type Catalogue, catalogueWith, JOINTS } from '#core/plan/catalogue'
 import type { Adjustment } from '#core/follow/review'
@@ -29,9 +35,7 @@ export function trendsOf(exposures: readonly Exposure[], facts = NOTHING_KNOWN) 
 export function trendsOfUsed(used: readonly Exposure[]) {
   return [...groupedBy(used, ({ exercise }) => exercise)].map(([exercise, points]) => ({
     exercise,
-    trend: exerciseTrend(
-      points.map(({ on, value, repsToFailure }) => ({ week: weekOf(on), value, repsToFailure })),
-    ),
+    trend: exerciseTrend(trendPointsOf(points, points[0]!.on)),
   }))
 }
 
@@ -93,9 +97,4 @@ export async function exclusionFactsOf(
     decisions,
     catalogue: catalogueWith(library),
   })
-}
-
-const MS_PER_WEEK = 604_800_000
-function weekOf(on: PlainDate): number {
-  return Date.parse(`${on}T00:00:00Z`) / MS_PER_WEEK
 }

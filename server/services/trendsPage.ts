@@ -1,7 +1,6 @@
 import {
   addDays,
   type ClientId,
-  daysBetween,
   groupedBy,
   type PlainDate,
   plainDate,
@@ -15,8 +14,10 @@ import {
   exerciseTrend,
   type ExclusionReason,
   splitByUse,
+  setUpChanges,
   TREND,
   trendBand,
+  trendPointsOf,
 } from '#core/body/log'
 import { blockCourse } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
@@ -38,14 +39,10 @@ function courseOf(
   today: PlainDate,
 ): ExerciseCourse {
   const from = own[0]?.on ?? today
-  const used = own
-    .filter(({ on, leftOut }) => leftOut === null && on >= addDays(today, -TREND.windowDays))
-    .map(({ on, value, repsToFailure }) => ({
-      week: daysBetween(from, on) / DAYS_PER_WEEK,
-      value,
-      repsToFailure,
-    }))
-    .slice(-TREND.mostPoints)
+  const used = trendPointsOf(
+    own.filter(({ on, leftOut }) => leftOut === null && on >= addDays(today, -TREND.windowDays)),
+    from,
+  ).slice(-TREND.mostPoints)
   const trend = exerciseTrend(used)
   const known = catalogue.get(exercise)
   return {
@@ -53,6 +50,7 @@ function courseOf(
     name: known?.name ?? exercise,
     group: known ? (directGroups(known.intents[0].credits)[0] ?? null) : null,
     points: own.map(({ on, value, leftOut }) => ({ on, value, leftOut })),
+    setUps: setUpChanges(own),
     trend: { ...trend, error: Number.isFinite(trend.error) ? trend.error : null },
     line: trendBand(used, trend).map(({ week, ...range }) => ({
       ...range,

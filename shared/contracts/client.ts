@@ -1,5 +1,5 @@
 import { PERMITS } from '#core/plan/safety'
-import { type BlockId, blockId, type ClientId, clientId } from '#core/base'
+import { type BlockId, blockId, type ClientId, clientId, exerciseId } from '#core/base'
 import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
 import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS, PLAN_SCOPES } from '#core/plan/method'
 import { z } from 'zod'
@@ -104,6 +104,11 @@ export const ClientView = z.object({
       savedAt: z.iso.datetime(),
       plan: PlanContract,
     })
+    .nullable(),
+  /** What the block before this one held; null where there was none. */
+  before: z
+    .object({ title: z.string(), sets: z.record(z.string().transform(exerciseId), z.number()) })
+    .readonly()
     .nullable(),
 })
 export type ClientView = z.output<typeof ClientView>

@@ -1,5 +1,5 @@
 import type { Group } from '#core/plan/catalogue'
-import type { BandPoint, ExclusionReason, Trend } from '#core/body/log'
+import type { BandPoint, ExclusionReason, SetUpChange, Trend } from '#core/body/log'
 import type { CourseArrival, CourseRow } from '#core/follow/review'
 import type { PlainDate } from '#core/base'
 import { z } from 'zod'
@@ -15,6 +15,8 @@ export interface ExerciseCourse {
     readonly value: number
     readonly leftOut: ExclusionReason | null
   }[]
+  /** Days from which it was set up otherwise; the trend begins a line of its own on each. */
+  readonly setUps: readonly SetUpChange[]
   readonly trend: Omit<Trend, 'error'> & { readonly error: number | null }
   readonly line: readonly (Omit<BandPoint, 'week'> & { readonly on: PlainDate })[]
 }

@@ -85,12 +85,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
               {{ store.plan.title }}
             </h1>
             <p class="text-ink2">{{ dates }} · {{ length }}</p>
-            <details v-if="store.plan.fromLast" class="text-[12.5px]">
-              <summary class="cursor-pointer text-ink2">From the last block</summary>
-              <p class="whitespace-pre-line">
-                {{ store.plan.fromLast }}
-              </p>
-            </details>
+            <BlockBefore />
             <SaveStatus />
           </div>
           <section aria-label="To look at" class="text-[12.5px] leading-[18px]">

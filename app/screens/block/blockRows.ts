@@ -1,5 +1,5 @@
 import { addDays, daysBetween, DAYS_PER_WEEK, type PlainDate } from '#core/base'
-import { ARM_GROUPS, BUNDLES, ELBOW_JOINTS, type Group } from '#core/plan/catalogue'
+import { ARM_GROUPS, BUNDLES, type Catalogue, ELBOW_JOINTS, type Group } from '#core/plan/catalogue'
 import {
   shortEffort,
   blockConcernWords,
@@ -9,7 +9,10 @@ import {
   GROUP_NAMES,
   splitOnScreen,
   wholeReadiness,
+  sinceLastSummary,
+  sinceLastWords,
 } from '#core/words'
+import { type BlockBefore, type PlanDocument, sinceLast } from '#core/plan/block'
 import { jointCeiling } from '#core/body/joints'
 import { tallyOnce } from '#core/count/ledger'
 import { type Band, bandOf, type PlanContext } from '#core/plan/method'
@@ -225,4 +228,18 @@ export function blockReadout(
   ]
     .filter(Boolean)
     .join(' · ')
+}
+
+/** What a plan's rotation does otherwise than the block before, in one line and row by row. */
+export function sinceBefore(plan: PlanDocument, before: BlockBefore, catalogue: Catalogue) {
+  const rows = sinceLast(plan, before)
+  return {
+    title: before.title,
+    summary: sinceLastSummary(rows),
+    rows: rows.map(row => ({
+      exercise: row.exercise,
+      name: catalogue.get(row.exercise)?.name ?? row.exercise,
+      words: sinceLastWords(row),
+    })),
+  }
 }

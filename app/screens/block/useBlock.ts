@@ -8,6 +8,7 @@ import {
   blockReadout,
   blockWeeks,
   shareOfBlock,
+  sinceBefore,
 } from './blockRows'
 import { useBlockSteps } from './useBlockSteps'
 import { useSendRotation } from './useSendRotation'
@@ -38,6 +39,12 @@ function useShownBlock() {
     rails: computed(() => rows.value.rails),
     bodyRails: computed(() => rows.value.body),
     weeks: computed(() => (issued.expanded ? blockWeeks(issued.expanded) : [])),
+    /** What the rotation does otherwise than the block before; null where there was none. */
+    sinceBefore: computed(() =>
+      store.plan && store.client?.before && store.context
+        ? sinceBefore(store.plan, store.client.before, store.context.catalogue)
+        : null,
+    ),
     todayShare: computed(() =>
       issued.expanded ? shareOfBlock(issued.expanded, today.value) : null,
     ),

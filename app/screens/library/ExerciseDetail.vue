@@ -12,9 +12,12 @@ import type { Exercise, Group, Intent, Joint, Muscle } from '#core/plan/catalogu
 import { TriangleAlert } from 'lucide-vue-next'
 
 /** One exercise in full: what it does under each purpose, what to mind, and what can stand in. */
-const { exercise, substitutes, isOwn } = defineProps<{
+const { exercise, substitutes, forms, setUps, isOwn } = defineProps<{
   exercise: Exercise
   substitutes: readonly { readonly id: string; readonly name: string; readonly likeness: number }[]
+  /** The same movement in other forms. */
+  forms: readonly { readonly id: string; readonly name: string }[]
+  setUps: readonly { readonly field: string; readonly name: string; readonly ways: string }[]
   isOwn: boolean
 }>()
 const emit = defineEmits<{ selected: [id: string]; copied: []; edited: []; removed: [] }>()
@@ -95,6 +98,25 @@ const stressIn = ({ jointStress }: Intent) =>
       </li>
     </ul>
     <p class="mt-3">
+      <span class="text-ink2">To set up: </span>
+      {{
+        setUps
+          .map(({ name, ways }) => (ways ? `${name.toLowerCase()} (${ways})` : name.toLowerCase()))
+          .join('; ')
+      }}
+    </p>
+    <p v-if="forms.length > 0" class="mt-1">
+      <span class="text-ink2">Other forms of it: </span>
+      <template v-for="(one, at) in forms" :key="one.id">
+        <button
+          type="button"
+          class="underline-offset-2 hover:underline"
+          @click="emit('selected', one.id)"
+        >
+          {{ one.name }}</button>{{ at < forms.length - 1 ? ', ' : '' }}
+      </template>
+    </p>
+    <p class="mt-1">
       <span class="text-ink2">Can stand in: </span>
       <template v-for="(one, at) in substitutes" :key="one.id">
         <button

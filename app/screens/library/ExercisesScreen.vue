@@ -11,6 +11,8 @@ const {
   selected,
   select,
   substitutes,
+  forms,
+  setUps,
   ownIds,
   changedIds,
   creditsFor,
@@ -184,6 +186,8 @@ const clients = computed(() => library.value?.clients ?? [])
           <ExerciseDetail
             :exercise="selected"
             :substitutes="substitutes"
+            :forms="forms"
+            :set-ups="setUps"
             :is-own="ownIds.has(selected.id)"
             @selected="select"
             @copied="own.copy(selected)"

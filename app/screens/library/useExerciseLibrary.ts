@@ -8,10 +8,12 @@ import {
   type Intent,
   type Joint,
   type Muscle,
+  otherForms,
   rankedSubstitutes,
   searchExercises,
 } from '#core/plan/catalogue'
 import { EQUIPMENT_PRESETS } from '#core/plan/catalogue'
+import { SET_UP, setUpFieldsOf } from '#core/plan/scheme'
 
 /** The library screen: search, the exercise in sight, its purposes and substitutes. */
 export function useExerciseLibrary() {
@@ -73,6 +75,21 @@ export function useExerciseLibrary() {
           .map(({ exercise: other, likeness }) => ({ id: other.id, name: other.name, likeness }))
       : []
   })
+  /** The same movement in other forms: another implement, one arm, lying. */
+  const forms = computed(() =>
+    otherForms(selected.value?.id ?? '').flatMap(id => {
+      const form = studio.catalogue.value.get(id)
+      return form && !retired.value.includes(id) ? [{ id, name: form.name }] : []
+    }),
+  )
+  /** What there is to set up, and in which ways: standing, seated and braced are ways of one exercise. */
+  const setUps = computed(() =>
+    (selected.value ? setUpFieldsOf(selected.value) : []).map(field => ({
+      field,
+      name: SET_UP[field].name,
+      ways: SET_UP[field].words.join(', '),
+    })),
+  )
   /** Credits of a purpose as they hold for a client, or for everyone where none is named. */
   function creditsFor(exercise: Exercise, intent: string | null, client: string | null): Credits {
     const purpose = exercise.intents.find(({ id }) => id === intent) ?? exercise.intents[0]
@@ -96,6 +113,8 @@ export function useExerciseLibrary() {
     selected,
     select,
     substitutes,
+    forms,
+    setUps,
     ownIds,
     changedIds,
     creditsFor,

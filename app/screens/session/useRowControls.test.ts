@@ -139,7 +139,16 @@ describe('techniques', () => {
 describe('the set-up', () => {
   test('has the fields of the exercise, typed as numbers or words, emptied again', () => {
     const keys = of.texts.value.map(({ key }) => key)
-    expect(keys).toEqual(['cable', 'steps', 'seat', 'stance', 'position', 'attachment', 'note'])
+    expect(keys).toEqual([
+      'cable',
+      'line',
+      'steps',
+      'seat',
+      'stance',
+      'position',
+      'attachment',
+      'note',
+    ])
     of.setText('cable', 'low')
     of.setText('seat', '4')
     expect(shown()).toBe('4 x 8-12 cable low seat 4, rir 1')

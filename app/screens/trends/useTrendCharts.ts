@@ -3,6 +3,7 @@ import {
   formatOneDecimal,
   GROUP_NAMES,
   LEFT_OUT_WORDS,
+  setUpSentence,
   trendSentence,
   wholeReadiness,
 } from '#core/words'
@@ -17,7 +18,7 @@ const whole = (value: number) => Math.round(value * 10) / 10
 
 /** Strength of one exercise: every estimate, what was left out of it, and the trend with the range it lies in four times in five. */
 function strengthChart(
-  { exercise, name, points, line, trend }: ExerciseCourse,
+  { exercise, name, points, line, trend, setUps }: ExerciseCourse,
   paint: ChartColours,
   own: string,
 ): BlockChart {
@@ -33,7 +34,7 @@ function strengthChart(
   })
   return {
     key: `strength-${exercise}`,
-    title: `${name}: what one rep would be, with ${EFFORT.inText} counted in. ${trendSentence(trend)}`,
+    title: `${name}: what one rep would be, with ${EFFORT.inText} counted in. ${trendSentence(trend)}${setUpSentence(setUps)}`,
     layout: { yaxis: { title: { text: 'kg' } }, xaxis: { type: 'date' } },
     rows: points.map(({ on, value, leftOut }) => ({
       date: on,

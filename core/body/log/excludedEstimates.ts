@@ -1,4 +1,5 @@
 import { daysBetween, groupedBy, type PlainDate } from '../../base'
+import type { SetUp } from '../../plan/scheme'
 import { median } from './statistics'
 
 /** An estimate of one exercise on one day. Units: kilograms. */
@@ -7,6 +8,8 @@ export interface DatedValue {
   readonly on: PlainDate
   readonly value: number
   readonly repsToFailure: number
+  /** How the station was set up, where it was said that day. */
+  readonly setUp?: SetUp | undefined
 }
 
 export const LEFT_OUT = [

@@ -11,6 +11,8 @@ export { BODY_SIDES } from './loggedSet'
 export type { BodySide, LoggedSet } from './loggedSet'
 export { trendValue } from './trendPoint'
 export type { TrendPoint } from './trendPoint'
+export { setUpChanges, trendPointsOf } from './trendLines'
+export type { SetUpChange } from './trendLines'
 export { exerciseTrend, pooledTrend, robustLine, TREND, VERDICTS } from './trend'
 export { LEFT_OUT, splitByUse } from './excludedEstimates'
 export type {

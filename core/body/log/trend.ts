@@ -50,15 +50,15 @@ interface Line {
   readonly base: number
 }
 
-/** Median of pairwise slopes, then of what is left; in the order of weeks. Called for every exercise of every rehearsed rotation, so written without lists of its own. */
-function lineThrough(weeks: Float64Array, ys: Float64Array): Line {
+/** Median of pairwise slopes within a line, then of what is left; in the order of weeks. Called for every exercise of every rehearsed rotation, so written without lists of its own. */
+function lineThrough(weeks: Float64Array, ys: Float64Array, lines: Uint8Array): Line {
   const count = weeks.length
   const slopes = new Float64Array((count * (count - 1)) / 2)
   let found = 0
   for (let at = 0; at < count; at++) {
     for (let later = at + 1; later < count; later++) {
       const gap = weeks[later]! - weeks[at]!
-      if (gap > 0) slopes[found++] = (ys[later]! - ys[at]!) / gap
+      if (gap > 0 && lines[at] === lines[later]) slopes[found++] = (ys[later]! - ys[at]!) / gap
     }
   }
   const slope = found > 0 ? median(slopes.subarray(0, found)) : 0
@@ -66,13 +66,22 @@ function lineThrough(weeks: Float64Array, ys: Float64Array): Line {
 }
 
 /** Sum of squared distances from the mean. */
-function squaredSpread(values: Float64Array): number {
+function squaredSpread(values: ArrayLike<number>): number {
   let [sum, squares] = [0, 0]
-  for (const value of values) sum += value
+  for (let at = 0; at < values.length; at++) sum += values[at]!
   const mean = sum / values.length
-  for (const value of values) squares += (value - mean) ** 2
+  for (let at = 0; at < values.length; at++) squares += (values[at]! - mean) ** 2
   return squares
 }
+
+/** Values line by line. */
+function byLine(values: Float64Array, lines: Uint8Array): readonly ArrayLike<number>[] {
+  if (lines.every(line => line === 0)) return [values]
+  return [...new Set(lines)].map(line => values.filter((_, at) => lines[at] === line))
+}
+
+const spanOf = (weeks: ArrayLike<number>): number =>
+  weeks.length > 0 ? weeks[weeks.length - 1]! - weeks[0]! : 0
 
 /** What a slope leaves of each value. */
 function without(ys: Float64Array, weeks: Float64Array, slope: number): Float64Array {
@@ -87,6 +96,7 @@ export function robustLine(points: readonly { readonly week: number; readonly y:
   return lineThrough(
     Float64Array.from(ordered, ({ week }) => week),
     Float64Array.from(ordered, ({ y }) => y),
+    new Uint8Array(ordered.length),
   )
 }
 
@@ -94,7 +104,7 @@ const isInOrder = (points: readonly TrendPoint[]) =>
   points.every(({ week }, at) => at === 0 || (points[at - 1]?.week ?? 0) <= week)
 
 /**
- * Robust trend of an exercise's RIR-adjusted estimate.
+ * Robust trend of an exercise's RIR-adjusted estimate; points are compared within their line only.
  *
  * Shape:  points in any order; the caller leaves out deloads, painful sessions and what lies more than 56 days back.
  * Units:  share of the value per week.
@@ -102,11 +112,13 @@ const isInOrder = (points: readonly TrendPoint[]) =>
  * Source: docs/methods.md#trend (median of pairwise slopes, scatter shrunk to a prior); examples A-1 to A-6.
  */
 export function exerciseTrend(all: readonly TrendPoint[]): Trend {
-  const points = (isInOrder(all) ? all : [...all].sort((a, b) => a.week - b.week)).slice(
-    -TREND.mostPoints,
+  const points = tied(
+    (isInOrder(all) ? all : [...all].sort((a, b) => a.week - b.week)).slice(-TREND.mostPoints),
   )
   const count = points.length
-  const spanWeeks = count > 0 ? (points.at(-1)?.week ?? 0) - (points[0]?.week ?? 0) : 0
+  const lines = Uint8Array.from(points, ({ line }) => line ?? 0)
+  const weeks = Float64Array.from(points, ({ week }) => week)
+  const spanWeeks = byLine(weeks, lines).reduce((sum, own) => sum + spanOf(own), 0)
   if (count < TREND.leastPoints || spanWeeks < TREND.leastWeeks)
     return {
       verdict: 'insufficient',
@@ -116,23 +128,34 @@ export function exerciseTrend(all: readonly TrendPoint[]): Trend {
       count,
       spanWeeks,
     }
-  const [weeks, ys] = [new Float64Array(count), new Float64Array(count)]
-  for (let at = 0; at < count; at++) {
-    weeks[at] = points[at]?.week ?? 0
-    ys[at] = Math.log(points[at]?.value ?? 1)
-  }
-  const { slope } = lineThrough(weeks, ys)
-  const residuals = without(ys, weeks, slope)
-  const middle = median(residuals)
-  for (let at = 0; at < count; at++) residuals[at] = Math.abs(residuals[at]! - middle)
-  const scatter = TREND.spreadOfMedian * median(residuals)
+  const ys = Float64Array.from(points, ({ value }) => Math.log(value))
+  const { slope } = lineThrough(weeks, ys, lines)
+  // A slope and a level for each line are taken from the points.
+  const free = count - 1 - new Set(lines).size
+  const scatter =
+    TREND.spreadOfMedian *
+    median(
+      byLine(without(ys, weeks, slope), lines).flatMap(own => {
+        const middle = median(own)
+        return Array.from(own, residual => Math.abs(residual - middle))
+      }),
+    )
   const sigma = Math.sqrt(
-    (TREND.priorWeight * priorScatter(points) ** 2 + (count - 2) * scatter ** 2) /
-      (count + TREND.priorWeight - 2),
+    (TREND.priorWeight * priorScatter(points) ** 2 + free * scatter ** 2) /
+      (free + TREND.priorWeight),
   )
-  const error = (TREND.theilSen * sigma) / Math.sqrt(squaredSpread(weeks))
+  const spread = byLine(weeks, lines).reduce((sum, own) => sum + squaredSpread(own), 0)
+  const error = (TREND.theilSen * sigma) / Math.sqrt(spread)
   const { verdict, probability } = judged(slope, error)
   return { verdict, slope, error, probability, count, spanWeeks }
+}
+
+/** Points that have another on their line to be compared with. */
+function tied(points: readonly TrendPoint[]): readonly TrendPoint[] {
+  if (points.every(({ line }) => line === undefined)) return points
+  return points.filter((point, at) =>
+    points.some((other, there) => there !== at && (other.line ?? 0) === (point.line ?? 0)),
+  )
 }
 
 function judged(

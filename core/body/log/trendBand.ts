@@ -17,6 +17,7 @@ export interface BandPoint {
  * A trend as a line with its uncertainty, at the first and last point and a few times between.
  *
  * Units: the points' own.
+ * Shape: points in the order of their days; the line that the last of them lies on.
  * Edge:  empty where there is not enough data for a trend.
  */
 export function trendBand(
@@ -25,11 +26,12 @@ export function trendBand(
   steps = 8,
 ): readonly BandPoint[] {
   if (verdict === 'insufficient' || all.length === 0) return []
-  const weeks = all.map(({ week }) => week)
+  const own = all.filter(({ line }) => line === all.at(-1)?.line)
+  const weeks = own.map(({ week }) => week)
   const [first, last] = [Math.min(...weeks), Math.max(...weeks)]
   const mean = weeks.reduce((sum, week) => sum + week, 0) / weeks.length
   const variance = weeks.reduce((sum, week) => sum + (week - mean) ** 2, 0) / weeks.length
-  const { base } = robustLine(all.map(({ week, value }) => ({ week, y: Math.log(value) })))
+  const { base } = robustLine(own.map(({ week, value }) => ({ week, y: Math.log(value) })))
   return Array.from({ length: steps + 1 }, (_, at): BandPoint => {
     const week = first + ((last - first) * at) / steps
     const y = base + slope * week

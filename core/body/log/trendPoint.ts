@@ -8,6 +8,8 @@ export interface TrendPoint {
   /** RIR-adjusted one-rep estimate, kg. */
   readonly value: number
   readonly repsToFailure: number
+  /** Which line it lies on, from 0: a change of set-up begins another; left out, there is one. */
+  readonly line?: number
 }
 
 /** A set further from failure says too little about strength. */

@@ -9,6 +9,7 @@ import {
   requireIntent,
 } from './catalogue'
 import { CUE_KEYS, cueLines } from './cues'
+import { otherForms } from './exercises/variants'
 import { CAUTIONS, type Exercise } from './exercise'
 import { type Group, GROUP_MUSCLES, GROUPS, MUSCLES } from './muscles'
 
@@ -98,3 +99,9 @@ test('what stands in for a variant begins with the exercise it is made from, and
   expect(of('incline_press_rail_narrow').intents[0].credits.triceps).toBe(1)
   for (const { id, substitutes } of all) expect(substitutes).not.toContain(id)
 })
+
+test.each([
+  ['cable_curl', ['cable_curl_lying', 'cable_curl_single']],
+  ['cable_curl_single', ['cable_curl', 'cable_curl_lying']],
+  ['dip', []],
+])('%s has other forms: %j', (id, forms) => expect(otherForms(id)).toEqual(forms))

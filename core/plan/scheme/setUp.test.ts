@@ -22,6 +22,19 @@ test.each([
   ['seat', '0', undefined],
   ['stance', '3', undefined],
   ['elbows', '', undefined],
+  ['hands', '40 cm', 40],
+  ['hands', '40', 40],
+  ['hands', 'Shoulder wide', 'shoulder-wide'],
+  ['hands', '40 in', undefined],
+  ['hands', '9', undefined],
+  ['stop', '10cm', 10],
+  ['stop', 'right angle', 'right-angle'],
+  ['ropes', '2', 2],
+  ['ropes', '3', undefined],
+  ['help', 'other hand', 'other-hand'],
+  ['line', 'behind', 'behind'],
+  ['feet', 'flat', 'flat'],
+  ['stance', 'braced', 'braced'],
 ] as const)('%s typed as "%s" is %s', (field, text, value) => {
   expect(parsedSetUp(field, text)).toBe(value)
   if (value !== undefined) expect(isSetUpValue(field, value)).toBe(true)
@@ -35,6 +48,9 @@ test('what it may be is told by name', () => {
 
 test('in words, in the order of the table', () => {
   expect(setUpText({ seat: 4, bench: 30, cable: 'low' })).toBe('bench 30°, cable low, seat 4')
+  expect(setUpText({ stop: 10, hands: 40, feet: 'raised', ropes: 2 })).toBe(
+    'ropes 2, between the hands 40 cm, feet raised, stop 10 cm',
+  )
   expect(setUpText({})).toBe('')
   expect(setUpText(undefined)).toBe('')
 })
@@ -49,9 +65,13 @@ test('a field is set anew where it is named and was otherwise', () => {
 describe('what there is to set up', () => {
   test.each([
     ['incline_dumbbell_curl', ['bench', 'stance']],
-    ['cable_curl', ['cable', 'steps', 'seat', 'stance']],
-    ['machine_chest_press', ['seat', 'pad', 'torso', 'elbows']],
-    ['dip', ['stance', 'torso', 'elbows']],
+    ['cable_curl', ['cable', 'line', 'steps', 'seat', 'stance']],
+    ['pushdown_rope', ['cable', 'line', 'ropes', 'steps', 'seat', 'stance', 'elbows', 'stop']],
+    ['machine_chest_press', ['seat', 'pad', 'torso', 'elbows', 'stop']],
+    ['bench_press_barbell', ['bench', 'hands', 'feet', 'torso', 'elbows', 'stop']],
+    ['dip', ['hands', 'feet', 'torso', 'elbows', 'stop', 'help']],
+    ['chin_up', ['hands', 'feet', 'torso', 'elbows', 'help']],
+    ['lateral_raise_dumbbell', ['stance', 'torso']],
   ])('%s: %j', (id, fields) => {
     expect(setUpFieldsOf(requireExercise(BUILT_IN_CATALOGUE, id))).toEqual(fields)
   })
@@ -70,6 +90,10 @@ test.each([
   [{ elbows: 'flared' }, 'shoulder', 1.1],
   [{ elbows: 'flared', torso: 'upright' }, 'elbow_extensor_side', 1.05],
   [{ elbows: 30 }, 'shoulder', 1],
+  [{ stance: 'braced' }, 'low_back', 0.7],
+  [{ stance: 'seated' }, 'low_back', 0.85],
+  [{ stop: 'right-angle' }, 'shoulder', 0.85],
+  [{ stop: 'floor', elbows: 'flared' }, 'shoulder', 0.99],
   [undefined, 'wrist', 1],
 ] as const)('%j at the %s counts %d times', (setUp, joint, factor) => {
   expect(setUpStress(setUp, joint)).toBeCloseTo(factor, 9)

@@ -28,6 +28,12 @@ export const SET_UP = {
     numbers: notches,
     words: ['low', 'middle', 'high'],
   },
+  line: {
+    name: 'Line of pull',
+    example: 'behind',
+    words: ['front', 'behind', 'beside', 'across', 'overhead'],
+  },
+  ropes: { name: 'Ropes', example: '2', numbers: { least: 1, most: 2, unit: '' }, words: [] },
   steps: {
     name: 'Steps from the stack',
     example: '1',
@@ -36,10 +42,21 @@ export const SET_UP = {
   },
   seat: { name: 'Seat', example: '4', numbers: notches, words: [] },
   pad: { name: 'Pad', example: '2', numbers: notches, words: [] },
+  hands: {
+    name: 'Between the hands',
+    example: '40 cm',
+    numbers: { least: 10, most: 150, unit: 'cm' },
+    words: ['inside-shoulders', 'shoulder-wide', 'outside-shoulders'],
+  },
   stance: {
     name: 'Stance',
     example: 'staggered',
-    words: ['narrow', 'hip-wide', 'wide', 'staggered', 'kneeling', 'seated', 'standing'],
+    words: ['narrow', 'hip-wide', 'wide', 'staggered', 'kneeling', 'seated', 'standing', 'braced'],
+  },
+  feet: {
+    name: 'Feet',
+    example: 'flat',
+    words: ['flat', 'raised', 'forward', 'behind', 'crossed', 'hanging'],
   },
   torso: {
     name: 'Torso',
@@ -51,6 +68,17 @@ export const SET_UP = {
     example: 'tucked, or degrees',
     numbers: { least: 0, most: 90, unit: '°' },
     words: ['tucked', 'flared'],
+  },
+  stop: {
+    name: 'Stop',
+    example: 'floor, or 10 cm above it',
+    numbers: { least: 0, most: 80, unit: 'cm' },
+    words: ['floor', 'pins', 'chest', 'forehead', 'right-angle'],
+  },
+  help: {
+    name: 'Help',
+    example: 'band',
+    words: ['band', 'partner', 'feet', 'other-hand'],
   },
 } as const satisfies Readonly<Record<string, SetUpRow>>
 
@@ -68,9 +96,13 @@ export function isSetUpValue(field: SetUpField, value: number | string): boolean
   return numbers !== undefined && value >= numbers.least && value <= numbers.most
 }
 
-/** A value as it is typed, `30`, `30°` or `low`; undefined where the field cannot be so. */
+/** A value as it is typed, `30`, `30°`, `40 cm`, `low` or `right angle`; undefined where the field cannot be so. */
 export function parsedSetUp(field: SetUpField, text: string): number | string | undefined {
-  const plain = text.trim().toLowerCase().replace(/\s*°$/, '')
+  const { numbers } = rowOf(field)
+  const typed = text.trim().toLowerCase()
+  const bare =
+    numbers?.unit && typed.endsWith(numbers.unit) ? typed.slice(0, -numbers.unit.length) : typed
+  const plain = bare.trim().replace(/\s+/g, '-')
   const value = plain !== '' && Number.isFinite(Number(plain)) ? Number(plain) : plain
   return isSetUpValue(field, value) ? value : undefined
 }
@@ -85,14 +117,14 @@ export function setUpChoices(field: SetUpField): string {
   return `${name}: give ${choices.join(', or ')}.`
 }
 
-/** `bench 30°, seat 4`. */
+/** `bench 30°, between the hands 40 cm, seat 4`. */
 export function setUpText(setUp: SetUp | undefined): string {
   return SET_UP_FIELDS.flatMap(field => {
     const value = setUp?.[field]
     if (value === undefined) return []
-    return [
-      `${rowOf(field).name.toLowerCase()} ${value}${typeof value === 'number' ? (rowOf(field).numbers?.unit ?? '') : ''}`,
-    ]
+    const { name, numbers } = rowOf(field)
+    const unit = typeof value === 'number' ? (numbers?.unit ?? '').replace(/^(?=[a-z])/, ' ') : ''
+    return [`${name.toLowerCase()} ${value}${unit}`]
   }).join(', ')
 }
 
@@ -109,15 +141,28 @@ const OF_EQUIPMENT: Readonly<Partial<Record<Equipment, readonly SetUpField[]>>> 
   bench: ['bench'],
   incline_bench: ['bench'],
   preacher_bench: ['seat', 'pad'],
-  cable: ['cable', 'steps', 'seat'],
+  cable: ['cable', 'line', 'steps', 'seat'],
   machine: ['seat', 'pad'],
-  rack: ['stance'],
+  barbell: ['hands'],
+  cambered_bar: ['hands'],
+  fixed_bar: ['hands'],
+  rail_guided_barbell: ['hands'],
+  pull_up_bar: ['hands'],
+  dip_bars: ['hands'],
 }
+/** Movements that end somewhere a coach can name: on the floor, on pins, at a right angle. */
+const WITH_STOP = /press|dip|extension|squat|lunge|hinge/
 
 /** What there is to set up for an exercise, by its equipment and movement; in the order of the table. */
-export function setUpFieldsOf({ equipment, pattern, kind }: Exercise): readonly SetUpField[] {
+export function setUpFieldsOf({ id, equipment, pattern, kind }: Exercise): readonly SetUpField[] {
   const own = new Set<SetUpField>(equipment.flatMap(piece => OF_EQUIPMENT[piece] ?? []))
-  if (!own.has('seat') || own.has('cable')) own.add('stance')
+  const isLying = own.has('bench') && /press/.test(pattern)
+  const carriesBody = equipment.includes('bodyweight')
+  if (isLying || carriesBody) own.add('feet')
+  else if (!own.has('seat') || own.has('cable')) own.add('stance')
+  if (/rope/.test(id)) own.add('ropes')
+  if (carriesBody && /dip|vertical_pull/.test(pattern)) own.add('help')
+  if (WITH_STOP.test(pattern)) own.add('stop')
   if (/press|dip|extension|row|pull/.test(pattern)) own.add('elbows')
   if (kind === 'compound' || pattern === 'raise' || pattern === 'dip') own.add('torso')
   return SET_UP_FIELDS.filter(field => own.has(field))
@@ -134,6 +179,14 @@ const STRESS: Readonly<
   elbows: {
     flared: { shoulder: 1.1, elbow_extensor_side: 1.05 },
     tucked: { shoulder: 0.95 },
+  },
+  stance: {
+    braced: { low_back: 0.7 },
+    seated: { low_back: 0.85 },
+  },
+  stop: {
+    'right-angle': { shoulder: 0.85 },
+    floor: { shoulder: 0.9 },
   },
 }
 

@@ -1,7 +1,7 @@
-import type { BlockId, CoachId } from '#core/base'
+import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { PlanContract } from '#shared/contracts/plan'
-import { and, eq, sql } from 'drizzle-orm'
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { currentTime } from '../../clock'
 import { blockRevisions, blocks } from '../schema'
@@ -14,6 +14,19 @@ export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) 
     .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
     .limit(1)
   return row && { ...row, plan: PlanContract.parse(row.plan) }
+}
+
+/** The plan of the block a client closed last; undefined where none was. */
+export async function lastClosedPlan(db: Database, coachId: CoachId, clientId: ClientId) {
+  const [row] = await db
+    .select({ plan: blocks.plan })
+    .from(blocks)
+    .where(
+      and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId), isNotNull(blocks.closedAt)),
+    )
+    .orderBy(desc(blocks.closedAt))
+    .limit(1)
+  return row && PlanContract.parse(row.plan)
 }
 
 /**

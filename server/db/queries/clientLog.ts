@@ -1,12 +1,16 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
-import { and, asc, desc, eq, gte, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, logEntries, loggedSets } from '../schema'
 
-/** How a client set up her stations, as she said it, latest first. */
-export function setUpsOf(db: Database, coachId: CoachId, clientId: ClientId) {
-  return db
-    .select({ on: datedSessions.on, word: logEntries.word })
+/** How clients set up their stations, as they said it, latest first. */
+export async function setUpsOf(db: Database, coachId: CoachId, ids: readonly ClientId[]) {
+  const rows = await db
+    .select({
+      clientId: logEntries.clientId,
+      on: datedSessions.on,
+      word: logEntries.word,
+    })
     .from(logEntries)
     .innerJoin(
       datedSessions,
@@ -18,15 +22,16 @@ export function setUpsOf(db: Database, coachId: CoachId, clientId: ClientId) {
     .where(
       and(
         eq(logEntries.coachId, coachId),
-        eq(logEntries.clientId, clientId),
+        inArray(logEntries.clientId, [...ids]),
         eq(logEntries.outcome, 'taken'),
         sql`${logEntries.word}->>'kind' = 'set_up'`,
       ),
     )
     .orderBy(desc(datedSessions.on), desc(logEntries.seq))
-    .limit(MOST_SET_UPS)
+  return rows.flatMap(({ word, ...row }) =>
+    word.kind === 'set_up' ? [{ ...row, exercise: word.exercise, setUp: word.setUp }] : [],
+  )
 }
-const MOST_SET_UPS = 400
 
 /** Exercises in a client's log since a day, and in how many sessions any was done. */
 export async function doneSince(

@@ -1,8 +1,9 @@
-import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
+import type { BlockId, ClientId, CoachId, ExerciseId, PlainDate } from '#core/base'
 import { type SessionFacts, type SessionState, sessionState } from '#core/body/log'
 import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, loggedSets } from '../schema'
+import { setUpsOf } from './clientLog'
 import { setsDoneIn } from './blockSessions'
 import { sessionFactColumns } from './sessionFacts'
 
@@ -61,7 +62,7 @@ export async function sessionsAround(
   )
 }
 
-/** Exposures since a day, of some clients, in the order of their days. */
+/** Exposures since a day, of some clients, in the order of their days, with the set-up that was said on the day. */
 export async function exposuresOf(
   db: Database,
   coachId: CoachId,
@@ -69,7 +70,7 @@ export async function exposuresOf(
   since: PlainDate,
 ) {
   if (ids.length === 0) return []
-  return db
+  const values = db
     .select({
       clientId: exposures.clientId,
       exercise: exposures.exercise,
@@ -86,6 +87,12 @@ export async function exposuresOf(
       ),
     )
     .orderBy(asc(exposures.on))
+  const [rows, said] = await Promise.all([values, setUpsOf(db, coachId, ids)])
+  const place = (row: { clientId: ClientId; exercise: ExerciseId; on: PlainDate }) =>
+    `${row.clientId} ${row.exercise} ${row.on}`
+  // The latest word of a day comes first, so it is set last.
+  const setUps = new Map(said.toReversed().map(row => [place(row), row.setUp]))
+  return rows.map(row => ({ ...row, setUp: setUps.get(place(row)) }))
 }
 
 /** Sessions of one client with how many working sets were done, the newest first. */

@@ -1,5 +1,6 @@
 import type { ClientId, CoachId } from '#core/base'
 import type { LogWord } from '#core/follow/sheet'
+import { sql } from 'drizzle-orm'
 import {
   bigserial,
   foreignKey,
@@ -87,6 +88,9 @@ export const logEntries = pgTable(
       foreignColumns: [datedSessions.coachId, datedSessions.id],
     }).onDelete('cascade'),
     index('log_entries_by_session').on(table.coachId, table.sessionId, table.seq),
+    index('log_entries_set_ups')
+      .on(table.coachId, table.clientId)
+      .where(sql`word->>'kind' = 'set_up'`),
   ],
 )
 

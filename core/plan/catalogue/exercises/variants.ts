@@ -51,6 +51,15 @@ interface Changes
   readonly heads?: HeadShares
 }
 
+const BASE_OF = new Map<string, BaseId>()
+
+/** All forms of the movement an exercise is one form of, the exercise itself left out; the one they are made from first. */
+export function otherForms(id: string): readonly string[] {
+  const base = BASE_OF.get(id) ?? id
+  const forms = [...BASE_OF].flatMap(([variant, from]) => (from === base ? [variant] : []))
+  return [base, ...forms].filter(form => form !== id)
+}
+
 /** One exercise after another, under a name of its own; it stands in for its base first, then for what stands in for that. */
 function variant<const Id extends string>(
   id: Id,
@@ -58,6 +67,7 @@ function variant<const Id extends string>(
   from: BaseId,
   { how, length, stress, credits, heads, ...changes }: Changes,
 ): Exercise & { readonly id: Id } {
+  BASE_OF.set(id, from)
   const base = BASES.find(exercise => exercise.id === from)
   assert(base, `no exercise ${from}`)
   const [usual] = base.intents

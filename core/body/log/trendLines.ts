@@ -1,0 +1,60 @@
+import { daysBetween, DAYS_PER_WEEK, type PlainDate } from '../../base'
+import { setUpText } from '../../plan/scheme'
+import type { DatedValue } from './excludedEstimates'
+import type { TrendPoint } from './trendPoint'
+
+/** A day from which an exercise was set up otherwise than before, in words. */
+export interface SetUpChange {
+  readonly on: PlainDate
+  readonly words: string
+}
+
+interface Placed {
+  readonly value: DatedValue
+  readonly line: number
+  /** Said here, and otherwise than before. */ readonly change: string | null
+}
+
+/** Lines of one exercise: what was said of its set-up holds until something else is; the same again is the same line. */
+function placed(values: readonly DatedValue[]): readonly Placed[] {
+  const lines: string[] = []
+  let now = ''
+  return [...values]
+    .sort((a, b) => a.on.localeCompare(b.on))
+    .map(value => {
+      const said = setUpText(value.setUp)
+      // Before anything was said there is nothing to tell it from.
+      const change = said !== '' && now !== '' && said !== now ? said : null
+      if (said !== '') {
+        if (!lines.includes(said)) lines.push(said)
+        now = said
+      }
+      return { value, line: Math.max(0, lines.indexOf(now)), change }
+    })
+}
+
+/**
+ * Estimates of one exercise as points of its trend: a change of set-up begins a line of its own.
+ *
+ * Shape:  in the order of their days. Units: weeks from `from`.
+ * Edge:   values before the first word about the set-up lie on the first line.
+ * Source: docs/methods.md#trend.
+ */
+export function trendPointsOf(
+  values: readonly DatedValue[],
+  from: PlainDate,
+): readonly TrendPoint[] {
+  return placed(values).map(({ value: { on, value, repsToFailure }, line }) => ({
+    week: daysBetween(from, on) / DAYS_PER_WEEK,
+    value,
+    repsToFailure,
+    ...(line > 0 && { line }),
+  }))
+}
+
+/** Days on which one exercise was set up otherwise than before, in the order of their days. */
+export function setUpChanges(values: readonly DatedValue[]): readonly SetUpChange[] {
+  return placed(values).flatMap(({ value: { on }, change }) =>
+    change === null ? [] : [{ on, words: change }],
+  )
+}

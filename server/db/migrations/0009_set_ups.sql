@@ -1,0 +1,1 @@
+CREATE INDEX "log_entries_set_ups" ON "log_entries" USING btree ("coach_id","client_id") WHERE word->>'kind' = 'set_up';
