@@ -65,7 +65,8 @@ export async function planScreen(
   const { useSubmission } = await import('~/shell/useSubmission')
   const { usePlanStore } = await import('~/stores/plan')
   const { useIssuedStore } = await import('~/stores/issued')
-  provideGlobally({ useSubmission, usePlanStore, useIssuedStore })
+  const { useLoadsStore } = await import('~/stores/loads')
+  provideGlobally({ useSubmission, usePlanStore, useIssuedStore, useLoadsStore })
   const store = usePlanStore()
   await store.load(CLIENT_ID)
   return { store, asked }

@@ -11,10 +11,12 @@ import {
 import { sessionSlots } from '../plan/session'
 import { formatScheme } from '../plan/shorthand'
 import { checkInput, findingsOf } from '../judge/checks'
-import { plannedLoads, expandedBlock } from '../design/progress'
+import { blockLoadSessions, loadsAhead } from '../design/loads'
+import { expandedBlock } from '../design/progress'
 import { rankedChoices, swapChoices } from '../design/suggest'
 import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
-import { nextLoad, sheetSession } from '../exchange/prescription'
+import { sheetSession } from '../exchange/prescription'
+import { loadReasonWords } from '../words'
 import { idsInARow } from './notation'
 import { planIn, written } from './shorthandPlans'
 
@@ -102,9 +104,6 @@ describe('a heaviest load', () => {
   })
   const terms = (loadKg: number) => ({
     on: plainDate('2026-04-08'),
-    isDeload: false,
-    rules: undefined,
-    pain: {},
     log: new Map([
       [
         'kickback_dumbbell',
@@ -112,20 +111,34 @@ describe('a heaviest load', () => {
       ],
     ]),
   })
+  const nextLoad = (before: number, of: typeof own, unit: 'kg' | 'lb' = 'kg') => {
+    const { on, log } = terms(before)
+    const content = {
+      id: 'x',
+      groupings: [{ id: 'g', kind: 'straight', placement: 'main', slots: [slot] }],
+    }
+    return loadsAhead(
+      [{ key: 'x', on, content: content as never, isDeload: false }],
+      { exposures: log, lastPlanned: new Map() },
+      { context: of, unit, bodyKg: null, rules: undefined, rotation: null },
+    )
+      .get('x')!
+      .get(slot.id)!
+  }
   test.each([
-    [8, 9, /^Up from/],
+    [8, 9, /^\+1.kg/],
     [12, 12, /Your coach has set 12.kg as the heaviest/],
     [16, 12, /Your coach has set 12.kg as the heaviest/],
   ])('after %d kg the phone says %d kg', (before, next, why) => {
-    const load = nextLoad(slot, terms(before) as never, own, 'kg')!
-    expect(load.amount).toBe(next)
-    expect(load.why).toMatch(why)
-    expect(nextLoad(slot, terms(16) as never, context(), 'kg')!.amount).toBeGreaterThan(12)
+    const load = nextLoad(before, own)
+    expect(load.sets[0]!.amount).toBe(next)
+    expect(loadReasonWords(load)).toMatch(why)
+    expect(nextLoad(16, context()).sets[0]!.amount).toBeGreaterThan(12)
   })
   test('in pounds it is the same weight', () => {
-    const load = nextLoad(slot, terms(16) as never, own, 'lb')!
-    expect(load.amount).toBeLessThanOrEqual(12.5 / 0.45359237)
-    expect(load.amount).toBeGreaterThan(20)
+    const { amount } = nextLoad(16, own, 'lb').sets[0]!
+    expect(amount).toBeLessThanOrEqual(12.5 / 0.45359237)
+    expect(amount).toBeGreaterThan(20)
   })
   test('swapped in on the phone it begins no heavier', () => {
     const content = written('arms', 'kickback_cable 3 x 12, rir 1').sessions[0]!
@@ -139,6 +152,7 @@ describe('a heaviest load', () => {
         pass: 0,
         context: of,
         unit: 'kg',
+        loads: new Map(),
       } as never)
         .exercises[0]!.swaps.filter(({ exercise }) => exercise === 'kickback_dumbbell')
         .map(({ start }) => start)
@@ -161,9 +175,14 @@ describe('a heaviest load', () => {
   })
   test('the loads of the block stay under it', () => {
     const expanded = expandedBlock({ ...plan, passes: 10 }, own)
-    const strengths = new Map([['kickback_dumbbell', 17]])
     const loads = (of: typeof own) =>
-      plannedLoads(expanded, of, { strengths, rules: undefined } as never).map(({ load }) => load)
+      [
+        ...loadsAhead(
+          blockLoadSessions(expanded, plan.startsOn),
+          { exposures: terms(11).log, lastPlanned: new Map() },
+          { context: of, unit: 'kg', bodyKg: null, rules: undefined, rotation: plan.rotation },
+        ).values(),
+      ].flatMap(session => [...session.values()].flatMap(({ sets }) => sets[0]!.amount ?? []))
     expect(Math.max(...loads(own))).toBe(12)
     expect(Math.max(...loads(context()))).toBeGreaterThan(12)
   })

@@ -117,6 +117,7 @@ export const RULE_NAMES: Readonly<Record<LoadProgression, readonly [name: string
       'Load from effort',
       `The load that the last estimates allow at the planned ${EFFORT.inText}.`,
     ],
+    held: ['Stays', 'The load stays as it is until you change it.'],
   }
 
 /** What a rotation does otherwise than the block. */

@@ -87,6 +87,7 @@ export {
   stageWords,
   tempoWords,
 } from './scheme'
+export { loadLineWords, loadReasonWords, loadRowWords, shapeLossWords } from './loads'
 export {
   ALTERNATION_NAMES,
   blockConcernWords,

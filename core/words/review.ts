@@ -80,7 +80,7 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
     A10: ({ counted, band }) =>
       `Over the ceiling: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.ceiling)}.`,
     G1: ({ daysAway }) =>
-      `${daysAway ?? 0} days without it: ${(daysAway ?? 0) > 56 ? 'a new start at the floor, loads found again at four reps left' : 'fewer sets and more in reserve at first; the sheet lowers the loads'}.`,
+      `${daysAway ?? 0} days without it beyond the plan: ${(daysAway ?? 0) > 56 ? 'a new start at the floor, loads found again at four reps left' : 'fewer sets and more in reserve at first; the sheet lowers the loads'}.`,
     A11: ({ slope }) => `Rising ${aWeek(slope)}: it works, leave it.`,
     A12: ({ recovered, notRecovered }) =>
       `No verdict yet${recovered + notRecovered > 0 ? `; recovered in ${recovered} of ${recovered + notRecovered} answers` : ''}.`,

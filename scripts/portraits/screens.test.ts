@@ -164,6 +164,8 @@ async function opened(
   const store = usePlanStore!() as unknown as { load: (id: string) => Promise<void>; plan: unknown }
   await store.load(who.id)
   await (useIssuedStore!() as unknown as { load: () => Promise<void> }).load()
+  const { useLoadsStore } = await load('../../app/stores/loads.ts')
+  await (useLoadsStore!() as unknown as { load: () => Promise<boolean> }).load()
   const made = async (of: string, args: readonly unknown[]) => {
     const path = `../../app/screens/${of}.ts`
     return (await load(path))[of.split('/').at(-1)!]!(...args)

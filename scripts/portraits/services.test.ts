@@ -22,6 +22,7 @@ const OF_CLIENT = [
   'profile',
   'history',
   'strengths',
+  'loads',
   'trends',
   'report',
   'log',

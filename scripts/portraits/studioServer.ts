@@ -5,6 +5,7 @@ import { sentSessions } from '../../server/services/blocks'
 import { exportClient } from '../../server/services/clientDocument'
 import { client } from '../../server/services/clients'
 import { history, strengths } from '../../server/services/history'
+import { loads } from '../../server/services/loads'
 import { library } from '../../server/services/library'
 import { logList, sessionLog } from '../../server/services/log'
 import { exportLog } from '../../server/services/logImport'
@@ -46,6 +47,7 @@ const READS: readonly (readonly [path: RegExp, answer: Answer])[] = [
   [inClient('/profile'), (coach, _, id) => profile(coach, id)],
   [inClient('/history'), (coach, today, id) => history(coach, id, today)],
   [inClient('/strengths'), (coach, today, id) => strengths(coach, id, today)],
+  [inClient('/loads'), (coach, today, id) => loads(coach, id, today)],
   [inClient('/trends'), (coach, today, id) => trends(coach, id, today)],
   [inClient('/report'), (coach, today, id) => report(coach, id, today)],
   [inClient('/log'), (coach, today, id) => logList(coach, id, today)],

@@ -17,11 +17,17 @@ import { ProfileContract } from '#shared/contracts/profile'
 import type { EntriesAnswer, EntriesBody } from '#shared/contracts/sheet'
 import type { z } from 'zod'
 import { database } from '../db/database'
-import { asideCounts, entriesOf, sessionById, setsOfSession } from '../db/queries/logEntries'
+import {
+  asideCounts,
+  entriesOf,
+  sentAround,
+  sessionById,
+  setsOfSession,
+} from '../db/queries/logEntries'
 import { profileOf } from '../db/queries/profiles'
 import { sessionsOf } from '../db/queries/training'
 import { takeEntries } from './logEntries'
-import { sheetData, sheetOf } from './sheet'
+import { sheetData, sheetLoads, sheetOf } from './sheet'
 import type { Coach } from './signIn'
 
 /** A log goes back so many days on the page; exports have all of it. */
@@ -94,14 +100,16 @@ export async function sessionLog(
   const db = database()
   const row = await sessionById(db, coach.id, client, session)
   if (!row) return failure(NO_SESSION)
-  const [data, sets, entries] = await Promise.all([
+  const [data, around, sets, entries] = await Promise.all([
     sheetData({ coach, clientId: client }, today < row.on ? today : row.on),
+    sentAround(db, coach.id, client, { from: today, to: row.on }),
     setsOfSession(db, coach.id, session),
     entriesOf(db, coach.id, [session]),
   ])
   if (!data.ok) return data
+  const rows = [...around.filter(({ id }) => id !== row.id), row]
   return success({
-    session: sheetOf(row, data.value, false),
+    session: sheetOf(row, data.value, sheetLoads(rows, data.value, today), false),
     base: sets.filter(({ entryId }) => entryId === null).map(asWord),
     entries: entries.map(({ session: _, at, ...entry }) => ({ ...entry, at: at.toISOString() })),
     finish: row.finishedAt && {

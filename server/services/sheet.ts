@@ -1,14 +1,15 @@
 import { addDays, daysBetween, type PlainDate, type Result, success } from '#core/base'
-import { exposuresByExercise, type SheetQuestion, sheetSession } from '#core/exchange/prescription'
+import { type SheetQuestion, sheetSession } from '#core/exchange/prescription'
 import { catalogueWith } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
 import { rotationLedger } from '#core/count/ledger'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import type { Levels, LogEntry } from '#core/follow/sheet'
-import type { PlanDocument } from '#core/plan/block'
+import { passDates, type PlanDocument } from '#core/plan/block'
+import { isEasier, loadsAhead, type LoadSession, stepsOf } from '#core/design/loads'
 import { groupWeeks } from '#core/design/short'
 import type { SetUp } from '#core/plan/scheme'
-import { ProfileContract } from '#shared/contracts/profile'
+import { sessionInTurn } from '#core/plan/session'
 import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
 import type { ClientView } from '#shared/contracts/client'
@@ -16,19 +17,18 @@ import type { SheetView } from '#shared/contracts/sheet'
 import { database } from '../db/database'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { setUpsOf } from '../db/queries/clientLog'
-import { entriesOf, sentAround, setsSince } from '../db/queries/logEntries'
-import { profileOf } from '../db/queries/profiles'
+import { entriesOf, sentAround } from '../db/queries/logEntries'
 import { client } from './clients'
+import { type LoadData, loadData } from './loads'
 import { placedReports } from './pain'
 import type { SheetReader } from './sheetLinks'
 import { currentTime } from '../clock'
 
-/** Days of sessions on a sheet, back and ahead; of log behind its numbers; and around today, days for which shorter ways are made. */
+/** Days of sessions on a sheet, back and ahead; and around today, days for which shorter ways are made. */
 const DAYS = {
   back: 14,
   ahead: 21,
   finishedBack: 7,
-  log: 180,
   shortBack: 1,
   shortAhead: 7,
 } as const
@@ -39,10 +39,9 @@ type SentRow = Awaited<ReturnType<typeof sentAround>>[number]
 export interface SheetData {
   readonly view: ClientView
   readonly context: PlanContext
-  readonly unit: 'kg' | 'lb'
+  readonly loads: LoadData
   readonly levels: Levels
   readonly reports: SheetView['reports']
-  readonly log: ReturnType<typeof exposuresByExercise>
   readonly setUps: NonNullable<SheetQuestion['setUps']>
 }
 
@@ -60,12 +59,10 @@ export async function sheetData(
   today: PlainDate,
 ): Promise<Result<SheetData, Problem>> {
   const db = database()
-  const [found, profile, reports, clearances, sets, setUps] = await Promise.all([
+  const [found, reports, clearances, setUps] = await Promise.all([
     client(coach, clientId),
-    profileOf(db, coach.id, clientId),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
-    setsSince(db, coach.id, clientId, addDays(today, -DAYS.log)),
     setUpsOf(db, coach.id, [clientId]),
   ])
   if (!found.ok) return found
@@ -79,10 +76,9 @@ export async function sheetData(
   return success({
     view: found.value,
     context: contextWith(method, facts, catalogueWith(library)),
-    unit: ProfileContract.parse(profile?.profile).units,
+    loads: await loadData(coach, found.value, today),
     levels: painBySide(placed, clearances),
     reports: open,
-    log: exposuresByExercise(sets),
     setUps: lastSetUps(setUps),
   })
 }
@@ -96,38 +92,78 @@ function finishersOf({ rotation }: PlanDocument) {
   )
 }
 
+type SheetRow = Pick<
+  SentRow,
+  'id' | 'on' | 'name' | 'prescribed' | 'blockId' | 'pass' | 'day' | 'finishedAt'
+>
+
+const passOf = ({ pass }: SheetRow) => Math.max(0, pass)
+const contentOf = (row: SheetRow) =>
+  sessionInTurn(SessionContract.parse(row.prescribed), passOf(row))
+const planOf = ({ blockId }: SheetRow, { block }: ClientView) =>
+  block?.id === blockId ? block.plan : undefined
+
+/** The day a rotation of a plan begins on; the plan's own for one it does not have. */
+const passStart = (plan: PlanDocument, pass: number): PlainDate =>
+  passDates(plan)[pass]?.[0] ?? plan.startsOn
+
+/** A sent session as its loads are reckoned; what was done already is spoken for by the log. */
+function loadSessionOf(row: SheetRow, view: ClientView, today: PlainDate): LoadSession {
+  const plan = planOf(row, view)
+  const exceptions = plan?.block?.exceptions?.filter(({ pass }) => pass === row.pass) ?? []
+  const event = plan?.block?.events?.find(({ from, to }) => from <= row.on && row.on <= to)
+  return {
+    key: row.id,
+    on: row.on,
+    content: contentOf(row),
+    isDeload: isEasier(event ? { event } : {}, {
+      isDeload: plan?.block?.deloads?.includes(row.pass) ?? false,
+    }),
+    steps: plan && stepsOf(exceptions, passStart(plan, row.pass)),
+    isMissed: row.finishedAt !== null || row.on < today,
+  }
+}
+
+/** Loads of sent sessions, each as if those before it that lie ahead were done as planned. */
+export function sheetLoads(rows: readonly SheetRow[], data: SheetData, today: PlainDate) {
+  const { view, context, loads } = data
+  const { plan } = view.block ?? {}
+  return loadsAhead(
+    rows.map(row => loadSessionOf(row, view, today)),
+    loads.history,
+    {
+      context,
+      unit: loads.unit,
+      bodyKg: loads.bodyKg,
+      rules: plan?.block?.rules,
+      rotation: plan?.rotation ?? null,
+    },
+  )
+}
+
 /** One dated session as the phone, and the coach beside it, holds it. */
 export function sheetOf(
-  row: Pick<SentRow, 'id' | 'on' | 'name' | 'prescribed' | 'blockId' | 'pass' | 'day'>,
+  row: SheetRow,
   data: SheetData,
+  loads: ReturnType<typeof sheetLoads>,
   isShortenable: boolean,
 ) {
-  const { view, context, unit, levels, log, setUps } = data
-  const { block } = view
-  const plan = block?.id === row.blockId ? block.plan : undefined
+  const { view, context, setUps } = data
+  const plan = planOf(row, view)
   return sheetSession({
     id: row.id,
     on: row.on,
     name: row.name,
-    content: SessionContract.parse(row.prescribed),
-    pass: Math.max(0, row.pass),
+    content: contentOf(row),
+    pass: passOf(row),
     context,
-    unit,
-    log,
+    unit: data.loads.unit,
+    log: data.loads.history.exposures,
+    loads: loads.get(row.id) ?? new Map(),
     // What she says of a session is how it is; before is what she said of others.
     setUps,
-    pain: levels,
     minuteLimit: plan?.rotation.days[row.day]?.minuteLimit ?? null,
     finishers: plan ? finishersOf(plan) : [],
-    isDeload: plan?.block?.deloads?.includes(row.pass) ?? false,
-    rules: plan?.block?.rules,
-    steps: new Map(
-      (plan?.block?.exceptions ?? []).flatMap(exception =>
-        exception.kind === 'load' && exception.pass === row.pass
-          ? [[exception.exercise, exception.step] as const]
-          : [],
-      ),
-    ),
     ...(plan &&
       isShortenable && {
         shortening: {
@@ -155,6 +191,7 @@ export async function sheet(
   const shown = rows.filter(
     ({ on, finishedAt }) => !finishedAt || daysBetween(on, today) <= DAYS.finishedBack,
   )
+  const loads = sheetLoads(rows, data.value, today)
   const entries = await entriesOf(
     db,
     reader.coach.id,
@@ -173,6 +210,7 @@ export async function sheet(
         session: sheetOf(
           row,
           data.value,
+          loads,
           !row.finishedAt && ahead >= -DAYS.shortBack && ahead <= DAYS.shortAhead,
         ),
         isFinished: row.finishedAt !== null,

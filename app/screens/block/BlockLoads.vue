@@ -3,7 +3,7 @@ import { RULE_NAMES } from '#core/words'
 import type { LoadProgression } from '#core/plan/method'
 import { CircleAlert } from 'lucide-vue-next'
 
-/** Loads and reps of the first set, rotation by rotation, if everything goes as planned. */
+/** Loads set by set, rotation by rotation, if everything goes as planned. */
 const { rows, passes, isKnown, setRule } = useBlockLoads()
 const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
 </script>
@@ -11,14 +11,15 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
 <template>
   <div class="overflow-x-auto">
     <p class="mb-2 text-ink2">
-      Load × reps of the first set, if every target before is met. Loads begin with what the plan
-      names, else with what the last logs allow, and are rounded to what can be loaded.
+      What the phone says, set by set, if every target before is met; the reps aimed at behind it.
+      Loads go on from the last log, begin with what the plan names, and are what can be loaded.
     </p>
     <table class="min-w-max text-left" :aria-busy="!isKnown">
       <thead class="text-[12px] text-ink2">
         <tr>
           <th class="pr-4 font-normal">Exercise</th>
           <th class="pr-4 font-normal">Rule</th>
+          <th class="pr-4 font-normal">Next time</th>
           <th
             v-for="pass in passes"
             :key="pass.at"
@@ -50,10 +51,11 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
               </option>
             </select>
           </td>
-          <td v-if="row.from === null" :colspan="passes.length" class="px-2 text-ink2">
+          <td v-if="!row.isKnown" :colspan="passes.length + 1" class="px-2 text-ink2">
             no load yet: name one in the session, or log one
           </td>
           <template v-else>
+            <td class="max-w-64 pr-4 text-[12.5px] text-ink2">{{ row.reason }}</td>
             <td
               v-for="cell in row.cells"
               :key="cell.at"
@@ -61,11 +63,11 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
               :data-deload="passes[cell.at]?.isDeload || undefined"
             >
               {{ cell.words }}
-              <span v-if="cell.words" class="text-[11.5px] text-ink2">{{ cell.unit }}</span><span
-                v-if="cell.jump !== null"
-                class="alert-chip"
+              <span v-if="cell.targets" class="text-[11.5px] text-ink2">{{
+                cell.targets
+              }}</span><span v-if="cell.jump !== null" class="alert-chip"
                 ><CircleAlert :size="12" aria-hidden="true" />+{{ cell.jump }}&nbsp;%</span
-              >
+              ><span v-if="cell.loss" class="block text-[11.5px] text-alert">{{ cell.loss }}</span>
             </td>
           </template>
         </tr>

@@ -1,81 +1,97 @@
-import { withPart } from '#core/plan/block'
+import { type BlockPlan, withPart } from '#core/plan/block'
 import { requireExercise } from '#core/plan/catalogue'
-import { formatSets, slotName } from '#core/words'
-import type { LoadProgression } from '#core/plan/method'
-import { loadRuleOf, type PlannedLoad, plannedLoads } from '#core/design/progress'
-import { StrengthsView } from '#shared/contracts/history'
+import { formatSets, loadReasonWords, loadRowWords, shapeLossWords, slotName } from '#core/words'
+import type { LoadProgression, PlanContext } from '#core/plan/method'
+import { loadKey, type SlotLoads } from '#core/design/loads'
+import { type BlockPass, loadRuleOf } from '#core/design/progress'
+import { type Slot, sessionSlots } from '#core/plan/session'
 
-/** Planned loads of every exercise from rotation to rotation, and the rules they go by. */
+interface Cell {
+  readonly at: number
+  /** Loads of the rotation's first session with it, set after set. */
+  readonly words: string
+  readonly targets: string
+  readonly jump: number | null
+  readonly loss: string
+}
+
+/** Slots of the block by exercise, in the order they first come up. */
+function slotsByExercise(passes: readonly BlockPass[]): ReadonlyMap<string, Slot> {
+  const found = new Map<string, Slot>()
+  for (const { sessions } of passes)
+    for (const { content, isSkipped } of sessions)
+      if (!isSkipped)
+        for (const slot of sessionSlots(content))
+          if (!found.has(slot.exercise)) found.set(slot.exercise, slot)
+  return found
+}
+
+type Ahead = ReadonlyMap<string, ReadonlyMap<string, SlotLoads>>
+
+/** Loads of an exercise in a rotation's sessions that are still to be done. */
+function loadsIn(pass: BlockPass, exercise: string, ahead: Ahead): readonly SlotLoads[] {
+  return pass.sessions.flatMap(session =>
+    sessionSlots(session.content).flatMap(slot => {
+      const loads =
+        slot.exercise === exercise ? ahead.get(loadKey(session))?.get(slot.id) : undefined
+      return loads ? [loads] : []
+    }),
+  )
+}
+
+function cellOf(pass: BlockPass, own: readonly SlotLoads[]): Cell {
+  const [first, ...others] = own
+  if (!first) return { at: pass.at, words: '', targets: '', jump: null, loss: '' }
+  const rows = [...new Set([first, ...others].map(loadRowWords))]
+  const targets = first.sets.flatMap(({ target }) => (target === null ? [] : [target]))
+  const jump = own.find(loads => loads.jump !== null)?.jump ?? null
+  return {
+    at: pass.at,
+    words: rows.join('; '),
+    targets: targets.length > 0 ? `× ${[...new Set(targets)].map(formatSets).join(', ')}` : '',
+    jump: jump === null ? null : Math.round(jump * 100),
+    loss: own.map(shapeLossWords).find(Boolean) ?? '',
+  }
+}
+
+/** The next session's reason, in words. */
+function reasonOf(passes: readonly BlockPass[], exercise: string, ahead: Ahead): string {
+  for (const pass of passes) {
+    const [next] = loadsIn(pass, exercise, ahead)
+    if (next) return loadReasonWords(next)
+  }
+  return ''
+}
+
+function rowsOf(
+  passes: readonly BlockPass[],
+  ahead: Ahead,
+  rules: NonNullable<BlockPlan['rules']>,
+  context: PlanContext,
+) {
+  return [...slotsByExercise(passes)].map(([exercise, slot]) => ({
+    exercise,
+    name: slotName({ ...slot, intent: null }, context.catalogue),
+    rule: loadRuleOf(requireExercise(context.catalogue, exercise), rules, context),
+    isOwn: rules[exercise] !== undefined,
+    isKnown: passes.some(pass => loadsIn(pass, exercise, ahead).length > 0),
+    reason: reasonOf(passes, exercise, ahead),
+    cells: passes.map(pass => cellOf(pass, loadsIn(pass, exercise, ahead))),
+  }))
+}
+
+/** Loads of every exercise from rotation to rotation, and the rules they go by. */
 export function useBlockLoads() {
   const store = usePlanStore()
   const issued = useIssuedStore()
-  const { ask } = useApi()
-  const strengths = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const loads = useLoadsStore()
   const isKnown = ref(false)
   onMounted(async () => {
-    const result = await ask(`/api/clients/${store.client?.id}/strengths`, {
-      answer: StrengthsView,
-    })
-    if (result.ok)
-      strengths.value = new Map(result.value.strengths.map(({ exercise, kg }) => [exercise, kg]))
+    await loads.load()
     isKnown.value = true
   })
   const rules = computed(() => store.plan?.block?.rules ?? {})
-  const loads = computed(() =>
-    issued.expanded && store.context
-      ? plannedLoads(issued.expanded, store.context, {
-          strengths: strengths.value,
-          rules: rules.value,
-        })
-      : [],
-  )
-  const passes = computed(
-    () =>
-      issued.expanded?.passes.map(({ at, isDeload }) => ({ at, number: at + 1, isDeload })) ?? [],
-  )
-
-  const rows = computed(() => {
-    const context = store.context
-    if (!context || !store.plan) return []
-    const byExercise = new Map<string, PlannedLoad[]>()
-    for (const load of loads.value)
-      byExercise.set(load.slot.exercise, [...(byExercise.get(load.slot.exercise) ?? []), load])
-    const planned = new Map(
-      issued.expanded?.passes
-        .flatMap(({ sessions }) =>
-          sessions.flatMap(({ content }) => content.groupings.flatMap(({ slots }) => slots)),
-        )
-        .map(slot => [slot.exercise as string, slot]) ?? [],
-    )
-    return [...planned].map(([exercise, slot]) => {
-      const own = requireExercise(context.catalogue, exercise)
-      const known = byExercise.get(exercise) ?? []
-      return {
-        exercise,
-        name: slotName({ ...slot, intent: null }, context.catalogue),
-        rule: loadRuleOf(own, rules.value, context),
-        isOwn: rules.value[exercise] !== undefined,
-        from: known[0]?.from ?? null,
-        cells: passes.value.map(({ at }) => {
-          const here = known.filter(({ pass }) => pass === at)
-          const [first] = here
-          const last = here.at(-1)
-          const jump = here.find(load => load.jump !== null)?.jump ?? null
-          return first && last
-            ? {
-                at,
-                words:
-                  first.load === last.load
-                    ? `${formatSets(first.load)} × ${first.reps}`
-                    : `${formatSets(first.load)} to ${formatSets(last.load)}`,
-                unit: first.unit,
-                jump: jump === null ? null : Math.round(jump * 100),
-              }
-            : { at, words: '', unit: '', jump: null }
-        }),
-      }
-    })
-  })
+  const passes = computed(() => issued.expanded?.passes ?? [])
   function setRule(exercise: string, rule: LoadProgression | ''): void {
     const { [exercise]: _, ...others } = rules.value
     store.edit({
@@ -87,5 +103,14 @@ export function useBlockLoads() {
       ),
     })
   }
-  return { rows, passes, isKnown, setRule }
+  return {
+    rows: computed(() =>
+      store.context ? rowsOf(passes.value, loads.ahead, rules.value, store.context) : [],
+    ),
+    passes: computed(() =>
+      passes.value.map(({ at, isDeload }) => ({ at, number: at + 1, isDeload })),
+    ),
+    isKnown,
+    setRule,
+  }
 }

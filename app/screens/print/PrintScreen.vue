@@ -3,10 +3,9 @@ import { ChevronLeft, Printer } from 'lucide-vue-next'
 
 const route = useRoute()
 const store = usePlanStore()
-const issued = useIssuedStore()
 const id = await useClientPlan('print')
 const isBlock = computed(() => route.query.block === '1')
-if (isBlock.value) await useAsyncData(`print-sent-${id}`, async () => (await issued.load()).ok)
+await useAsyncData(`print-loads-${id}`, () => useLoadsStore().load())
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Print · Tholepin` })
 
 const day = computed(() =>

@@ -35,6 +35,9 @@ const MOST_BOXES = 6
           <p v-for="line in exercise.lines" :key="line" class="line">
             {{ line }}
           </p>
+          <p v-if="exercise.loads" class="line">
+            <b>{{ exercise.loads }}</b>
+          </p>
           <p v-if="exercise.note" class="note">
             {{ exercise.note }}
           </p>
@@ -45,6 +48,7 @@ const MOST_BOXES = 6
         <ol class="boxes" :aria-label="`Room for ${exercise.sets} sets`">
           <li v-for="set in Math.min(MOST_BOXES * 2, Math.max(1, exercise.sets))" :key="set">
             <span>{{ set }}</span>
+            <span v-if="exercise.bySet[set - 1]" class="load">{{ exercise.bySet[set - 1] }}</span>
           </li>
         </ol>
       </div>
@@ -154,6 +158,11 @@ h3 {
   top: 0.3mm;
   font-size: 8pt;
   color: #444;
+}
+.boxes .load {
+  left: auto;
+  right: 1mm;
+  color: #000;
 }
 footer {
   margin-top: 8pt;

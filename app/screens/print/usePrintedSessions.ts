@@ -1,5 +1,6 @@
 import { plainDate, isPlainDate, type PlainDate } from '#core/base'
 import { sessionOn } from '#core/plan/block'
+import type { SlotLoads } from '#core/design/loads'
 import { requireExercise } from '#core/plan/catalogue'
 import {
   CAUTION_WORDS,
@@ -7,7 +8,9 @@ import {
   dayName,
   formatClock,
   formatDay,
+  formatSets,
   GROUPING_NAMES,
+  loadLineWords,
   PLACEMENT_NAMES,
   restWords,
   schemeLines,
@@ -27,6 +30,10 @@ export interface PrintedExercise {
   readonly hints: string
   readonly note: string
   readonly sets: number
+  /** Loads for this time with their reason; empty where nothing is known. */
+  readonly loads: string
+  /** Load of each set, to be ticked or crossed out. */
+  readonly bySet: readonly string[]
 }
 export interface PrintedGroup {
   readonly key: string
@@ -50,6 +57,15 @@ const isTogether = ({ kind, slots }: Grouping) => kind !== 'straight' && slots.l
 /** Partners rest by the round, whatever each would rest by itself. */
 function withoutRests(scheme: SetScheme): SetScheme {
   return { ...scheme, runs: scheme.runs.map(({ restAfter: _, ...run }) => run) }
+}
+
+function printedLoads(loads: SlotLoads | undefined): Pick<PrintedExercise, 'loads' | 'bySet'> {
+  return loads
+    ? {
+        loads: loadLineWords(loads),
+        bySet: loads.sets.map(({ amount }) => (amount === null ? '' : formatSets(amount))),
+      }
+    : { loads: '', bySet: [] }
 }
 
 /** The rests of a round, those that are usual where the plan says nothing. */
@@ -81,8 +97,14 @@ export function usePrintedSessions(
 ) {
   const store = usePlanStore()
   const issued = useIssuedStore()
+  const forecast = useLoadsStore()
 
-  function printed(content: Session, title: string, on: PlainDate | null): PrintedSession {
+  function printed(
+    content: Session,
+    title: string,
+    on: PlainDate | null,
+    loads: ReadonlyMap<string, SlotLoads> | undefined,
+  ): PrintedSession {
     const context = store.context!
     const exercise = (slot: Slot, letter: string, isTogether: boolean): PrintedExercise => {
       const own = requireExercise(context.catalogue, slot.exercise)
@@ -97,6 +119,7 @@ export function usePrintedSessions(
           ...own.cautions.map(caution => CAUTION_WORDS[caution]),
         ]),
         note: slot.note ?? '',
+        ...printedLoads(loads?.get(slot.id)),
         sets: plannedSets(slot.scheme),
       }
     }
@@ -134,6 +157,14 @@ export function usePrintedSessions(
     }
   }
 
+  /** Loads of a day's next session, or of the one on a date. */
+  function loadsFor(day: number, place: number, on: PlainDate | null) {
+    const dated = issued.expanded?.passes
+      .flatMap(({ sessions }) => sessions)
+      .find(session => session.on === on && session.day === day && session.place === place)
+    return dated ? forecast.ofSession(dated) : forecast.nextOf(day, place)?.loads
+  }
+
   /** Every dated session of the block, as it will be done. */
   function blockSessions(): readonly PrintedSession[] {
     const dated =
@@ -143,7 +174,12 @@ export function usePrintedSessions(
     return [...dated]
       .sort((a, b) => (a.on === b.on ? a.place - b.place : a.on < b.on ? -1 : 1))
       .map(({ content, name, pass, day, place, on }) => ({
-        ...printed(content, `Rotation ${pass + 1}, day ${day + 1} ${name}`, on),
+        ...printed(
+          content,
+          `Rotation ${pass + 1}, day ${day + 1} ${name}`,
+          on,
+          forecast.ofSession({ pass, day, place }),
+        ),
         key: `${pass} ${day} ${place}`,
       }))
   }
@@ -157,15 +193,18 @@ export function usePrintedSessions(
     return plan.rotation.days.flatMap((day, at) =>
       only !== null && only !== at
         ? []
-        : day.sessions
-            .filter((_, n) => only === null || n === place)
-            .map(content =>
-              printed(
-                on ? sessionOn(plan, content, on) : content,
-                `Day ${at + 1} ${dayName(day)}${content.name ? `, ${content.name}` : ''}`,
-                on,
-              ),
-            ),
+        : day.sessions.flatMap((content, n) =>
+            only === null || n === place
+              ? [
+                  printed(
+                    on ? sessionOn(plan, content, on) : content,
+                    `Day ${at + 1} ${dayName(day)}${content.name ? `, ${content.name}` : ''}`,
+                    on,
+                    loadsFor(at, n, on),
+                  ),
+                ]
+              : [],
+          ),
     )
   })
 }

@@ -9,6 +9,7 @@ const builder = useSession()
 const fields = useRowControls(() => held, builder)
 const {
   assumed,
+  next,
   numbers,
   choices,
   texts,
@@ -105,6 +106,7 @@ const others = computed(() => builder.groupings.value.filter(other => other !== 
         </select>
       </label>
     </div>
+    <p v-if="next" class="mt-2 text-[12.5px]">{{ next }}</p>
     <p v-if="assumed" class="mt-2 text-[12px] text-ink2">{{ assumed }}</p>
     <p v-if="intent.how || exercise.cautions.length > 0" class="mt-2 text-[12px] text-ink2">
       <b v-if="intent.how" class="font-semibold text-ink first-letter:uppercase"

@@ -31,6 +31,8 @@ watch(
   () => builder.say('Changes made in another window are in here now.'),
 )
 const isLive = useMounted()
+const loads = useLoadsStore()
+onMounted(() => loads.load())
 
 async function toDay(day: number): Promise<void> {
   if (!store.plan?.rotation.days[day]) return builder.say(`The rotation has no day ${day + 1}.`)

@@ -1,4 +1,4 @@
-import { assumedWords, EFFORT } from '#core/words'
+import { assumedWords, EFFORT, formatDay, loadLineWords } from '#core/words'
 import { type Exercise, type Intent, requireExercise } from '#core/plan/catalogue'
 import { intentFor } from '#core/plan/method'
 import { assumedIn } from '#core/plan/minutes'
@@ -251,7 +251,15 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
       words: `${name}${isInMethod(id, longSet) ? '' : ' (not in this method)'}: ${what} ${asks}`,
     })),
   )
+  const forecast = useLoadsStore()
+  const next = computed(() => {
+    const found = forecast.nextOf(builder.dayAt(), builder.sessionAt())
+    const loads = found?.loads.get(slot().id)
+    return found && loads ? `On ${formatDay(found.on)}: ${loadLineWords(loads)}` : ''
+  })
   return {
+    /** What the phone will say the next time. */
+    next,
     /** What minutes and worth rest on where the sets leave room. */
     assumed: computed(() => assumedWords(assumedIn(slot(), context.value))),
     techniques,

@@ -33,6 +33,7 @@ const shown = computed(() => {
     ...cellWords(cell, store.context.catalogue),
   }
 })
+const nextLoads = useNextLoads(board)
 const picked = computed(() => (board.hovered.value ? null : board.pick.value))
 const spoken = refThrottled(
   computed(() => board.message.value || carried.value || ''),
@@ -57,6 +58,7 @@ const spoken = refThrottled(
           >{{ ' ' }}<span class="text-ink2">{{ piece.credit }}</span></span
         >
         <b> = {{ shown.total }}</b>
+        <span v-if="nextLoads" class="pl-2 text-ink2">{{ nextLoads }}</span>
       </template>
     </p>
     <p

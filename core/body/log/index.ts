@@ -9,6 +9,8 @@ export {
 export type { SessionFacts, SessionState } from './sessionState'
 export { BODY_SIDES } from './loggedSet'
 export type { BodySide, LoggedSet } from './loggedSet'
+export { exposuresByExercise } from './exposures'
+export type { Exposure } from './exposures'
 export { trendValue } from './trendPoint'
 export type { TrendPoint } from './trendPoint'
 export { setUpChanges, trendPointsOf } from './trendLines'

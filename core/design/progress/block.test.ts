@@ -28,7 +28,6 @@ import {
   issuedBlock,
   nextBlock,
   passesFor,
-  plannedLoads,
   proposedDeloads,
   type SentSession,
   steppedLoad,
@@ -330,34 +329,6 @@ describe('the block is judged before it begins', () => {
   })
 })
 
-describe('loads along the block', () => {
-  const strengths = new Map([
-    ['cable_curl', 40],
-    ['bench_press_dumbbell', 60],
-  ])
-  const loadsOf = (block: BlockPlan, exercise: string) =>
-    plannedLoads(expandedBlock(blockOf(block), context), context, {
-      strengths,
-      ...(block.rules && { rules: block.rules }),
-    }).filter(({ slot }) => slot.exercise === exercise)
-  test('they begin with what the log allows, are what can be loaded, and rise by the rule', () => {
-    const curls = loadsOf({}, 'cable_curl')
-    expect(curls).toHaveLength(14)
-    expect(curls[0]).toMatchObject({ from: 'log', unit: 'kg' })
-    expect(curls.every(({ load }) => load % 2.5 === 0)).toBe(true)
-    expect(curls.at(-1)?.load).toBeGreaterThan(curls[0]?.load ?? 0)
-    expect(curls.every(({ jump }) => jump === null || jump > 0.1)).toBe(true)
-  })
-  test('an easier pass is lighter and moves nothing on', () => {
-    const with3 = loadsOf({ deloads: [3] }, 'bench_press_dumbbell').map(({ load }) => load)
-    const without = loadsOf({}, 'bench_press_dumbbell').map(({ load }) => load)
-    expect(with3[3]).toBeLessThan(with3[2] ?? 0)
-    expect(with3[4]).toBe(without[3])
-  })
-  test('what nobody has lifted and the plan does not name has no load', () =>
-    expect(loadsOf({}, 'pushdown_rope')).toEqual([]))
-})
-
 describe('the next block', () => {
   const block: BlockPlan = {
     ...usualBlock(blockOf({}), context),
@@ -406,27 +377,6 @@ describe('the next block', () => {
 })
 
 describe('a load stepped for one rotation', () => {
-  const strengths = new Map([['cable_curl', 40]])
-  const loads = (step?: 'up' | 'down') =>
-    plannedLoads(
-      expandedBlock(
-        blockOf(
-          step
-            ? withException({}, { kind: 'load', pass: 2, exercise: exerciseId('cable_curl'), step })
-            : {},
-        ),
-        context,
-      ),
-      context,
-      { strengths },
-    ).filter(({ slot }) => slot.exercise === 'cable_curl')
-  test('is heavier or lighter from then on, and the same before', () => {
-    const [plain, up, down] = [loads(), loads('up'), loads('down')]
-    const before = plain.filter(({ pass }) => pass < 2).length
-    expect(up.slice(0, before)).toEqual(plain.slice(0, before))
-    expect(up[before]!.load).toBeGreaterThan(plain[before]!.load)
-    expect(down[before]!.load).toBeLessThan(plain[before]!.load)
-  })
   const grid = loadGrid(requireExercise(context.catalogue, 'cable_curl'), 'kg')
   test.each([20, 27.5, 40, 60])(
     'from %s kg one step up, or the largest within a twentieth; down by a twentieth and at least a step',

@@ -5,6 +5,7 @@ import {
   type LoadGrid,
   loadForReps,
   nextWeight,
+  previousWeight,
   roundLoad,
 } from '../../plan/estimate'
 import { median } from '../../body/log'
@@ -34,6 +35,10 @@ export interface LoadQuestion {
   /** Reps in reserve that are aimed at. */
   readonly rir: number
   readonly grid: LoadGrid
+  /** What the body adds to every load: its weight on a dip, and under a counterweight, whose loads are below zero. */
+  readonly body?: number
+  /** Failure has to fall within the range: outside it the load was wrong. */
+  readonly isWindow?: boolean
   readonly plan: LoadPlan
   readonly done: readonly DoneSet[]
   /** Estimates of the one-rep maximum of the last exposures, the latest last; for the rule that goes by them. */
@@ -54,22 +59,31 @@ const FIXED_TRIES = 3
 const mean = (values: readonly number[]) =>
   values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length)
 
+/** A share of what is moved, the body's own weight with it, as a load that can be loaded and is no heavier. */
+export function shareOfLoad(load: number, share: number, grid: LoadGrid, body = 0): number {
+  const moved = load + body
+  // Nothing is known of what is moved under a counterweight alone: one step is taken.
+  if (moved <= 0) return share < 1 ? previousWeight(load, grid) : load
+  return Math.min(load, roundLoad(moved * share - body, grid, 'down'))
+}
+
 /** A lighter load that can be loaded, at least one step down. */
-function lighter(load: number, grid: LoadGrid): number {
-  return roundLoad(load * LOWER, grid, 'down')
+function lighter(load: number, grid: LoadGrid, body = 0): number {
+  return shareOfLoad(load, LOWER, grid, body)
 }
 
 const MOST_UP = 1.05
 
 /** One extra step up, at most a twentieth where more than one step fits into it; or a twentieth down. */
-export function steppedLoad(load: number, step: 'up' | 'down', grid: LoadGrid): number {
-  if (step === 'down') return lighter(load, grid)
+export function steppedLoad(load: number, step: 'up' | 'down', grid: LoadGrid, body = 0): number {
+  if (step === 'down') return lighter(load, grid, body)
   const next = nextWeight(load, grid) ?? load
   return next > load * MOST_UP ? next : Math.max(next, roundLoad(load * MOST_UP, grid, 'down'))
 }
 
+/** Of what is moved in all, the body's weight with it. */
 function oneRepOf(load: number, [first]: readonly DoneSet[]): number | undefined {
-  return first && estimatedOneRep(load, first.reps, first.rir)?.load
+  return first && load > 0 ? estimatedOneRep(load, first.reps, first.rir)?.load : undefined
 }
 
 /** One rep more on the first sets that are below the top. */
@@ -78,11 +92,35 @@ function oneMore(done: readonly DoneSet[], high: number): readonly number[] {
   return done.map(({ reps }) => (reps < high && left-- > 0 ? reps + 1 : Math.min(reps, high)))
 }
 
+/** A step that is larger than this share of what is moved waits until the reps allow it. */
+const LARGE_STEP = 0.1
+const MOST_MISSED = 4
+
+/** A plan that asks for one number goes on with that number: the next weight, unless it is far away and would cost too many reps. */
+function stepUpFixed({ range: [count], grid, body = 0, rir, plan, done }: LoadQuestion): LoadPlan {
+  const targets = done.map(() => count)
+  const next = nextWeight(plan.load, grid)
+  if (next === undefined) return { ...plan, targets, short: 0 }
+  const oneRep = oneRepOf(plan.load + body, done)
+  const isFar = next - plan.load > (plan.load + body) * LARGE_STEP
+  const isTooFar =
+    isFar &&
+    oneRep !== undefined &&
+    expectedReps(oneRep, next + body) - rir + SLACK < count - MOST_MISSED
+  return isTooFar ? { ...plan, targets, short: 0 } : { load: next, targets, high: count, short: 0 }
+}
+
 /** The next weight where its reps would still be in the range; a higher range for now where they would not. */
-function stepUp(
-  { range: [low, high], rir, grid, plan, done }: LoadQuestion,
-  mayWait: boolean,
-): LoadPlan {
+function stepUp(question: LoadQuestion, mayWait: boolean): LoadPlan {
+  const {
+    range: [low, high],
+    rir,
+    grid,
+    body = 0,
+    plan,
+    done,
+  } = question
+  if (low === high) return stepUpFixed(question)
   const next = nextWeight(plan.load, grid)
   const raised: LoadPlan = {
     ...plan,
@@ -91,8 +129,9 @@ function stepUp(
     short: 0,
   }
   if (next === undefined) return raised
-  const oneRep = oneRepOf(plan.load, done)
-  const reps = oneRep === undefined ? low : Math.floor(expectedReps(oneRep, next) - rir + SLACK)
+  const oneRep = oneRepOf(plan.load + body, done)
+  const reps =
+    oneRep === undefined ? low : Math.floor(expectedReps(oneRep, next + body) - rir + SLACK)
   if (reps >= low)
     return { load: next, targets: done.map(() => Math.min(reps, high)), high, short: 0 }
   if (mayWait && plan.high < high + MOST_RAISED) return raised
@@ -104,6 +143,7 @@ function doubleProgression(question: LoadQuestion): LoadPlan {
     range: [low, high],
     rir,
     grid,
+    body,
     plan,
     done,
   } = question
@@ -115,7 +155,7 @@ function doubleProgression(question: LoadQuestion): LoadPlan {
   const isShort = done.filter(({ reps }) => reps < low).length * 2 >= done.length
   if (isShort && plan.short > 0)
     return {
-      load: lighter(plan.load, grid),
+      load: lighter(plan.load, grid, body),
       targets: done.map(() => roundHalfUp((low + high) / 2)),
       high,
       short: 0,
@@ -128,6 +168,7 @@ function topSetBackOff(question: LoadQuestion): LoadPlan {
     range: [low, high],
     rir,
     grid,
+    body = 0,
     plan,
     done,
     backOffShare = BACK_OFF,
@@ -138,10 +179,10 @@ function topSetBackOff(question: LoadQuestion): LoadPlan {
     top.reps >= high && top.rir >= rir - RIR_SLACK
       ? (nextWeight(plan.load, grid) ?? plan.load)
       : top.reps < low
-        ? lighter(plan.load, grid)
+        ? lighter(plan.load, grid, body)
         : plan.load
-  const oneRep = oneRepOf(plan.load, done)
-  const backOff = roundLoad(plan.load * (1 - backOffShare), grid, 'down')
+  const oneRep = oneRepOf(plan.load + body, done)
+  const backOff = shareOfLoad(load, 1 - backOffShare, grid, body)
   return {
     load,
     high,
@@ -151,7 +192,9 @@ function topSetBackOff(question: LoadQuestion): LoadPlan {
       load: backOff,
       reps: Math.max(
         1,
-        Math.floor((oneRep === undefined ? high : expectedReps(oneRep, backOff)) - rir - 1 + SLACK),
+        Math.floor(
+          (oneRep === undefined ? high : expectedReps(oneRep, backOff + body)) - rir - 1 + SLACK,
+        ),
       ),
     },
   }
@@ -161,6 +204,7 @@ function fixedLoadAddReps(question: LoadQuestion): LoadPlan {
   const {
     range: [, high],
     grid,
+    body,
     plan,
     done,
   } = question
@@ -168,7 +212,8 @@ function fixedLoadAddReps(question: LoadQuestion): LoadPlan {
   const isMissed = done.some(({ reps }, at) => reps < (plan.targets[at] ?? 0))
   if (!isMissed)
     return { ...plan, targets: done.map(({ reps }) => Math.min(high, reps + 1)), short: 0 }
-  if (plan.short + 1 >= FIXED_TRIES) return { ...plan, load: lighter(plan.load, grid), short: 0 }
+  if (plan.short + 1 >= FIXED_TRIES)
+    return { ...plan, load: lighter(plan.load, grid, body), short: 0 }
   return {
     ...plan,
     targets: plan.short === 0 ? oneMore(done, high) : plan.targets,
@@ -180,21 +225,57 @@ function loadFromRir({
   range: [low, high],
   rir,
   grid,
+  body = 0,
   plan,
   estimates = [],
   done,
 }: LoadQuestion): LoadPlan {
-  const oneRep = median(estimates.length > 0 ? estimates : [oneRepOf(plan.load, done) ?? 0])
+  const oneRep = median(estimates.length > 0 ? estimates : [oneRepOf(plan.load + body, done) ?? 0])
   const middle = (low + high) / 2
   const targets = done.map(() => roundHalfUp(middle))
   if (!oneRep) return { ...plan, targets }
   // A single step is always allowed, however large its share.
-  const most = Math.max(plan.load * (1 + BAND), nextWeight(plan.load, grid) ?? plan.load)
-  const least = Math.min(plan.load * (1 - BAND), lighter(plan.load, grid))
+  const moved = plan.load + body
+  const most = Math.max(moved * (1 + BAND) - body, nextWeight(plan.load, grid) ?? plan.load)
+  const least = Math.min(moved * (1 - BAND) - body, lighter(plan.load, grid, body))
   return {
-    load: roundLoad(Math.min(most, Math.max(least, loadForReps(oneRep, middle, rir))), grid),
+    load: roundLoad(Math.min(most, Math.max(least, loadForReps(oneRep, middle, rir) - body)), grid),
     targets,
     high,
+    short: 0,
+  }
+}
+
+/** Most that a load is put right by at once where failure fell outside its window, as a share; a single step is always allowed. */
+const WINDOW = { up: 0.1, down: 0.15 } as const
+
+/** Failure has to fall within the range: too late, and the load goes up; too early in the first or half of the sets, and it goes down. */
+function windowed(question: LoadQuestion): LoadPlan {
+  const {
+    range: [low, high],
+    rir,
+    grid,
+    body = 0,
+    plan,
+    done,
+  } = question
+  const middle = roundHalfUp((low + high) / 2)
+  const first = done[0]?.reps ?? middle
+  const isLate = first > high
+  const isEarly = first < low || done.filter(({ reps }) => reps < low).length * 2 >= done.length
+  if (!isLate && !isEarly) return { ...plan, targets: done.map(({ reps }) => reps), short: 0 }
+  const moved = plan.load + body
+  const oneRep = oneRepOf(moved, done)
+  const right = oneRep === undefined ? moved : loadForReps(oneRep, middle, rir)
+  const step = isLate ? (nextWeight(plan.load, grid) ?? plan.load) : lighter(plan.load, grid, body)
+  const bound = isLate
+    ? Math.min(right, moved * (1 + WINDOW.up))
+    : Math.max(right, moved * (1 - WINDOW.down))
+  const put = roundLoad(bound - body, grid, isLate ? 'down' : 'near')
+  return {
+    load: isLate ? Math.max(step, put) : Math.min(step, put),
+    targets: done.map(() => middle),
+    high: plan.high,
     short: 0,
   }
 }
@@ -208,6 +289,7 @@ function loadFromRir({
  */
 export function nextLoadPlan(question: LoadQuestion): LoadPlan {
   if (question.done.length === 0) return question.plan
+  if (question.isWindow && question.rule !== 'held') return windowed(question)
   switch (question.rule) {
     case 'double_progression':
       return doubleProgression(question)
@@ -217,6 +299,8 @@ export function nextLoadPlan(question: LoadQuestion): LoadPlan {
       return fixedLoadAddReps(question)
     case 'load_from_rir':
       return loadFromRir(question)
+    case 'held':
+      return { ...question.plan, targets: question.done.map(({ reps }) => reps), short: 0 }
   }
 }
 

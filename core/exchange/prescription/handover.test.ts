@@ -1,15 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
-import { exerciseId, plainDate, slotId } from '../../base'
+import { exerciseId, plainDate } from '../../base'
 import { requireExercise } from '../../plan/catalogue'
-import type { LoggedSet } from '../../body/log'
+import { exposuresByExercise, type LoggedSet } from '../../body/log'
+import { loadsAhead } from '../../design/loads'
 import { defaultContext } from '../../plan/method'
 import type { SetScheme } from '../../plan/scheme'
-import type { Session, Slot } from '../../plan/session'
+import type { Session } from '../../plan/session'
 import { type LogEntry, nextTurn, prefillOf, sessionStanding, turnsOf } from '../../follow/sheet'
 import { parseScheme, parseSession } from '../../plan/shorthand'
 import { CASES } from '../../testing/cases'
 import { entry, saidSet } from '../../testing/sheets'
-import { exposuresByExercise, nextLoad, sheetSession, sheetSets } from '.'
+import { sheetSession, sheetSets } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const newId = () => `id ${Math.floor(++ids)}`
@@ -26,7 +27,7 @@ const session = (text: string): Session => {
 }
 const setsOf = (text: string, exercise = 'cable_curl', isPaired = false) =>
   sheetSets(scheme(text), requireExercise(context.catalogue, exercise), context, {
-    hint: null,
+    loads: null,
     isPaired,
   })
 
@@ -89,138 +90,13 @@ const did = (
     rir: typeof rir === 'number' ? rir : rir[at]!,
     isRirOpen: false,
   }))
-const slotOf = (exercise: string, text: string): Slot => ({
-  id: slotId('s'),
-  exercise: exerciseId(exercise),
-  intent: null,
-  scheme: scheme(text),
-})
-const terms = (
-  log: ReturnType<typeof did>,
-  more: Partial<Parameters<typeof nextLoad>[1]> = {},
-): Parameters<typeof nextLoad>[1] => ({
-  on,
-  isDeload: false,
-  rules: undefined,
-  pain: {},
-  log: exposuresByExercise(log),
-  ...more,
-})
-
-describe('the load to begin with', () => {
-  const curl = slotOf('barbell_curl', '3 x 8-12, rir 1')
-  test.each([
-    {
-      name: 'P10: the top was reached, one step up',
-      log: did('barbell_curl', '2026-04-17', 30, [12, 12, 12], [2, 1, 1]),
-      amount: 32.5,
-      targets: [9, 9, 9],
-      why: /^Up from 30/,
-    },
-    {
-      name: 'P11: not yet, one rep more on the first sets',
-      log: did('barbell_curl', '2026-04-17', 30, [12, 11, 10]),
-      amount: 30,
-      targets: [12, 12, 11],
-      why: /^Same weight/,
-    },
-    {
-      name: 'fell short twice: lighter',
-      log: [
-        ...did('barbell_curl', '2026-04-14', 40, [7, 7, 6]),
-        ...did('barbell_curl', '2026-04-17', 40, [8, 7, 6]),
-      ],
-      amount: 37.5,
-      targets: [10, 10, 10],
-      why: /^Down from 40/,
-    },
-    {
-      name: 'A-18: 20 days away',
-      log: did('barbell_curl', '2026-03-31', 30, [12, 11, 10]),
-      amount: 25,
-      targets: [],
-      why: /10\u00a0% lighter after 20 days away/,
-    },
-    {
-      name: 'more than eight weeks away is a new start',
-      log: did('barbell_curl', '2026-02-01', 30, [12, 11, 10]),
-      amount: 20,
-      targets: [],
-      why: /new start after 78 days/,
-    },
-  ])('$name', ({ log, amount, targets, why }) => {
-    const load = nextLoad(curl, terms(log), context, 'kg')
-    expect(load).toMatchObject({ amount, targets })
-    expect(load?.why).toMatch(why)
-  })
-  test('of two arms the weaker one decides', () => {
-    const both = did('barbell_curl', '2026-04-17', 30, [12, 12, 12], 2).flatMap(set => [
-      { ...set, side: 'left' as const },
-      { ...set, side: 'right' as const, reps: 10 },
-    ])
-    expect(nextLoad(curl, terms(both), context, 'kg')).toMatchObject({
-      amount: 30,
-      targets: [11, 11, 10],
-    })
-  })
-  test('another exercise of the muscle counts against an absence', () => {
-    expect(
-      nextLoad(
-        curl,
-        terms([
-          ...did('barbell_curl', '2026-03-31', 30, [12, 11, 10]),
-          ...did('cable_curl', '2026-04-18', 20, [10]),
-        ]),
-        context,
-        'kg',
-      )?.amount,
-    ).toBe(30)
-  })
-  test('a sore joint allows no more than last time; an easier rotation is lighter', () => {
-    const top = did('barbell_curl', '2026-04-17', 30, [12, 12, 12], [2, 1, 1])
-    expect(
-      nextLoad(
-        curl,
-        terms(top, { pain: { elbow_flexor_side: { left: 'hold', right: 'none' } } }),
-        context,
-        'kg',
-      )?.amount,
-    ).toBe(30)
-    expect(nextLoad(curl, terms(top, { isDeload: true }), context, 'kg')?.amount).toBe(25)
-    const plain = nextLoad(curl, terms(top), context, 'kg')!.amount
-    expect(
-      nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'up']]) }), context, 'kg'),
-    ).toMatchObject({ why: expect.stringMatching(/^A step heavier/) })
-    expect(
-      nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'up']]) }), context, 'kg')!
-        .amount,
-    ).toBeGreaterThan(plain)
-    expect(
-      nextLoad(curl, terms(top, { steps: new Map([['barbell_curl', 'down']]) }), context, 'kg')!
-        .amount,
-    ).toBeLessThan(plain)
-    expect(
-      nextLoad(curl, terms(top, { steps: new Map([['hammer_curl', 'down']]) }), context, 'kg')!
-        .amount,
-    ).toBe(plain)
-  })
-  test('what the plan names without a log; nothing where neither says anything; bands never', () => {
-    expect(
-      nextLoad(slotOf('barbell_curl', '3 x 10, 25kg'), terms([]), context, 'kg'),
-    ).toMatchObject({ amount: 25, why: 'As planned' })
-    expect(nextLoad(curl, terms([]), context, 'kg')).toBeNull()
-    expect(nextLoad(slotOf('band_curl', '3 x 15'), terms([]), context, 'kg')).toBeNull()
-  })
-  test('pounds step in pounds', () =>
-    expect(
-      nextLoad(
-        curl,
-        terms(did('barbell_curl', '2026-04-17', 65 * 0.45359237, [12, 12, 12], 2)),
-        context,
-        'lb',
-      ),
-    ).toMatchObject({ amount: 70, unit: 'lb' }))
-})
+const log = exposuresByExercise(did('cable_curl', '2026-04-17', 20, [12, 11, 10]))
+const loadsIn = (content: Session) =>
+  loadsAhead(
+    [{ key: 'x', on, content, isDeload: false }],
+    { exposures: log, lastPlanned: new Map() },
+    { context, unit: 'kg', bodyKg: null, rules: undefined, rotation: null },
+  ).get('x')!
 
 describe('a session on the sheet', () => {
   const content = session(
@@ -235,10 +111,8 @@ describe('a session on the sheet', () => {
     pass: 0,
     context,
     unit: 'kg' as const,
-    isDeload: false,
-    rules: undefined,
-    pain: {},
-    log: exposuresByExercise(did('cable_curl', '2026-04-17', 20, [12, 11, 10])),
+    log,
+    loads: loadsIn(content),
   }
   const sheet = sheetSession(question)
   test('exercises with letters, the partners in rounds', () => {
@@ -337,9 +211,7 @@ describe('every set structure is logged with one tap after the other (cases C1 t
       pass: 0,
       context,
       unit: 'kg',
-      isDeload: false,
-      rules: undefined,
-      pain: {},
+      loads: new Map(),
       log: new Map(),
     })
     const planned = content.groupings

@@ -1,8 +1,3 @@
 export { sheetSession } from './sheetSession'
 export type { SheetQuestion } from './sheetSession'
-export { exposuresByExercise } from './exposures'
-export type { Exposure } from './exposures'
-export { nextLoad } from './nextLoads'
-export type { LoadTerms, NextLoad } from './nextLoads'
 export { sheetSets } from './sheetSets'
-export type { LoadHint } from './sheetSets'

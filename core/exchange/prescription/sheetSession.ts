@@ -1,5 +1,4 @@
 import { exerciseId, type PlainDate, type SlotId } from '../../base'
-import type { BlockPlan } from '../../plan/block'
 import {
   ARM_GROUPS,
   CAUTIONS,
@@ -14,14 +13,18 @@ import {
   type Substitute,
 } from '../../plan/catalogue'
 import { isTooHard } from '../../body/joints'
+import type { Exposure } from '../../body/log'
+import type { SlotLoads } from '../../design/loads'
 import { loadGrid, saidAmount } from '../../plan/estimate'
 import {
   formatSetCount,
   GROUPING_NAMES,
+  loadReasonWords,
   loadWords,
   NBSP,
   PLACEMENT_NAMES,
   restWords,
+  shapeLossWords,
   shortSheetWords,
   slotName,
   swapChangeWords,
@@ -37,7 +40,13 @@ import {
   type WeightUnit,
   workStages,
 } from '../../plan/scheme'
-import { type Grouping, type Session, sessionSlots, type Slot } from '../../plan/session'
+import {
+  type Grouping,
+  type Session,
+  sessionInTurn,
+  sessionSlots,
+  type Slot,
+} from '../../plan/session'
 import type {
   SheetExercise,
   SheetGroup,
@@ -49,7 +58,7 @@ import type {
   SheetWay,
 } from '../../follow/sheet'
 import { type GroupWeek, shortSession } from '../../design/short'
-import { type LoadTerms, type NextLoad, nextLoad, standInLoad } from './nextLoads'
+import { standInLoad } from './standInLoad'
 import { sheetSets } from './sheetSets'
 
 /** A session that was sent, with all a sheet is made from. */
@@ -63,11 +72,10 @@ export interface SheetQuestion {
   readonly pass: number
   readonly context: PlanContext
   readonly unit: WeightUnit
-  readonly isDeload: boolean
-  readonly rules: BlockPlan['rules']
-  readonly steps?: LoadTerms['steps']
-  readonly pain: LoadTerms['pain']
-  readonly log: LoadTerms['log']
+  /** Loads of its slots, from the one forecast. */
+  readonly loads: ReadonlyMap<SlotId, SlotLoads>
+  /** What was done before, exercise by exercise, the oldest first. */
+  readonly log: ReadonlyMap<string, readonly Exposure[]>
   /** How stations were set up when a client last said so, by exercise. */
   /** Finishers of the plan: any of them may stand in for one that may be exchanged. */
   readonly finishers?: readonly Pick<Slot, 'exercise' | 'intent'>[]
@@ -200,7 +208,7 @@ function swapsFor(
   intent: Intent,
   question: SheetQuestion,
 ): readonly SheetSwap[] {
-  const { context, content, unit } = question
+  const { context, content } = question
   const own = context.client.equipment
   const without = [
     ...sessionSlots(content).map(held => held.exercise),
@@ -233,7 +241,7 @@ function swapsFor(
   }
   return chosen.map((choice): SheetSwap => ({
     ...movement(choice.exercise, choice.intent, question),
-    start: standInLoad(choice.exercise, question, aim, unit, context.client),
+    start: standInLoad(choice.exercise, question, aim),
     changes: swapChangeWords({
       credits: GROUPS.map(group => ({
         group,
@@ -333,7 +341,6 @@ function groupsOf(
 
 function way(
   session: Session,
-  loads: ReadonlyMap<SlotId, NextLoad>,
   question: SheetQuestion,
   about: { readonly minutes: number | null; readonly words: string },
 ): SheetWay {
@@ -345,7 +352,7 @@ function way(
           [
             slot.id,
             sheetSets(slot.scheme, requireExercise(context.catalogue, slot.exercise), context, {
-              hint: loads.get(slot.id) ?? null,
+              loads: question.loads.get(slot.id) ?? null,
               isPaired: isTogether(grouping),
             }),
           ] as const,
@@ -362,33 +369,22 @@ function way(
   }
 }
 
-function shortWays(
-  question: SheetQuestion,
-  seconds: number,
-  loads: ReadonlyMap<SlotId, NextLoad>,
-): readonly SheetWay[] {
+function shortWays(question: SheetQuestion, seconds: number): readonly SheetWay[] {
   const { content, context, shortening } = question
   if (!shortening) return []
   return SHORT_MINUTES.filter(minutes => minutes * 60 <= seconds - SHORTER_BY_SECONDS)
     .slice(-MOST_SHORT_WAYS)
     .map(minutes => {
       const short = shortSession({ session: content, minutes, context, ...shortening })
-      return way(short.session, loads, question, {
+      return way(short.session, question, {
         minutes,
         words: shortSheetWords(short, context.catalogue),
       })
     })
 }
 
-/** The session with those groupings only whose turn it is. */
-function inTurn(content: Session, pass: number): Session {
-  if (content.groupings.every(({ turn }) => turn === undefined)) return content
-  return {
-    ...content,
-    groupings: content.groupings.flatMap(({ turn, ...grouping }) =>
-      turn === undefined || pass % turn.of === turn.at - 1 ? [grouping] : [],
-    ),
-  }
+function whyWords(loads: SlotLoads | undefined): string {
+  return loads ? [loadReasonWords(loads), shapeLossWords(loads)].filter(Boolean).join('. ') : ''
 }
 
 /**
@@ -399,16 +395,10 @@ function inTurn(content: Session, pass: number): Session {
  * Source: docs/methods.md#sheet.
  */
 export function sheetSession(asked: SheetQuestion): SheetSession {
-  const question = { ...asked, content: inTurn(asked.content, asked.pass) }
-  const { id, on, name, minuteLimit, content, context, unit } = question
-  const loads = new Map(
-    sessionSlots(content).flatMap(slot => {
-      const load = nextLoad(slot, question, context, unit)
-      return load ? [[slot.id, load] as const] : []
-    }),
-  )
+  const question = { ...asked, content: sessionInTurn(asked.content, asked.pass) }
+  const { id, on, name, minuteLimit, content, context, loads } = question
   const sets = sessionSlots(content).reduce((sum, { scheme }) => sum + plannedSets(scheme), 0)
-  const plan = way(content, loads, question, {
+  const plan = way(content, question, {
     minutes: null,
     words: `${formatSetCount(sets)}, about ${Math.ceil(sessionTime(content, context).seconds / 60)}${NBSP}min`,
   })
@@ -422,7 +412,7 @@ export function sheetSession(asked: SheetQuestion): SheetSession {
         letter: `${at + 1}${isTogether(grouping) ? (LETTERS[n] ?? '') : ''}`,
         family: familyOf(slot, exercise, context),
         note: slot.note ?? '',
-        why: loads.get(slot.id)?.why ?? '',
+        why: whyWords(loads.get(slot.id)),
         swaps: swapsFor(slot, exercise, intent, question),
       }
     }),
@@ -433,7 +423,7 @@ export function sheetSession(asked: SheetQuestion): SheetSession {
     name,
     minuteLimit,
     exercises,
-    ways: [plan, ...shortWays(question, plan.seconds, loads)],
+    ways: [plan, ...shortWays(question, plan.seconds)],
     preparation: (content.preparation ?? []).map(
       ({ minutes, what, onlyIf }) =>
         `${what}, ${minutes}${NBSP}min${onlyIf ? `, only if ${onlyIf}` : ''}`,

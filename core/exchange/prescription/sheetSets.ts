@@ -13,13 +13,8 @@ import {
   type WorkStage,
 } from '../../plan/scheme'
 import type { BodySide } from '../../body/log'
+import type { SlotLoads } from '../../design/loads'
 import type { PartLoad, SheetPart, SheetSet } from '../../follow/sheet'
-
-/** What is known of an exercise's load before the session. */
-export interface LoadHint {
-  readonly amount: number
-  /** Reps to aim at, set by set; the plan's where left out. */ readonly targets?: readonly number[]
-}
 
 /** Rest inside a set where the plan only says that there is one. */
 const OPEN_REST = 15
@@ -74,25 +69,32 @@ interface Setting {
   readonly run: SetRun
   readonly exercise: Exercise
   readonly context: PlanContext
-  readonly hint: LoadHint | null
-  /** Working set of the exercise, from 0. */ readonly at: number
+  readonly loads: SlotLoads | null
+  /** Set of the exercise among those that are no warm-up, from 0. */ readonly at: number
   readonly isPaired: boolean
 }
 
-function leadLoad(stage: WorkStage, { run, exercise, hint }: Setting): PartLoad {
+function leadLoad(stage: WorkStage, { run, exercise, loads, at }: Setting): PartLoad {
   const own = ownLoad(stage)
-  if (own && own.kind !== 'open')
-    return hint && own.kind === 'weight' && run.role === 'working'
-      ? { kind: 'weight', amount: hint.amount }
-      : own
+  const known = run.role === 'warmup' ? null : (loads?.sets[at]?.amount ?? null)
+  if (known !== null && own?.kind !== 'none') return { kind: 'weight', amount: known }
+  if (own && own.kind !== 'open') return own
   if (
     isUnloaded(exercise) ||
     exercise.equipment.every(piece => piece === 'bodyweight' || piece === 'bench')
   )
     return { kind: 'none' }
-  if (stage.load?.kind === 'percent_of_usual' && hint)
-    return { kind: 'share', of: 'first', share: stage.load.percent / 100 }
-  return hint && run.role === 'working' ? { kind: 'weight', amount: hint.amount } : { kind: 'open' }
+  return { kind: 'open' }
+}
+
+/** A later part with a weight of its own goes along with the set it belongs to. */
+function laterLoad(stage: WorkStage, exercise: Exercise, { loads }: Setting): PartLoad {
+  const own = ownLoad(stage)
+  if (!own)
+    return isUnloaded(exercise) ? { kind: 'none' } : { kind: 'share', of: 'previous', share: 1 }
+  return own.kind === 'weight' && loads
+    ? { kind: 'weight', amount: Math.max(0, own.amount + loads.shift) }
+    : own
 }
 
 /** Reps in words, those of the load rule where it has an aim of its own. */
@@ -113,15 +115,13 @@ function workPart(
     readonly counts: readonly (number | null)[]
   },
 ): SheetPart {
-  const { context, hint, at } = setting
+  const { context, loads, at } = setting
   const exercise = stage.exercise
     ? requireExercise(context.catalogue, stage.exercise.id)
     : setting.exercise
   const isLead = more.number === 1
   const aim =
-    isLead && setting.run.role === 'working'
-      ? hint?.targets?.[Math.min(at, hint.targets.length - 1)]
-      : undefined
+    isLead && setting.run.role === 'working' ? (loads?.sets[at]?.target ?? undefined) : undefined
   const countWords = aimWords(stage, exercise, aim)
   return {
     stage: more.number,
@@ -140,10 +140,7 @@ function workPart(
     ]
       .filter(Boolean)
       .join(', '),
-    load: isLead
-      ? leadLoad(stage, { ...setting, exercise })
-      : (ownLoad(stage) ??
-        (isUnloaded(exercise) ? { kind: 'none' } : { kind: 'share', of: 'previous', share: 1 })),
+    load: isLead ? leadLoad(stage, { ...setting, exercise }) : laterLoad(stage, exercise, setting),
     restBefore: more.restBefore,
     as: stage.exercise ? exercise.name : null,
   }
@@ -192,15 +189,13 @@ export function sheetSets(
   scheme: SetScheme,
   exercise: Exercise,
   context: PlanContext,
-  { hint, isPaired }: { readonly hint: LoadHint | null; readonly isPaired: boolean },
+  { loads, isPaired }: { readonly loads: SlotLoads | null; readonly isPaired: boolean },
 ): readonly SheetSet[] {
   const numbers = { warmup: 0, other: 0 }
-  let working = 0
   return scheme.runs.flatMap(run =>
     Array.from({ length: run.count }, (): SheetSet[] => {
       const kind = run.role === 'warmup' ? 'warmup' : 'other'
-      const at = run.role === 'working' ? working++ : 0
-      const setting: Setting = { run, exercise, context, hint, at, isPaired }
+      const setting: Setting = { run, exercise, context, loads, at: numbers.other, isPaired }
       const [first, ...others] = sidesOf(run, exercise, isPaired).flatMap((side, n) =>
         partsOn(side, setting).map((part, p) =>
           n > 0 && p === 0

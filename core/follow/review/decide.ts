@@ -154,7 +154,7 @@ export const DECIDE = {
   floorSlack: 0.5,
   floorWeeks: 2,
   mostUp: 2,
-  absentDays: 14,
+  absentDays: 7,
   longAbsentDays: 28,
   newStartDays: 56,
   absentShare: 0.6,

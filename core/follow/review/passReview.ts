@@ -12,6 +12,7 @@ import { kilogramsOf } from '../../plan/estimate'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { isAhead, isLeftOut, type LoggedSet, median, pooledTrend } from '../../body/log'
 import { bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../../plan/method'
+import { plannedGap } from '../../design/loads'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { Rotation } from '../../plan/rotation'
@@ -236,7 +237,7 @@ function evidenceFor(group: Group, known: Known): GroupEvidence {
   }
 }
 
-/** Days from the last time a muscle was trained directly to the next rotation; longer rotations than two weeks are no absence. */
+/** Days beyond the plan from the last time a muscle was trained directly to the next rotation, as loads reckon them; null where it never was. */
 function daysAwayFor(
   group: Group,
   { question: { context, lastDone = [] }, next }: Known,
@@ -250,8 +251,9 @@ function daysAwayFor(
     .map(({ on }) => on)
     .sort()
     .at(-1)
-  const days = last === undefined ? null : daysBetween(last, next.from)
-  return days !== null && days <= next.rotation.days.length ? 0 : days
+  return last === undefined
+    ? null
+    : Math.max(0, daysBetween(last, next.from) - plannedGap(group, next.rotation, context))
 }
 
 const LEAST_ANSWERS_FOR_DELOAD = 4

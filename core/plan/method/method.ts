@@ -6,6 +6,7 @@ export const LOAD_PROGRESSIONS = [
   'top_set_back_off',
   'fixed_load_add_reps',
   'load_from_rir',
+  'held',
 ] as const
 export type LoadProgression = (typeof LOAD_PROGRESSIONS)[number]
 

@@ -68,3 +68,14 @@ export interface Session {
 export function sessionSlots(session: Session): readonly Slot[] {
   return session.groupings.flatMap(grouping => grouping.slots)
 }
+
+/** The session with those groupings only whose turn it is in a rotation, counted from 0. */
+export function sessionInTurn(session: Session, pass: number): Session {
+  if (session.groupings.every(({ turn }) => turn === undefined)) return session
+  return {
+    ...session,
+    groupings: session.groupings.flatMap(({ turn, ...grouping }) =>
+      turn === undefined || pass % turn.of === turn.at - 1 ? [grouping] : [],
+    ),
+  }
+}

@@ -1,0 +1,50 @@
+import { groupedBy, type SlotId } from '../../base'
+import type { Exposure, LoggedSet } from '../../body/log'
+import type { DoneSet } from '../progress'
+import { onScale, type Scale } from './scale'
+
+/** One set as it was done at its first load; of two arms the weaker one. */
+export interface DoneAt extends DoneSet {
+  readonly load: number
+}
+
+/** What reps in reserve are taken for where nobody said. */
+const USUAL_RIR = 2
+
+/** Sets of the exposure that belong together: those of the slots asked for, else of the slot that came first. */
+function ownSets({ sets }: Exposure, slots: ReadonlySet<SlotId>): readonly LoggedSet[] {
+  const counted = sets.filter(
+    ({ role, stage, loadKg, reps }) =>
+      role !== 'warmup' && stage === 1 && loadKg !== null && reps !== null,
+  )
+  const own = counted.filter(({ slot }) => slot !== null && slots.has(slot))
+  const from = own.length > 0 ? own : counted
+  const [first] = from
+  return from.filter(({ slot }) => slot === first?.slot)
+}
+
+function weaker(sides: readonly LoggedSet[], scale: Scale): DoneAt {
+  return {
+    load: Math.min(...sides.map(({ loadKg }) => onScale(loadKg ?? 0, scale))),
+    reps: Math.min(...sides.map(({ reps }) => reps ?? 0)),
+    rir: Math.min(...sides.map(({ rir }) => rir ?? USUAL_RIR)),
+  }
+}
+
+/** What was done, by the set's number from 0; sets nobody can place follow one another. */
+export function doneBySet(
+  exposure: Exposure,
+  slots: ReadonlySet<SlotId>,
+  scale: Scale,
+): ReadonlyMap<number, DoneAt> {
+  return new Map(
+    [...groupedBy(ownSets(exposure, slots), ({ set }) => set)].map(([set, sides]) => [
+      set - 1,
+      weaker(sides, scale),
+    ]),
+  )
+}
+
+/** Whether any set of an exposure was logged under one of the slots. */
+export const isUnder = ({ sets }: Exposure, slots: ReadonlySet<SlotId>): boolean =>
+  sets.some(({ slot }) => slot !== null && slots.has(slot))

@@ -1,0 +1,49 @@
+import type { PlainDate } from '../../base'
+import { sessionInTurn } from '../../plan/session'
+import type { BlockPass, BlockSession, ExpandedBlock } from '../progress'
+import type { LoadSession, WantedSteps } from './loadsAhead'
+
+/** What the loads of a block's session are asked for by. */
+export const loadKey = ({
+  pass,
+  day,
+  place,
+}: Pick<BlockSession, 'pass' | 'day' | 'place'>): string => `${pass} ${day} ${place}`
+
+/** Whether a session is an easier one: of an easier rotation, or in an event with light work. */
+export const isEasier = (
+  { event }: Pick<BlockSession, 'event'>,
+  { isDeload }: Pick<BlockPass, 'isDeload'>,
+): boolean => isDeload || event?.effect === 'light'
+
+/** Exercises that a rotation's exceptions ask to be done heavier or lighter, since the day it began on. */
+export function stepsOf(
+  exceptions: BlockPass['exceptions'],
+  since: PlainDate,
+): WantedSteps | undefined {
+  const steps = exceptions.flatMap(exception =>
+    exception.kind === 'load' ? [[exception.exercise as string, exception.step] as const] : [],
+  )
+  return steps.length > 0 ? { of: new Map(steps), since } : undefined
+}
+
+/** A block's sessions as loads are reckoned for them: those that were done are left out, for the log speaks for them. */
+export function blockLoadSessions(
+  { passes }: ExpandedBlock,
+  today: PlainDate,
+): readonly (LoadSession & Pick<BlockSession, 'day' | 'place'>)[] {
+  return passes.flatMap(pass =>
+    pass.sessions
+      .filter(({ isSkipped, sent }) => !isSkipped && !sent?.isDone)
+      .map(session => ({
+        key: loadKey(session),
+        day: session.day,
+        place: session.place,
+        on: session.on,
+        content: sessionInTurn(session.content, pass.at),
+        isDeload: isEasier(session, pass),
+        steps: stepsOf(pass.exceptions, pass.from),
+        isMissed: session.on < today,
+      })),
+  )
+}

@@ -1,0 +1,74 @@
+import type { ClientId, CoachId, PlainDate } from '#core/base'
+import { and, desc, eq, gte, isNotNull, sql } from 'drizzle-orm'
+import type { Database } from '../database'
+import { blocks, datedSessions, measurements } from '../schema'
+
+/** Days of easier rotations and of events with light work, of the open block and of closed ones. */
+export async function easyDays(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  since: PlainDate,
+): Promise<ReadonlySet<PlainDate>> {
+  const rows = await db
+    .selectDistinct({ on: datedSessions.on })
+    .from(datedSessions)
+    .innerJoin(
+      blocks,
+      and(eq(blocks.coachId, datedSessions.coachId), eq(blocks.id, datedSessions.blockId)),
+    )
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, since),
+        sql`(${blocks.plan}->'block'->'deloads' @> to_jsonb(${datedSessions.pass})
+          or exists (select from jsonb_array_elements(coalesce(${blocks.plan}->'block'->'events', '[]')) event
+            where event->>'effect' = 'light'
+              and ${datedSessions.on} between (event->>'from')::date and (event->>'to')::date))`,
+      ),
+    )
+  return new Set(rows.map(({ on }) => on))
+}
+
+/** Sessions a client has closed since a day as they were prescribed, the latest first. */
+export function closedSessions(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  since: PlainDate,
+) {
+  return db
+    .select({ on: datedSessions.on, prescribed: datedSessions.prescribed })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, since),
+        isNotNull(datedSessions.finishedAt),
+      ),
+    )
+    .orderBy(desc(datedSessions.on), desc(datedSessions.place))
+}
+
+/** The latest weigh-in; null where there is none. Units: kg. */
+export async function latestWeight(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+): Promise<number | null> {
+  const [row] = await db
+    .select({ value: measurements.value })
+    .from(measurements)
+    .where(
+      and(
+        eq(measurements.coachId, coachId),
+        eq(measurements.clientId, clientId),
+        eq(measurements.kind, 'body_weight'),
+      ),
+    )
+    .orderBy(desc(measurements.on))
+    .limit(1)
+  return row?.value ?? null
+}
