@@ -13,7 +13,7 @@ import {
   setPasswordHash,
 } from '../server/db/queries/studio'
 import { hashedPassword, isPassword } from '../server/services/passwords'
-import { DEMO_COACH, demoClients } from './demo/studio'
+import { DEMO_COACH, DEMO_GEAR, demoClients } from './demo/studio'
 import { writtenHistory } from './demo/writtenHistory'
 import { serverToday } from '../server/clock'
 
@@ -29,7 +29,7 @@ async function insertDemo(db: Database): Promise<void> {
   const passwordHash = await hashedPassword(setting('DEMO_PASSWORD'))
   const id = coachId(randomUUID())
   const clients = demoClients(today)
-  await insertStudio(db, { id, ...DEMO_COACH, passwordHash }, clients)
+  await insertStudio(db, { id, ...DEMO_COACH, gear: DEMO_GEAR, passwordHash }, clients)
   await insertHistories(
     db,
     id,

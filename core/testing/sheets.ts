@@ -56,7 +56,7 @@ function exercise(slot: SlotId, more: Partial<SheetExercise>): SheetExercise {
     last: null,
     setUp: { fields: [], planned: null, last: null },
     swaps: [],
-    scale: { unit: 'kg', grid: { kind: 'steps', base: 0, step: 2.5 }, words: '' },
+    scale: { unit: 'kg', grid: { kind: 'steps', base: 0, step: 2.5 }, words: '', bar: null },
     ...more,
   }
 }

@@ -1,3 +1,4 @@
+import type { Gear } from '#core/plan/estimate'
 import { addDays, type ClientId, clientId, type BlockId, blockId, isoWeekday, type PlainDate, seededRandom } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { ARM_GROUPS, type Group, GROUPS } from '#core/plan/catalogue'
@@ -25,6 +26,12 @@ export interface DemoClient {
 /** The made-up studio that every new installation starts with. */
 export const DEMO_COACH = { email: 'ragna@skerrylane.example', name: 'Ragna Tveitan', studio: 'Skerrylane strength room' } as const
 
+/** What the demo's room can load. */
+export const DEMO_GEAR: Gear = {
+  dumbbells: '1-10 by 1, 12-40 by 2', fixed_bars: '10-40 by 5', bars: '20, cambered 10, rail 15',
+  plates: '20x4, 10x2, 5x2, 2.5x2, 1.25x2', bands: 'yellow, red, black',
+}
+
 const DEMO_SEED = 1703
 
 /** Arms up means the rest of the body on a low dose for this block, but for what presses and pulls train anyway. */
@@ -49,7 +56,7 @@ function withProfile({ facts: told, bands = {}, start = '17:30', ...client }: Wr
   const days = client.plan.rotation.days.flatMap((day, at) => (day.role === 'rest' ? [] : [{ weekday: (at + firstWeekday - 1) % 7 + 1, minutes: day.minuteLimit ?? 60, start }]))
   const profile: Profile = {
     name: client.name, about: client.about, units: 'kg', goal: 'Bigger arms without a longer week.', weakPoints: '', trainingAgeMonths: 24, method: client.method, modes: {},
-    days: days.filter(({ weekday }, at) => days.findIndex(day => day.weekday === weekday) === at), equipment: [], sensitiveJoints: [], jointNotes: [], slowedBy: [], sideLoads: [],
+    days: days.filter(({ weekday }, at) => days.findIndex(day => day.weekday === weekday) === at), equipment: [], gear: {}, sensitiveJoints: [], jointNotes: [], slowedBy: [], sideLoads: [],
     hasSafeties: false, permits: [], scope: 'whole_body', avoid: [], keep: [], exerciseRules: [], screening: { answers: ALL_NO, clearance: null }, ...told,
   }
   return { ...client, profile, facts: { ...factsOf(profile), bands } }

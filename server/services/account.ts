@@ -1,9 +1,16 @@
 import { randomUUID } from 'node:crypto'
 import { coachId, failure, type Result, success } from '#core/base'
+import type { Gear } from '#core/plan/estimate'
 import type { Problem } from '#shared/contracts/problem'
 import type { AccountView } from '#shared/contracts/session'
 import { database } from '../db/database'
-import { accountOf, deleteSignIns, insertCoach, setCoachPassword } from '../db/queries/coaches'
+import {
+  accountOf,
+  deleteSignIns,
+  insertCoach,
+  setCoachPassword,
+  setGear,
+} from '../db/queries/coaches'
 import { countAttempt, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import { type Coach, type SignedIn, startedSignIn } from './signIn'
@@ -50,6 +57,15 @@ export async function account(coach: Coach): Promise<Result<AccountView, Problem
   if (!found) return failure({ kind: 'not-found', what: 'account' })
   const { passwordHash: _, ...view } = found
   return success(view)
+}
+
+/** Saves what the studio can load; every client without lines of her own is reckoned with it from now on. */
+export async function saveGear(
+  coach: Coach,
+  { gear }: { readonly gear: Gear },
+): Promise<Result<{ gear: Gear }, Problem>> {
+  await setGear(database(), coach.id, gear)
+  return success({ gear })
 }
 
 /** Changes the password and ends every other sign-in; the present one, `keep`, stays. */

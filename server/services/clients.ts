@@ -10,7 +10,7 @@ import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { doneSince } from '../db/queries/clientLog'
 import { withPain } from './pain'
 import type { Coach } from './signIn'
-import { followedMethod, studioSettings } from './studioSettings'
+import { followedMethod, studioSettings, withStudioGear } from './studioSettings'
 
 /** Days of log that tell what a client knows, and the sessions it takes to tell. */
 const DONE_DAYS = 182
@@ -36,7 +36,7 @@ export async function client(
     ...followedMethod(settings, found.method),
     library: settings.library,
     facts: {
-      ...withPain(found.facts, reports, clearances, currentTime()),
+      ...withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
     },
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },

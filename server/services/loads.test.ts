@@ -4,6 +4,7 @@ import { blockLoadSessions, loadKey, loadsAhead, type SlotLoads } from '#core/de
 import { expandedBlock, issuedBlock } from '#core/design/progress'
 import { catalogueWith } from '#core/plan/catalogue'
 import { contextWith } from '#core/plan/method'
+import { loadingWords } from '#core/follow/sheet'
 import { loadReasonWords } from '#core/words'
 import { SentView } from '#shared/contracts/block'
 import { database } from '../db/database'
@@ -18,8 +19,10 @@ import {
   valueOf,
 } from '../testing/database'
 import { send, sentSessions } from './blocks'
+import { account, saveGear } from './account'
 import { client } from './clients'
 import { loads } from './loads'
+import { profile, saveProfile } from './profiles'
 import { sessionLog } from './log'
 import { sheet } from './sheet'
 
@@ -116,4 +119,32 @@ test('a stranger learns nothing of them, and a client without a log has none', a
     lastPlanned: [],
   })
   expect(valueOf(await loads(studio.coach, id, addDays(studio.today, 400))).exposures).toEqual([])
+})
+
+test('what the studio can load reaches the phone; a client’s own lines come first, another studio learns nothing', async () => {
+  const studio = await unitStudio({ logsOf: ['Joren'] })
+  const { id } = await sentAhead(studio, 'Joren')
+  const scales = async () => {
+    const { sessions } = valueOf(
+      await sheet({ coach: studio.coach, clientId: id } as never, studio.today),
+    )
+    return new Map(
+      sessions.flatMap(({ session }) =>
+        session.exercises.map(({ exercise, scale }) => [exercise as string, scale] as const),
+      ),
+    )
+  }
+  expect((await scales()).get('bench_press_barbell')?.bar).toBeNull()
+  const gear = { plates: '20x4, 10, 5, 2.5', dumbbells: '10, 20' }
+  valueOf(await saveGear(studio.coach, { gear }))
+  const after = await scales()
+  expect(loadingWords(55, after.get('bench_press_barbell')!)).toBe('20 bar, 10 + 5 + 2.5 each side')
+  expect(after.get('lateral_raise_dumbbell')?.grid).toEqual({ kind: 'list', weights: [10, 20] })
+  const before = valueOf(await profile(studio.coach, id))
+  valueOf(await saveProfile(studio.coach, id, { ...before, gear: { dumbbells: '1-10 by 1' } }))
+  expect((await scales()).get('lateral_raise_dumbbell')?.grid).toMatchObject({
+    weights: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10],
+  })
+  expect(valueOf(await account(studio.coach)).gear).toEqual(gear)
+  expect(valueOf(await account(await stranger())).gear).toEqual({})
 })

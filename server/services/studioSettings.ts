@@ -8,7 +8,9 @@ import {
   type PlanContext,
   STEADY_MIDDLE,
 } from '#core/plan/method'
+import type { Gear } from '#core/plan/estimate'
 import type { Database } from '../db/database'
+import { gearOf } from '../db/queries/coaches'
 import { libraryOf, ownMethods } from '../db/queries/studioSettings'
 
 /** What a coach's plans are computed with besides plan and client: her methods and her library. */
@@ -20,15 +22,18 @@ export interface StudioSettings {
   readonly library: Library
   readonly retired: readonly string[]
   readonly catalogue: Catalogue
+  /** What the studio can load. */
+  readonly gear: Gear
   /** Changes whenever any of it does. */
   readonly key: string
 }
 
 /** Methods and library of a coach. */
 export async function studioSettings(db: Database, coachId: CoachId): Promise<StudioSettings> {
-  const [own, { exercises, credits }] = await Promise.all([
+  const [own, { exercises, credits }, gear] = await Promise.all([
     ownMethods(db, coachId),
     libraryOf(db, coachId),
+    gearOf(db, coachId),
   ])
   const library: Library = { exercises: exercises.map(({ exercise }) => exercise), credits }
   return {
@@ -41,7 +46,8 @@ export async function studioSettings(db: Database, coachId: CoachId): Promise<St
     library,
     retired: exercises.filter(({ isRetired }) => isRetired).map(({ exercise }) => exercise.id),
     catalogue: catalogueWith(library),
-    key: JSON.stringify([own, library]),
+    gear,
+    key: JSON.stringify([own, library, gear]),
   }
 }
 
@@ -53,11 +59,19 @@ export function followedMethod(
   return methods.get(id) ?? { method: STEADY_MIDDLE, basedOn: null }
 }
 
+/** Facts with what can be loaded: the client's own lines first, then the studio's. */
+export const withStudioGear = (facts: ClientFacts, { gear }: StudioSettings): ClientFacts =>
+  Object.keys(gear).length === 0 ? facts : { ...facts, gear: { ...gear, ...facts.gear } }
+
 /** The context a client's plan is computed in. */
 export function contextIn(
   settings: StudioSettings,
   methodId: string,
   facts: ClientFacts,
 ): PlanContext {
-  return contextWith(followedMethod(settings, methodId).method, facts, settings.catalogue)
+  return contextWith(
+    followedMethod(settings, methodId).method,
+    withStudioGear(facts, settings),
+    settings.catalogue,
+  )
 }

@@ -4,6 +4,7 @@ import { EQUIPMENT, GROUPS, JOINTS, MUSCLES } from '#core/plan/catalogue'
 import { type ClientFacts, HINDRANCES, MODES, PAIN_LEVELS, PLAN_SCOPES } from '#core/plan/method'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
+import { GearContract } from './gear'
 import { LibraryContract } from './library'
 import { MethodContract } from './method'
 import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
@@ -21,6 +22,7 @@ export const ClientFactsContract = z
     modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
     bands: z.partialRecord(z.enum(GROUPS), band).readonly(),
     equipment: z.array(z.enum(EQUIPMENT)).readonly(),
+    gear: GearContract.exactOptional(),
     credits: z.record(z.string(), credits).readonly(),
     ratioWish: z.number().min(0.3).max(3).exactOptional(),
     frequencyMin: z.partialRecord(z.enum(GROUPS), z.number().min(0)).readonly().exactOptional(),

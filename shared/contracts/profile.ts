@@ -3,6 +3,7 @@ import { HINDRANCES, MODES, PLAN_SCOPES } from '#core/plan/method'
 import { PERMITS, SCREENING_ANSWERS, SCREENING_IDS } from '#core/plan/safety'
 import { WEIGHT_UNITS } from '#core/plan/scheme'
 import { z } from 'zod'
+import { GearContract } from './gear'
 import { MethodIdContract } from './method'
 import { PlainDateContract, SideLoadContract } from './plan'
 
@@ -74,6 +75,8 @@ export const ProfileContract = z
         'must name each weekday once',
       ),
     equipment: z.array(z.enum(EQUIPMENT)).readonly(),
+    /** What can be loaded where this client trains; the studio's lines where one is left out. */
+    gear: GearContract.default({}),
     sensitiveJoints: z.array(z.enum(JOINTS)).readonly(),
     jointNotes: z.array(JointNoteContract).max(20).readonly(),
     slowedBy: z.array(z.enum(HINDRANCES)).readonly(),

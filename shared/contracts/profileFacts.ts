@@ -12,6 +12,7 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     trainingAgeMonths: profile.trainingAgeMonths,
     modes: profile.modes,
     equipment: profile.equipment,
+    gear: profile.gear,
     joints: Object.fromEntries(profile.sensitiveJoints.map(joint => [joint, 'sensitive' as const])),
     slowedBy: profile.slowedBy,
     sideLoads: profile.sideLoads,

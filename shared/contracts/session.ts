@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { GearContract } from './gear'
 
 /** What the sign-in form sends. */
 export const SignInBody = z.strictObject({
@@ -36,6 +37,8 @@ export const AccountView = z.object({
   studio: z.string(),
   email: z.string(),
   signIns: z.int(),
+  /** What the studio can load, for every client without lines of her own. */
+  gear: GearContract,
 })
 export type AccountView = z.output<typeof AccountView>
 

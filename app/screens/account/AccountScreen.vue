@@ -83,6 +83,7 @@ async function submit(): Promise<void> {
           </button>
         </section>
       </div>
+      <StudioGear :saved="account.gear" />
     </main>
   </div>
 </template>

@@ -283,6 +283,15 @@ async function submit(): Promise<void> {
       />
     </section>
 
+    <section aria-labelledby="gear">
+      <h2 id="gear">What can be loaded</h2>
+      <p class="mb-2 text-[12px] text-ink2">
+        Only where it differs from the studio's own weights (Account). Every load is rounded to what
+        is there.
+      </p>
+      <GearLines v-model="entered.gear" />
+    </section>
+
     <section aria-labelledby="exercises">
       <h2 id="exercises">Exercises</h2>
       <div class="grid grid-cols-2 gap-8">

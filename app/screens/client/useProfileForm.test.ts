@@ -18,6 +18,7 @@ const known: Profile = {
     { weekday: 4, minutes: 75, start: '18:15' },
   ],
   equipment: ['dumbbell', 'cable'],
+  gear: { dumbbells: '4-20 by 2' },
   sensitiveJoints: ['wrist'],
   jointNotes: [{ joint: 'wrist', side: 'left', provokedBy: 'straight bars', since: 'spring' }],
   slowedBy: ['short_sleep'],

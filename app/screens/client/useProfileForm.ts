@@ -1,4 +1,6 @@
 import type { Equipment, Group, Joint } from '#core/plan/catalogue'
+import type { GearField } from '#core/plan/estimate'
+import { typedGear } from '~/ui/gearLines'
 import { ARM_GROUPS, EQUIPMENT, EQUIPMENT_PRESETS, GROUPS, JOINTS } from '#core/plan/catalogue'
 import { formatSets, MODE_NAMES } from '#core/words'
 import {
@@ -78,6 +80,7 @@ interface Entered {
   hasSafeties: boolean
   permits: Permit[]
   scope: PlanScope
+  gear: Partial<Record<GearField, string>>
   avoid: string[]
   rules: FormExerciseRule[]
   keep: string[]
@@ -95,6 +98,7 @@ const NEW_PROFILE: Omit<Profile, 'trainingAgeMonths'> = {
   method: METHODS[0]?.id ?? '',
   modes: {},
   equipment: [],
+  gear: {},
   sensitiveJoints: [],
   jointNotes: [],
   slowedBy: [],
@@ -153,6 +157,7 @@ function fieldsOf(before: Profile | null): Entered {
     modes,
     days,
     equipment,
+    gear,
     sensitiveJoints,
     jointNotes,
     slowedBy,
@@ -179,6 +184,7 @@ function fieldsOf(before: Profile | null): Entered {
     permits: [...permits],
     scope,
     equipment: [...equipment],
+    gear: { ...gear },
     sensitiveJoints: [...sensitiveJoints],
     slowedBy: [...slowedBy],
     jointNotes: jointNotes.map(note => ({ ...note })),
@@ -210,6 +216,7 @@ function profileOf(entered: Entered): unknown {
   const isCleared = Object.values(clearance).some(text => text.trim() !== '')
   return {
     ...plain,
+    gear: typedGear(entered.gear),
     trainingAgeMonths: numberOr(trainingAgeMonths, Number.NaN),
     days: days
       .filter(({ isOn }) => isOn)

@@ -232,7 +232,7 @@ function unplannedLine({ place, done }: SetEntry['word'], held: StandingLog): Lo
       cues: [],
       cautions: [],
       countUnit: isSeconds ? 'seconds' : 'reps',
-      scale: { unit: done.load?.unit ?? 'kg', grid: { kind: 'none' }, words: '' },
+      scale: { unit: done.load?.unit ?? 'kg', grid: { kind: 'none' }, words: '', bar: null },
       stress: {},
       last: null,
       setUp: { fields: [], planned: null, last: null },

@@ -13,6 +13,7 @@ const {
   rest,
   elapsed,
   loadHint,
+  loadingHint,
   logged,
   isDone,
   lastWords,
@@ -149,6 +150,9 @@ watch(isDone, done => done && emit('ended'))
           @stepped="phone.stepLoad($event)"
           @entered="logged"
         />
+        <p v-if="hasLoad && loadingHint" class="-mt-1 text-[14px]" role="status">
+          {{ loadingHint }}
+        </p>
         <PhoneStepper
           v-model="countText"
           :label="isSeconds ? 'Seconds' : 'Reps'"

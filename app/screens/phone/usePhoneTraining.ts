@@ -1,7 +1,10 @@
 import {
+  dropsAhead,
+  loadingWords,
   type LogEntry,
   type LogWord,
   painLimit,
+  parsedNumber,
   type SheetMovement,
   type SheetSession,
   type SheetSwap,
@@ -88,6 +91,25 @@ export function usePhoneTraining(
       .replace(/^./, letter => letter.toUpperCase())
   })
 
+  /** How to load the bar, and what a drop to come comes out as; empty where nothing need be said. */
+  const loadingHint = computed(() => {
+    const [movement, turn] = [phone.movement.value, phone.turn.value]
+    const typed = parsedNumber(phone.amountText.value, 'load')
+    if (!movement || !turn || !typed.ok) return ''
+    const at = turn.parts.findIndex(({ part }) => part === phone.part.value?.part)
+    return [
+      loadingWords(typed.value, movement.scale),
+      dropsAhead(
+        turn.parts.map(({ part }) => part),
+        at,
+        typed.value,
+        movement.scale,
+      ),
+    ]
+      .filter(Boolean)
+      .join('. ')
+  })
+
   /** How a choice treats the joints that hurt. */
   function soreWords(movement: SheetMovement): string {
     const limit = painLimit(movement, store.levels)
@@ -115,6 +137,7 @@ export function usePhoneTraining(
     rest,
     elapsed,
     loadHint,
+    loadingHint,
     logged,
     isDone,
     lastWords,

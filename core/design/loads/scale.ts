@@ -55,7 +55,7 @@ export function scaleOf(
   const isTakenOff =
     named[0] === undefined ? exercise.loadBasis === 'counterweight' : named[0].basis === 'assisted'
   const isCounted = named.length === 0 && loads.some(load => load?.kind === 'stack_position')
-  const grid = isCounted ? POSITIONS : loadGrid(exercise, unit)
+  const grid = isCounted ? POSITIONS : loadGrid(exercise, unit, context.client.gear)
   const own = bodyKg === null ? undefined : bodyLoad(exercise.id, bodyKg, 0)
   return {
     unit,

@@ -25,5 +25,9 @@ export function heaviestFor(
   const kg = mostKgOf(client, exercise.id)
   return kg === Infinity
     ? Infinity
-    : roundLoad(amountIn({ amount: kg, unit: 'kg' }, unit), loadGrid(exercise, unit), 'down')
+    : roundLoad(
+        amountIn({ amount: kg, unit: 'kg' }, unit),
+        loadGrid(exercise, unit, client.gear),
+        'down',
+      )
 }

@@ -112,7 +112,11 @@ export function deloadScheme(
     load?.kind === 'weight'
       ? {
           ...load,
-          amount: roundLoad(load.amount * DELOAD.load, loadGrid(exercise, load.unit), 'down'),
+          amount: roundLoad(
+            load.amount * DELOAD.load,
+            loadGrid(exercise, load.unit, context.client.gear),
+            'down',
+          ),
         }
       : load
   const reps =

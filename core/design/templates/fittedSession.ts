@@ -127,7 +127,7 @@ function loaded(slot: Slot, { context, oneReps }: Fit): SetScheme {
         return run
       const fitting = roundLoad(
         loadForReps(best.load, reps, leadRir(run) ?? context.method.effort.defaultRir),
-        loadGrid(exercise, best.unit),
+        loadGrid(exercise, best.unit, context.client.gear),
         'down',
       )
       const amount = Math.min(fitting, heaviestFor(exercise, best.unit, context.client))

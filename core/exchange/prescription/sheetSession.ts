@@ -15,7 +15,7 @@ import {
 import { isTooHard } from '../../body/joints'
 import type { Exposure } from '../../body/log'
 import type { SlotLoads } from '../../design/loads'
-import { loadGrid, saidAmount } from '../../plan/estimate'
+import { barOf, loadGrid, saidAmount } from '../../plan/estimate'
 import {
   formatSetCount,
   GROUPING_NAMES,
@@ -154,6 +154,7 @@ function movement(
     .map(({ load }) => load)
     .find(load => load?.kind === 'weight')
   const unit = named?.kind === 'weight' ? named.unit : question.unit
+  const { gear } = question.context.client
   const done = {
     exercise: exerciseId(exercise.id),
     intent: exercise.intents[0].id === intent.id ? null : intent.id,
@@ -165,7 +166,12 @@ function movement(
     cues: cueLines(exercise.id, intent.id),
     cautions: exercise.cautions.map(caution => CAUTIONS[caution]),
     countUnit: exercise.repUnit,
-    scale: { unit, grid: loadGrid(exercise, unit), words: scaleWords(exercise, slot) },
+    scale: {
+      unit,
+      grid: loadGrid(exercise, unit, gear),
+      words: scaleWords(exercise, slot),
+      bar: barOf(exercise, unit, gear),
+    },
     stress: Object.fromEntries(
       JOINTS.filter(joint => intent.jointStress[joint] > 0).map(joint => [
         joint,

@@ -52,7 +52,8 @@ export function farSentence(
 ): string {
   return `${FIELD_WORDS[field]}: ${saidNumber(value)}${unit} is far from the usual ${saidNumber(usual)}${unit}.`
 }
-const saidNumber = (value: number) => String(Math.round(value * 100) / 100)
+/** A number as it is said: two places at most, none where it is whole. */
+export const saidNumber = (value: number) => String(Math.round(value * 100) / 100)
 
 const FIELD_WORDS: Readonly<Record<LogField, string>> = {
   load: 'Load',

@@ -20,6 +20,8 @@ import {
   painLimit,
   parsedNumber,
   placeKey,
+  dropsAhead,
+  loadingWords,
   prefillOf,
   sessionStanding,
   type SheetSwap,
@@ -144,7 +146,12 @@ describe('what the fields begin with', () => {
     const sheet = smallSheet([[sheetSet(1, [part(), drop(2), drop(3)])]])
     const fine = {
       ...sheet.exercises[0]!,
-      scale: { unit: 'kg' as const, grid: { kind: 'steps' as const, base: 0, step: 1 }, words: '' },
+      scale: {
+        unit: 'kg' as const,
+        grid: { kind: 'steps' as const, base: 0, step: 1 },
+        words: '',
+        bar: null,
+      },
     }
     const stageOf = (stage: number) => ({ ...placeAt(A, 1), stage })
     const all = turnsOf(sheet, stands(saidSet(stageOf(1), 25), saidSet(stageOf(2), second)))
@@ -365,4 +372,39 @@ describe('joints that hurt', () => {
   })
   test('the worse of two', () =>
     expect([worseLevel('none', 'hold'), worseLevel('stop', 'swap')]).toEqual(['hold', 'stop']))
+})
+
+describe('how to load', () => {
+  const bar = {
+    bar: 20,
+    pairs: [
+      { weight: 20, count: 2 },
+      { weight: 10, count: 1 },
+      { weight: 1.25, count: 1 },
+    ],
+  }
+  const scale = {
+    unit: 'kg' as const,
+    words: '',
+    grid: { kind: 'list' as const, weights: [20, 22.5, 40, 42.5, 60] },
+    bar,
+  }
+  test.each([
+    [42.5, '20 bar, 10 + 1.25 each side'],
+    [100, '20 bar, 2 × 20 each side'],
+    [20, '20 bar'],
+    [41, 'Cannot be loaded here; 40 kg is nearest'],
+    [null, ''],
+  ])('%s: %s', (amount, words) => expect(loadingWords(amount, scale)).toBe(words))
+  test('without a bar nothing is said', () =>
+    expect(loadingWords(40, { ...scale, bar: null })).toBe(''))
+  test('a drop that the weights miss is told before the set', () => {
+    const parts = [part(), part({ stage: 2, load: { kind: 'share', of: 'previous', share: 0.7 } })]
+    const dumbbells = { grid: { kind: 'list' as const, weights: [10, 16, 20] } }
+    expect(dropsAhead(parts, 0, 20, dumbbells)).toBe('The drop to 10 is 50 %; 30 % is meant')
+    expect(dropsAhead(parts, 0, 60, scale)).toBe('The drop to 40 is 33 %; 30 % is meant')
+    expect(dropsAhead(parts, 0, 20, { grid: { kind: 'steps', base: 0, step: 1 } })).toBe('')
+    expect(dropsAhead(parts, 1, 20, dumbbells)).toBe('')
+    expect(dropsAhead(parts, 0, null, dumbbells)).toBe('')
+  })
 })

@@ -1,6 +1,6 @@
 import type { ExerciseId, PlainDate, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
-import type { LoadGrid } from '../../plan/estimate'
+import type { BarLoading, LoadGrid } from '../../plan/estimate'
 import type { BodySide } from '../../body/log'
 import type { SetRole, SetUp, SetUpField, WeightUnit } from '../../plan/scheme'
 import type { GroupingKind, Placement } from '../../plan/session'
@@ -52,6 +52,8 @@ export interface SheetSet {
 export interface LoadScale {
   readonly unit: WeightUnit
   readonly grid: LoadGrid
+  /** How its bar is loaded; null where it has none, or the gym has not said which plates it has. */
+  readonly bar: BarLoading | null
   /** ` in each hand`; empty where nothing need be said. */ readonly words: string
 }
 

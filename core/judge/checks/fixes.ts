@@ -19,7 +19,7 @@ import {
 import type { CheckInput, PlacedSlot, SessionView } from './input'
 import { mayGrow } from '../../body/joints'
 import { suitsRole } from '../../plan/session'
-import { amountIn, kilogramsOf, loadGrid, roundLoad } from '../../plan/estimate'
+import { amountIn, type Gear, kilogramsOf, loadGrid, roundLoad } from '../../plan/estimate'
 import { insteadOf, notPlanned } from '../../plan/method'
 
 /* Edits that settle findings. Each is a list that the caller applies as one step. */
@@ -154,11 +154,15 @@ export function withWarmups(placed: PlacedSlot, count: number): readonly PlanEdi
 }
 
 /** Working weights over a limit brought down to it, to what can be loaded. Units: kilograms. */
-export function withHeaviest(placed: PlacedSlot, mostKg: number): readonly PlanEdit[] {
+export function withHeaviest(
+  placed: PlacedSlot,
+  mostKg: number,
+  gear: Gear | undefined,
+): readonly PlanEdit[] {
   const lowered = (load: Load | undefined): Load | undefined => {
     if (load?.kind !== 'weight' || kilogramsOf(load) <= mostKg) return load
     const most = amountIn({ amount: mostKg, unit: 'kg' }, load.unit)
-    return { ...load, amount: roundLoad(most, loadGrid(placed.exercise, load.unit), 'down') }
+    return { ...load, amount: roundLoad(most, loadGrid(placed.exercise, load.unit, gear), 'down') }
   }
   const runs = placed.slot.scheme.runs.map(run => ({
     ...run,

@@ -19,6 +19,7 @@ import {
 
 const exercise = (id: string) => requireExercise(BUILT_IN_CATALOGUE, id)
 const barbell = loadGrid(exercise('barbell_curl'), 'kg')
+const FEW = { dumbbells: '8, 12, 16' }
 const dumbbells = loadGrid(exercise('dumbbell_curl'), 'kg')
 
 describe('one-rep estimates (domain-2 P5 to P17)', () => {
@@ -100,17 +101,17 @@ describe('weights that can be loaded (domain-2 P9 to P23)', () => {
     ['dumbbells: 9 is followed by 10', nextWeight(9, dumbbells), 10],
     [
       'own weights come first',
-      roundLoad(11, loadGrid(exercise('dumbbell_curl'), 'kg', [8, 12, 16]), 'near'),
+      roundLoad(11, loadGrid(exercise('dumbbell_curl'), 'kg', FEW), 'near'),
       12,
     ],
     [
       'own weights, tie down',
-      roundLoad(10, loadGrid(exercise('dumbbell_curl'), 'kg', [8, 12, 16]), 'near'),
+      roundLoad(10, loadGrid(exercise('dumbbell_curl'), 'kg', FEW), 'near'),
       8,
     ],
     [
       'the heaviest of a list has no next',
-      nextWeight(16, loadGrid(exercise('dumbbell_curl'), 'kg', [8, 12, 16])),
+      nextWeight(16, loadGrid(exercise('dumbbell_curl'), 'kg', FEW)),
       undefined,
     ],
     ['pounds have their own steps', nextWeight(95, loadGrid(exercise('barbell_curl'), 'lb')), 100],

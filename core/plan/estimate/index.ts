@@ -8,7 +8,11 @@ export {
   shareOfOneRep,
 } from './oneRep'
 export type { Margin, OneRepEstimate } from './oneRep'
-export { loadGrid, nextWeight, previousWeight, roundLoad } from './loadSteps'
+export { GEAR_FIELDS, GEAR_TABLE, gearSentence, parsedGear } from './gear'
+export type { Gear, GearField, GearLine, GearProblem } from './gear'
+export { platesASide } from './loadable'
+export type { BarLoading } from './loadable'
+export { barOf, loadGrid, nextWeight, previousWeight, roundLoad } from './loadSteps'
 export type { LoadGrid } from './loadSteps'
 export { amountIn, kilogramsOf, saidAmount } from './units'
 export type { Weight } from './units'

@@ -1,5 +1,7 @@
 import type { Equipment, Exercise } from '../catalogue'
 import type { WeightUnit } from '../scheme'
+import type { Gear } from './gear'
+import { type BarLoading, barLoading, barWeights, stackWeights, weightsIn } from './loadable'
 
 /** Weights that can be loaded: every `step` from `base` on, or the client's own list. */
 export type LoadGrid =
@@ -46,15 +48,62 @@ function kindOfGrid({
   return 'plates'
 }
 
-/** The weights an exercise can be loaded with; in pounds the pound steps, never a converted kilogram step. */
-export function loadGrid(
-  exercise: Pick<Exercise, 'equipment' | 'loadBasis' | 'loadStepKg'>,
+type Loaded = Pick<Exercise, 'equipment' | 'loadBasis' | 'loadStepKg'>
+
+/** Which bar an exercise is loaded on; none for plates on a machine or a belt. */
+const BAR_OF = { barbell: '', cambered_bar: 'cambered', plates: 'none' } as const
+
+/** How the bar of an exercise is loaded; null where it is none, or where nobody has said which plates there are. */
+export function barOf(
+  exercise: Loaded,
   unit: WeightUnit,
-  own?: readonly number[],
-): LoadGrid {
-  if (own && own.length > 0) return { kind: 'list', weights: [...own].sort((a, b) => a - b) }
+  gear: Gear | undefined,
+): BarLoading | null {
+  const kind = kindOfGrid(exercise)
+  if (kind !== 'barbell' && kind !== 'cambered_bar' && kind !== 'plates') return null
+  if (exercise.equipment.includes('fixed_bar') || exercise.equipment.includes('kettlebell'))
+    return null
+  const bar = exercise.equipment.includes('rail_guided_barbell') ? 'rail' : BAR_OF[kind]
+  return barLoading(gear, bar, STEPS[kind][unit].base, unit)
+}
+
+function listedWeights(exercise: Loaded, unit: WeightUnit, gear: Gear): readonly number[] {
+  if (exercise.equipment.includes('fixed_bar')) return weightsIn(gear, 'fixed_bars', unit)
+  switch (kindOfGrid(exercise)) {
+    case 'dumbbell':
+      return weightsIn(gear, 'dumbbells', unit)
+    case 'stack':
+      return stackWeights(gear, unit)
+    default: {
+      const bar = barOf(exercise, unit, gear)
+      return bar ? barWeights(bar) : []
+    }
+  }
+}
+
+const gridsOf = new WeakMap<Gear, Map<string, LoadGrid | null>>()
+
+/** The gym's own weights for an exercise; null where it has not listed any. */
+function listedGrid(exercise: Loaded, unit: WeightUnit, gear: Gear): LoadGrid | null {
+  const known = gridsOf.get(gear) ?? gridsOf.set(gear, new Map()).get(gear)!
+  const key = `${unit} ${kindOfGrid(exercise)} ${exercise.equipment.join()}`
+  const found = known.get(key)
+  if (found !== undefined) return found
+  const weights = listedWeights(exercise, unit, gear)
+  const grid: LoadGrid | null = weights.length > 0 ? { kind: 'list', weights } : null
+  known.set(key, grid)
+  return grid
+}
+
+/**
+ * The weights an exercise can be loaded with: those the gym has listed, else the usual steps; in pounds the pound steps, never a
+ * converted kilogram step.
+ */
+export function loadGrid(exercise: Loaded, unit: WeightUnit, gear?: Gear): LoadGrid {
   const kind = kindOfGrid(exercise)
   if (!kind) return { kind: 'none' }
+  const listed = gear ? listedGrid(exercise, unit, gear) : null
+  if (listed) return listed
   const usual: Steps = STEPS[kind][unit]
   return {
     kind: 'steps',

@@ -1,3 +1,4 @@
+import type { Gear } from '../estimate'
 import type { ExerciseRule } from './exerciseRules'
 import { type PlainDate, remembered } from '../../base'
 import type {
@@ -61,6 +62,8 @@ export interface ClientFacts {
   readonly bands: Readonly<Partial<Record<Group, Band>>>
   /** Everything there is to train with; empty means a full gym. */
   readonly equipment: readonly Equipment[]
+  /** What can be loaded there, line by line as it was typed; the usual steps where nothing is said. */
+  readonly gear?: Gear
   /** Credits that hold for this client, by credit key: of one purpose, or of every purpose of an exercise. */
   readonly credits: Readonly<Record<string, Credits>>
   /** Wanted extensor sets per flexor set, where it differs from the method's. */

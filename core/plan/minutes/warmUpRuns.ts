@@ -1,14 +1,7 @@
 import { type Exercise, JOINTS, requireExercise } from '../catalogue'
 import { loadGrid, shareOfOneRep } from '../estimate'
 import { intentFor, type PlanContext } from '../method'
-import {
-  leadRir,
-  nominalReps,
-  plannedSets,
-  type SetRun,
-  type WeightUnit,
-  workStages,
-} from '../scheme'
+import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../scheme'
 import { type Session, sessionSlots, type Slot } from '../session'
 import { mainGroup } from './restUsed'
 import { proposedWarmUp } from './warmUp'
@@ -87,7 +80,7 @@ export function warmUpRuns(session: Session, slot: Slot, context: PlanContext): 
   const reps = nominalReps(lead?.reps) ?? (exercise.repRange[0] + exercise.repRange[1]) / 2
   const sets = proposedWarmUp({
     ...(weight
-      ? { workingLoad: weight.amount, grid: loadGrid(exercise, weight.unit satisfies WeightUnit) }
+      ? { workingLoad: weight.amount, grid: loadGrid(exercise, weight.unit, context.client.gear) }
       : SHARES),
     shareOfOneRep: shareOfOneRep(reps, leadRir(working) ?? context.method.effort.defaultRir),
     isPrepared: isPrepared(

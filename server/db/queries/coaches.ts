@@ -1,4 +1,6 @@
 import type { CoachId } from '#core/base'
+import type { Gear } from '#core/plan/estimate'
+import { GearContract } from '#shared/contracts/gear'
 import { and, count, eq, gt, lt, ne } from 'drizzle-orm'
 import type { Database } from '../database'
 import { coaches, signIns } from '../schema'
@@ -72,6 +74,7 @@ export async function accountOf(db: Database, coachId: CoachId, now: Date) {
       name: coaches.name,
       studio: coaches.studio,
       email: coaches.email,
+      gear: coaches.gear,
       passwordHash: coaches.passwordHash,
       signIns: count(signIns.id),
     })
@@ -90,6 +93,16 @@ export async function insertCoach(db: Database, coach: typeof coaches.$inferInse
     .onConflictDoNothing({ target: coaches.email })
     .returning({ id: coaches.id, name: coaches.name, studio: coaches.studio })
   return row
+}
+
+/** What a coach's studio can load. */
+export async function gearOf(db: Database, coachId: CoachId): Promise<Gear> {
+  const [row] = await db.select({ gear: coaches.gear }).from(coaches).where(eq(coaches.id, coachId))
+  return GearContract.parse(row?.gear ?? {})
+}
+
+export async function setGear(db: Database, coachId: CoachId, gear: Gear): Promise<void> {
+  await db.update(coaches).set({ gear }).where(eq(coaches.id, coachId))
 }
 
 /** Gives a coach another password. */

@@ -1,3 +1,4 @@
+import type { Gear } from '#core/plan/estimate'
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
@@ -32,6 +33,8 @@ export interface NewCoach {
   readonly name: string
   readonly studio: string
   readonly passwordHash: string
+  /** What the studio can load; the usual steps where nothing is said. */
+  readonly gear?: Gear
 }
 
 /** Writes a coach with clients and their first plans, all or nothing. */

@@ -1,5 +1,6 @@
 import type { CoachId } from '#core/base'
-import { index, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { Gear } from '#core/plan/estimate'
+import { index, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 
 /** People who plan. Everything else in the database belongs to one of them. */
 export const coaches = pgTable('coaches', {
@@ -8,6 +9,8 @@ export const coaches = pgTable('coaches', {
   name: text('name').notNull(),
   studio: text('studio').notNull(),
   passwordHash: text('password_hash').notNull(),
+  /** What the studio can load, line by line. */
+  gear: jsonb('gear').$type<Gear>().notNull().default({}),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 })
 

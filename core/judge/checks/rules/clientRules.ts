@@ -69,7 +69,7 @@ const overHeaviest: Rule = {
         {
           place: placeOf(session, placed),
           figures: { exercise: placed.exercise.name, load: heaviest, most },
-          fix: withHeaviest(placed, most),
+          fix: withHeaviest(placed, most, input.context.client.gear),
         },
       ]
     }),

@@ -1,0 +1,1 @@
+ALTER TABLE "coaches" ADD COLUMN "gear" jsonb DEFAULT '{}'::jsonb NOT NULL;
