@@ -13,7 +13,6 @@ const {
   rest,
   elapsed,
   loadHint,
-  loadingHint,
   logged,
   isDone,
   lastWords,
@@ -150,9 +149,6 @@ watch(isDone, done => done && emit('ended'))
           @stepped="phone.stepLoad($event)"
           @entered="logged"
         />
-        <p v-if="hasLoad && loadingHint" class="-mt-1 text-[14px]" role="status">
-          {{ loadingHint }}
-        </p>
         <PhoneStepper
           v-model="countText"
           :label="isSeconds ? 'Seconds' : 'Reps'"

@@ -1,15 +1,13 @@
 import {
-  dropsAhead,
-  loadingWords,
   type LogEntry,
   type LogWord,
   painLimit,
-  parsedNumber,
   type SheetMovement,
   type SheetSession,
   type SheetSwap,
 } from '#core/follow/sheet'
-import { phoneNumber, setName } from './phoneWords'
+import { setName } from './phoneWords'
+import { usePhoneHints } from './usePhoneHints'
 import { usePhoneSession } from './usePhoneSession'
 import { useRestTimer } from './useRestTimer'
 
@@ -57,58 +55,7 @@ export function usePhoneTraining(
     else rest.skip()
   }
 
-  const lastWords = computed(() => {
-    const last = phone.movement.value?.last
-    if (!last) return ''
-    const [first] = last.sets
-    const isOneLoad = last.sets.every(({ amount }) => amount === first?.amount)
-    const counts = last.sets.map(({ count }) => (count === null ? '–' : phoneNumber(count)))
-    if (isOneLoad)
-      return `${first?.amount === null || first?.amount === undefined ? '' : `${phoneNumber(first.amount)} ${phone.movement.value?.scale.unit}: `}${counts.join(', ')}`
-    return last.sets
-      .map(({ amount }, at) => `${amount === null ? '' : `${phoneNumber(amount)}×`}${counts[at]}`)
-      .join(', ')
-  })
-
-  /** What the number under the thumb is, and why it is this one. */
-  const loadHint = computed(() => {
-    const [exercise, movement, part] = [
-      phone.exercise.value,
-      phone.movement.value,
-      phone.part.value,
-    ]
-    if (!exercise || !movement || !part) return ''
-    const isPlanned = movement.exercise === exercise.exercise
-    const why =
-      part.part.stage > 1
-        ? 'from the part before'
-        : isPlanned
-          ? exercise.why.replace(/^\S/, letter => letter.toLowerCase()) || 'choose a weight'
-          : 'choose a weight for it'
-    return [movement.scale.words, why]
-      .filter(Boolean)
-      .join(', ')
-      .replace(/^./, letter => letter.toUpperCase())
-  })
-
-  /** How to load the bar, and what a drop to come comes out as; empty where nothing need be said. */
-  const loadingHint = computed(() => {
-    const [movement, turn] = [phone.movement.value, phone.turn.value]
-    const typed = parsedNumber(phone.amountText.value, 'load')
-    if (!movement || !turn || !typed.ok) return ''
-    const at = turn.parts.findIndex(({ part }) => part === phone.part.value?.part)
-    return [
-      loadingWords(typed.value, movement.scale),
-      dropsAhead(
-        turn.parts.map(({ part }) => part),
-        at,
-        typed.value,
-        movement.scale,
-      ),
-    ]
-      .filter(Boolean)
-      .join('. ')
-  })
+  const { lastWords, loadHint } = usePhoneHints(phone)
 
   /** How a choice treats the joints that hurt. */
   function soreWords(movement: SheetMovement): string {
@@ -137,7 +84,6 @@ export function usePhoneTraining(
     rest,
     elapsed,
     loadHint,
-    loadingHint,
     logged,
     isDone,
     lastWords,

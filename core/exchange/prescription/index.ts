@@ -1,3 +1,3 @@
 export { sheetSession } from './sheetSession'
-export type { SheetQuestion } from './sheetSession'
+export type { SheetQuestion } from './question'
 export { sheetSets } from './sheetSets'

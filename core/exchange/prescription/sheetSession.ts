@@ -1,45 +1,11 @@
-import { exerciseId, type PlainDate, type SlotId } from '../../base'
-import {
-  ARM_GROUPS,
-  CAUTIONS,
-  cueLines,
-  type Exercise,
-  type Group,
-  GROUPS,
-  type Intent,
-  JOINTS,
-  rankedSubstitutes,
-  requireExercise,
-  type Substitute,
-} from '../../plan/catalogue'
-import { isTooHard } from '../../body/joints'
-import type { Exposure } from '../../body/log'
+import type { SlotId } from '../../base'
 import type { SlotLoads } from '../../design/loads'
-import { barOf, loadGrid, saidAmount } from '../../plan/estimate'
-import {
-  formatSetCount,
-  GROUPING_NAMES,
-  loadReasonWords,
-  loadWords,
-  NBSP,
-  PLACEMENT_NAMES,
-  restWords,
-  shapeLossWords,
-  shortSheetWords,
-  slotName,
-  swapChangeWords,
-} from '../../words'
-import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
+import { shortSession } from '../../design/short'
+import type { SheetExercise, SheetGroup, SheetSession, SheetWay } from '../../follow/sheet'
+import { ARM_GROUPS, type Exercise, type Group, requireExercise } from '../../plan/catalogue'
+import { intentFor, type PlanContext } from '../../plan/method'
 import { mainGroup, pairRests, sessionTime, type TimeSpan } from '../../plan/minutes'
-import {
-  leadRir,
-  nominalReps,
-  plannedSets,
-  setUpFieldsOf,
-  sharedControls,
-  type WeightUnit,
-  workStages,
-} from '../../plan/scheme'
+import { plannedSets } from '../../plan/scheme'
 import {
   type Grouping,
   type Session,
@@ -47,52 +13,21 @@ import {
   sessionSlots,
   type Slot,
 } from '../../plan/session'
-import type {
-  SheetExercise,
-  SheetGroup,
-  SheetMovement,
-  SheetSession,
-  SheetSet,
-  SheetSwap,
-  SheetTurn,
-  SheetWay,
-} from '../../follow/sheet'
-import { type GroupWeek, shortSession } from '../../design/short'
-import { standInLoad } from './standInLoad'
+import {
+  formatSetCount,
+  GROUPING_NAMES,
+  loadReasonWords,
+  NBSP,
+  PLACEMENT_NAMES,
+  restWords,
+  shapeLossWords,
+  shortSheetWords,
+} from '../../words'
+import { movement } from './movement'
+import type { SheetQuestion } from './question'
 import { sheetSets } from './sheetSets'
-
-/** A session that was sent, with all a sheet is made from. */
-export interface SheetQuestion {
-  readonly id: string
-  readonly on: PlainDate
-  readonly name: string
-  readonly minuteLimit: number | null
-  readonly content: Session
-  /** How often the rotation was gone through before, for what is done every other time. */
-  readonly pass: number
-  readonly context: PlanContext
-  readonly unit: WeightUnit
-  /** Loads of its slots, from the one forecast. */
-  readonly loads: ReadonlyMap<SlotId, SlotLoads>
-  /** What was done before, exercise by exercise, the oldest first. */
-  readonly log: ReadonlyMap<string, readonly Exposure[]>
-  /** How stations were set up when a client last said so, by exercise. */
-  /** Finishers of the plan: any of them may stand in for one that may be exchanged. */
-  readonly finishers?: readonly Pick<Slot, 'exercise' | 'intent'>[]
-  readonly setUps?: ReadonlyMap<string, NonNullable<SheetMovement['setUp']['last']>>
-  /** For making it shorter; left out, there is one way only. */
-  readonly shortening?: {
-    readonly weeks: Readonly<Record<Group, GroupWeek>>
-    readonly lengthDays: number
-  }
-}
-
-const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
-const MOST_SWAPS = 5
-/** Minutes a client may say she has. */
-const SHORT_MINUTES = [15, 20, 25, 30, 35, 40, 45, 50, 60, 75] as const
-const SHORTER_BY_SECONDS = 150
-const MOST_SHORT_WAYS = 5
+import { swapsFor } from './swaps'
+import { turnsOfSpans } from './turns'
 
 function familyOf(slot: Slot, exercise: Exercise, context: PlanContext): SheetExercise['family'] {
   const group = mainGroup(slot, exercise, context)
@@ -105,163 +40,11 @@ function familyOf(slot: Slot, exercise: Exercise, context: PlanContext): SheetEx
       : 'body'
 }
 
-/** How the number of a load is meant: each hand's, each side's, on the stack. */
-function scaleWords({ loadBasis }: Exercise, slot?: Slot): string {
-  const named = slot?.scheme.runs
-    .flatMap(run => workStages(run))
-    .map(({ load }) => load)
-    .find(load => load?.kind === 'weight' || load?.kind === 'stack_position')
-  if (named?.kind === 'weight')
-    return loadWords(named)
-      .replace(/^\S+\s\S+?(?= |$)/, '')
-      .trim()
-  if (named?.kind === 'stack_position') return 'plate of the stack'
-  return {
-    total: '',
-    per_hand: 'in each hand',
-    stack: 'on the stack',
-    added: 'added',
-    counterweight: 'taken off',
-    band: '',
-    angle: '',
-  }[loadBasis]
-}
-
-function lastTime(exercise: string, { log, on, unit }: SheetQuestion): SheetMovement['last'] {
-  const last = (log.get(exercise) ?? []).filter(exposure => exposure.on < on).at(-1)
-  if (!last) return null
-  const amount = (kg: number | null) => (kg === null ? null : saidAmount(kg, unit))
-  return {
-    on: last.on,
-    sets: last.sets
-      .filter(({ role, stage }) => role === 'working' && stage === 1)
-      .map(({ loadKg, reps, seconds, rir }) => ({
-        amount: amount(loadKg),
-        count: reps ?? seconds,
-        rir,
-      })),
-  }
-}
-
-function movement(
-  exercise: Exercise,
-  intent: Intent,
-  question: SheetQuestion,
-  slot?: Slot,
-): SheetMovement {
-  const named = slot?.scheme.runs
-    .flatMap(run => workStages(run))
-    .map(({ load }) => load)
-    .find(load => load?.kind === 'weight')
-  const unit = named?.kind === 'weight' ? named.unit : question.unit
-  const { gear } = question.context.client
-  const done = {
-    exercise: exerciseId(exercise.id),
-    intent: exercise.intents[0].id === intent.id ? null : intent.id,
-  }
-  return {
-    ...done,
-    name: slotName(done, question.context.catalogue),
-    how: intent.how,
-    cues: cueLines(exercise.id, intent.id),
-    cautions: exercise.cautions.map(caution => CAUTIONS[caution]),
-    countUnit: exercise.repUnit,
-    scale: {
-      unit,
-      grid: loadGrid(exercise, unit, gear),
-      words: scaleWords(exercise, slot),
-      bar: barOf(exercise, unit, gear),
-    },
-    stress: Object.fromEntries(
-      JOINTS.filter(joint => intent.jointStress[joint] > 0).map(joint => [
-        joint,
-        intent.jointStress[joint],
-      ]),
-    ),
-    last: lastTime(exercise.id, { ...question, unit }),
-    setUp: {
-      fields: setUpFieldsOf(exercise),
-      planned: (slot && sharedControls(slot.scheme).shared.setUp) ?? null,
-      last: question.setUps?.get(exercise.id) ?? null,
-    },
-  }
-}
-
-/** The plan's other finishers, for a slot whose finisher may be exchanged on the day: chosen on impulse, counted as done. */
-function otherFinishers(
-  slot: Slot,
-  without: readonly string[],
-  { content, context, finishers = [] }: SheetQuestion,
-): readonly Pick<Substitute, 'exercise' | 'intent'>[] {
-  const grouping = content.groupings.find(({ slots }) => slots.some(({ id }) => id === slot.id))
-  if (!grouping?.replaceable) return []
-  const ids = [...new Set(finishers.map(({ exercise }) => exercise))]
-  return ids
-    .filter(id => !without.includes(id))
-    .slice(0, MOST_SWAPS)
-    .map(id => {
-      const exercise = requireExercise(context.catalogue, id)
-      const intent = finishers.find(one => one.exercise === id)?.intent ?? null
-      return { exercise, intent: intentFor(context, exercise, intent) }
-    })
-    .filter(({ intent }) => !isTooHard(intent.jointStress, context))
-}
-
-/** What can stand in: as like as possible, and where a joint is stressed, something kinder to it. */
-function swapsFor(
-  slot: Slot,
-  exercise: Exercise,
-  intent: Intent,
-  question: SheetQuestion,
-): readonly SheetSwap[] {
-  const { context, content } = question
-  const own = context.client.equipment
-  const without = [
-    ...sessionSlots(content).map(held => held.exercise),
-    ...notPlanned(context.client),
-  ]
-  const ranked = rankedSubstitutes(exercise, intent, context.catalogue, {
-    equipment: own,
-    without,
-    first: insteadOf(context.client, exercise.id),
-  })
-  const stressed = JOINTS.filter(joint => intent.jointStress[joint] >= 2)
-  const kinder = stressed.flatMap(joint =>
-    ranked
-      .filter(
-        ({ intent: other }) =>
-          other.jointStress[joint] < intent.jointStress[joint] && other.jointStress[joint] <= 1,
-      )
-      .slice(0, 1),
-  )
-  const chosen = [
-    ...otherFinishers(slot, without, question),
-    ...new Set([...ranked.slice(0, MOST_SWAPS - 1), ...kinder]),
-  ].slice(0, MOST_SWAPS + 1)
-  const run = slot.scheme.runs.find(({ role }) => role === 'working')
-  const aim = {
-    reps:
-      nominalReps(run && workStages(run)[0]?.reps) ??
-      (exercise.repRange[0] + exercise.repRange[1]) / 2,
-    rir: (run && leadRir(run)) ?? context.method.effort.defaultRir,
-  }
-  return chosen.map((choice): SheetSwap => ({
-    ...movement(choice.exercise, choice.intent, question),
-    start: standInLoad(choice.exercise, question, aim),
-    changes: swapChangeWords({
-      credits: GROUPS.map(group => ({
-        group,
-        before: intent.credits[group] ?? 0,
-        after: choice.intent.credits[group] ?? 0,
-      })).filter(row => row.before !== row.after),
-      stress: JOINTS.map(joint => ({
-        joint,
-        before: intent.jointStress[joint],
-        after: choice.intent.jointStress[joint],
-      })).filter(row => row.before !== row.after),
-    }),
-  }))
-}
+const LETTERS = 'abcdefghijklmnopqrstuvwxyz'
+/** Minutes a client may say she has. */
+const SHORT_MINUTES = [15, 20, 25, 30, 35, 40, 45, 50, 60, 75] as const
+const SHORTER_BY_SECONDS = 150
+const MOST_SHORT_WAYS = 5
 
 const isTogether = ({ kind, slots }: Grouping) => kind !== 'straight' && slots.length > 1
 
@@ -280,46 +63,6 @@ function groupWords(grouping: Grouping, context: PlanContext): string {
   }
   if (grouping.onlyIf) words.push(`only if ${grouping.onlyIf}`)
   return words.filter(Boolean).join(', ')
-}
-
-/** The sets of a session in the order its minutes are reckoned in, with the rest that follows each. */
-function turnsOfSpans(
-  spans: readonly TimeSpan[],
-  sets: ReadonlyMap<SlotId, readonly SheetSet[]>,
-): readonly SheetTurn[] {
-  const turns: SheetTurn[] = []
-  const warmups = new Map<SlotId, number>()
-  for (const { kind, slot, set, start, seconds } of spans) {
-    const own = slot && sets.get(slot)
-    const last = turns.at(-1)
-    if (!slot || !own || (kind !== 'set' && kind !== 'warmup')) {
-      // Warming up for a partner, changing place and resting all are time until the next set.
-      if (last) turns[turns.length - 1] = { ...last, rest: last.rest + seconds }
-      continue
-    }
-    const at =
-      kind === 'warmup' ? nth(own, 'warmup', warmups.get(slot) ?? 0) : nth(own, 'other', set ?? 0)
-    if (kind === 'warmup') warmups.set(slot, (warmups.get(slot) ?? 0) + 1)
-    if (at < 0) continue
-    if (last && last.slot === slot && last.set === at)
-      turns[turns.length - 1] = { ...last, seconds: last.seconds + last.rest + seconds, rest: 0 }
-    else
-      turns.push({
-        slot,
-        set: at,
-        start,
-        seconds: kind === 'warmup' ? Math.max(10, seconds - WARM_UP_REST) : seconds,
-        rest: kind === 'warmup' ? WARM_UP_REST : 0,
-      })
-  }
-  return turns.map((turn, at) => (at === turns.length - 1 ? { ...turn, rest: 0 } : turn))
-}
-const WARM_UP_REST = 45
-
-/** Place of the n-th warm-up or other set among all sets of an exercise. */
-function nth(sets: readonly SheetSet[], kind: 'warmup' | 'other', wanted: number): number {
-  let left = wanted
-  return sets.findIndex(({ role }) => (role === 'warmup') === (kind === 'warmup') && left-- === 0)
 }
 
 function groupsOf(

@@ -1,0 +1,61 @@
+import { dropsAhead, loadingWords, parsedNumber } from '#core/follow/sheet'
+import { phoneNumber } from './phoneWords'
+import type { usePhoneSession } from './usePhoneSession'
+
+/** What stands beside the numbers of the set in hand: last time, why this load, and how to load it. */
+export function usePhoneHints(phone: ReturnType<typeof usePhoneSession>) {
+  const lastWords = computed(() => {
+    const last = phone.movement.value?.last
+    if (!last) return ''
+    const [first] = last.sets
+    const isOneLoad = last.sets.every(({ amount }) => amount === first?.amount)
+    const counts = last.sets.map(({ count }) => (count === null ? '–' : phoneNumber(count)))
+    if (isOneLoad)
+      return `${first?.amount === null || first?.amount === undefined ? '' : `${phoneNumber(first.amount)} ${phone.movement.value?.scale.unit}: `}${counts.join(', ')}`
+    return last.sets
+      .map(({ amount }, at) => `${amount === null ? '' : `${phoneNumber(amount)}×`}${counts[at]}`)
+      .join(', ')
+  })
+
+  /** How to load the bar, and what a drop to come comes out as; empty where nothing need be said. */
+  const loadingHint = computed(() => {
+    const [movement, turn] = [phone.movement.value, phone.turn.value]
+    const typed = parsedNumber(phone.amountText.value, 'load')
+    if (!movement || !turn || !typed.ok) return ''
+    const at = turn.parts.findIndex(({ part }) => part === phone.part.value?.part)
+    return [
+      loadingWords(typed.value, movement.scale),
+      dropsAhead(
+        turn.parts.map(({ part }) => part),
+        at,
+        typed.value,
+        movement.scale,
+      ),
+    ]
+      .filter(Boolean)
+      .join('. ')
+  })
+
+  /** What the number under the thumb is, and why it is this one. */
+  const loadHint = computed(() => {
+    const [exercise, movement, part] = [
+      phone.exercise.value,
+      phone.movement.value,
+      phone.part.value,
+    ]
+    if (!exercise || !movement || !part) return ''
+    const isPlanned = movement.exercise === exercise.exercise
+    const why =
+      part.part.stage > 1
+        ? 'from the part before'
+        : isPlanned
+          ? exercise.why.replace(/^\S/, letter => letter.toLowerCase()) || 'choose a weight'
+          : 'choose a weight for it'
+    const said = [movement.scale.words, why].filter(Boolean).join(', ')
+    return [said.replace(/^./, letter => letter.toUpperCase()), loadingHint.value]
+      .filter(Boolean)
+      .join('. ')
+  })
+
+  return { lastWords, loadHint }
+}
