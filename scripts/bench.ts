@@ -11,6 +11,7 @@ import { formatSession, parseSession } from '#core/plan/shorthand'
 import { Bench } from 'tinybench'
 import { forgetRoster, roster } from '../server/services/roster'
 import { benchAllocation } from './bench/allocation'
+import { loadBench } from './bench/loads'
 import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
@@ -54,6 +55,9 @@ for (const times of [1, 2, 4, 8]) {
     rotationLedger(rotation, context),
   )
 }
+const { forecast, phone } = loadBench()
+add('loads: forecast of a 16-week block', forecast)
+add('loads: one session with two years of log', phone)
 for (const times of [1, 2, 4, 8]) {
   const next = edited(repeated(nineDayPlan(), times))
   add(`board after an edit, 9 days × ${times}`, () => board(next()))

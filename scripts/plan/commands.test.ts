@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
+import { addDays } from '#core/base'
 import { planIn, written } from '#core/testing/shorthandPlans'
 import { planFileSchema } from '#shared/contracts/planFile'
 import { run } from './commands'
@@ -48,6 +49,45 @@ describe('plan on the command line', () => {
       place: { day: 2, session: 1 },
       sentence: expect.stringContaining('Lying extension'),
     })
+  })
+  test('sheet gives the next session set by set, loads the whole block; both go on from the log', () => {
+    const ladder = {
+      ...planIn(7, written('arms', 'barbell_curl 3 x 12/10/8, 30kg; load +5kg a set')),
+      passes: 3,
+    }
+    expect(out(['loads', 'plan.json'], ladder).map(({ exercises }: never) => exercises[0])).toEqual(
+      [
+        expect.objectContaining({ loads: [30, 35, 40], reason: 'As planned' }),
+        expect.objectContaining({ loads: [32.5, 37.5, 42.5] }),
+        expect.objectContaining({ loads: [35, 40, 45] }),
+      ],
+    )
+    const [day] = ladder.rotation.days
+    const done = [30, 35, 40].map((loadKg, at) => ({
+      slot: day!.sessions[0]!.groupings[0]!.slots[0].id,
+      exercise: 'barbell_curl',
+      set: at + 1,
+      loadKg,
+      reps: [12, 9, 7][at],
+      rir: 2,
+    }))
+    const after = { plan: ladder, log: [{ on: ladder.startsOn, sets: done }] }
+    const sheet = out(['sheet', 'plan.json'], after)
+    expect(sheet).toMatchObject({ rotation: 2, day: 1, date: addDays(ladder.startsOn, 7) })
+    expect(
+      sheet.exercises[0].sets.map(
+        ({ parts }: { parts: readonly { load: unknown }[] }) => parts[0]!.load,
+      ),
+    ).toEqual([32.5, 35, 40].map(amount => ({ kind: 'weight', amount })))
+    expect(sheet.exercises[0].why).toMatch(/^One set made its reps/)
+    expect(out(['sheet', 'plan.json', '--on', addDays(ladder.startsOn, 10)], after).rotation).toBe(
+      3,
+    )
+    expect(
+      run(['sheet', 'plan.json', '--on', 'Friday'], file({ plan: ladder })).errors![0],
+    ).toMatch(/"Friday" is not a day/)
+    const odd = { plan: ladder, log: [{ on: ladder.startsOn, sets: [{ ...done[0], set: 'one' }] }] }
+    expect(run(['sheet', 'plan.json'], file(odd)).errors![0]).toMatch(/^\/log\/0\/sets\/0\/set:/)
   })
   test.each([
     { name: 'no command', args: [], code: 2, error: /A command is missing/ },

@@ -1,7 +1,7 @@
 import { type LinearSolver, propose } from '#core/design/allocation'
 import { checkPlan, CHECKS } from '#core/judge/checks'
 import { findingSentence, formatDay } from '#core/words'
-import { addDays } from '#core/base'
+import { addDays, isPlainDate, type PlainDate, plainDate } from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
 import { armBalance, blockLedger, coverage, rotationLedger } from '#core/count/ledger'
 import {
@@ -15,6 +15,7 @@ import { fatigueSources, rotationRecovery } from '#core/body/recovery'
 import type { PlanDocument } from '#core/plan/block'
 import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { contextOf, PlanFile } from '#shared/contracts/planFile'
+import { loadsCommand, sheetCommand } from './loadCommands'
 
 /** What a command prints and how it ends; the caller does both. */
 export interface Outcome {
@@ -23,13 +24,15 @@ export interface Outcome {
   readonly errors?: readonly string[]
 }
 
-const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}]`
+const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate|sheet|loads FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}] [--on DATE]`
 
-type Command = (
-  plan: PlanDocument,
-  context: PlanContext,
-  solver: LinearSolver | undefined,
-) => unknown
+interface Given {
+  readonly solver: LinearSolver | undefined
+  readonly file: PlanFile
+  /** The day to look from; the day after the log where it is left out. */
+  readonly on: PlainDate | undefined
+}
+type Command = (plan: PlanDocument, context: PlanContext, given: Given) => unknown
 
 const COMMANDS: Readonly<Record<string, Command>> = {
   ledger: (plan, context) => {
@@ -97,7 +100,9 @@ const COMMANDS: Readonly<Record<string, Command>> = {
         }
       }),
     ),
-  allocate: (plan, context, solver) => {
+  sheet: (_, context, { file, on }) => sheetCommand(file, context, on),
+  loads: (_, context, { file, on }) => loadsCommand(file, context, on),
+  allocate: (plan, context, { solver }) => {
     const { proposals, ...rest } = propose({ plan, context }, solver ? { solver } : {})
     return {
       ...rest,
@@ -150,22 +155,39 @@ interface Asked {
   readonly command: Command
   readonly file: string
   readonly school: CountingSchoolId | undefined
+  readonly on: PlainDate | undefined
+}
+
+const OPTIONS = ['--school', '--on'] as const
+
+/** Options with their values, and what stands beside them. */
+function optionsIn(args: readonly string[]) {
+  const values = new Map<string, string>()
+  const rest: string[] = []
+  for (let at = 0; at < args.length; at++) {
+    const option = OPTIONS.find(name => name === args[at])
+    if (option) values.set(option, args[++at] ?? '')
+    else rest.push(args[at]!)
+  }
+  return { values, rest }
 }
 
 function asked(args: readonly string[]): Asked | string {
-  const at = args.indexOf('--school')
-  const school = at >= 0 ? args[at + 1] : undefined
-  const [name = '', file, ...others] =
-    at >= 0 ? args.filter((_, place) => place !== at && place !== at + 1) : args
+  const { values, rest } = optionsIn(args)
+  const school = values.get('--school')
+  const on = values.get('--on')
+  const [name = '', file, ...others] = rest
   const command = COMMANDS[name]
   if (!command)
     return `${name === '' ? 'A command is missing' : `There is no command ${JSON.stringify(name)}`}.\n${USAGE}`
   if (!file) return `A file is missing.\n${USAGE}`
   if (others.length > 0) return `Too many arguments: ${others.join(' ')}.\n${USAGE}`
   const known = COUNTING_SCHOOL_IDS.find(id => id === school)
-  if (at >= 0 && !known)
+  if (on !== undefined && !isPlainDate(on))
+    return `${JSON.stringify(on)} is not a day. Write it as 2026-04-03.`
+  if (school !== undefined && !known)
     return `There is no counting school ${JSON.stringify(school ?? '')}. Choose ${COUNTING_SCHOOL_IDS.join(', ')}.`
-  return { command, file, school: known }
+  return { command, file, school: known, on: on === undefined ? undefined : plainDate(on) }
 }
 
 /** Runs one command over a plan file; reading the file is handed in. */
@@ -197,5 +219,10 @@ export function run(
   const counted = request.school
     ? { ...context, method: { ...context.method, school: COUNTING_SCHOOLS[request.school] } }
     : context
-  return { code: 0, out: jsonText(request.command(parsed.data.plan, counted, solver)) }
+  return {
+    code: 0,
+    out: jsonText(
+      request.command(parsed.data.plan, counted, { solver, file: parsed.data, on: request.on }),
+    ),
+  }
 }

@@ -61,16 +61,22 @@ export function shareAfter(beyond: number): number | undefined {
   return ABSENCE.find(([most]) => beyond <= most)?.[1]
 }
 
+const NOTHING = {}
+const exerciseDays = remembered((rotation: Rotation, _: object) => {
+  const days = new Map<string, number[]>()
+  rotation.days.forEach((day, at) => {
+    for (const { exercise } of daySlots(day))
+      if (days.get(exercise)?.at(-1) !== at) days.set(exercise, [...(days.get(exercise) ?? []), at])
+  })
+  return days
+})
+
 /** Longest wait for an exercise in a rotation as planned, at least a week. */
 function exerciseGap(id: string, rotation: Rotation | null): number {
-  const days =
-    rotation?.days.flatMap((day, at) =>
-      daySlots(day).some(({ exercise }) => exercise === id) ? [at] : [],
-    ) ?? []
-  return Math.max(
-    LEAST_GAP,
-    longestGap(rotation?.days.length ?? 0, days) ?? rotation?.days.length ?? 0,
-  )
+  if (!rotation) return LEAST_GAP
+  const days = exerciseDays(rotation, NOTHING).get(id) ?? []
+  const { length } = rotation.days
+  return Math.max(LEAST_GAP, longestGap(length, days) ?? length)
 }
 
 /**

@@ -31,18 +31,30 @@ function weaker(sides: readonly LoggedSet[], scale: Scale): DoneAt {
   }
 }
 
-/** What was done, by the set's number from 0; sets nobody can place follow one another. */
-export function doneBySet(
-  exposure: Exposure,
-  slots: ReadonlySet<SlotId>,
-  scale: Scale,
-): ReadonlyMap<number, DoneAt> {
-  return new Map(
+const slotNames = new WeakMap<ReadonlySet<SlotId>, string>()
+function askedBy(slots: ReadonlySet<SlotId>, { unit, sign }: Scale): string {
+  const names = slotNames.get(slots) ?? slotNames.set(slots, [...slots].join(' ')).get(slots)!
+  return unit + sign + names
+}
+
+type DoneSets = ReadonlyMap<number, DoneAt>
+const known = new WeakMap<Exposure, Map<string, DoneSets>>()
+
+/** What was done, by the set's number from 0. */
+export function doneBySet(exposure: Exposure, slots: ReadonlySet<SlotId>, scale: Scale): DoneSets {
+  // A forecast asks the same of an exposure again and again.
+  const asked = askedBy(slots, scale)
+  const answers = known.get(exposure) ?? known.set(exposure, new Map()).get(exposure)!
+  const answer = answers.get(asked)
+  if (answer) return answer
+  const done: DoneSets = new Map(
     [...groupedBy(ownSets(exposure, slots), ({ set }) => set)].map(([set, sides]) => [
       set - 1,
       weaker(sides, scale),
     ]),
   )
+  answers.set(asked, done)
+  return done
 }
 
 /** Whether any set of an exposure was logged under one of the slots. */

@@ -45,8 +45,8 @@ export function spreadFrom(
     load,
     lastAt,
     last,
-    oneRep: carefulOneRep(of.exposures, of.terms.slots, of.scale),
-    usual: usualLoad(of),
+    oneRep: () => carefulOneRep(workingExposures(of), of.terms.slots, of.scale),
+    usual: () => usualLoad(of),
   })
 }
 

@@ -51,10 +51,11 @@ function deciding(
   | { readonly load: number; readonly raw: readonly DoneSet[]; readonly done: readonly DoneSet[] }
   | undefined {
   const bySet = doneBySet(exposure, slots, scale)
-  const own = at.flatMap(place => {
+  const own: { readonly place: number; readonly done: DoneAt }[] = []
+  for (const place of at) {
     const done = bySet.get(place)
-    return done ? [{ place, done }] : []
-  })
+    if (done) own.push({ place, done })
+  }
   // Sets that lie nowhere in the plan, of an older plan or done on top, speak where no other does.
   const found =
     own.length > 0 ? own : [...bySet.values()].map(done => ({ place: at[0] ?? 0, done }))
@@ -78,7 +79,7 @@ function oneRepOf(load: number, set: DoneSet | undefined, { body }: Scale): numb
 }
 
 /** Exposures that decide where a load stands: before them nothing is remembered. */
-const MOST_FOLLOWED = 12
+const MOST_FOLLOWED = 8
 const ESTIMATES = 3
 
 /**

@@ -1,4 +1,4 @@
-import type { PlainDate, SlotId } from '../../base'
+import { type PlainDate, remembered, type SlotId } from '../../base'
 import type { Exposure } from '../../body/log'
 import type { BlockPlan } from '../../plan/block'
 import { type Exercise, type Group, requireExercise } from '../../plan/catalogue'
@@ -62,18 +62,40 @@ function referenceRange(slot: Slot, { context, unit }: LoadBasis, on: PlainDate)
   return places[shapeOf(places).reference]?.range
 }
 
+interface Aims {
+  readonly slots: ReadonlySet<SlotId>
+  readonly others: ReadonlySet<SlotId>
+}
+const knownAims = new WeakMap<LoadBasis, Map<string, Aims>>()
+
+/** One object for the same slots, so that what was read of a log under them is found again. */
+function aimsOf(basis: LoadBasis, own: readonly SlotId[], others: readonly SlotId[]): Aims {
+  const known = knownAims.get(basis) ?? knownAims.set(basis, new Map()).get(basis)!
+  const name = `${own.join(' ')}|${others.join(' ')}`
+  const found = known.get(name)
+  if (found) return found
+  const aims: Aims = { slots: new Set(own), others: new Set(others) }
+  known.set(name, aims)
+  return aims
+}
+
 /** Slots of the exercise whose sets say what this one's do: itself, and others with the same aim. */
-function sameAim(slot: Slot, range: readonly [number, number], known: Known, basis: LoadBasis) {
-  const others = [...known.lastPlanned.values()].filter(
-    other => other.exercise === slot.exercise && other.intent === slot.intent,
-  )
-  const alike = others.filter(other => {
-    const then = referenceRange(other, basis, known.on)
-    return then !== undefined && Math.abs(middleOf(then) - middleOf(range)) < OTHER_AIM
-  })
-  const otherIds = new Set(others.filter(other => !alike.includes(other)).map(({ id }) => id))
-  const own = otherIds.has(slot.id) ? [] : [slot.id]
-  return { slots: new Set([...own, ...alike.map(({ id }) => id)]), others: otherIds }
+function sameAim(
+  slot: Slot,
+  range: readonly [number, number],
+  { lastPlanned, on }: Known,
+  basis: LoadBasis,
+): Aims {
+  const own: SlotId[] = []
+  const others: SlotId[] = []
+  for (const other of lastPlanned.values()) {
+    if (other.exercise !== slot.exercise || other.intent !== slot.intent) continue
+    const then = referenceRange(other, basis, on)
+    const isAlike = then !== undefined && Math.abs(middleOf(then) - middleOf(range)) < OTHER_AIM
+    ;(isAlike ? own : others).push(other.id)
+  }
+  if (!own.includes(slot.id) && !others.includes(slot.id)) own.push(slot.id)
+  return aimsOf(basis, own, others)
 }
 
 function isFitting(
@@ -87,11 +109,20 @@ function isFitting(
   return middle !== undefined && middle >= low - FIT && middle <= high + FIT
 }
 
+const scaleIn = remembered((slot: Slot, basis: LoadBasis) =>
+  scaleOf(
+    slot.scheme,
+    requireExercise(basis.context.catalogue, slot.exercise),
+    basis.context,
+    basis,
+  ),
+)
+
 /** A slot with everything its loads are reckoned with; undefined where no set of it moves a load that is a number. */
 export function caseOf(slot: Slot, known: Known, basis: LoadBasis): Case | undefined {
   const exercise = requireExercise(basis.context.catalogue, slot.exercise)
   if (exercise.repUnit !== 'reps') return undefined
-  const scale = scaleOf(slot.scheme, exercise, basis.context, basis)
+  const scale = scaleIn(slot, basis)
   const places = placesOf(slot, basis.context, scale.unit, known.on)
   const shape = shapeOf(places)
   const range = places[shape.reference]?.range

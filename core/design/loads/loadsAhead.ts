@@ -91,6 +91,15 @@ function asPlanned(
   }
 }
 
+/** Exposures that a load may go by: nothing further back says anything. */
+const MOST_EXPOSURES = 16
+
+function latestBefore(exposures: readonly Exposure[], on: PlainDate): readonly Exposure[] {
+  let end = exposures.length
+  while (end > 0 && exposures[end - 1]!.on >= on) end--
+  return exposures.slice(Math.max(0, end - MOST_EXPOSURES), end)
+}
+
 function stepFor({ exercise }: Slot, before: readonly Exposure[], { steps }: LoadSession) {
   const last = before.at(-1)?.on
   return steps && (last === undefined || last < steps.since) ? steps.of.get(exercise) : undefined
@@ -138,13 +147,12 @@ export function loadsAhead(
     const slots = sessionSlots(session.content)
     const own = new Map<SlotId, SlotLoads>()
     const loads = slots.map(slot => {
-      const exposures = course.exposures.get(slot.exercise) ?? []
-      const before = exposures.filter(({ on }) => on < session.on)
+      const before = latestBefore(course.exposures.get(slot.exercise) ?? [], session.on)
       const known = slotLoads(
         slot,
         {
           on: session.on,
-          exposures: before.length === exposures.length ? exposures : before,
+          exposures: before,
           lastWorked: course.lastWorked,
           lastPlanned: course.lastPlanned,
           isDeload: session.isDeload,

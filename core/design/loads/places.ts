@@ -171,6 +171,7 @@ const rememberedPlaces = remembered(computedPlaces)
 
 /** Which end of its window a scheme means on a day; undefined where it means all of it. */
 export function aimedEnd({ aims }: SetScheme, on: PlainDate): End {
+  if (!aims) return undefined
   const weekday = isoWeekday(on)
   return aims?.find(aim => aim.weekday === weekday)?.end
 }

@@ -95,8 +95,16 @@ function alikeTo(
   return alike
 }
 
+const shapes = new WeakMap<readonly Place[], Shape>()
+
 /** The shape of an exercise's loads over its sets. Source: docs/methods.md#loads. */
 export function shapeOf(places: readonly Place[]): Shape {
+  const known = shapes.get(places) ?? computedShape(places)
+  shapes.set(places, known)
+  return known
+}
+
+function computedShape(places: readonly Place[]): Shape {
   const named = namedAmounts(places)
   const hasNames = places.some(({ isWorking }, at) => isWorking && named[at] !== undefined)
   const amounts = hasNames ? named : steppedOffsets(places)

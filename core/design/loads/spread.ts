@@ -22,8 +22,8 @@ export interface Spread {
   readonly lastAt: readonly (number | undefined)[]
   readonly last: number | undefined
   /** One-rep estimate, own body with it, and the usual load: for sets that are a share of them. */
-  readonly oneRep: number | undefined
-  readonly usual: number | undefined
+  readonly oneRep: () => number | undefined
+  readonly usual: () => number | undefined
 }
 
 const middleOf = ([low, high]: readonly [number, number]) => Math.floor((low + high) / 2)
@@ -62,7 +62,7 @@ function byOwn(
 
 /** The load of a place after another one: what the plan says of it, held to its direction. */
 function after(spread: Spread, at: number, amounts: Amounts): number | undefined {
-  const { places, scale, oneRep, usual } = spread
+  const { places, scale } = spread
   const { ask } = places[at]!
   const before = amounts[lastWorking(places, at)]
   const first = amounts[places.findIndex(({ isWorking }) => isWorking)]
@@ -88,15 +88,16 @@ function after(spread: Spread, at: number, amounts: Amounts): number | undefined
         : roundLoad(base - ask.by, scale.grid, 'down')
     }
     case 'of_one_rep':
-      return oneRep === undefined
-        ? undefined
-        : roundLoad(oneRep * ask.share - scale.body, scale.grid)
+      return put(spread.oneRep(), oneRep => roundLoad(oneRep * ask.share - scale.body, scale.grid))
     case 'of_usual':
-      return usual === undefined ? undefined : shareOfLoad(usual, ask.share, scale.grid, scale.body)
+      return put(spread.usual(), usual => shareOfLoad(usual, ask.share, scale.grid, scale.body))
     case 'none':
       return undefined
   }
 }
+
+const put = (known: number | undefined, as: (known: number) => number): number | undefined =>
+  known === undefined ? undefined : as(known)
 
 function lastWorking(places: readonly Place[], at: number): number {
   for (let before = at - 1; before >= 0; before--) if (places[before]!.isWorking) return before

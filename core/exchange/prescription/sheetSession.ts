@@ -1,4 +1,3 @@
-import type { SlotId } from '../../base'
 import type { SlotLoads } from '../../design/loads'
 import { shortSession } from '../../design/short'
 import type { SheetExercise, SheetGroup, SheetSession, SheetWay } from '../../follow/sheet'
