@@ -1,4 +1,12 @@
-import { blockLoadSessions, loadKey, loadsAhead, type LoadSession } from '#core/design/loads'
+import {
+  blockLoadSessions,
+  type LoadBasis,
+  loadKey,
+  loadsAhead,
+  type LoadSession,
+  startingLoad,
+} from '#core/design/loads'
+import type { Slot } from '#core/plan/session'
 import type { PlanDocument } from '#core/plan/block'
 import type { PlanContext } from '#core/plan/method'
 import type { BlockSession } from '#core/design/progress'
@@ -9,9 +17,21 @@ type Loads = ReturnType<typeof loadsAhead>
 
 const NOTHING: Loads = new Map()
 
+const basisFor = (
+  { unit, bodyKg }: LoadsView,
+  plan: PlanDocument,
+  context: PlanContext,
+): LoadBasis => ({
+  context,
+  unit,
+  bodyKg,
+  rules: plan.block?.rules,
+  rotation: plan.rotation,
+})
+
 function reckonedFor(
   sessions: readonly LoadSession[],
-  { unit, bodyKg, exposures, lastPlanned }: LoadsView,
+  view: LoadsView,
   plan: PlanDocument,
   context: PlanContext,
 ): Loads {
@@ -19,10 +39,10 @@ function reckonedFor(
   return loadsAhead(
     sessions,
     {
-      exposures: new Map(exposures),
-      lastPlanned: new Map(lastPlanned.map(slot => [slot.id, slot])),
+      exposures: new Map(view.exposures),
+      lastPlanned: new Map(view.lastPlanned.map(slot => [slot.id, slot])),
     },
-    { context, unit, bodyKg, rules: plan.block?.rules, rotation: plan.rotation },
+    basisFor(view, plan, context),
   )
 }
 
@@ -68,5 +88,11 @@ export const useLoadsStore = defineStore('loads', () => {
   }
   const ofSession = (session: Pick<BlockSession, 'pass' | 'day' | 'place'>) =>
     ahead.value.get(loadKey(session))
-  return { held, view, ahead, nextOf, load, ofSession }
+  /** A load to begin with, for a slot that has none. */
+  function startFor(slot: Slot) {
+    const { plan, context } = plans
+    if (!view.value || !plan || !context) return undefined
+    return startingLoad(slot, new Map(view.value.exposures), basisFor(view.value, plan, context))
+  }
+  return { held, view, ahead, nextOf, load, ofSession, startFor }
 })

@@ -1,10 +1,20 @@
 import { randomUUID } from 'node:crypto'
-import { type BlockId, blockId as blockIdOf, failure, type Result, success } from '#core/base'
+import {
+  addDays,
+  type BlockId,
+  blockId as blockIdOf,
+  type ClientId,
+  failure,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/judge/checks'
 import { findingSentence, formatDay } from '#core/words'
 import { contextWith, type PlanContext } from '#core/plan/method'
+import { loadsAhead, withMovedWeights } from '#core/design/loads'
 import {
   type BlockPass,
   type BlockSession,
@@ -29,6 +39,7 @@ import {
   sentOf,
 } from '../db/queries/blockSessions'
 import { client } from './clients'
+import { loadData } from './loads'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
 
@@ -164,6 +175,36 @@ export async function send(
   )
 }
 
+/** The plan with the weights it names moved along with the log, so that the next block goes on from there. */
+async function withWeightsOfLog(
+  coach: Coach,
+  id: ClientId,
+  plan: PlanDocument,
+  startsOn: PlainDate,
+): Promise<PlanDocument> {
+  const found = await client(coach, id)
+  if (!found.ok) return plan
+  const { method, facts, library } = found.value
+  const { history, unit, bodyKg } = await loadData(coach, found.value, startsOn)
+  const sessions = plan.rotation.days.flatMap(({ sessions: own }, day) =>
+    own.map((content, place) => ({
+      key: `${day} ${place}`,
+      on: addDays(startsOn, day),
+      content,
+      isDeload: false,
+      isMissed: true,
+    })),
+  )
+  const ahead = loadsAhead(sessions, history, {
+    context: contextWith(method, facts, catalogueWith(library)),
+    unit,
+    bodyKg,
+    rules: plan.block?.rules,
+    rotation: plan.rotation,
+  })
+  return withMovedWeights(plan, new Map([...ahead.values()].flatMap(loads => [...loads])))
+}
+
 /** Closes a block and begins the next from it, with changed priorities. */
 export async function startNextBlock(
   coach: Coach,
@@ -188,7 +229,7 @@ export async function startNextBlock(
     })
   const id = blockIdOf(randomUUID())
   const next = nextBlock(
-    plan,
+    await withWeightsOfLog(coach, owner.clientId, plan, body.startsOn),
     {
       ...context,
       client: { ...context.client, modes: { ...context.client.modes, ...body.modes } },

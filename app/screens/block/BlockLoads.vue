@@ -10,6 +10,7 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
 
 <template>
   <div class="overflow-x-auto">
+    <StartingLoads />
     <p class="mb-2 text-ink2">
       What the phone says, set by set, if every target before is met; the reps aimed at behind it.
       Loads go on from the last log, begin with what the plan names, and are what can be loaded.

@@ -2,6 +2,10 @@ import { dropsAhead, loadingWords, parsedNumber } from '#core/follow/sheet'
 import { phoneNumber } from './phoneWords'
 import type { usePhoneSession } from './usePhoneSession'
 
+/** Where nothing says a load, the first sets find it. */
+const FIND_A_WEIGHT =
+  'find a weight: begin light; each set brings the next nearer to the reps and reserve asked'
+
 /** What stands beside the numbers of the set in hand: last time, why this load, and how to load it. */
 export function usePhoneHints(phone: ReturnType<typeof usePhoneSession>) {
   const lastWords = computed(() => {
@@ -49,7 +53,7 @@ export function usePhoneHints(phone: ReturnType<typeof usePhoneSession>) {
       part.part.stage > 1
         ? 'from the part before'
         : isPlanned
-          ? exercise.why.replace(/^\S/, letter => letter.toLowerCase()) || 'choose a weight'
+          ? exercise.why.replace(/^\S/, letter => letter.toLowerCase()) || FIND_A_WEIGHT
           : 'choose a weight for it'
     const said = [movement.scale.words, why].filter(Boolean).join(', ')
     return [said.replace(/^./, letter => letter.toUpperCase()), loadingHint.value]

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { exposuresByExercise } from '../../body/log'
 import { contextWith, type PlanContext } from '../../plan/method'
 import {
   amountsOf,
@@ -9,7 +10,10 @@ import {
   straight,
   usualContext,
 } from '../../testing/loads'
+import { formatScheme } from '../../plan/shorthand'
+import { planIn, written } from '../../testing/shorthandPlans'
 import { loadReasonWords } from '../../words'
+import { startingLoad, withMovedWeights } from '.'
 
 const HELD = { rules: { barbell_curl: { rule: 'held' as const } } }
 const last = (sets: readonly Said[], day = '2026-04-17') => logged('barbell_curl', day, sets)
@@ -312,4 +316,55 @@ describe('after easier days, absence, and with the body’s weight', () => {
     const ladder = slotWith('barbell_curl', '4 x 10, 30kg; load +4kg a set')
     expect(amountsOf(loadsOf(ladder, { context }))).toEqual([30, 34, 35, 35])
   })
+})
+
+describe('weights to begin with', () => {
+  const basis = {
+    context: usualContext,
+    unit: 'kg' as const,
+    bodyKg: null,
+    rules: undefined,
+    rotation: null,
+  }
+  const start = (slot: ReturnType<typeof slotWith>, log: ReturnType<typeof logged>) =>
+    startingLoad(slot, exposuresByExercise(log), basis)
+  test('come from the exercise like it that was done last, careful and with their margin', () => {
+    const log = [
+      ...logged('barbell_curl', '2026-04-01', straight(30, [10, 10], 2)),
+      ...logged('bench_press_barbell', '2026-04-02', straight(80, [8, 8], 2)),
+    ]
+    expect(start(slotWith('cambered_bar_curl', '3 x 8-12, rir 2'), log)).toEqual({
+      amount: 22.5,
+      unit: 'kg',
+      from: 'barbell_curl',
+      margin: 20,
+    })
+    expect(start(slotWith('dumbbell_curl', '3 x 8-12, rir 2'), log)?.amount).toBe(10)
+  })
+  test('are none where nothing like it was logged, or nothing is loaded', () => {
+    const log = logged('bench_press_barbell', '2026-04-02', straight(80, [8, 8], 2))
+    expect(start(slotWith('cambered_bar_curl', '3 x 8-12'), log)).toBeUndefined()
+    const curls = logged('barbell_curl', '2026-04-01', straight(30, [10, 10], 2))
+    expect(start(slotWith('band_curl', '3 x 15'), curls)).toBeUndefined()
+  })
+})
+
+test('the next block’s named weights go along with the log, and what only holds back for now does not', () => {
+  const plan = planIn(7, written('arms', 'barbell_curl 2 x 8-10, 30kg', 'cable_curl 2 x 10, 20kg'))
+  const [curl, cable] = plan.rotation.days[0]!.sessions[0]!.groupings.map(({ slots }) => slots[0])
+  const loads = (slot: typeof curl, day: string) =>
+    loadsOf(slot!, {
+      log: logged(slot!.exercise, day, straight(35, [8, 8], 1), { slot: slot!.id }),
+    })!
+  const moved = withMovedWeights(
+    plan,
+    new Map([
+      [curl!.id, loads(curl, '2026-04-17')],
+      [cable!.id, loads(cable, '2026-02-17')],
+    ]),
+  )
+  const texts = moved.rotation.days[0]!.sessions[0]!.groupings.map(({ slots }) =>
+    formatScheme(slots[0].scheme),
+  )
+  expect(texts).toEqual(['2 x 8-10, 35kg', '2 x 10, 20kg'])
 })

@@ -1,4 +1,11 @@
-import { type LoadGrid, nextWeight, previousWeight, roundLoad } from '../../plan/estimate'
+import {
+  estimatedOneRep,
+  type LoadGrid,
+  loadForReps,
+  nextWeight,
+  previousWeight,
+  roundLoad,
+} from '../../plan/estimate'
 import type { DonePart } from './entry'
 import type { SheetMovement, SheetPart } from './sheet'
 import type { StandingTurn } from './standing'
@@ -43,6 +50,28 @@ function otherSide(part: SheetPart, turn: StandingTurn): DonePart | undefined {
   return amountOf(done) === null ? undefined : done
 }
 
+/** What a set that was to find a weight says about the next one: heavier or lighter at most by this share. */
+const FOUND_WITHIN = 0.3
+/** More reps than an estimate takes: the weight was far too light. */
+const FAR_TOO_LIGHT = 1.2
+const USUAL_RIR = 2
+
+/** The weight after a set that was to find one, for the reps and reserve that are asked. */
+function foundNext(done: DonePart, { count, rir }: SheetPart, grid: LoadGrid): number | null {
+  const amount = amountOf(done)
+  if (amount === null || amount <= 0 || done.reps === null || count === null) return amount
+  const oneRep = estimatedOneRep(amount, done.reps, done.rir ?? USUAL_RIR)?.load
+  const right =
+    oneRep === undefined
+      ? amount * FAR_TOO_LIGHT
+      : loadForReps(oneRep, count, Math.max(rir ?? USUAL_RIR, 0))
+  const bounded = Math.min(
+    amount * (1 + FOUND_WITHIN),
+    Math.max(amount * (1 - FOUND_WITHIN), right),
+  )
+  return roundLoad(bounded, grid, 'down')
+}
+
 type Doing = SheetMovement & { readonly start?: number | null }
 
 /**
@@ -73,6 +102,8 @@ function firstLoad(
   const doneBefore = before?.parts[0]?.standing?.done
   const moved = doneBefore?.exercise === movement.exercise ? amountOf(doneBefore) : null
   if (moved === null) return planned
+  if (part.load.kind === 'open' && movement.start === undefined && doneBefore)
+    return foundNext(doneBefore, part, movement.scale.grid)
   const plannedBefore =
     before?.plan.parts[0].load.kind === 'weight' ? before.plan.parts[0].load.amount : null
   const haveOneWeight = planned === null || plannedBefore === null || plannedBefore === planned

@@ -408,3 +408,21 @@ describe('how to load', () => {
     expect(dropsAhead(parts, 0, null, dumbbells)).toBe('')
   })
 })
+
+test('a session without a load finds one: each set brings the next nearer to what is asked', () => {
+  const open = (stage = 1) => part({ stage, load: { kind: 'open' }, count: 10, rir: 2 })
+  const sheet = smallSheet([[sheetSet(1, [open()]), sheetSet(2, [open()]), sheetSet(3, [open()])]])
+  const offered = (amount: number, reps: number, rir: number) => {
+    const said = saidSet(placeAt(A, 1), amount, reps)
+    const all = turnsOf(sheet, stands({ ...said, done: { ...said.done, rir } }))
+    const turn = all.find(({ slot, plan }) => slot === A && plan.number === 2)!
+    return prefillOf(turn, 0, all, sheet.exercises[0]!).amount
+  }
+  // 20 x 15 with 4 left is worth 32.7 for one; ten at two left are 23.3 of them.
+  expect(offered(20, 15, 4)).toBe(22.5)
+  expect(offered(20, 10, 2)).toBe(20)
+  expect(offered(20, 6, 0)).toBe(15)
+  expect(offered(20, 30, 4)).toBe(22.5)
+  const first = turnsOf(sheet, stands())
+  expect(prefillOf(first[0]!, 0, first, sheet.exercises[0]!).amount).toBeNull()
+})
