@@ -46,6 +46,21 @@ function reckonedFor(
   )
 }
 
+/** Loads of the next session of a day and place that is still to be done, with its date. */
+function nextIn(
+  sessions: ReturnType<typeof blockLoadSessions>,
+  reckoned: (wanted: readonly LoadSession[]) => Loads,
+  day: number,
+  place: number,
+) {
+  const wanted = sessions.find(
+    session => !session.isMissed && session.day === day && session.place === place,
+  )
+  const before = sessions.filter(({ on }) => wanted && on <= wanted.on)
+  const loads = wanted && reckoned(before).get(wanted.key)
+  return loads ? { on: wanted.on, loads } : null
+}
+
 /** Loads of the open block's sessions that are still to be done: the forecast that phone, paper, board and block share. */
 export const useLoadsStore = defineStore('loads', () => {
   const plans = usePlanStore()
@@ -64,15 +79,7 @@ export const useLoadsStore = defineStore('loads', () => {
       ? reckonedFor(wanted, view.value, plans.plan, plans.context)
       : NOTHING
   const ahead = computed(() => reckoned(sessions.value))
-  /** Loads of the next session of a day and place that is still to be done, with its date. */
-  function nextOf(day: number, place: number) {
-    const wanted = sessions.value.find(
-      session => !session.isMissed && session.day === day && session.place === place,
-    )
-    const before = sessions.value.filter(({ on }) => wanted && on <= wanted.on)
-    const loads = wanted && reckoned(before).get(wanted.key)
-    return loads ? { on: wanted.on, loads } : null
-  }
+  const nextOf = (day: number, place: number) => nextIn(sessions.value, reckoned, day, place)
 
   /** Reads what the loads are reckoned from; false where nothing came. */
   async function load(): Promise<boolean> {

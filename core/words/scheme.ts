@@ -75,6 +75,7 @@ export function loadWords(load: Load | undefined): string {
     case 'drop_percent':
       return `${formatSets(load.percent)}${NBSP}% lighter${load.from === 'first' ? ' than at first' : ''}`
     case 'drop_weight':
+      if (load.amount === 0) return load.from === 'first' ? 'as the first set' : 'as the set before'
       return `${formatSets(load.amount)}${NBSP}${load.unit} lighter${load.from === 'first' ? ' than at first' : ''}`
     case 'drop_open':
       return 'lighter'

@@ -1,4 +1,4 @@
-import { type PlainDate } from '#core/base'
+import type { PlainDate } from '#core/base'
 import { exposuresByExercise } from '#core/body/log'
 import {
   blockLoadSessions,

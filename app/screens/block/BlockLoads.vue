@@ -58,10 +58,10 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
           <template v-else>
             <td class="max-w-64 pr-4 text-[12.5px] text-ink2">{{ row.reason }}</td>
             <td
-              v-for="cell in row.cells"
+              v-for="(cell, n) in row.cells"
               :key="cell.at"
               class="px-2 whitespace-nowrap"
-              :data-deload="passes[cell.at]?.isDeload || undefined"
+              :data-deload="passes[n]?.isDeload || undefined"
             >
               {{ cell.words }}
               <span v-if="cell.targets" class="text-[11.5px] text-ink2">{{

@@ -91,7 +91,12 @@ export function useBlockLoads() {
     isKnown.value = true
   })
   const rules = computed(() => store.plan?.block?.rules ?? {})
-  const passes = computed(() => issued.expanded?.passes ?? [])
+  /** Rotations with a session that is still to be done: what is behind stands in the log. */
+  const passes = computed(() =>
+    (issued.expanded?.passes ?? []).filter(({ sessions }) =>
+      sessions.some(session => loads.ahead.has(loadKey(session))),
+    ),
+  )
   function setRule(exercise: string, rule: LoadProgression | ''): void {
     const { [exercise]: _, ...others } = rules.value
     store.edit({

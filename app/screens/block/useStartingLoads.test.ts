@@ -4,7 +4,7 @@ import { planIn, written } from '#core/testing/shorthandPlans'
 import { logged, straight } from '#core/testing/loads'
 import { exposuresByExercise } from '#core/body/log'
 import { daySlots } from '#core/plan/rotation'
-import { type PlanScreen, planScreen } from '~/testing/planScreen'
+import { planScreen } from '~/testing/planScreen'
 
 const plan = planIn(
   7,
@@ -15,7 +15,7 @@ const exposures = [
   ...exposuresByExercise(logged('barbell_curl', '2026-03-01', straight(30, [10, 10], 2))),
 ]
 
-let screen: PlanScreen
+let screen: Awaited<ReturnType<typeof planScreen>>
 let of: ReturnType<typeof import('./useStartingLoads').useStartingLoads>
 beforeEach(async () => {
   screen = await planScreen(plan, {

@@ -76,7 +76,7 @@ export function useStartingLoads() {
     if (!row || !read.ok || read.value <= 0)
       return void (message.value = `${row?.name ?? 'Load'}: give a weight above 0.`)
     set(exercise, read.value, row.unit)
-    delete typed[exercise]
+    typed[exercise] = ''
   }
   return { rows, typed, message, take }
 }

@@ -48,6 +48,7 @@ const spoken = refThrottled(
     </p>
     <p v-else-if="shown" class="truncate" aria-hidden="true">
       <b :style="{ color: `var(--${shown.family})` }">{{ shown.place }}</b>
+      <span v-if="nextLoads && picked !== null" class="pl-2">{{ nextLoads }}</span>
       <template v-if="shown.isEmpty">
         <span class="pl-2 text-ink2">{{ shown.isRest ? 'rest day' : 'no sets yet' }}</span>
       </template>
@@ -58,7 +59,7 @@ const spoken = refThrottled(
           >{{ ' ' }}<span class="text-ink2">{{ piece.credit }}</span></span
         >
         <b> = {{ shown.total }}</b>
-        <span v-if="nextLoads" class="pl-2 text-ink2">{{ nextLoads }}</span>
+        <span v-if="nextLoads && picked === null" class="pl-2 text-ink2">{{ nextLoads }}</span>
       </template>
     </p>
     <p

@@ -99,6 +99,20 @@ export function drawnAnew(of: Case, reason: 'as_planned' | 'new_plan'): Drawn | 
   return begun(of, named, { kind: reason }, 'plan')
 }
 
+/** A set made the reps it was asked for, with the reserve. */
+function isMet({ own, places, terms, scale }: Case, at: number): boolean {
+  const latest = own.at(-1)
+  const done = latest && doneBySet(latest, terms.slots, scale).get(at)
+  const place = places[at]!
+  return (
+    done !== undefined &&
+    terms.rule !== 'held' &&
+    done.reps >= place.range[1] &&
+    done.rir >= place.rir - RESERVE_SLACK
+  )
+}
+const RESERVE_SLACK = 0.5
+
 /** A ladder that was done as one: each place by its own reps, or all of it a step up. */
 function byPlace(of: Case, lastAt: Drawn['before'], ref: Standing): Drawn | undefined {
   const { shape, places, own, terms, scale } = of
@@ -120,7 +134,9 @@ function byPlace(of: Case, lastAt: Drawn['before'], ref: Standing): Drawn | unde
   })
   const under = roundLoad(ref.last, scale.grid, 'down')
   const step = (nextWeight(under, scale.grid) ?? under) - under
-  const isWhole = rises.every(Boolean)
+  // A load from effort goes by what is left, not by what was asked.
+  const isWhole =
+    terms.rule === 'load_from_rir' ? rises.every(Boolean) : working.every(at => isMet(of, at))
   const moved = places.map((_, at) => {
     const before = lastAt[at]
     if (before === undefined || !standings.has(at)) return undefined

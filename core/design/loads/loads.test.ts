@@ -12,7 +12,9 @@ import {
 } from '../../testing/loads'
 import { formatScheme } from '../../plan/shorthand'
 import { planIn, written } from '../../testing/shorthandPlans'
-import { loadReasonWords } from '../../words'
+import { workStages } from '../../plan/scheme'
+import { loadReasonWords, loadWords } from '../../words'
+import { withSetCount } from '../progress'
 import { startingLoad, withMovedWeights } from '.'
 
 const HELD = { rules: { barbell_curl: { rule: 'held' as const } } }
@@ -165,6 +167,13 @@ describe('sets that differ', () => {
     )
     expect(amounts[3]).toBe(40)
     amounts.forEach((amount, at) => at > 0 && expect(amount!).toBeGreaterThan(amounts[at - 1]!))
+  })
+  test('sets that a ramp adds to a ladder are like its last one, and climb no further', () => {
+    const added = { ...ladder, scheme: withSetCount(ladder.scheme, 7) }
+    expect(amountsOf(loadsOf(added))).toEqual([30, 34, 38, 42, 42, 42, 42])
+    expect(loadWords(workStages(added.scheme.runs.at(-1)!)[0]!.load)).toBe('as the set before')
+    const log = climbed([14, 11, 9, 7, 7, 7, 7], [30, 34, 38, 42, 42, 42, 42])
+    expect(amountsOf(loadsOf(added, { log, ...HELD }))).toEqual([30, 34, 38, 42, 42, 42, 42])
   })
   test('heavier and lighter go by what was really done there', () => {
     const slot = slotWith('barbell_curl', '1 x 6, 60kg, then 3 x 10, lighter')

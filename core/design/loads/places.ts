@@ -102,12 +102,16 @@ function loadAsk(load: Load | undefined, unit: WeightUnit): Ask {
   }
 }
 
+/** No less than before: a set that a ramp has added to a ladder climbs no further. */
+const isLevel = (ask: Ask): boolean => ask.kind === 'less' && ask.by === 0
+
 /** In a run of equal working sets only the first is heavier or lighter than what came before it. */
 function askIn(run: SetRun, stage: WorkStage | undefined, n: number, unit: WeightUnit): Ask {
   if (!stage) return { kind: 'none' }
   const ask = loadAsk(stage.load, unit)
   const isPlateau = run.role === 'working' && n > 0
-  const isRelative = ask.kind !== 'named' && ask.kind !== 'none' && ask.kind !== 'of_one_rep'
+  const isRelative =
+    ask.kind !== 'named' && ask.kind !== 'none' && ask.kind !== 'of_one_rep' && !isLevel(ask)
   return isPlateau && isRelative ? { kind: 'like_before' } : ask
 }
 

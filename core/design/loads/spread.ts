@@ -82,7 +82,7 @@ function after(spread: Spread, at: number, amounts: Amounts): number | undefined
     case 'share':
     case 'less': {
       const base = ask.of === 'first' ? first : before
-      if (base === undefined) return undefined
+      if (base === undefined || (ask.kind === 'less' && ask.by === 0)) return base
       return ask.kind === 'share'
         ? shareOfLoad(base, ask.by, scale.grid, scale.body)
         : roundLoad(base - ask.by, scale.grid, 'down')

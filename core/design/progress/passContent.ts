@@ -6,11 +6,13 @@ import { type Band, intentFor, type PlanContext } from '../../plan/method'
 import { mayGrow } from '../../body/joints'
 import {
   leadRir,
+  type Load,
   plannedSets,
   type SetRun,
   type SetScheme,
   splitSets,
   type Stage,
+  type WeightUnit,
   withSetsAdded,
   workStages,
 } from '../../plan/scheme'
@@ -48,10 +50,25 @@ function onWorking(scheme: SetScheme, change: (run: SetRun) => SetRun): SetSchem
   return { ...scheme, runs: scheme.runs.map(run => (run.role === 'warmup' ? run : change(run))) }
 }
 
+/** More sets of a ladder that climbs a step a set: they are like its last one, with the same load, so that no ramp adds weight. */
+function withLevelSets(scheme: SetScheme, added: number, unit: WeightUnit): SetScheme {
+  const last = scheme.runs.findLast(({ role }) => role === 'working')
+  if (!last) return withSetsAdded(scheme, added)
+  const [lead, ...later] = last.stages
+  const level: Load = { kind: 'drop_weight', amount: 0, unit, from: 'previous' }
+  const run: SetRun = {
+    ...last,
+    count: added,
+    stages: [lead.kind === 'work' ? { ...lead, load: level } : lead, ...later],
+  }
+  return { ...scheme, runs: [...scheme.runs, run] }
+}
+
 /** A scheme with so many working sets. */
 export function withSetCount(scheme: SetScheme, sets: number): SetScheme {
   const change = sets - plannedSets(scheme)
   if (change === 0) return scheme
+  if (change > 0 && scheme.loadStep) return withLevelSets(scheme, change, scheme.loadStep.unit)
   return change > 0 ? withSetsAdded(scheme, change) : splitSets(scheme, -change).kept
 }
 
