@@ -118,6 +118,7 @@ export {
   adjustmentWords,
   CONFIDENCE_WORDS,
   LEFT_OUT_WORDS,
+  otherwiseWords,
   paceWords,
   REPLAN_WORDS,
   ROW_NAMES,

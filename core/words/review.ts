@@ -2,7 +2,13 @@ import { roundHalfUp } from '../base'
 import type { ReplanOption } from '../follow/replan'
 import type { ExclusionReason } from '../body/log'
 import type { OwnPace } from '../body/recovery'
-import type { Adjustment, DecisionRow, DeloadSign, OwnFacts } from '../follow/review'
+import type {
+  Adjustment,
+  DecisionRow,
+  DeloadSign,
+  MeantOtherwise,
+  OwnFacts,
+} from '../follow/review'
 import { formatDay } from './dates'
 import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
@@ -190,4 +196,14 @@ export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   M1: 'Missed session',
   P1: 'Recovery pace',
   O1: 'Estimate confirmed',
+}
+
+/** What came out otherwise inside the sets than it was meant: `drop of 30 % meant, 24 % done in 3 of 3 sets`. */
+export function otherwiseWords(one: MeantOtherwise): string {
+  switch (one.kind) {
+    case 'drop':
+      return `drop of ${percent(one.meant)} meant, ${percent(one.done)} done in ${one.times} of ${one.of} sets`
+    case 'load_fell':
+      return `the load was to hold and fell ${one.times} times: start lighter, or rest longer?`
+  }
 }

@@ -198,6 +198,7 @@ const OWN = [
   'session-templates/index.post.ts',
   'exercises/index.get.ts',
   'exercises/index.post.ts',
+  'account/gear.put.ts',
   'account/index.get.ts',
   'account/password.put.ts',
   'account/sign-out-everywhere.post.ts',

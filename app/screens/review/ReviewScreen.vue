@@ -199,6 +199,9 @@ const isLive = useMounted()
               <tr v-for="row in exercises" :key="row.exercise" class="border-b border-hair">
                 <th scope="row" class="py-0.5 font-normal">
                   {{ row.name }}
+                  <span v-if="row.otherwise" class="block text-[12px] text-ink2">{{
+                    row.otherwise
+                  }}</span>
                 </th>
                 <td class="text-right" :class="row.isShort ? 'font-semibold text-alert' : ''">
                   {{ row.sets }}

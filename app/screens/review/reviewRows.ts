@@ -11,6 +11,7 @@ import {
   NBSP,
   trendSentence,
   wholeReadiness,
+  otherwiseWords,
 } from '#core/words'
 import {
   type Adjustment,
@@ -151,6 +152,7 @@ function exerciseLine(row: ExerciseRow, view: ReviewView, nameOf: NameOf) {
     load: beside(hundredths(row.topKg), hundredths(row.plannedKg)),
     reps: besideDone(row.repsDone, row.repsPlanned),
     rir: besideDone(row.rirDone, row.rirPlanned, 'for'),
+    otherwise: row.otherwise.map(otherwiseWords).join('; '),
   }
 }
 

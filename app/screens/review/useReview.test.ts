@@ -27,6 +27,7 @@ const exercise = (more: Partial<ExerciseRow> = {}): ExerciseRow => ({
   repsDone: 11,
   rirPlanned: 1,
   rirDone: 0,
+  otherwise: [],
   ...more,
 })
 const adjustment = (more: Partial<Adjustment> = {}): Adjustment => ({

@@ -57,6 +57,13 @@ describe('sets as they are logged', () => {
       [2, { kind: 'share', of: 'previous', share: 0.7 }, 0],
     ])
   })
+  test('a set of parts says what they come to, where each is a number', () => {
+    const first = (text: string) => setsOf(text)[0]!.parts[0].words
+    expect(first('1 x 7 lower half | 7 upper half | 7')).toMatch(/; 7 \+ 7 \+ 7 = 21$/)
+    expect(first('1 x 16 | rest 20s | 8 | rest 20s | 8')).toMatch(/; 16 \+ 8 \+ 8 = 32$/)
+    expect(first('1 x 10 | drop 30% to failure')).not.toContain('=')
+    expect(first('1 x 10')).not.toContain('=')
+  })
   test('one arm after the other: parts side by side, with the rest between them', () => {
     const [first] = setsOf('2 x 10, rest 60s', 'concentration_curl')
     expect(first?.parts.map(({ side, restBefore }) => [side, restBefore])).toEqual([

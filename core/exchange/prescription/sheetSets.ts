@@ -146,6 +146,17 @@ function workPart(
   }
 }
 
+/** A set made of parts says in its first one what they come to: `7 + 7 + 7 = 21`. */
+function withSum(parts: readonly SheetPart[]): readonly SheetPart[] {
+  const [first, ...later] = parts
+  const work = parts.filter(({ kind }) => kind === 'work')
+  const counts = work.flatMap(({ count }) => count ?? [])
+  if (!first || first.kind !== 'work' || counts.length < 2 || counts.length < work.length)
+    return parts
+  const sum = counts.reduce((all, count) => all + count, 0)
+  return [{ ...first, words: `${first.words}; ${counts.join(' + ')} = ${sum}` }, ...later]
+}
+
 /** The parts of one set on one side. */
 function partsOn(side: BodySide | null, setting: Setting): readonly SheetPart[] {
   const parts: SheetPart[] = []
@@ -176,7 +187,7 @@ function partsOn(side: BodySide | null, setting: Setting): readonly SheetPart[] 
     parts.push(part)
     restBefore = 0
   })
-  return parts
+  return withSum(parts)
 }
 
 /**

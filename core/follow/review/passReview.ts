@@ -13,6 +13,7 @@ import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { isAhead, isLeftOut, type LoggedSet, median, pooledTrend } from '../../body/log'
 import { bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../../plan/method'
 import { plannedGap } from '../../design/loads'
+import { meantOtherwise } from './meant'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { Rotation } from '../../plan/rotation'
@@ -77,13 +78,16 @@ function directSets({ sessions }: BlockPass, group: Group, context: PlanContext)
     )
 }
 
+type MeantSet = Parameters<typeof meantOtherwise>[0][number]
+
 function exerciseRows(
   pass: BlockPass,
   outcomes: readonly SessionOutcome[],
 ): readonly ExerciseRow[] {
-  const rows = new Map<string, { due: number; slots: Slot[]; sets: LoggedSet[] }>()
+  const rows = new Map<string, { due: number; slots: Slot[]; sets: LoggedSet[]; all: MeantSet[] }>()
   const rowFor = (exercise: string) =>
-    rows.get(exercise) ?? rows.set(exercise, { due: 0, slots: [], sets: [] }).get(exercise)!
+    rows.get(exercise) ??
+    rows.set(exercise, { due: 0, slots: [], sets: [], all: [] }).get(exercise)!
   for (const session of pass.sessions) {
     const outcome = outcomeOf(session, outcomes)
     if (session.isSkipped || !outcome || !isBehind(outcome)) continue
@@ -91,11 +95,12 @@ function exerciseRows(
       const row = rowFor(slot.exercise)
       row.due += plannedSets(slot.scheme)
       row.slots.push(slot)
+      row.all.push({ slot, sets: outcome.sets })
     }
     for (const set of outcome.sets.filter(isWorkingSet)) rowFor(set.exercise).sets.push(set)
   }
   const middle = (values: readonly number[]) => (values.length > 0 ? median(values) : null)
-  return [...rows].map(([exercise, { due, slots, sets }]): ExerciseRow => {
+  return [...rows].map(([exercise, { due, slots, sets, all }]): ExerciseRow => {
     const runs = slots.flatMap(({ scheme }) => scheme.runs.filter(({ role }) => role === 'working'))
     const known = <Value>(values: readonly (Value | null | undefined)[]) =>
       values.flatMap(value => (value === null || value === undefined ? [] : [value]))
@@ -110,6 +115,7 @@ function exerciseRows(
       repsDone: middle(known(sets.map(({ reps }) => reps))),
       rirPlanned: middle(known(runs.map(leadRir))),
       rirDone: middle(known(sets.map(({ rir }) => rir))),
+      otherwise: meantOtherwise(all),
     }
   })
 }

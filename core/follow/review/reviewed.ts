@@ -4,6 +4,7 @@ import type { BlockSession, ExpandedBlock } from '../../design/progress'
 import type { Group } from '../../plan/catalogue'
 import type { Band, PlanContext } from '../../plan/method'
 import type { Adjustment } from './decide'
+import type { MeantOtherwise } from './meant'
 
 /** A session of the rotation with what came of it. */
 export interface SessionOutcome {
@@ -53,6 +54,8 @@ export interface ExerciseRow {
   readonly repsDone: number | null
   readonly rirPlanned: number | null
   readonly rirDone: number | null
+  /** What came out otherwise inside the sets than it was meant. */
+  readonly otherwise: readonly MeantOtherwise[]
 }
 
 export interface PassReview {
