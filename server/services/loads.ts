@@ -7,7 +7,7 @@ import {
   success,
 } from '#core/base'
 import { exposuresByExercise, type LoggedSet, splitByUse, TREND } from '#core/body/log'
-import type { LoadHistory } from '#core/design/loads'
+import { type LoadHistory, MOST_EXPOSURES } from '#core/design/loads'
 import type { WeightUnit } from '#core/plan/scheme'
 import { sessionSlots, type Slot } from '#core/plan/session'
 import { SessionContract } from '#shared/contracts/plan'
@@ -83,37 +83,16 @@ export async function loadData(
   }
 }
 
-/** Exposures that a page is given of each exercise: no rule looks further back. */
-const MOST_EXPOSURES = 12
-
 /** A set without what only the log needs. */
-const bareSet = ({
-  slot,
-  exercise,
-  intent,
-  set,
-  stage,
-  side,
-  role,
-  loadKg,
-  reps,
-  seconds,
-  rir,
-  isRirOpen,
-}: LoggedSet): LoggedSet => ({
-  slot,
-  exercise,
-  intent,
-  set,
-  stage,
-  side,
-  role,
-  loadKg,
-  reps,
-  seconds,
-  rir,
-  isRirOpen,
-})
+function bareSet(logged: LoggedSet): LoggedSet {
+  const {
+    on: _on,
+    sessionId: _session,
+    unit: _unit,
+    ...set
+  } = logged as LoggedSet & Record<'on' | 'sessionId' | 'unit', unknown>
+  return set
+}
 
 /** What the coach's pages reckon loads from. */
 export async function loads(

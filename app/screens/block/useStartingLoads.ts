@@ -2,16 +2,9 @@ import type { PlanEdit } from '#core/plan/block'
 import { requireExercise } from '#core/plan/catalogue'
 import { parsedNumber } from '#core/follow/sheet'
 import { daySlots } from '#core/plan/rotation'
-import { type Load, type LoadBasis, withControl } from '#core/plan/scheme'
+import { type Load, USUAL_BASIS, withControl } from '#core/plan/scheme'
 import type { Slot } from '#core/plan/session'
 import { formatSets, NBSP, slotName } from '#core/words'
-
-const BASES: Readonly<Record<string, LoadBasis>> = {
-  per_hand: 'per_hand',
-  stack: 'stack',
-  added: 'added',
-  counterweight: 'assisted',
-}
 
 /** Exercises of the block that have no load yet, each with a suggestion and a field; the loads after follow from it. */
 export function useStartingLoads() {
@@ -57,7 +50,7 @@ export function useStartingLoads() {
     const { plan, context } = store
     if (!plan || !context) return
     const own = requireExercise(context.catalogue, exercise)
-    const load: Load = { kind: 'weight', amount, unit, basis: BASES[own.loadBasis] ?? 'total' }
+    const load: Load = { kind: 'weight', amount, unit, basis: USUAL_BASIS[own.loadBasis] }
     const edits = plan.rotation.days
       .flatMap(daySlots)
       .filter(slot => slot.exercise === exercise)

@@ -4,7 +4,6 @@ import { intentFor } from '#core/plan/method'
 import { assumedIn } from '#core/plan/minutes'
 import {
   type Load,
-  type LoadBasis,
   type LongSetKind,
   parsedSetUp,
   plannedSets,
@@ -17,6 +16,7 @@ import {
   sharedControls,
   type Span,
   TECHNIQUES,
+  USUAL_BASIS,
   withControl,
   withSetsAdded,
   splitSets,
@@ -41,16 +41,6 @@ export interface TextField {
   readonly name: string
   readonly value: string
   readonly example: string
-}
-
-const BASES: Readonly<Record<Exercise['loadBasis'], LoadBasis>> = {
-  total: 'total',
-  per_hand: 'per_hand',
-  stack: 'stack',
-  added: 'added',
-  counterweight: 'assisted',
-  band: 'total',
-  angle: 'total',
 }
 
 const spanValue = (span: Span | undefined): number | '' => (typeof span === 'number' ? span : '')
@@ -176,7 +166,12 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
         ? null
         : now?.kind === 'weight'
           ? { ...now, amount: value }
-          : { kind: 'weight', amount: value, unit: 'kg', basis: BASES[exercise.value.loadBasis] }
+          : {
+              kind: 'weight',
+              amount: value,
+              unit: 'kg',
+              basis: USUAL_BASIS[exercise.value.loadBasis],
+            }
     control('load', load)
   }
   function setSets(value: number): void {

@@ -1,5 +1,5 @@
 export { blockLoadSessions, isEasier, loadKey, stepsOf } from './fromBlock'
-export { loadsAhead } from './loadsAhead'
+export { loadsAhead, MOST_EXPOSURES } from './loadsAhead'
 export type { LoadHistory, LoadSession } from './loadsAhead'
 export { withMovedWeights } from './moved'
 export { startingLoad } from './starting'

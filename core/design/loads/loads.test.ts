@@ -283,6 +283,12 @@ describe('after easier days, absence, and with the body’s weight', () => {
     expect(amountsOf(loads)[0]).toBe(amount)
     expect(loads.reason.kind).toBe(kind)
   })
+  test('a session of a fourteen-day rotation that slips by some days loses nothing; without the plan it would', () => {
+    const { rotation } = planIn(14, written('arms', 'barbell_curl 3 x 8-12, rir 1'))
+    const log = last(straight(30, [11, 11, 10]), '2026-03-31')
+    expect(amountsOf(loadsOf(curl, { log, rotation }))[0]).toBe(30)
+    expect(amountsOf(loadsOf(curl, { log }))[0]).toBe(27.5)
+  })
   test('another exercise of the muscle counts against an absence; the lift itself comes back carefully', () => {
     const trained = logged('cable_curl', '2026-04-18', straight(20, [10]))
     const after = (day: string) =>

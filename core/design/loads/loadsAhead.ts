@@ -91,8 +91,8 @@ function asPlanned(
   }
 }
 
-/** Exposures that a load may go by: nothing further back says anything. */
-const MOST_EXPOSURES = 16
+/** Exposures that a load may go by: nothing further back says anything. Pages that reckon loads are given as many. */
+export const MOST_EXPOSURES = 16
 
 function latestBefore(exposures: readonly Exposure[], on: PlainDate): readonly Exposure[] {
   let end = exposures.length

@@ -1,3 +1,4 @@
+import type { Exercise } from '../catalogue'
 import type { SetUp } from './setUp'
 
 /*
@@ -19,6 +20,17 @@ export type LockOut = (typeof LOCK_OUTS)[number]
 
 export const LOAD_BASES = ['total', 'per_side', 'per_hand', 'added', 'assisted', 'stack'] as const
 export type LoadBasis = (typeof LOAD_BASES)[number]
+
+/** How a weight is meant where it is named for an exercise that is loaded so. */
+export const USUAL_BASIS: Readonly<Record<Exercise['loadBasis'], LoadBasis>> = {
+  total: 'total',
+  per_hand: 'per_hand',
+  stack: 'stack',
+  added: 'added',
+  counterweight: 'assisted',
+  band: 'total',
+  angle: 'total',
+}
 
 export const WEIGHT_UNITS = ['kg', 'lb'] as const
 export type WeightUnit = (typeof WEIGHT_UNITS)[number]
