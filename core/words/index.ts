@@ -124,3 +124,5 @@ export {
   ROW_NAMES,
 } from './review'
 export { noFixWords } from './noFix'
+export { LAPSE_WORDS, SET_LAPSES } from '../body/log'
+export { asTaken, clientTimesWords, ownTimeWords } from './times'

@@ -1,6 +1,6 @@
 import { roundHalfUp } from '../base'
 import type { ReplanOption } from '../follow/replan'
-import type { ExclusionReason } from '../body/log'
+import { type ExclusionReason, LAPSE_WORDS } from '../body/log'
 import type { OwnPace } from '../body/recovery'
 import type {
   Adjustment,
@@ -198,6 +198,9 @@ export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   O1: 'Estimate confirmed',
 }
 
+/** To five seconds: nobody rests more exactly. */
+const seconds = (value: number) => `${Math.round(value / 5) * 5}${NBSP}s`
+
 /** What came out otherwise inside the sets than it was meant: `drop of 30 % meant, 24 % done in 3 of 3 sets`. */
 export function otherwiseWords(one: MeantOtherwise): string {
   switch (one.kind) {
@@ -205,5 +208,11 @@ export function otherwiseWords(one: MeantOtherwise): string {
       return `drop of ${percent(one.meant)} meant, ${percent(one.done)} done in ${one.times} of ${one.of} sets`
     case 'load_fell':
       return `the load was to hold and fell ${one.times} times: start lighter, or rest longer?`
+    case 'lapse':
+      return `${LAPSE_WORDS[one.lapse]} in ${one.times} of ${one.of} sets`
+    case 'went_on':
+      return `${one.times} of ${one.of} sets went on, unplanned`
+    case 'rest':
+      return `rest asked ${seconds(one.asked)}, taken ${seconds(one.taken)}`
   }
 }

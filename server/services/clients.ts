@@ -1,4 +1,5 @@
 import { addDays, type ClientId, failure, type Result, success } from '#core/base'
+import { learnedTimes } from '#core/body/times'
 import { blockBefore } from '#core/plan/block'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
@@ -7,7 +8,7 @@ import { database } from '../db/database'
 import { lastClosedPlan } from '../db/queries/blocks'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
-import { doneSince } from '../db/queries/clientLog'
+import { doneSince, timedSessions } from '../db/queries/clientLog'
 import { withPain } from './pain'
 import type { Coach } from './signIn'
 import { followedMethod, studioSettings, withStudioGear } from './studioSettings'
@@ -22,15 +23,18 @@ export async function client(
   clientId: ClientId,
 ): Promise<Result<ClientView, Problem>> {
   const db = database()
-  const [found, settings, reports, clearances, done, closed] = await Promise.all([
+  const since = addDays(serverToday(), -DONE_DAYS)
+  const [found, settings, reports, clearances, done, closed, timed] = await Promise.all([
     clientOf(db, coach.id, clientId),
     studioSettings(db, coach.id),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
-    doneSince(db, coach.id, clientId, addDays(serverToday(), -DONE_DAYS)),
+    doneSince(db, coach.id, clientId, since),
     lastClosedPlan(db, coach.id, clientId),
+    timedSessions(db, coach.id, clientId, since),
   ])
   if (!found) return failure({ kind: 'not-found', what: 'client' })
+  const times = learnedTimes(timed)
   return success({
     ...found,
     ...followedMethod(settings, found.method),
@@ -38,6 +42,7 @@ export async function client(
     facts: {
       ...withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
+      ...(times && { times }),
     },
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
     before: closed ? blockBefore(closed) : null,

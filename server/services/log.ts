@@ -80,13 +80,14 @@ function asWord({
   seconds,
   rir,
   isRirOpen,
+  lapses,
 }: SetRow): Extract<LogWord, { kind: 'set' }> {
   const load = loadKg === null ? null : { amount: saidAmount(loadKg, unit), unit }
   return {
     kind: 'set',
     replaces: null,
     place: { slot: slot ?? slotId(`${exercise}`), role, set, stage, side },
-    done: { exercise, intent, load, reps, seconds, rir, isRirOpen },
+    done: { exercise, intent, load, reps, seconds, rir, isRirOpen, ...(lapses && { lapses }) },
   }
 }
 

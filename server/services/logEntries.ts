@@ -10,6 +10,7 @@ import { appendEntries, type NewEntry, type Writer } from '../db/queries/logEntr
 import { insertMessage } from '../db/queries/messages'
 import { learnPaces } from './pace'
 import { placedReports } from './pain'
+import { learnTimes } from './times'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
 
@@ -83,14 +84,15 @@ export async function takeEntries(
       : [],
   )
   if (author === 'client' && hurting.length > 0) await answerPain(coach, clientId, hurting, now)
-  if (
-    incoming.some(
-      ({ id, word }) =>
-        word.kind === 'finish' &&
-        results.some(result => result.id === id && result.outcome === 'taken'),
-    )
+  const finished = incoming.flatMap(({ id, session, word }) =>
+    word.kind === 'finish' && results.some(result => result.id === id && result.outcome === 'taken')
+      ? [session]
+      : [],
   )
+  if (finished.length > 0) {
+    await learnTimes(coach, clientId, finished)
     await learnPaces(coach, clientId, plainDate(now.toISOString().slice(0, 10)))
+  }
   return { now: now.toISOString(), results: [...results] }
 }
 

@@ -100,6 +100,7 @@ export async function reviewData(
         place: row.place,
         state: sessionState(row, today),
         sets: bySession.get(row.id) ?? [],
+        gaps: row.times?.gaps ?? [],
         minutes: row.minutes,
         isRecovered: row.isRecovered,
       })),

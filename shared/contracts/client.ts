@@ -9,6 +9,7 @@ import { LibraryContract } from './library'
 import { MethodContract } from './method'
 import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
 import { ExerciseRuleContract } from './profile'
+import { ClientTimesContract } from './times'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
 const band = z
@@ -70,6 +71,7 @@ export const ClientFactsContract = z
       .exactOptional(),
     slowedBy: z.array(z.enum(HINDRANCES)).readonly().exactOptional(),
     sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
+    times: ClientTimesContract.exactOptional(),
     doneExercises: z.array(z.string().max(60)).readonly().exactOptional(),
     hasSafeties: z.boolean().exactOptional(),
     screening: z.enum(['open', 'clear', 'refer']).exactOptional(),

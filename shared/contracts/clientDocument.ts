@@ -1,7 +1,7 @@
 import { blockId, exerciseId, slotId } from '#core/base'
 import { JOINTS } from '#core/plan/catalogue'
 import { SET_ROLES, WEIGHT_UNITS } from '#core/plan/scheme'
-import { BODY_SIDES } from '#core/body/log'
+import { BODY_SIDES, SET_LAPSES } from '#core/body/log'
 import { z } from 'zod'
 import { ClientFactsContract } from './client'
 import { AdjustmentContract } from './decision'
@@ -9,6 +9,7 @@ import { MEASUREMENT_KINDS } from '#core/body/measurements'
 import { SIDES } from './history'
 import { PlainDateContract, PlanContract, SessionContract } from './plan'
 import { LogWordContract } from './sheet'
+import { SessionTimesContract } from './times'
 
 const instant = z.iso.datetime()
 const words = z.string().max(4000)
@@ -29,6 +30,7 @@ export const DocumentSet = z.strictObject({
   seconds: z.number().nullable(),
   rir: z.number().nullable(),
   isRirOpen: z.boolean(),
+  lapses: z.array(z.enum(SET_LAPSES)).readonly().nullable().exactOptional(),
   unit: z.enum(WEIGHT_UNITS),
   entryId: z.uuid().nullable(),
 })
@@ -61,6 +63,7 @@ export const DocumentSession = z.strictObject({
   isRecovered: z.boolean().nullable(),
   note: words,
   missedDecision: z.string().max(40).nullable(),
+  times: SessionTimesContract.nullable().exactOptional(),
   sets: z.array(DocumentSet),
   entries: z.array(DocumentEntry),
 })

@@ -1,7 +1,7 @@
 import { clientId, exerciseId } from '#core/base'
 import type { ImportedSet } from '#core/exchange/imports'
 import { SET_ROLES, WEIGHT_UNITS } from '#core/plan/scheme'
-import { BODY_SIDES, SESSION_STATES } from '#core/body/log'
+import { BODY_SIDES, SESSION_STATES, SET_LAPSES } from '#core/body/log'
 import { LOG_LIMITS, type LogEntry, type LogWord, type SheetSession } from '#core/follow/sheet'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
@@ -80,6 +80,7 @@ export const ImportLogBody = z.strictObject({
           seconds: z.number().min(0).max(LOG_LIMITS.seconds.most).nullable(),
           rir: z.number().min(0).max(LOG_LIMITS.rir.most).nullable(),
           isRirOpen: z.boolean(),
+          lapses: z.array(z.enum(SET_LAPSES)).max(SET_LAPSES.length).readonly().exactOptional(),
         })
         .readonly(),
     )

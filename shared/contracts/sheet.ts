@@ -1,4 +1,4 @@
-import { BODY_SIDES } from '#core/body/log'
+import { BODY_SIDES, SET_LAPSES } from '#core/body/log'
 import { exerciseId, type PlainDate, slotId } from '#core/base'
 import { JOINTS } from '#core/plan/catalogue'
 import type { PlacedPainReport } from '#core/body/joints'
@@ -45,6 +45,7 @@ const done = z
     seconds: between(LOG_LIMITS.seconds).nullable(),
     rir: between(LOG_LIMITS.rir).nullable(),
     isRirOpen: z.boolean(),
+    lapses: z.array(z.enum(SET_LAPSES)).max(SET_LAPSES.length).readonly().exactOptional(),
   })
   .readonly()
 

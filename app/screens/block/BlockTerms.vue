@@ -3,6 +3,7 @@ import type { Alternation, BlockEvent } from '#core/plan/block'
 import {
   EFFORT,
   ALTERNATION_NAMES,
+  asTaken,
   EFFECT_NAMES,
   formatDay,
   formatOneDecimal,
@@ -51,6 +52,7 @@ const budget = computed(() => {
   })
   return { sets: of('sets'), minutes: of('minutes') }
 })
+const taken = computed(() => asTaken(store.context?.client.times, store.client?.name ?? ''))
 const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value)
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 const event = reactive({
@@ -190,7 +192,9 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
         </p>
         <p>
           Now the rotation takes {{ budget.sets.now }} sets and {{ budget.minutes.now }} min; at its
-          peak {{ budget.sets.peak }} sets and {{ budget.minutes.peak }} min.
+          peak {{ budget.sets.peak }} sets and {{ budget.minutes.peak }} min{{
+            taken ? `, ${taken}` : ''
+          }}.
         </p>
         <ul class="list-disc pl-5">
           <li v-for="line in trade.lines" :key="line">

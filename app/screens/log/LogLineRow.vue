@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { EFFORT } from '#core/words'
+import { EFFORT, LAPSE_WORDS } from '#core/words'
 import type { LineFields, LogLine, OtherValue } from './logLines'
 
 /** One set to fill in: what was asked, three fields, and whatever was said about it before. Enter takes the plan where a field is empty. */
@@ -22,6 +22,7 @@ watch(
   },
   { immediate: true },
 )
+const lapses = computed(() => line.lapses.map(lapse => LAPSE_WORDS[lapse]).join(', '))
 const isChanged = computed(
   () => fields.load !== line.load || fields.count !== line.count || fields.rir !== line.rir,
 )
@@ -61,7 +62,7 @@ function left(): void {
         :data-line="line.key"
         :data-column="at"
         inputmode="decimal"
-        maxlength="8"
+        maxlength="120"
         autocomplete="off"
         :aria-label="`${line.movement.name}, set ${line.name}, ${labels[column]}`"
         :placeholder="line.usual[column]"
@@ -73,6 +74,7 @@ function left(): void {
       />
     </td>
     <td class="pl-2 text-[12px]">
+      <span v-if="lapses" class="mr-2 font-semibold">{{ lapses }}</span>
       <span v-if="complaint" role="alert" class="font-semibold text-alert">{{ complaint }}</span>
       <span v-else class="text-ink2">
         <template v-for="other in line.others.slice(0, 2)" :key="other.key">

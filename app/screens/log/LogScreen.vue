@@ -112,7 +112,8 @@ async function saved(run: Promise<unknown>): Promise<void> {
           <p class="mt-4 text-[12px] text-ink2">
             <KeyCap label="Enter" /> saves a set, empty fields as planned, and goes on ·
             <KeyCap label="↑" /> <KeyCap label="↓" /> from set to set · <KeyCap label="," />{{ ' '
-            }}<KeyCap label="." /> sessions · 4+ for four or more left
+            }}<KeyCap label="." /> sessions · 4+ for four or more left ·
+            <kbd>6@20, drop 5@16</kbd> for a set that went on
           </p>
         </template>
       </section>

@@ -1,6 +1,7 @@
 import { leftWords, formatSets, NBSP } from '#core/words'
 import {
   type DonePart,
+  isTypedSet,
   type LogEntry,
   type LogWord,
   movementOf,
@@ -8,6 +9,7 @@ import {
   parsedNumber,
   placeKey,
   prefillOf,
+  readTypedSet,
   type SessionStanding,
   sessionStanding,
   type SetPlace,
@@ -16,6 +18,7 @@ import {
   type StandingTurn,
   turnsOf,
 } from '#core/follow/sheet'
+import { LAPSE_WORDS, type SetLapse } from '#core/body/log'
 import type { ReportedEntry, SessionLog } from '#shared/contracts/log'
 
 /** An earlier or other value of a place, with who said it. */
@@ -51,6 +54,8 @@ export interface LogLine extends LineFields {
   readonly state: 'empty' | 'done'
   readonly others: readonly OtherValue[]
   readonly movement: SheetMovement
+  /** Said with it: cut short, loose, helped. */
+  readonly lapses: readonly SetLapse[]
 }
 
 export interface LogBlock {
@@ -111,12 +116,13 @@ export function standingLog(log: SessionLog): StandingLog {
   return { log, base, standing: sessionStanding([...base, ...taken]) }
 }
 
-function doneWords({ load, reps, seconds, rir, isRirOpen }: DonePart): string {
+function doneWords({ load, reps, seconds, rir, isRirOpen, lapses }: DonePart): string {
   const count = reps ?? seconds
   return [
     load ? `${formatSets(load.amount)}${NBSP}${load.unit}` : '',
     count === null ? '' : `${load ? '× ' : ''}${formatSets(count)}${seconds === null ? '' : ' s'}`,
     rir === null ? '' : leftWords(rir, isRirOpen),
+    ...(lapses ?? []).map(lapse => LAPSE_WORDS[lapse]),
   ]
     .filter(Boolean)
     .join(' ')
@@ -185,6 +191,7 @@ function linesOfTurn(
       isSeconds: part.kind === 'hold' || movement.countUnit === 'seconds',
       state: standing ? 'done' : 'empty',
       ...fieldsOf(standing?.done),
+      lapses: standing?.done.lapses ?? [],
       usual: { load: figure(amount), count: figure(count), rir: figure(rir) },
       others: othersAt(held, key),
     }
@@ -222,6 +229,7 @@ function unplannedLine({ place, done }: SetEntry['word'], held: StandingLog): Lo
     isSeconds,
     state: 'done',
     ...fieldsOf(done),
+    lapses: done.lapses ?? [],
     usual: NOTHING_TYPED,
     others: othersAt(held, key),
     movement: {
@@ -278,8 +286,8 @@ export function painsIn({ entries }: SessionLog) {
 }
 
 /** What stands at a line, for the server to know what is replaced; what came without entries has none. */
-export function entryAt({ standing }: StandingLog, { key }: LogLine): string | null {
-  const held = standing.done.get(key)
+export function entryAt({ standing }: StandingLog, place: SetPlace): string | null {
+  const held = standing.done.get(placeKey(place))
   return !held || held.entry.startsWith(BASE) ? null : held.entry
 }
 
@@ -304,23 +312,62 @@ function numbersOf(
   return { amount: amount?.value ?? null, count: count.value, rir: rir?.value ?? null }
 }
 
-/** What a line's fields say, as a word for the log; a complaint where a number is none. */
-export function wordOf(line: LogLine, fields: LineFields, replaces: string | null) {
+/** A set typed in one line, `6@20, drop 5@16`: its parts at the line's own place and those after it. */
+function typedWords(
+  { place, movement, isSeconds, usual }: LogLine,
+  text: string,
+  entry: (at: SetPlace) => string | null,
+): readonly LogWord[] | string {
+  const parts = readTypedSet(text)
+  if (!parts.ok) return parts.error
+  const usualLoad = parsedNumber(usual.load, 'load')
+  return parts.value.map(({ count, amount, rir, isRirOpen, lapses }, at) => {
+    const stage = { ...place, stage: place.stage + at }
+    const load = amount ?? (usualLoad.ok ? usualLoad.value : null)
+    return {
+      kind: 'set' as const,
+      place: stage,
+      replaces: entry(stage),
+      done: {
+        exercise: movement.exercise,
+        intent: movement.intent,
+        load: load === null ? null : { amount: load, unit: movement.scale.unit },
+        reps: isSeconds ? null : count,
+        seconds: isSeconds ? count : null,
+        rir,
+        isRirOpen,
+        ...(lapses.length > 0 && { lapses }),
+      },
+    }
+  })
+}
+
+/** What a line's fields say, as words for the log; a complaint where a number is none. */
+export function wordsOf(
+  line: LogLine,
+  fields: LineFields,
+  entry: (at: SetPlace) => string | null,
+): readonly LogWord[] | string {
+  const typed = [fields.count, fields.load].find(isTypedSet)
+  if (typed !== undefined) return typedWords(line, typed, entry)
   const numbers = numbersOf(line, fields)
   if (typeof numbers === 'string') return numbers
   const { amount, count, rir } = numbers
-  return {
-    kind: 'set',
-    place: line.place,
-    replaces,
-    done: {
-      exercise: line.movement.exercise,
-      intent: line.movement.intent,
-      load: amount === null ? null : { amount, unit: line.movement.scale.unit },
-      reps: line.isSeconds ? null : count,
-      seconds: line.isSeconds ? count : null,
-      rir,
-      isRirOpen: fields.rir.includes('+'),
+  return [
+    {
+      kind: 'set',
+      place: line.place,
+      replaces: entry(line.place),
+      done: {
+        exercise: line.movement.exercise,
+        intent: line.movement.intent,
+        load: amount === null ? null : { amount, unit: line.movement.scale.unit },
+        reps: line.isSeconds ? null : count,
+        seconds: line.isSeconds ? count : null,
+        rir,
+        isRirOpen: fields.rir.includes('+'),
+        ...(line.lapses.length > 0 && { lapses: line.lapses }),
+      },
     },
-  } satisfies LogWord
+  ]
 }

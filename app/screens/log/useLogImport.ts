@@ -22,6 +22,7 @@ const COLUMN_WORDS: Readonly<Record<LogColumn, string>> = {
   reps: 'Reps',
   seconds: 'Seconds',
   rir: EFFORT.logged,
+  form: 'Cut short, loose, helped',
 }
 const NEEDED: readonly LogColumn[] = ['date', 'exercise', 'reps']
 

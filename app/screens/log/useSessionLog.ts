@@ -1,5 +1,5 @@
 import { mayBeClosed } from '#core/body/log'
-import type { LogWord } from '#core/follow/sheet'
+import type { LogWord, SetPlace } from '#core/follow/sheet'
 import { tooEarlyWords } from '#core/words'
 import { EntriesAnswer } from '#shared/contracts/sheet'
 import { type SessionLog, SessionLogAnswer } from '#shared/contracts/log'
@@ -13,7 +13,7 @@ import {
   type OtherValue,
   painsIn,
   standingLog,
-  wordOf,
+  wordsOf,
 } from './logLines'
 
 const UNREACHABLE =
@@ -90,16 +90,16 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
     return !isLate
   }
 
-  const replacedAt = (line: LogLine) => (held.value ? entryAt(held.value, line) : null)
+  const replacedAt = (place: SetPlace) => (held.value ? entryAt(held.value, place) : null)
 
   /** Saves lines with what their fields hold; empty fields are as planned. Nothing goes out while one of them is no number. */
   async function save(lines: readonly (readonly [LogLine, LineFields])[]): Promise<boolean> {
     const read = lines.map(
-      ([line, fields]) => [line.key, wordOf(line, fields, replacedAt(line))] as const,
+      ([line, fields]) => [line.key, wordsOf(line, fields, replacedAt)] as const,
     )
-    const words = read.flatMap(([, word]) => (typeof word === 'string' ? [] : [word]))
+    const words = read.flatMap(([, said]) => (typeof said === 'string' ? [] : said))
     complaints.value = new Map(
-      read.flatMap(([key, word]) => (typeof word === 'string' ? [[key, word] as const] : [])),
+      read.flatMap(([key, said]) => (typeof said === 'string' ? [[key, said] as const] : [])),
     )
     return complaints.value.size === 0 && send(words)
   }
@@ -111,9 +111,9 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
     )
   /** Takes a value that was kept aside, or an earlier one back. */
   const take = (line: LogLine, { done }: OtherValue) =>
-    send([{ kind: 'set', place: line.place, done, replaces: replacedAt(line) }])
+    send([{ kind: 'set', place: line.place, done, replaces: replacedAt(line.place) }])
   const clear = (line: LogLine) =>
-    send([{ kind: 'clear', place: line.place, replaces: replacedAt(line) }])
+    send([{ kind: 'clear', place: line.place, replaces: replacedAt(line.place) }])
   const finish = (word: Omit<Extract<LogWord, { kind: 'finish' }>, 'kind'>) =>
     send([{ kind: 'finish', ...word }])
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Ellipsis, Frown, Repeat2 } from 'lucide-vue-next'
-import type { LogEntry, SheetSession, SheetSwap } from '#core/follow/sheet'
-import { JOINT_NAMES, phoneDay, phoneNumber, setName } from './phoneWords'
+import type { LogEntry, SheetSession, SheetSwap, StandingTurn } from '#core/follow/sheet'
+import { JOINT_NAMES, phoneDay, setName } from './phoneWords'
 import { PAIN_WORDS } from './phonePain'
 import { usePhoneTraining } from './usePhoneTraining'
 
@@ -39,10 +39,15 @@ const {
   isSeconds,
   hasLoad,
   aimRir,
+  isFurther,
 } = phone
 const open = ref<'hurt' | 'swap' | 'more' | null>(null)
-const RIR = [0, 1, 2, 3, 4] as const
 const kindness = (choice: SheetSwap) => soreWords(choice)
+/** `Set 2 went on`, with its exercise where another one is on the screen by now. */
+function wentOnWords(last: StandingTurn): string {
+  const name = held.exercises.find(({ slot }) => slot === last.slot)?.name ?? ''
+  return `${setName(last)}${last.slot === turn.value?.slot ? '' : ` of ${name}`} went on`
+}
 function swapped(choice: SheetSwap | null): void {
   open.value = null
   void swap(choice)
@@ -123,7 +128,9 @@ watch(isDone, done => done && emit('ended'))
           <strong class="font-semibold"
             >{{ part.part.side ? `${part.part.side === 'left' ? 'Left' : 'Right'}: ` : ''
             }}{{
-              turn.parts.length > 1 && part.part.stage > 1 ? `part ${part.part.stage}: ` : ''
+              turn.parts.length > 1 && part.part.stage > 1 && !isFurther
+                ? `part ${part.part.stage}: `
+                : ''
             }}</strong
           >{{ part.part.words }}{{ turn.plan.onlyIf ? `, only if ${turn.plan.onlyIf}` : '' }}
         </p>
@@ -158,25 +165,14 @@ watch(isDone, done => done && emit('ended'))
           @stepped="phone.stepCount($event)"
           @entered="logged"
         />
-        <fieldset v-if="part.part.kind === 'work'">
-          <legend class="flex w-full justify-between text-[15px]">
-            <span class="font-semibold">Reps you had left</span
-            ><span class="text-ink2">{{
-              aimRir === null ? '' : `aim for ${phoneNumber(aimRir)}`
-            }}</span>
-          </legend>
-          <div class="mt-1.5 grid grid-cols-5 gap-2">
-            <label v-for="value in RIR" :key="value" class="phone-choice"
-              ><input
-                type="radio"
-                name="rir"
-                class="sr-only"
-                :checked="rir === value"
-                @change="phone.chooseRir(value)"
-              />{{ value === 4 ? '4+' : value }}</label
-            >
-          </div>
-        </fieldset>
+        <PhoneEffort
+          v-if="part.part.kind === 'work'"
+          :rir="rir"
+          :aim="aimRir"
+          :lapses="phone.lapses.value"
+          @chosen="phone.chooseRir($event)"
+          @lapsed="phone.toggleLapse($event)"
+        />
         <p v-if="complaint" role="alert" class="text-[15px] font-semibold text-alert">
           {{ complaint }}
         </p>
@@ -197,7 +193,7 @@ watch(isDone, done => done && emit('ended'))
           }}
         </button>
         <div
-          v-if="part.standing || turn.state === 'skipped' || turn.isAdded"
+          v-if="part.standing || isFurther || turn.state === 'skipped' || turn.isAdded"
           class="grid grid-cols-2 gap-2"
         >
           <button v-if="part.standing" type="button" class="phone-control" @click="phone.clear()">
@@ -207,6 +203,14 @@ watch(isDone, done => done && emit('ended'))
             To the next set
           </button>
         </div>
+        <button
+          v-if="phone.lastDone.value && !part.standing"
+          type="button"
+          class="phone-control"
+          @click="phone.goOn()"
+        >
+          {{ wentOnWords(phone.lastDone.value) }}
+        </button>
         <div class="grid grid-cols-2 gap-2">
           <button type="button" class="phone-control" @click="open = 'swap'">
             <Repeat2 :size="18" aria-hidden="true" /> Swap

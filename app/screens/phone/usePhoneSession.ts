@@ -1,4 +1,5 @@
 import { isSore } from '#core/body/joints'
+import type { SetLapse } from '#core/body/log'
 import type { PainLevel } from '#core/plan/method'
 import type { Joint } from '#core/plan/catalogue'
 import {
@@ -17,6 +18,8 @@ import {
   steppedLoad,
   turnsOf,
   wayOf,
+  wentOn,
+  lastDoneTurn,
 } from '#core/follow/sheet'
 import { farFromLast, phoneNumber } from './phoneWords'
 
@@ -33,22 +36,25 @@ export function usePhoneSession(
   const store = useSheetStore()
   const session = computed(() => asked().session)
   const standing = computed((): SessionStanding => sessionStanding(asked().entries))
-  const turns = computed(() => turnsOf(session.value, standing.value, store.levels))
+  /** A set that went on after it was logged: it has one part more, until that is logged or left. */
+  const further = shallowRef<Aim | null>(null)
+  const isAt = ({ slot, plan }: StandingTurn, aim: Aim | null) =>
+    slot === aim?.slot && plan.number === aim.number && plan.role === aim.role
+  const turns = computed(() =>
+    turnsOf(session.value, standing.value, store.levels).map(one =>
+      isAt(one, further.value) ? wentOn(one) : one,
+    ),
+  )
   const way = computed(() => wayOf(session.value, standing.value))
 
   /** A set looked at by itself; null follows the order of the session. */
   const chosen = shallowRef<Aim | null>(null)
-  const turn = computed((): StandingTurn | undefined => {
-    const { slot, number, role } = chosen.value ?? {}
-    return (
-      turns.value.find(
-        candidate =>
-          candidate.slot === slot &&
-          candidate.plan.number === number &&
-          candidate.plan.role === role,
-      ) ?? nextTurn(turns.value)
-    )
-  })
+  const turn = computed(
+    (): StandingTurn | undefined =>
+      turns.value.find(candidate => isAt(candidate, chosen.value)) ?? nextTurn(turns.value),
+  )
+  /** The set that was done last: it may turn out to have gone on. */
+  const lastDone = computed(() => (further.value ? undefined : lastDoneTurn(turns.value)))
   const partAt = ref(0)
   const part = computed(() => turn.value?.parts[partAt.value] ?? turn.value?.parts[0])
   const exercise = computed(() =>
@@ -84,6 +90,7 @@ export function usePhoneSession(
   const countText = ref('')
   const rir = ref<number | null>(null)
   const isOpenRir = ref(false)
+  const lapses = ref<readonly SetLapse[]>([])
   const complaint = ref('')
   const isSeconds = computed(
     () => part.value?.part.kind === 'hold' || movement.value?.countUnit === 'seconds',
@@ -121,6 +128,7 @@ export function usePhoneSession(
     countText.value = count === null ? '' : phoneNumber(count)
     rir.value = planned === null ? null : Math.min(4, planned)
     isOpenRir.value = held?.done.isRirOpen ?? false
+    lapses.value = held?.done.lapses ?? []
   }
   /** Which field is shown: the first part of the set that is not logged, or the one that was chosen. */
   const fieldKey = computed(() =>
@@ -140,6 +148,7 @@ export function usePhoneSession(
         turn.value?.plan.role,
         turn.value?.plan.number,
         turn.value?.parts.filter(({ standing: held }) => held !== null).length,
+        turn.value?.parts.length,
       ].join(' '),
     () => {
       const open = turn.value?.parts.findIndex(({ standing: held }) => held === null) ?? 0
@@ -198,6 +207,7 @@ export function usePhoneSession(
     if (!here || !of || !doing || !typed) return false
     const isLastPart = of.parts.filter(({ standing: held }) => held === null).length <= 1
     chosen.value = isLastPart ? null : { slot: of.slot, number: of.plan.number, role: of.plan.role }
+    further.value = null
     await store.say(session.value.id, {
       kind: 'set',
       place: here.place,
@@ -210,6 +220,7 @@ export function usePhoneSession(
         seconds: isSeconds.value ? typed.count : null,
         rir: here.part.kind === 'hold' ? null : rir.value,
         isRirOpen: isOpenRir.value,
+        ...(lapses.value.length > 0 && { lapses: lapses.value }),
       },
     })
     return true
@@ -224,8 +235,23 @@ export function usePhoneSession(
       })
   }
   function choose(of: StandingTurn | null, part = 0): void {
+    further.value = null
     chosen.value = of && { slot: of.slot, number: of.plan.number, role: of.plan.role }
     partAt.value = part
+  }
+
+  /** The set done last went on: with less after a drop, or with the same after a pause. */
+  function goOn(): void {
+    const last = lastDone.value
+    if (!last) return
+    chosen.value = { slot: last.slot, number: last.plan.number, role: last.plan.role }
+    further.value = chosen.value
+    partAt.value = last.parts.length
+  }
+  function toggleLapse(lapse: SetLapse): void {
+    lapses.value = lapses.value.includes(lapse)
+      ? lapses.value.filter(other => other !== lapse)
+      : [...lapses.value, lapse]
   }
 
   /** The joint that keeps most from being done, for the notice on top. */
@@ -252,6 +278,9 @@ export function usePhoneSession(
     amountText,
     countText,
     rir,
+    lapses,
+    lastDone,
+    isFurther: computed(() => further.value !== null),
     complaint,
     isSeconds,
     hasLoad,
@@ -262,6 +291,8 @@ export function usePhoneSession(
     log,
     clear,
     choose,
+    goOn,
+    toggleLapse,
   }
 }
 export type PhoneSession = ReturnType<typeof usePhoneSession>

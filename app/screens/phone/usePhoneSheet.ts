@@ -1,14 +1,18 @@
 import type { Joint } from '#core/plan/catalogue'
 import type { PainLevel } from '#core/plan/method'
-import { type LogWord, painsSaid, sessionStanding, turnsOf, worseLevel } from '#core/follow/sheet'
+import {
+  type LogWord,
+  minutesSoFar,
+  painsSaid,
+  sessionStanding,
+  turnsOf,
+  worseLevel,
+} from '#core/follow/sheet'
 import { useSessionStorage } from '@vueuse/core'
 import { usePhoneHome } from './usePhoneHome'
 import { installSheetWorker } from './useSheetWorker'
 
 type Place = 'home' | 'training' | 'finish'
-const MS_PER_MINUTE = 60_000
-/** Left lying for longer than this, minutes since the first set say nothing about the session. */
-const MOST_MINUTES = 240
 
 /** Which view of the sheet is open, and what its ends say. */
 export function usePhoneSheet(token: () => string) {
@@ -34,17 +38,12 @@ export function usePhoneSheet(token: () => string) {
   const finishing = computed(() => {
     if (place.value !== 'finish' || !open.value) return null
     const standing = sessionStanding(open.value.entries)
-    const working = turnsOf(open.value.session, standing, store.levels).filter(
-      ({ plan }) => plan.role !== 'warmup',
-    )
-    const minutes =
-      standing.startedAt === null
-        ? null
-        : Math.max(1, Math.round((Date.now() - Date.parse(standing.startedAt)) / MS_PER_MINUTE))
+    const turns = turnsOf(open.value.session, standing, store.levels)
+    const working = turns.filter(({ plan }) => plan.role !== 'warmup')
     return {
       sets: working.filter(({ state }) => state === 'done').length,
       planned: working.length,
-      minutes: minutes !== null && minutes <= MOST_MINUTES ? minutes : null,
+      minutes: minutesSoFar(turns, Date.now()),
       said: painsSaid(open.value.entries),
     }
   })

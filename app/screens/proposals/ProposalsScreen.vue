@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ALLOCATION_SCOPES } from '#core/design/allocation'
-import { GROUP_NAMES, SCOPE_NAMES } from '#core/words'
+import { asTaken, GROUP_NAMES, SCOPE_NAMES } from '#core/words'
 import { OTHER_GROUPS } from './useProposals'
 import { useDebounceFn, useMounted } from '@vueuse/core'
 import { PROPOSALS_ACTIONS } from './proposalsActions'
@@ -61,6 +61,7 @@ const limits = computed(() =>
 )
 const rails = computed(() => nowColumn.value?.rails ?? [])
 
+const taken = computed(() => asTaken(store.context?.client.times, store.client?.name ?? ''))
 const last = computed(() => columns.value.length - 1)
 function step(by: number): void {
   chosen.value = Math.min(last.value, Math.max(0, chosen.value + by))
@@ -96,7 +97,7 @@ useActions(PROPOSALS_ACTIONS, {
           <h1 class="font-display text-[23px] leading-[27px]">Three allocations</h1>
           <p class="text-ink2">
             {{ store.client?.name }} · {{ store.plan?.title }} · drawn from the plan as it stands,
-            nothing changed yet
+            nothing changed yet{{ taken ? `, minutes ${taken}` : '' }}
           </p>
         </div>
         <label class="flex items-center gap-2 text-ink2"

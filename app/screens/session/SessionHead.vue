@@ -9,6 +9,7 @@ const store = usePlanStore()
 const builder = useSession()
 const { leaves, elbow, pairs, date } = useSessionFigures(builder)
 const days = computed(() => store.plan?.rotation.days ?? [])
+const ownTime = computed(() => builder.ownTime.value)
 const seconds = computed(() => builder.view.value?.time.seconds ?? 0)
 const limit = computed(() => builder.limit.value)
 const isOver = computed(() => limit.value !== null && seconds.value > limit.value * 60)
@@ -67,7 +68,9 @@ const dayAt = computed(() => builder.dayAt())
               : isOver
                 ? `${formatClock(seconds - limit * 60)} over the limit of ${limit}`
                 : `of ${limit}, ${formatClock(limit * 60 - seconds)} spare`
-          }}
+          }}<span v-if="ownTime" class="block" :title="builder.timesWords.value">{{
+            ownTime
+          }}</span>
         </dt>
       </div>
       <div>

@@ -3,9 +3,16 @@ import { type ExerciseChoice, matchesChoice, type PlanEdit, usualScheme } from '
 import { ARM_GROUPS, GROUPS, type Intent, requireExercise } from '#core/plan/catalogue'
 import { canBeDismissed, type Finding, findingKey, type SessionView } from '#core/judge/checks'
 import { withinSession } from '#core/judge/within-session'
-import { editProblemSentence, formatSetCount, slotName } from '#core/words'
+import {
+  clientTimesWords,
+  editProblemSentence,
+  formatSetCount,
+  ownTimeWords,
+  slotName,
+} from '#core/words'
 import {
   mainGroup,
+  ownSessionTime,
   pairingEffects,
   pairRests,
   restAfterSet,
@@ -62,6 +69,16 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
       : null,
   )
   const limit = computed(() => day.value?.minuteLimit ?? null)
+  /** The estimate beside how the client takes the session; empty while the log does not tell. */
+  const ownTime = computed(() =>
+    session.value && store.context
+      ? ownTimeWords(ownSessionTime(session.value, store.context), store.client?.name ?? '')
+      : '',
+  )
+  const timesWords = computed(() => {
+    const times = store.context?.client.times
+    return times ? clientTimesWords(times, store.client?.name ?? '') : ''
+  })
   const findings = useAfterPaint(() =>
     store.findings.filter(
       ({ place }) =>
@@ -346,6 +363,8 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
     along,
     effects,
     straight,
+    ownTime,
+    timesWords,
     limit,
     findings,
     selected,

@@ -1,6 +1,6 @@
 import { ELBOW_JOINTS } from '#core/plan/catalogue'
 import { jointCeiling } from '#core/body/joints'
-import { formatOneDecimal } from '#core/words'
+import { asTaken, formatOneDecimal } from '#core/words'
 import type { SplitBoardState } from './useSplitBoard'
 
 /** One day of a foot row: the value against its limit. */
@@ -58,7 +58,9 @@ export function useBoardFoot(board: SplitBoardState) {
         name: 'Minutes, limit',
         icon: 'clock',
         week: hours,
-        note: 'per 7 days',
+        note: ['per 7 days', asTaken(store.context?.client.times, store.client?.name ?? '')]
+          .filter(Boolean)
+          .join(', '),
         cells: days.map((day, at) => {
           const value = minutes[at] ?? 0
           const limit = day.minuteLimit

@@ -7,8 +7,8 @@ export {
   sessionState,
 } from './sessionState'
 export type { SessionFacts, SessionState } from './sessionState'
-export { BODY_SIDES } from './loggedSet'
-export type { BodySide, LoggedSet } from './loggedSet'
+export { BODY_SIDES, LAPSE_WORDS, SET_LAPSES } from './loggedSet'
+export type { BodySide, LoggedSet, SetLapse } from './loggedSet'
 export { exposuresByExercise } from './exposures'
 export type { Exposure } from './exposures'
 export { trendValue } from './trendPoint'

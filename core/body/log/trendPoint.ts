@@ -21,15 +21,16 @@ const ASSUMED_RIR = 2
  * The trend value of one exposure: the estimate from the first working set at the day's heaviest load.
  *
  * Shape:  all sets of one exercise on one day, in the order done.
- * Edge:   undefined where no such set has a load, reps up to 20 to failure and RIR up to 4.
+ * Edge:   undefined where no such set has a load, reps up to 20 to failure and RIR up to 4; sets cut short, swung or helped stand apart.
  * Source: docs/methods.md#one-rep-maximum.
  */
 export function trendValue(sets: readonly LoggedSet[]): Omit<TrendPoint, 'week'> | undefined {
   const usable = sets.filter(
-    ({ role, stage, loadKg, reps, rir, isRirOpen }) =>
+    ({ role, stage, loadKg, reps, rir, isRirOpen, lapses }) =>
       role === 'working' &&
       stage === 1 &&
       !isRirOpen &&
+      !lapses?.length &&
       loadKg !== null &&
       loadKg > 0 &&
       reps !== null &&

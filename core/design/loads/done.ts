@@ -23,11 +23,15 @@ function ownSets({ sets }: Exposure, slots: ReadonlySet<SlotId>): readonly Logge
   return from.filter(({ slot }) => slot === first?.slot)
 }
 
+/** Reps and reserve that can be built on: what was cut short, swung or helped shows one rep fewer and nothing left. */
+const ownReps = ({ reps, lapses }: LoggedSet) => Math.max(0, (reps ?? 0) - (lapses?.length ? 1 : 0))
+const ownRir = ({ rir, lapses }: LoggedSet) => (lapses?.length ? 0 : (rir ?? USUAL_RIR))
+
 function weaker(sides: readonly LoggedSet[], scale: Scale): DoneAt {
   return {
     load: Math.min(...sides.map(({ loadKg }) => onScale(loadKg ?? 0, scale))),
-    reps: Math.min(...sides.map(({ reps }) => reps ?? 0)),
-    rir: Math.min(...sides.map(({ rir }) => rir ?? USUAL_RIR)),
+    reps: Math.min(...sides.map(ownReps)),
+    rir: Math.min(...sides.map(ownRir)),
   }
 }
 

@@ -2,7 +2,7 @@ import type { PlainDate } from '../../base'
 import type { Catalogue } from '../../plan/catalogue'
 import { saidAmount } from '../../plan/estimate'
 import { slotName } from '../../words'
-import type { LoggedSet } from '../../body/log'
+import { LAPSE_WORDS, type LoggedSet } from '../../body/log'
 import type { WeightUnit } from '../../plan/scheme'
 import type { Row } from './planRows'
 
@@ -31,6 +31,7 @@ export function logRows(sets: readonly LogLineOut[], catalogue: Catalogue): read
       seconds,
       rir,
       isRirOpen,
+      lapses,
     }): Row => ({
       date: on,
       session,
@@ -46,6 +47,7 @@ export function logRows(sets: readonly LogLineOut[], catalogue: Catalogue): read
       reps: reps ?? '',
       seconds: seconds ?? '',
       rir: rir === null ? '' : isRirOpen ? `${rir}+` : rir,
+      form: (lapses ?? []).map(lapse => LAPSE_WORDS[lapse]).join('; '),
     }),
   )
 }

@@ -10,7 +10,7 @@ import {
 } from '../../base'
 import type { Catalogue } from '../../plan/catalogue'
 import { SET_ROLES, type SetRole, WEIGHT_UNITS, type WeightUnit } from '../../plan/scheme'
-import { BODY_SIDES, type BodySide } from '../../body/log'
+import { BODY_SIDES, type BodySide, LAPSE_WORDS, SET_LAPSES, type SetLapse } from '../../body/log'
 import { type LogField, numberSentence, parsedNumber } from '../../follow/sheet'
 
 /** What a column of a log can be. Exercise, date and a count are needed; the rest has defaults. */
@@ -28,6 +28,7 @@ export const LOG_COLUMNS = [
   'reps',
   'seconds',
   'rir',
+  'form',
 ] as const
 export type LogColumn = (typeof LOG_COLUMNS)[number]
 /** Which column of the file is which; columns that are not there are left out. */
@@ -48,6 +49,7 @@ export interface ImportedSet {
   readonly seconds: number | null
   readonly rir: number | null
   readonly isRirOpen: boolean
+  readonly lapses?: readonly SetLapse[]
 }
 
 /** What is wrong with a row; rows count from 1, the header not among them. */
@@ -79,6 +81,7 @@ const GUESSES: Readonly<Record<LogColumn, readonly string[]>> = {
   reps: ['reps', 'repetitions', 'rep'],
   seconds: ['seconds', 'sec', 'time'],
   rir: ['rir', 'reps left', 'reps_left', 'in reserve'],
+  form: ['form'],
 }
 
 const plain = (text: string) =>
@@ -211,6 +214,17 @@ function rirIn(
   return rir.ok ? success({ rir: rir.value, isRirOpen: open !== null }) : rir
 }
 
+/** `cut short; helped`; empty where a set was done as asked. */
+function lapsesIn(cells: Cells): Result<readonly SetLapse[], string> {
+  const said = cells('form').split(';').map(plain).filter(Boolean)
+  const unknown = said.find(word => !SET_LAPSES.some(lapse => LAPSE_WORDS[lapse] === word))
+  return unknown === undefined
+    ? success(SET_LAPSES.filter(lapse => said.includes(LAPSE_WORDS[lapse])))
+    : failure(
+        `form “${unknown.slice(0, 20)}” is not one of ${SET_LAPSES.map(lapse => LAPSE_WORDS[lapse]).join(', ')}.`,
+      )
+}
+
 function readRow(
   cells: Cells,
   { known, reading, nextSet }: Reader,
@@ -243,6 +257,7 @@ function readRow(
   if (cells('reps') === '' && cells('seconds') === '')
     problems.push({ column: 'reps', detail: 'reps or seconds are needed.' })
   const effort = take('rir', rirIn(cells), { rir: null, isRirOpen: false })
+  const lapses = take('form', lapsesIn(cells), [])
   const [stage, side] = [
     take('part', wholeIn(cells, 'part', 1), 1),
     take('side', oneOf(cells, 'side', BODY_SIDES, null), null),
@@ -271,6 +286,7 @@ function readRow(
     reps,
     seconds,
     ...effort,
+    ...(lapses.length > 0 && { lapses }),
   })
 }
 

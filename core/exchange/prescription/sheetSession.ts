@@ -2,7 +2,7 @@ import type { SlotLoads } from '../../design/loads'
 import { shortSession } from '../../design/short'
 import type { SheetExercise, SheetGroup, SheetSession, SheetWay } from '../../follow/sheet'
 import { ARM_GROUPS, type Exercise, type Group, requireExercise } from '../../plan/catalogue'
-import { intentFor, type PlanContext } from '../../plan/method'
+import { asEstimated, intentFor, type PlanContext } from '../../plan/method'
 import { mainGroup, pairRests, sessionTime, type TimeSpan } from '../../plan/minutes'
 import { plannedSets } from '../../plan/scheme'
 import {
@@ -108,11 +108,16 @@ function way(
     ),
   )
   const { spans, seconds } = sessionTime(session, context)
+  // The rest that is asked for is the plan's, however long the client usually takes.
+  const asked = turnsOfSpans(sessionTime(session, asEstimated(context)).spans, sets)
   return {
     ...about,
     seconds,
     sets: Object.fromEntries(sets),
-    turns: turnsOfSpans(spans, sets),
+    turns: turnsOfSpans(spans, sets).map((turn, at) => ({
+      ...turn,
+      rest: asked[at]?.rest ?? turn.rest,
+    })),
     groups: groupsOf(session, spans, context),
   }
 }

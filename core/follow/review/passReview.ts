@@ -95,7 +95,7 @@ function exerciseRows(
       const row = rowFor(slot.exercise)
       row.due += plannedSets(slot.scheme)
       row.slots.push(slot)
-      row.all.push({ slot, sets: outcome.sets })
+      row.all.push({ slot, sets: outcome.sets, gaps: outcome.gaps ?? [] })
     }
     for (const set of outcome.sets.filter(isWorkingSet)) rowFor(set.exercise).sets.push(set)
   }

@@ -1,3 +1,4 @@
+import type { TakenGap } from '../../body/times'
 import type { LoggedSet, SessionState, Trend } from '../../body/log'
 import type { ExerciseId, PlainDate } from '../../base'
 import type { BlockSession, ExpandedBlock } from '../../design/progress'
@@ -12,6 +13,8 @@ export interface SessionOutcome {
   readonly place: number
   readonly state: SessionState
   readonly sets: readonly LoggedSet[]
+  /** Rests and ways as taken, where the phone was along. */
+  readonly gaps?: readonly TakenGap[]
   readonly minutes: number | null
   readonly isRecovered: boolean | null
 }

@@ -1,7 +1,7 @@
 import type { ExerciseId, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { SetRole, SetUp, WeightUnit } from '../../plan/scheme'
-import type { BodySide } from '../../body/log'
+import type { BodySide, SetLapse } from '../../body/log'
 
 /** Which part of which set: one place holds one value at a time. */
 export interface SetPlace {
@@ -22,6 +22,7 @@ export interface DonePart {
   readonly rir: number | null
   /** `4 or more`: counts as 4 and stays out of trends. */
   readonly isRirOpen: boolean
+  readonly lapses?: readonly SetLapse[]
 }
 
 /** What happened in a session, as somebody says it. Entries are only ever added; what they say together is the session's standing. */

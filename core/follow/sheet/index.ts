@@ -14,9 +14,20 @@ export type {
 } from './sheet'
 export { placeKey } from './entry'
 export type { DonePart, LogEntry, LogWord, SetPlace, SetWord } from './entry'
-export { movementOf, nextTurn, sessionStanding, turnsOf, wayOf } from './standing'
+export {
+  lastDoneTurn,
+  movementOf,
+  nextTurn,
+  sessionStanding,
+  turnsOf,
+  wayOf,
+  wentOn,
+} from './standing'
 export type { SessionStanding, Standing, StandingTurn } from './standing'
+export { isTypedSet, readTypedSet } from './typedSet'
+export type { TypedPart } from './typedSet'
 export { prefillOf, steppedLoad } from './prefill'
+export { minutesSoFar } from './duration'
 export { dropsAhead, loadingWords } from './loading'
 export type { Prefill } from './prefill'
 export { LOG_LIMITS, farSentence, numberSentence, parsedNumber } from './numbers'

@@ -72,6 +72,23 @@ function foundNext(done: DonePart, { count, rir }: SheetPart, grid: LoadGrid): n
   return roundLoad(bounded, grid, 'down')
 }
 
+/** A drop nobody planned usually takes a fifth off, and half the reps are done with it. */
+const USUAL_DROP = 0.2
+
+const lastPlanned = ({ plan }: StandingTurn) => Math.max(...plan.parts.map(({ stage }) => stage))
+
+function goneOn(part: SheetPart, turn: StandingTurn, grid: LoadGrid): Prefill {
+  const before = turn.parts.filter(
+    ({ part: other }) => other.side === part.side && other.stage < part.stage,
+  )
+  const { load, reps } = before.at(-1)?.standing?.done ?? { load: null, reps: null }
+  return {
+    amount: load && roundLoad(load.amount * (1 - USUAL_DROP), grid, 'down'),
+    count: reps === null ? null : Math.max(1, Math.floor(reps / 2)),
+    rir: part.rir,
+  }
+}
+
 type Doing = SheetMovement & { readonly start?: number | null }
 
 /**
@@ -128,6 +145,8 @@ export function prefillOf(
   if (part.load.kind === 'none' || part.kind === 'hold') return { amount: null, count, rir }
   const other = otherSide(part, turn)
   if (other) return { amount: amountOf(other), count: other.reps ?? count, rir }
+  if (part.count === null && part.load.kind === 'open' && part.stage > lastPlanned(turn))
+    return goneOn(part, turn, movement.scale.grid)
   const isLater = turn.parts.some(
     ({ part: earlier }) =>
       earlier.side === part.side && earlier.kind === 'work' && earlier.stage < part.stage,

@@ -167,9 +167,57 @@ function addedTurns(
 
 const NO_PAIN: Levels = {}
 
+/** A part that was not planned: how it is asked for, and how it stands in a set. */
+const addedPart = (stage: number, side: SheetPart['side']): SheetPart => ({
+  stage,
+  side,
+  kind: 'work',
+  words: 'added: a drop, or a pause and on with it',
+  count: null,
+  countWords: '',
+  rir: 0,
+  load: { kind: 'open' },
+  restBefore: 0,
+  as: null,
+})
+
+type StandingPart = StandingTurn['parts'][number]
+
+/** Parts of a set that were logged and are not in the plan, after those that are. */
+function addedParts(
+  plan: SheetSet,
+  slot: SlotId,
+  done: SessionStanding['done'],
+): readonly StandingPart[] {
+  const last = Math.max(...plan.parts.map(({ stage }) => stage))
+  const sides = [...new Set(plan.parts.map(({ side }) => side))]
+  return sides.flatMap(side => {
+    const found: StandingPart[] = []
+    for (let stage = last + 1; ; stage++) {
+      const place = { slot, role: plan.role, set: plan.number, stage, side }
+      const standing = done.get(placeKey(place))
+      if (!standing) return found
+      found.push({ part: addedPart(stage, side), place, standing })
+    }
+  })
+}
+
+/** A set that went on: the same turn with one part more, to be filled in. */
+export function wentOn(turn: StandingTurn): StandingTurn {
+  const before = turn.parts.at(-1)
+  if (!before) return turn
+  const part = addedPart(before.part.stage + 1, before.part.side)
+  return {
+    ...turn,
+    state: 'begun',
+    parts: [...turn.parts, { part, place: { ...before.place, stage: part.stage }, standing: null }],
+  }
+}
+
 /**
  * Every set of the session in the order it is done, with what has been logged of it.
  *
+ * Shape: a set has the parts that were planned, then those that were done besides.
  * Edge: a joint that hurts takes the later parts of a set away, a stopped one the parts of its side; what was done already stays.
  */
 export function turnsOf(
@@ -198,7 +246,8 @@ export function turnsOf(
         isOff: limit !== undefined && (limit.isStopped || part.stage > 1),
       }
     })
-    const parts = all.filter(({ isOff, standing: held }) => !isOff || held !== null)
+    const planned = all.filter(({ isOff, standing: held }) => !isOff || held !== null)
+    const parts = [...planned, ...addedParts(plan, turn.slot, standing.done)]
     const logged = parts.filter(({ standing: held }) => held !== null).length
     const state =
       parts.length === 0
@@ -217,6 +266,18 @@ export function turnsOf(
 /** The turn that is next; undefined once there is nothing left. A set that was begun is finished first. */
 export function nextTurn(turns: readonly StandingTurn[]): StandingTurn | undefined {
   return turns.find(({ state }) => state === 'begun') ?? turns.find(({ state }) => state === 'open')
+}
+
+/** The set that was logged last and is whole; warm-ups left out. */
+export function lastDoneTurn(turns: readonly StandingTurn[]): StandingTurn | undefined {
+  const latest = ({ parts }: StandingTurn) =>
+    parts.reduce((at, { standing }) => (standing && standing.at > at ? standing.at : at), '')
+  return turns
+    .filter(({ state, plan }) => state === 'done' && plan.role !== 'warmup')
+    .reduce<StandingTurn | undefined>(
+      (last, turn) => (last && latest(last) >= latest(turn) ? last : turn),
+      undefined,
+    )
 }
 
 /** The movement that is done in a slot: the planned one, or what stands in for it. */

@@ -1,4 +1,5 @@
 import type { Gear } from '../estimate'
+import type { ClientTimes } from './clientTimes'
 import type { ExerciseRule } from './exerciseRules'
 import { type PlainDate, remembered } from '../../base'
 import type {
@@ -102,6 +103,8 @@ export interface ClientFacts {
   readonly doneExercises?: readonly string[]
   /** Safety bars or a spotter for bars over the body. */
   readonly hasSafeties?: boolean
+  /** How long the client takes against the estimate, once the log tells. */
+  readonly times?: ClientTimes
   readonly screening?: 'open' | 'clear' | 'refer'
   /** Ways to train that are off until the coach allows them for this client. */
   readonly permits?: readonly Permit[]
@@ -134,6 +137,17 @@ export function contextWith(
 ): PlanContext {
   return { ...defaultContext(client), method, catalogue }
 }
+
+const withoutTimes = remembered(
+  ({ times: _, ...client }: ClientFacts, context: PlanContext): PlanContext => ({
+    ...context,
+    client,
+  }),
+)
+
+/** The same context without what the log says of the client's minutes: what is asked for, and what estimates are held against. */
+export const asEstimated = (context: PlanContext): PlanContext =>
+  context.client.times ? withoutTimes(context.client, context) : context
 
 /** How much a group matters to the client. */
 export function modeOf(context: PlanContext, group: Group): Mode {

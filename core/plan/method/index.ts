@@ -42,6 +42,7 @@ export {
   modeOf,
   ratioWishOf,
   sessionMaxOf,
+  asEstimated,
 } from './context'
 export type {
   ClientFacts,
@@ -60,3 +61,4 @@ export type { MethodSetting } from './settings'
 export { ownBand } from './ownBand'
 export { insteadOf, mostKgOf, notPlanned } from './exerciseRules'
 export type { ExerciseRule } from './exerciseRules'
+export type { ClientTimes } from './clientTimes'

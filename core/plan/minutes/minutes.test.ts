@@ -15,7 +15,8 @@ import type { Grouping, GroupingKind, Session, Slot } from '../session'
 import { slotArbitrary } from '../../testing/arbitraries'
 import { drop, pause, sets, slot, straight, work } from '../../testing/notation'
 import { pairRelation, pairedReps } from './pairing'
-import { sessionTime } from './sessionTime'
+import { ownSessionTime, sessionTime } from './sessionTime'
+import { sessionSeconds } from './timeline'
 import { setSeconds } from './setSeconds'
 
 const context = defaultContext({ trainingAgeMonths: 48 })
@@ -270,12 +271,24 @@ describe('what is open', () => {
       seconds: 0,
       groupings: [],
     }))
-  test("the client's own pace scales the whole", () => {
+  test("the client's own times scale each kind of span, and the sum agrees", () => {
     const session: Session = { id: sessionId('s'), groupings: [together('superset', pair)] }
-    expect(sessionTime(session, context, 1.2).seconds).toBeCloseTo(
-      sessionTime(session, context).seconds * 1.2,
-      9,
-    )
+    const times = { rest: 1.5, setUp: 2, set: 0.9, low: 0.95, high: 1.1, sessions: 6 }
+    const own = { ...context, client: { ...context.client, times } }
+    const [usual, slow] = [sessionTime(session, context), sessionTime(session, own)]
+    const factor = { set: 0.9, warmup: 0.9, rest: 1.5, inside: 1.5, setup: 2, transition: 2 }
+    slow.spans.forEach(({ kind, seconds }, at) => {
+      expect(seconds).toBeCloseTo(
+        (usual.spans[at]?.seconds ?? 0) * (kind === 'preparation' ? 1 : factor[kind]),
+        9,
+      )
+    })
+    expect(sessionSeconds(session, own)).toBeCloseTo(slow.seconds, 9)
+    const { estimated, own: taken } = ownSessionTime(session, own)
+    expect(estimated).toBe(usual.seconds)
+    expect(taken?.low).toBeCloseTo(slow.seconds * 0.95, 6)
+    expect(taken?.high).toBeCloseTo(slow.seconds * 1.1, 6)
+    expect(ownSessionTime(session, context).own).toBeNull()
   })
 })
 

@@ -1,7 +1,7 @@
 import { type GroupingId, remembered } from '../../base'
-import type { PlanContext } from '../method'
+import { asEstimated, type PlanContext } from '../method'
 import type { Session } from '../session'
-import { type Case, sessionSpans, type SpanKind, type TimeSpan } from './timeline'
+import { type Case, sessionSeconds, sessionSpans, type SpanKind, type TimeSpan } from './timeline'
 
 /** Time of one grouping, split as the strip draws it. Units: seconds. */
 export interface GroupingTime {
@@ -71,16 +71,11 @@ function isOpen(session: Session): boolean {
 /**
  * How long a session takes: warm-up, set-up, sets, rests and ways.
  *
- * Units:  seconds; `pace` is what the client usually needs against the plan, 1 without a log.
+ * Units:  seconds, as the client takes them where her log tells (`ClientFacts.times`), else as estimated.
  * Edge:   no exercises give no time; a choice of sets and conditional parts give a range.
  * Source: docs/methods.md#minutes; examples T7 to T16 in minutes.test.ts.
  */
-export function sessionTime(session: Session, context: PlanContext, pace = 1): SessionTime {
-  const time = plannedTime(session, context)
-  return pace === 1 ? time : atPace(time, pace)
-}
-
-const plannedTime = remembered((session: Session, context: PlanContext): SessionTime => {
+export const sessionTime = remembered((session: Session, context: PlanContext): SessionTime => {
   const spans = sessionSpans(session, context)
   const seconds = sumOf(spans)
   const within = (which: Case) => sumOf(sessionSpans(session, context, which))
@@ -102,29 +97,18 @@ const plannedTime = remembered((session: Session, context: PlanContext): Session
   }
 })
 
-function scaled<Times extends object>(times: Times, pace: number): Times {
-  return Object.fromEntries(
-    Object.entries(times).map(([key, value]) => [
-      key,
-      typeof value === 'number' ? value * pace : value,
-    ]),
-  ) as Times
+/** How long a session takes one client: what is estimated, and the middle 80 % of how it has gone. Units: seconds. */
+export interface OwnSessionTime {
+  readonly estimated: number
+  /** null where the log does not tell yet. */
+  readonly own: { readonly low: number; readonly high: number } | null
 }
 
-function atPace(
-  { assumedShare, groupings, spans, ...seconds }: SessionTime,
-  pace: number,
-): SessionTime {
-  const stretched = spans.map(span => ({
-    ...span,
-    start: span.start * pace,
-    seconds: span.seconds * pace,
-    assumed: span.assumed * pace,
-  }))
-  return {
-    ...scaled(seconds, pace),
-    assumedShare,
-    groupings: groupings.map(times => scaled(times, pace)),
-    spans: stretched,
-  }
+/** Estimate and own time of a session side by side, for words. */
+export function ownSessionTime(session: Session, context: PlanContext): OwnSessionTime {
+  const { times } = context.client
+  const estimated = sessionSeconds(session, asEstimated(context))
+  if (!times) return { estimated, own: null }
+  const seconds = sessionSeconds(session, context)
+  return { estimated, own: { low: seconds * times.low, high: seconds * times.high } }
 }

@@ -52,11 +52,38 @@ interface Part {
 /** Spans in a row, each beginning where the one before ends. */
 interface Track {
   readonly spans: TimeSpan[]
+  readonly client: PlanContext['client']
   end: number
 }
+const newTrack = ({ client }: PlanContext): Track => ({ spans: [], client, end: 0 })
 
-function add(track: Track, kind: SpanKind, seconds: number, more: Partial<TimeSpan> = {}): void {
-  track.spans.push({ kind, start: track.end, seconds, assumed: 0, ...more })
+/** What of a client's own times a span goes by. */
+const TIMED_BY = {
+  set: 'set',
+  warmup: 'set',
+  rest: 'rest',
+  inside: 'rest',
+  setup: 'setUp',
+  transition: 'setUp',
+  preparation: null,
+} as const satisfies Readonly<Record<SpanKind, 'set' | 'rest' | 'setUp' | null>>
+
+/** How much longer than estimated the client takes for a kind of span. */
+function ownTime(kind: SpanKind, { times }: PlanContext['client']): number {
+  const by = TIMED_BY[kind]
+  return times && by ? times[by] : 1
+}
+
+function add(track: Track, kind: SpanKind, estimated: number, more: Partial<TimeSpan> = {}): void {
+  const factor = ownTime(kind, track.client)
+  const seconds = estimated * factor
+  track.spans.push({
+    kind,
+    start: track.end,
+    seconds,
+    ...more,
+    assumed: (more.assumed ?? 0) * factor,
+  })
   track.end += seconds
 }
 
@@ -259,7 +286,7 @@ export function sessionSpans(
   which: Case = 'nominal',
 ): readonly TimeSpan[] {
   const kept = session.groupings.filter(grouping => hasSets(grouping, which, context))
-  const track: Track = { spans: [], end: 0 }
+  const track = newTrack(context)
   addPreparation(track, session, which, kept.length > 0, context)
   kept.forEach((grouping, at) => {
     const before = kept[at - 1]
@@ -273,7 +300,7 @@ export function sessionSpans(
 }
 
 const groupingSeconds = remembered((grouping: Grouping, context: PlanContext): number => {
-  const track: Track = { spans: [], end: 0 }
+  const track = newTrack(context)
   addGrouping(track, grouping, 'nominal', context)
   return track.end
 })
@@ -283,14 +310,17 @@ export function sessionSeconds(session: Session, context: PlanContext): number {
   const kept = session.groupings.filter(
     grouping => groupingSeconds(grouping, context) > 0 || hasSets(grouping, 'nominal', context),
   )
-  const start: Track = { spans: [], end: 0 }
+  const start = newTrack(context)
   addPreparation(start, session, 'nominal', kept.length > 0, context)
   return kept.reduce((sum, grouping, at) => {
     const before = kept[at - 1]
     return (
       sum +
       groupingSeconds(grouping, context) +
-      (before ? transitionAfter(before, grouping, session, context) : 0)
+      (before
+        ? transitionAfter(before, grouping, session, context) *
+          ownTime('transition', context.client)
+        : 0)
     )
   }, start.end)
 }

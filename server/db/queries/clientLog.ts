@@ -1,5 +1,6 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
-import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm'
+import type { SessionTimes, TimedSession } from '#core/body/times'
+import { and, asc, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, logEntries, loggedSets } from '../schema'
 
@@ -66,4 +67,43 @@ export async function doneSince(
     exercises: rows.map(({ exercise }) => exercise),
     sessions: new Set(rows.flatMap(({ sessions }) => sessions)).size,
   }
+}
+
+/** Sessions that say something of a client's minutes; more than these are no surer. */
+const MOST_TIMED = 24
+
+/** What the latest finished sessions of a client since a day say of her minutes. */
+export async function timedSessions(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  since: PlainDate,
+): Promise<readonly TimedSession[]> {
+  const rows = await db
+    .select({ minutes: datedSessions.minutes, times: datedSessions.times })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, since),
+        isNotNull(datedSessions.times),
+      ),
+    )
+    .orderBy(desc(datedSessions.on))
+    .limit(MOST_TIMED)
+  return rows.flatMap(({ minutes, times }) => (times ? [{ ...times, minutes }] : []))
+}
+
+/** Keeps what a finished session says of the client's minutes. */
+export async function keepTimes(
+  db: Database,
+  coachId: CoachId,
+  session: string,
+  times: SessionTimes,
+): Promise<void> {
+  await db
+    .update(datedSessions)
+    .set({ times })
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.id, session)))
 }

@@ -30,6 +30,7 @@ export function outcomesOf(db: Database, coachId: CoachId, block: BlockId) {
       place: datedSessions.place,
       name: datedSessions.name,
       minutes: datedSessions.minutes,
+      times: datedSessions.times,
       isRecovered: datedSessions.isRecovered,
       note: datedSessions.note,
       ...sessionFactColumns,

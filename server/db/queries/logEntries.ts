@@ -61,6 +61,7 @@ function rowOf(
   return {
     ...place,
     ...count,
+    lapses: done.lapses?.length ? done.lapses : null,
     loadKg: load && kilogramsOf(load),
     unit: load?.unit ?? 'kg',
     entryId,
@@ -197,7 +198,7 @@ async function keepFormer(
   place: SetPlace,
   former: NonNullable<Awaited<ReturnType<typeof standingAt>>>,
 ): Promise<void> {
-  const { exercise, intent, loadKg, unit, reps, seconds, rir, isRirOpen } = former
+  const { exercise, intent, loadKg, unit, reps, seconds, rir, isRirOpen, lapses } = former
   const word: SetWord = {
     kind: 'set',
     place,
@@ -210,6 +211,7 @@ async function keepFormer(
       seconds,
       rir,
       isRirOpen,
+      ...(lapses && { lapses }),
     },
   }
   const [of] = await tx
@@ -421,6 +423,7 @@ const setColumns = {
   seconds: loggedSets.seconds,
   rir: loggedSets.rir,
   isRirOpen: loggedSets.isRirOpen,
+  lapses: loggedSets.lapses,
   unit: loggedSets.unit,
 }
 

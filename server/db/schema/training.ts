@@ -1,7 +1,8 @@
 import type { BlockId, ClientId, CoachId, ExerciseId, PlainDate, SlotId } from '#core/base'
 import type { SetRole, WeightUnit } from '#core/plan/scheme'
 import type { Session } from '#core/plan/session'
-import type { BodySide } from '#core/body/log'
+import type { SessionTimes } from '#core/body/times'
+import type { BodySide, SetLapse } from '#core/body/log'
 import {
   boolean,
   date,
@@ -46,6 +47,8 @@ export const datedSessions = pgTable(
     isRecovered: boolean('is_recovered'),
     note: text('note').notNull().default(''),
     missedDecision: text('missed_decision'),
+    /** What it says of the client's minutes; null until it is finished. */
+    times: jsonb('times').$type<SessionTimes>(),
   },
   table => [
     primaryKey({ columns: [table.coachId, table.id] }),
@@ -80,6 +83,8 @@ export const loggedSets = pgTable(
     rir: real('rir'),
     /** `4 or more` in reserve. */
     isRirOpen: boolean('is_rir_open').notNull().default(false),
+    /** Where it was less than what was asked; null where it was not. */
+    lapses: jsonb('lapses').$type<readonly SetLapse[]>(),
     /** The unit it was said in; `load_kg` is for sums. */
     unit: text('unit').$type<WeightUnit>().notNull().default('kg'),
     /** What was said last about it; null for what came without entries. */

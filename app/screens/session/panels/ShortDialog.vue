@@ -58,6 +58,7 @@ const {
         <h3 class="section-head">
           {{ formatClock(result.before) }} → {{ formatClock(result.seconds) }}, step by step
         </h3>
+        <p v-if="builder.timesWords.value" class="text-ink2">{{ builder.timesWords.value }}</p>
         <ol class="max-h-[230px] overflow-y-auto">
           <li
             v-for="(change, at) in changes"
