@@ -17,6 +17,7 @@ const { id, name, here } = defineProps<{
     | 'history'
 }>()
 defineSlots<{ actions?: () => unknown }>()
+const { exercise, close } = useStoryDesk()
 const SCREENS = [
   ['split', 'Split', '/split'],
   ['session', 'Session', '/session/1'],
@@ -57,4 +58,5 @@ const SCREENS = [
       <slot name="actions" />
     </template>
   </AppBar>
+  <LazyStoryDialog v-if="exercise" :client-id="id" :first="exercise" @closed="close()" />
 </template>

@@ -1,5 +1,5 @@
 import { failure, type Result, success } from '#core/base'
-import { expandedBlock, issuedBlock, type SentSession } from '#core/design/progress'
+import { blockAsTold, type SentSession } from '#core/design/progress'
 import { SentView } from '#shared/contracts/block'
 import { defineStore } from 'pinia'
 import type { ApiFailure } from '~/shell/useApi'
@@ -8,6 +8,7 @@ import type { ApiFailure } from '~/shell/useApi'
 export const useIssuedStore = defineStore('issued', () => {
   const plans = usePlanStore()
   const { ask } = useApi()
+  const today = useToday()
   /** What the client has, and of which block. */
   const held = shallowRef<{ readonly block: string; readonly sent: readonly SentSession[] } | null>(
     null,
@@ -19,7 +20,7 @@ export const useIssuedStore = defineStore('issued', () => {
   /** What was sent stands in place of what the plan would have. */
   const expanded = computed(() =>
     plans.plan && plans.context
-      ? issuedBlock(expandedBlock(plans.plan, plans.context), sent.value)
+      ? blockAsTold(plans.plan, plans.context, sent.value, today.value)
       : null,
   )
 

@@ -87,7 +87,13 @@ export {
   stageWords,
   tempoWords,
 } from './scheme'
-export { loadLineWords, loadReasonWords, loadRowWords, shapeLossWords } from './loads'
+export {
+  loadLineWords,
+  loadReasonWords,
+  loadRowWords,
+  reserveCourseWords,
+  shapeLossWords,
+} from './loads'
 export {
   ALTERNATION_NAMES,
   blockConcernWords,
@@ -126,3 +132,12 @@ export {
 export { noFixWords } from './noFix'
 export { LAPSE_WORDS, SET_LAPSES } from '../body/log'
 export { asTaken, clientTimesWords, ownTimeWords } from './times'
+export {
+  attemptWords,
+  bestName,
+  doneLine,
+  doneSetWords,
+  sideGapWords,
+  sideRuleWords,
+  storyNotes,
+} from './story'

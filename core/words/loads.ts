@@ -1,4 +1,5 @@
 import type { LoadReason, SlotLoads } from '../design/loads'
+import type { ReserveCourse } from '../plan/estimate'
 import type { WeightUnit } from '../plan/scheme'
 import { formatSets, NBSP } from './figures'
 
@@ -81,3 +82,7 @@ export function loadLineWords(loads: SlotLoads): string {
     .filter(Boolean)
     .join('. ')
 }
+
+/** The reserve to expect set by set at one load: `At one load about 2, 1.5, 1 left`. */
+export const reserveCourseWords = ({ left }: ReserveCourse): string =>
+  `At one load about ${left.map(formatSets).join(', ')} left`

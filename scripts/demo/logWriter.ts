@@ -9,9 +9,11 @@ import {
   requireExercise,
   requireIntent,
 } from '#core/plan/catalogue'
-import { expectedReps, loadForReps } from '#core/plan/estimate'
+import { bodyLoad, expectedReps, loadForReps } from '#core/plan/estimate'
 import { type LoggedSet, trendValue } from '#core/body/log'
+import { estimatedParts, type LoggedAt, type SessionTimes, takenGaps } from '#core/body/times'
 import type { PlanContext } from '#core/plan/method'
+import { sessionTime } from '#core/plan/minutes'
 import { type DatedSession, datedSession, expandedBlock } from '#core/design/progress'
 import { leadRir, nominalReps, type SetRun, workStages } from '#core/plan/scheme'
 import { sessionSlots, type Slot } from '#core/plan/session'
@@ -41,6 +43,8 @@ export interface Story {
   /** Upper arm in centimetres and body weight in kilograms at the beginning. */
   readonly girthCm?: number
   readonly bodyKg?: number
+  /** How many times as long as asked the client rests; the phone was along in every session. */
+  readonly restsTimes?: number
 }
 
 export interface DemoSession extends Omit<DatedSession, 'session'> {
@@ -53,6 +57,7 @@ export interface DemoSession extends Omit<DatedSession, 'session'> {
   readonly minutes: number | null
   readonly isRecovered: boolean | null
   readonly note: string
+  readonly times: SessionTimes | null
   readonly sets: readonly LoggedSet[]
 }
 
@@ -158,11 +163,13 @@ function told(
   const isLast = daysAgo <= 0 && story.isUnopened === true
   const sentAt = at(addDays(start, -SENT_DAYS_BEFORE), '08:10')
   const sets = isDone ? setsDone(session, dated.on, teller) : []
+  const timed = isDone && story.restsTimes ? trainedAt(session, story.restsTimes, teller) : null
   return {
     ...dated,
     id: newId(),
     blockId: id,
     prescribed: session,
+    times: timed?.times ?? null,
     sets,
     sentAt: daysBetween(today, start) > SENT_DAYS_BEFORE ? null : sentAt,
     openedAt:
@@ -170,9 +177,34 @@ function told(
         ? null
         : at(addDays(start, -SENT_DAYS_BEFORE), '18:25'),
     finishedAt: isDone ? at(dated.on, '18:40') : null,
-    minutes: isDone ? Math.round(2.4 * dated.setsPlanned + 8 * random()) + 6 : null,
+    minutes:
+      timed?.minutes ?? (isDone ? Math.round(2.4 * dated.setsPlanned + 8 * random()) + 6 : null),
     isRecovered: isDone ? random() > (story.falling ? 0.45 : 0.12) : null,
     note: '',
+  }
+}
+
+const SET_UP_SLOWER = 1.2
+
+/** A session as it went by the clock, with rests so many times as long as asked, give or take a tenth. */
+function trainedAt(
+  session: DatedSession['session'],
+  restsTimes: number,
+  { context, random }: Teller,
+): { readonly times: SessionTimes; readonly minutes: number } {
+  const { spans } = sessionTime(session, context)
+  const logged: LoggedAt[] = []
+  let at = 0
+  for (const { kind, slot, set, seconds } of spans) {
+    const isRest = kind === 'rest' || kind === 'inside'
+    const isWay = kind === 'setup' || kind === 'transition'
+    at += seconds * (isRest ? restsTimes : isWay ? SET_UP_SLOWER : 1) * (0.9 + 0.2 * random())
+    if (kind === 'set' && slot && set !== undefined)
+      logged.push({ slot, role: 'working', set: set + 1, at })
+  }
+  return {
+    times: { estimated: estimatedParts(spans), gaps: takenGaps(spans, logged) },
+    minutes: Math.round(at / 60),
   }
 }
 
@@ -195,6 +227,7 @@ function setsDone(
             slot,
             set,
             strength,
+            body: bodyLifted(exercise, teller.story),
             random: teller.random,
             isShort: daysBetween(on, teller.today) <= (teller.story.shortWithinDays ?? 0),
           })
@@ -208,7 +241,15 @@ function shareOf(name: string): number {
   return [...name].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 997, 7) / 997
 }
 
-/** One-rep maximum of an exercise on a day. */
+const USUAL_BODY_KG = 75
+/** One rep of body-weight work, in what is lifted of the body. */
+const BODY_STRENGTH = 1.35
+
+/** What an exercise lifts of the client's own body, kg. */
+const bodyLifted = ({ id }: Exercise, { bodyKg = USUAL_BODY_KG }: Story): number =>
+  bodyLoad(id, bodyKg, 0) ?? 0
+
+/** One-rep maximum of an exercise on a day, kg. */
 function strengthOn(
   exercise: Exercise,
   { intent }: Slot,
@@ -226,9 +267,9 @@ function strengthOn(
     (exercise.kind === 'compound' ? 2.4 : 1) *
     (exercise.loadBasis === 'per_hand' ? 0.5 : 1) *
     (0.8 + 0.5 * shareOf(exercise.id))
+  const own = bodyLifted(exercise, story)
   return (
-    story.strengthKg *
-    scale *
+    (own === 0 ? story.strengthKg * scale : own * BODY_STRENGTH) *
     (1 + slope * weeks) *
     (1 + 0.012 * (random() + random() + random() - 1.5))
   )
@@ -239,6 +280,8 @@ interface Doing {
   readonly slot: Slot
   readonly set: number
   readonly strength: number
+  /** Of it the client's own body, kg. */
+  readonly body: number
   readonly random: () => number
   readonly isShort: boolean
 }
@@ -258,7 +301,7 @@ function lowReps(run: SetRun): number {
 
 function stagesDone(
   run: SetRun,
-  { exercise, slot, set, strength, random, isShort }: Doing,
+  { exercise, slot, set, strength, body, random, isShort }: Doing,
 ): readonly LoggedSet[] {
   const common = {
     slot: slot.id,
@@ -275,12 +318,13 @@ function stagesDone(
     exercise.loadStepKg > 0 && exercise.repUnit === 'reps' && exercise.loadBasis !== 'counterweight'
   if (!isWeighed) return [{ ...common, stage: 1, loadKg: null, reps: middleReps(run), rir }]
   const step = exercise.loadStepKg
-  const loadKg = Math.max(
-    step,
-    Math.round(loadForReps(strength, middleReps(run), rir) / step) * step,
+  const loaded = Math.max(
+    body > 0 ? 0 : step,
+    Math.round((loadForReps(strength, middleReps(run), rir) - body) / step) * step,
   )
+  const loadKg = loaded || null
   const tired = strength * (1 - 0.012 * (set - 1))
-  const reps = Math.max(3, Math.min(19, Math.round(expectedReps(tired, loadKg) - rir)))
+  const reps = Math.max(3, Math.min(19, Math.round(expectedReps(tired, loaded + body) - rir)))
   const first: LoggedSet = isShort
     ? { ...common, stage: 1, loadKg, reps: Math.max(1, lowReps(run) - SHORT_BY), rir }
     : {
@@ -297,7 +341,7 @@ function stagesDone(
         {
           ...common,
           stage: 2,
-          loadKg: Math.max(step, Math.round((loadKg * 0.7) / step) * step),
+          loadKg: Math.max(step, Math.round((loaded * 0.7) / step) * step),
           reps: 7,
           rir: 0,
         },
@@ -337,12 +381,12 @@ function measurementsOf({ story, today, random, newId }: Teller): DemoHistory['m
 }
 
 /** The trend value of each exercise of a session that was done. */
-export function exposuresIn({ sets }: DemoSession) {
+export function exposuresIn({ sets }: DemoSession, bodyKg: number | null) {
   const byExercise = new Map<LoggedSet['exercise'], LoggedSet[]>()
   for (const set of sets)
     byExercise.set(set.exercise, [...(byExercise.get(set.exercise) ?? []), set])
   return [...byExercise].flatMap(([exercise, own]) => {
-    const value = trendValue(own)
+    const value = trendValue(own, bodyKg)
     return value ? [{ exercise, ...value }] : []
   })
 }

@@ -269,7 +269,7 @@ function rigger(startsOn: PlainDate, newId: () => string): Written {
 /** Up at three, done by noon; an upper and lower week with an arm day. */
 function baker(startsOn: PlainDate, newId: () => string): Written {
   return {
-    name: 'Kaja Thorsby-Reyes', about: 'Baker, coastal rower', bands: REST_AS_THEY_LIKE, start: '13:30', method: 'own-arm-day', story: { strengthKg: 26, gain: 0.006, girthCm: 30.2, bodyKg: 68 },
+    name: 'Kaja Thorsby-Reyes', about: 'Baker, coastal rower', bands: REST_AS_THEY_LIKE, start: '13:30', method: 'own-arm-day', story: { strengthKg: 26, gain: 0.006, girthCm: 30.2, bodyKg: 68, restsTimes: 1.4 },
     facts: facts(26, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' }, slowedBy: ['short_sleep'] }),
     plan: planFrom({
       title: 'Early block', startsOn, passes: 6, anchor: { kind: 'weekday', startsOn: 1 },

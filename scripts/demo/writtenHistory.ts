@@ -48,7 +48,7 @@ export function writtenHistory(
       sets.map((set, at) => ({ ...set, sessionId: id, at })),
     ),
     exposures: sessions.flatMap(session =>
-      exposuresIn(session).map(exposure => ({
+      exposuresIn(session, client.story.bodyKg ?? null).map(exposure => ({
         ...exposure,
         sessionId: session.id,
         on: session.on,

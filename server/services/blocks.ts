@@ -20,8 +20,8 @@ import {
   type BlockSession,
   datedSession,
   type ExpandedBlock,
-  expandedBlock,
-  issuedBlock,
+  blockAsTold,
+  expandedAfter,
   nextBlock,
   type SentSession,
 } from '#core/design/progress'
@@ -41,7 +41,7 @@ import {
 import { client } from './clients'
 import { loadData } from './loads'
 import type { Coach } from './signIn'
-import { currentTime } from '../clock'
+import { currentTime, serverToday } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'block' }
 
@@ -99,7 +99,7 @@ export async function issued(
   const { plan, context } = opened.value
   return success({
     ...opened.value,
-    expanded: issuedBlock(expandedBlock(plan, context), await sentRows(coach, blockId)),
+    expanded: blockAsTold(plan, context, await sentRows(coach, blockId), serverToday()),
   })
 }
 
@@ -129,7 +129,8 @@ export async function send(
   const opened = await openedBlock(coach, blockId)
   if (!opened.ok) return opened
   const { plan, context } = opened.value
-  const own = expandedBlock(plan, context).passes[pass]
+  const before = await sentRows(coach, blockId)
+  const own = expandedAfter(plan, context, before, serverToday()).passes[pass]
   if (!own)
     return failure({
       kind: 'invalid',

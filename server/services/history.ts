@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/plan/catalogue'
+import { liftsBody } from '#core/plan/estimate'
 import { recentBest, sessionState, splitByUse, TREND } from '#core/body/log'
 import type {
   ClearanceBody,
@@ -213,6 +214,9 @@ export async function strengths(
   // What is doubtful plans no load.
   const { used } = splitByUse(exposures, await exclusionFactsOf(db, coach, found.value))
   return success({
-    strengths: recentBest(used).map(({ exercise, value }) => ({ exercise, kg: value })),
+    // Body-weight work is planned by what is added to it, which its estimate does not say.
+    strengths: recentBest(used.filter(({ exercise }) => !liftsBody(exercise))).map(
+      ({ exercise, value }) => ({ exercise, kg: value }),
+    ),
   })
 }

@@ -14,6 +14,7 @@ import {
 } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
+import { liftsBody } from '#core/plan/estimate'
 import { recentBest, splitByUse, trendValue, TREND } from '#core/body/log'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { datedSession, expandedBlock } from '#core/design/progress'
@@ -142,9 +143,9 @@ export async function makePractice(
     rehearsalData(expandedBlock(plan, context), context),
     randomInt(2 ** 31),
     new Map(
-      recentBest(splitByUse(exposures, await exclusionFactsOf(db, coach, found.value)).used).map(
-        ({ exercise, value }) => [exercise, value],
-      ),
+      recentBest(splitByUse(exposures, await exclusionFactsOf(db, coach, found.value)).used)
+        .filter(({ exercise }) => !liftsBody(exercise))
+        .map(({ exercise, value }) => [exercise, value]),
     ),
     context,
   )

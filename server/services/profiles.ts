@@ -11,8 +11,9 @@ import {
 } from '#core/base'
 import { starterPlan } from '#core/plan/block'
 import type { Catalogue } from '#core/plan/catalogue'
+import { withSides } from '#core/plan/method'
 import type { FieldError, Problem } from '#shared/contracts/problem'
-import { type Profile, ProfileContract } from '#shared/contracts/profile'
+import { type Profile, ProfileContract, type SidesBody } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 import { database } from '../db/database'
 import { followers, lockedFacts, updateFacts } from '../db/queries/clients'
@@ -92,6 +93,27 @@ export async function avoidExercise(
     await updateFacts(tx, coach.id, id, {
       facts: { ...found.facts, avoid, keep },
       profile: { ...before, avoid, keep },
+    })
+    return success({ id })
+  })
+}
+
+/** How left and right of an exercise are done from now on; null leaves it to the plan. */
+export async function setSides(
+  coach: Coach,
+  id: ClientId,
+  { exercise, sides }: SidesBody,
+): Promise<Result<{ id: ClientId }, Problem>> {
+  const { catalogue } = await studioSettings(database(), coach.id)
+  return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
+    const found = await lockedFacts(tx, coach.id, id)
+    if (!found || !catalogue.has(exercise))
+      return failure({ kind: 'not-found', what: found ? 'exercise' : 'client' })
+    const profile = ProfileContract.parse(found.profile)
+    const exerciseRules = withSides(profile.exerciseRules, exercise, sides)
+    await updateFacts(tx, coach.id, id, {
+      facts: { ...found.facts, exerciseRules },
+      profile: { ...profile, exerciseRules },
     })
     return success({ id })
   })

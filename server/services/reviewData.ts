@@ -12,7 +12,7 @@ import { type Catalogue, catalogueWith } from '#core/plan/catalogue'
 import { isAhead, type ExcludedEstimate, sessionState, splitByUse, TREND } from '#core/body/log'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { LEARNING_DAYS } from '#core/body/recovery-rate'
-import { expandedBlock, issuedBlock } from '#core/design/progress'
+import { blockAsTold } from '#core/design/progress'
 import type { ReplanQuestion } from '#core/follow/replan'
 import type { ReviewQuestion, SessionOutcome } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
@@ -40,6 +40,8 @@ export interface ReviewData {
   readonly context: PlanContext
   readonly catalogue: Catalogue
   readonly rows: readonly Row[]
+  /** What was logged, by session. */
+  readonly sets: ReadonlyMap<string, readonly Awaited<ReturnType<typeof setsSince>>[number][]>
   readonly question: ReviewQuestion
   readonly decided: Awaited<ReturnType<typeof decisionsOf>>
   readonly reports: Awaited<ReturnType<typeof painReportsOf>>
@@ -72,9 +74,11 @@ export async function reviewData(
     trainedSince(db, coach.id, clientId, since),
     lastDone(db, coach.id, clientId),
   ])
-  const expanded = issuedBlock(
-    expandedBlock(block.plan, context),
+  const expanded = blockAsTold(
+    block.plan,
+    context,
     sent.map(row => ({ ...row, content: SessionContract.parse(row.content) })),
+    today,
   )
   // The one most lately begun that anything is known of.
   const pass =
@@ -117,6 +121,7 @@ export async function reviewData(
     context,
     catalogue,
     rows,
+    sets: bySession,
     decided,
     reports,
     leftOut: leftOut.filter(({ on }) => on >= trendFrom),

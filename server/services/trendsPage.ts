@@ -19,7 +19,7 @@ import {
   trendBand,
   trendPointsOf,
 } from '#core/body/log'
-import { blockCourse } from '#core/follow/review'
+import { blockCourse, densities } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
 import type { ExerciseCourse, TrendsView } from '#shared/contracts/trends'
 import { database } from '../db/database'
@@ -32,10 +32,10 @@ import { siftFacts } from './trends'
 /** A year is shown; a trend goes by its last eight weeks. */
 const SHOWN_DAYS = 365
 
-function courseOf(
+export function courseOf(
   exercise: string,
   own: readonly (DatedValue & { readonly leftOut: ExclusionReason | null })[],
-  { catalogue }: ReviewData,
+  { catalogue }: Pick<ReviewData, 'catalogue'>,
   today: PlainDate,
 ): ExerciseCourse {
   const from = own[0]?.on ?? today
@@ -92,10 +92,11 @@ export async function trends(
     measurementsOf(db, coach.id, clientId),
   ])
   if (!data.ok) return data
-  const { question, view } = data.value
+  const { question, view, rows, sets } = data.value
   return success({
     name: view.name,
     ...blockCourse(question.expanded, question.outcomes, question.context),
+    density: densities(rows.map(row => ({ ...row, sets: sets.get(row.id) ?? [] }))),
     measurements: measurements.map(({ on, kind, value }) => ({ on, kind, value })),
     exercises: exerciseCourses(exposures, data.value, today),
   })

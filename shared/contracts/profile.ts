@@ -1,5 +1,6 @@
 import { EQUIPMENT, GROUPS, JOINTS } from '#core/plan/catalogue'
-import { HINDRANCES, MODES, PLAN_SCOPES } from '#core/plan/method'
+import { HINDRANCES, MODES, PLAN_SCOPES, SIDE_ORDERS } from '#core/plan/method'
+import { BODY_SIDES } from '#core/body/log'
 import { PERMITS, SCREENING_ANSWERS, SCREENING_IDS } from '#core/plan/safety'
 import { WEIGHT_UNITS } from '#core/plan/scheme'
 import { z } from 'zod'
@@ -43,10 +44,14 @@ export const ExerciseRuleContract = z
     exercise: z.string().min(1).max(60),
     mostKg: z.number().min(0).max(600).nullable(),
     instead: z.string().min(1).max(60).nullable(),
+    sides: z
+      .strictObject({ weak: z.enum(BODY_SIDES), rule: z.enum(SIDE_ORDERS) })
+      .readonly()
+      .exactOptional(),
   })
   .readonly()
   .refine(
-    ({ mostKg, instead }) => mostKg !== null || instead !== null,
+    ({ mostKg, instead, sides }) => mostKg !== null || instead !== null || sides !== undefined,
     'must have a heaviest load, or what is done in its place',
   )
   .refine(
@@ -101,3 +106,13 @@ export const SavedClient = z.object({ id: z.uuid() })
 
 /** An exercise a client is not to be given any more. */
 export const AvoidBody = z.strictObject({ exercise: z.string().min(1).max(60) })
+
+/** How left and right of an exercise are to be done; null leaves it to the plan. */
+export const SidesBody = z.strictObject({
+  exercise: z.string().min(1).max(60),
+  sides: z
+    .strictObject({ weak: z.enum(BODY_SIDES), rule: z.enum(SIDE_ORDERS) })
+    .readonly()
+    .nullable(),
+})
+export type SidesBody = z.output<typeof SidesBody>

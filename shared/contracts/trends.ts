@@ -1,6 +1,6 @@
 import type { Group } from '#core/plan/catalogue'
 import type { BandPoint, ExclusionReason, SetUpChange, Trend } from '#core/body/log'
-import type { CourseArrival, CourseRow } from '#core/follow/review'
+import type { CourseArrival, CourseRow, Density } from '#core/follow/review'
 import type { PlainDate } from '#core/base'
 import { z } from 'zod'
 import type { MeasurementKind } from '#core/body/measurements'
@@ -27,6 +27,7 @@ export interface TrendsView {
   readonly exercises: readonly ExerciseCourse[]
   readonly volume: readonly CourseRow[]
   readonly readiness: readonly CourseArrival[]
+  readonly density: readonly Density[]
   readonly measurements: readonly {
     readonly on: PlainDate
     readonly kind: MeasurementKind

@@ -32,7 +32,12 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.exercise" class="border-t border-hair">
+        <tr
+          v-for="row in rows"
+          :key="row.exercise"
+          :data-exercise="row.exercise"
+          class="border-t border-hair"
+        >
           <th scope="row" class="py-0.5 pr-4 font-semibold">{{ row.name }}</th>
           <td class="pr-4">
             <select

@@ -19,7 +19,12 @@ const { rows, typed, message, take } = useStartingLoads()
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.exercise" class="border-t border-hair">
+        <tr
+          v-for="row in rows"
+          :key="row.exercise"
+          :data-exercise="row.exercise"
+          class="border-t border-hair"
+        >
           <th scope="row" class="py-0.5 pr-4 font-semibold">{{ row.name }}</th>
           <td class="pr-4 text-[12.5px] text-ink2">{{ row.known }}</td>
           <td>

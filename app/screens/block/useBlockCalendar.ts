@@ -8,7 +8,7 @@ import {
 } from '#core/base'
 import { applyEdit, type PlanDocument, withException, withoutException } from '#core/plan/block'
 import { formatDay, moveEffectWords, sessionStateWords } from '#core/words'
-import { type BlockSession, expandedBlock, issuedBlock, moveEffects } from '#core/design/progress'
+import { type BlockSession, blockAsTold, expandedBlock, moveEffects } from '#core/design/progress'
 import { plannedSets } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
 import { newId } from '~/shell/newId'
@@ -101,7 +101,7 @@ export function useBlockCalendar() {
     const [session, target, context] = [held.value, carried.value, store.context]
     const plan = session && target && planWith(session, target.to)
     if (!plan || !context || !issued.expanded) return []
-    const after = issuedBlock(expandedBlock(plan, context), issued.sent)
+    const after = blockAsTold(plan, context, issued.sent, today.value)
     return moveEffects(session, target.to, {
       before: issued.expanded,
       after,

@@ -7,23 +7,26 @@ export interface FormExerciseRule {
   exercise: string
   most: string
   instead: string
+  /** Said in the exercise's story, and kept here. */
+  sides?: ExerciseRule['sides'] | undefined
 }
 
 /** A rule as its fields hold it. */
 export function formRule(
-  { exercise, mostKg, instead }: ExerciseRule,
+  { exercise, mostKg, instead, sides }: ExerciseRule,
   unit: Profile['units'],
 ): FormExerciseRule {
   return {
     exercise,
     most: mostKg === null ? '' : String(saidAmount(mostKg, unit)),
     instead: instead ?? '',
+    sides,
   }
 }
 
 /** What the fields of a rule say; not judged here. */
 export function ruleOf(
-  { exercise, most, instead }: FormExerciseRule,
+  { exercise, most, instead, sides }: FormExerciseRule,
   unit: Profile['units'],
 ): unknown {
   const amount = Number(most.replace(',', '.'))
@@ -31,5 +34,6 @@ export function ruleOf(
     exercise,
     mostKg: most.trim() === '' ? null : kilogramsOf({ amount, unit }),
     instead: instead === '' ? null : instead,
+    ...(sides && { sides }),
   }
 }

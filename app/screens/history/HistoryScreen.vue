@@ -46,7 +46,7 @@ const measurementComplaint = computed(
           <h2 id="trends-head" class="section-head">Where exercises are going</h2>
           <table>
             <tbody>
-              <tr v-for="trend in trends" :key="trend.exercise">
+              <tr v-for="trend in trends" :key="trend.exercise" :data-exercise="trend.exercise">
                 <th scope="row" class="pr-4 text-left font-semibold">
                   {{ catalogue.get(trend.exercise)?.name ?? trend.exercise }}
                 </th>

@@ -39,6 +39,7 @@ function entered(line: LogLine, fields: LineFields): void {
     <section
       v-for="block in blocks"
       :key="block.slot"
+      :data-exercise="block.lines[0]?.movement.exercise"
       class="group border-t border-hair pt-1.5"
       :aria-label="block.name"
     >

@@ -160,7 +160,7 @@ watch(isDone, done => done && emit('ended'))
           v-model="countText"
           :label="isSeconds ? 'Seconds' : 'Reps'"
           :unit="isSeconds ? 's' : 'reps'"
-          :hint="`target ${part.part.countWords}`"
+          :hint="part.part.countWords && `target ${part.part.countWords}`"
           :invalid="complaint !== '' && !complaint.startsWith('Load')"
           @stepped="phone.stepCount($event)"
           @entered="logged"

@@ -60,3 +60,23 @@ test.each([
   expect(words.farFromLast({ ...movement, last }, amount, count)).toBe(said)
   expect(words.farFromLast(movement, amount, count)).toBeNull()
 })
+
+test.each([
+  [24, 22.5, null],
+  [25, 22.5, 'Load: 25 kg is more than a tenth above the 22.5 of last time.'],
+  [25, 25, null],
+  [25, null, null],
+])('%s kg where %s was suggested: %s', (amount, suggested, said) => {
+  const sets = [12, 11].map(reps => ({ amount: 22.5, count: reps, rir: 1 }))
+  const movement = { ...smallSheet().exercises[0]!, last: { on: plainDate('2026-04-01'), sets } }
+  expect(words.farFromLast(movement, amount, 12, suggested)).toBe(said)
+})
+
+test.each([
+  [30, 27.5, true],
+  [30, 30, false],
+  [30, 32.5, false],
+  [null, 27.5, false],
+])('from %s kg to %s a load that is to hold is asked about: %s', (before, amount, asked) =>
+  expect(words.fallOf(before, amount, 'kg') !== null).toBe(asked),
+)

@@ -82,6 +82,16 @@ export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
 // Joints have the same names on the phone as everywhere.
 export { JOINT_NAMES } from '#core/words'
 
+/** More than this over last time is asked about, unless the plan itself asks for it. */
+const SANE_JUMP = 1.1
+
+/** A question where a load falls from the set before although it is to hold; null where it does not. */
+export function fallOf(before: number | null, amount: number | null, unit: string): string | null {
+  return before !== null && amount !== null && amount < before
+    ? `Load: it is to hold over the sets, and ${phoneNumber(amount)} ${unit} is below the ${phoneNumber(before)} before. Rest longer if need be.`
+    : null
+}
+
 /**
  * A question where a load or a count is far outside what was done of the movement last time; null where it is not.
  * Such a figure is a slip of the thumb more often than not.
@@ -90,6 +100,7 @@ export function farFromLast(
   { last, scale, countUnit }: SheetMovement,
   amount: number | null,
   count: number,
+  suggested: number | null = null,
 ): string | null {
   const sets = last?.sets ?? []
   const known = (of: (set: (typeof sets)[number]) => number | null) =>
@@ -104,6 +115,9 @@ export function farFromLast(
         )
   if (amount !== null && usualLoad !== null)
     return farSentence('load', { value: amount, usual: usualLoad, unit: ` ${scale.unit}` })
+  const most = Math.max(...known(set => set.amount))
+  if (amount !== null && suggested !== null && amount > Math.max(suggested, most * SANE_JUMP))
+    return `Load: ${phoneNumber(amount)} ${scale.unit} is more than a tenth above the ${phoneNumber(most)} of last time.`
   const usual = farFromOwn(
     'count',
     count,

@@ -51,7 +51,9 @@ export function usePhoneHints(phone: ReturnType<typeof usePhoneSession>) {
     const isPlanned = movement.exercise === exercise.exercise
     const why =
       part.part.stage > 1
-        ? 'from the part before'
+        ? phone.isFurther.value
+          ? 'a fifth less than before; the same again after a pause'
+          : 'from the part before'
         : isPlanned
           ? exercise.why.replace(/^\S/, letter => letter.toLowerCase()) || FIND_A_WEIGHT
           : 'choose a weight for it'

@@ -10,6 +10,7 @@ import {
   painLimit,
   parsedNumber,
   prefillOf,
+  repsToStopAt,
   type SessionStanding,
   sessionStanding,
   type SheetMovement,
@@ -21,7 +22,7 @@ import {
   wentOn,
   lastDoneTurn,
 } from '#core/follow/sheet'
-import { farFromLast, phoneNumber } from './phoneWords'
+import { fallOf, farFromLast, phoneNumber } from './phoneWords'
 
 interface Aim {
   readonly slot: string
@@ -178,6 +179,14 @@ export function usePhoneSession(
     isOpenRir.value = value === 4
   }
 
+  /** The load of the working set before, as it was logged. */
+  function loadBefore({ plan, slot }: StandingTurn): number | null {
+    const before = turns.value.find(
+      turn =>
+        turn.slot === slot && turn.plan.role === 'working' && turn.plan.number === plan.number - 1,
+    )
+    return before?.parts[0]?.standing?.done.load?.amount ?? null
+  }
   let askedAbout = ''
   /** The fields as they are typed; null where one of them is no number or looks like a slip, which is told. */
   function read(of: StandingTurn, here: StandingTurn['parts'][number], doing: SheetMovement) {
@@ -193,9 +202,20 @@ export function usePhoneSession(
     if ((amount && !amount.ok) || !count.ok) return null
     // What is far from last time is asked about once; the same figures said again are meant.
     const isLead = of.plan.role === 'working' && here.part.stage === 1
-    const far = isLead ? farFromLast(doing, amount?.value ?? null, count.value) : null
+    const planned = prefillOf(of, of.parts.indexOf(here), turns.value, doing).amount
+    const far = isLead ? farFromLast(doing, amount?.value ?? null, count.value, planned) : null
+    const fell =
+      isLead && exercise.value?.holdsLoad
+        ? fallOf(loadBefore(of), amount?.value ?? null, doing.scale.unit)
+        : null
+    const stop = repsToStopAt(of, of.parts.indexOf(here))
+    const tooMany =
+      stop !== null && count.value > stop
+        ? `The ${here.part.side} stops at the ${stop} reps the ${here.part.stopsAt} did.`
+        : null
     const said = `${fieldKey.value} ${amountText.value} ${countText.value}`
-    complaint.value = far && askedAbout !== said ? `${far} Log it again if it is right.` : ''
+    const doubt = far ?? fell ?? tooMany
+    complaint.value = doubt && askedAbout !== said ? `${doubt} Log it again if it is right.` : ''
     askedAbout = said
     return complaint.value === '' ? { amount: amount?.value ?? null, count: count.value } : null
   }

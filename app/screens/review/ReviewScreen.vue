@@ -196,7 +196,12 @@ const isLive = useMounted()
               </tr>
             </thead>
             <tbody>
-              <tr v-for="row in exercises" :key="row.exercise" class="border-b border-hair">
+              <tr
+                v-for="row in exercises"
+                :key="row.exercise"
+                :data-exercise="row.exercise"
+                class="border-b border-hair"
+              >
                 <th scope="row" class="py-0.5 font-normal">
                   {{ row.name }}
                   <span v-if="row.otherwise" class="block text-[12px] text-ink2">{{

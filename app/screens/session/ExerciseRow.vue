@@ -23,6 +23,7 @@ const arrives = computed(() => builder.readinessAt(held.id))
     class="row"
     :data-selected="isSelected || undefined"
     :data-slot="held.id"
+    :data-exercise="held.exercise"
     :style="{ '--text': `var(--${family})`, '--peg': `var(--${family}-peg)` }"
     @click="builder.select(held.id)"
   >

@@ -10,6 +10,7 @@ const fields = useRowControls(() => held, builder)
 const {
   assumed,
   next,
+  course,
   numbers,
   choices,
   texts,
@@ -106,7 +107,7 @@ const others = computed(() => builder.groupings.value.filter(other => other !== 
         </select>
       </label>
     </div>
-    <p v-if="next" class="mt-2 text-[12.5px]">{{ next }}</p>
+    <p v-if="next" class="mt-2 text-[12.5px]">{{ next }}{{ course ? `. ${course}` : '' }}</p>
     <p v-if="assumed" class="mt-2 text-[12px] text-ink2">{{ assumed }}</p>
     <p v-if="intent.how || exercise.cautions.length > 0" class="mt-2 text-[12px] text-ink2">
       <b v-if="intent.how" class="font-semibold text-ink first-letter:uppercase"

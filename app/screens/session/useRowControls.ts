@@ -1,10 +1,13 @@
-import { assumedWords, EFFORT, formatDay, loadLineWords } from '#core/words'
+import { assumedWords, EFFORT, formatDay, loadLineWords, reserveCourseWords } from '#core/words'
+import { reserveCourse } from '#core/plan/estimate'
 import { type Exercise, type Intent, requireExercise } from '#core/plan/catalogue'
 import { intentFor } from '#core/plan/method'
 import { assumedIn } from '#core/plan/minutes'
 import {
+  leadRir,
   type Load,
   type LongSetKind,
+  nominalReps,
   parsedSetUp,
   plannedSets,
   type SchemeControl,
@@ -19,6 +22,7 @@ import {
   USUAL_BASIS,
   withControl,
   withSetsAdded,
+  workStages,
   splitSets,
 } from '#core/plan/scheme'
 import { SLOT_ROLE_TABLE, SLOT_ROLES, type Slot, type SlotRole } from '#core/plan/session'
@@ -252,9 +256,22 @@ export function useRowControls(slot: () => Slot, builder: SessionBuilder) {
     const loads = found?.loads.get(slot().id)
     return found && loads ? `On ${formatDay(found.on)}: ${loadLineWords(loads)}` : ''
   })
+  /** What reserve to expect over the sets where they have one load; empty where they have not. */
+  const course = computed(() => {
+    const found = forecast.nextOf(builder.dayAt(), builder.sessionAt())?.loads.get(slot().id)
+    const run = slot().scheme.runs.find(({ role }) => role === 'working')
+    const reps = nominalReps(run && workStages(run)[0]?.reps)
+    const rir = run && leadRir(run)
+    const amounts = new Set(found?.sets.map(({ amount }) => amount))
+    const [load] = amounts
+    if (!found || amounts.size !== 1 || !load || reps === undefined || rir === undefined) return ''
+    const own = reserveCourse(load, reps, rir, found.sets.length)
+    return own ? reserveCourseWords(own) : ''
+  })
   return {
     /** What the phone will say the next time. */
     next,
+    course,
     /** What minutes and worth rest on where the sets leave room. */
     assumed: computed(() => assumedWords(assumedIn(slot(), context.value))),
     techniques,

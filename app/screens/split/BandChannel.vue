@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatSets } from '#core/words'
 import type { Band } from '#core/plan/method'
 import type { BoardRail } from './useBoardRails'
 import { BAND_MARKS, bandShare } from './bandScale'
@@ -76,7 +77,7 @@ const peg = computed(() => ({
         text-anchor="middle"
         class="number"
       >
-        {{ mark.sets }}
+        {{ formatSets(mark.sets) }}
       </text>
     </template>
   </svg>

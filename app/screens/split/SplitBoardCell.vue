@@ -107,6 +107,7 @@ watch(
     :tabindex="isSelected ? 0 : -1"
     :aria-label="label"
     :aria-selected="isSelected"
+    :data-exercise="cell.pieces[0]?.slot.exercise"
     :data-rest="isRest || undefined"
     :data-selected="isSelected || undefined"
     :data-day-selected="board.place.value.day === dayAt || undefined"

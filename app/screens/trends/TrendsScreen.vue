@@ -19,7 +19,12 @@ const isLive = useMounted()
           From the last eight weeks, twelve estimates at most. Said only where the data support it.
         </p>
         <ul class="mt-3">
-          <li v-for="row in list" :key="row.exercise" class="border-b border-hair">
+          <li
+            v-for="row in list"
+            :key="row.exercise"
+            :data-exercise="row.exercise"
+            class="border-b border-hair"
+          >
             <button
               type="button"
               class="w-full px-1 py-1 text-left"

@@ -156,6 +156,52 @@ function readinessChart(
   }
 }
 
+function densityChart({ density }: TrendsView, paint: ChartColours): BlockChart {
+  const of = (key: 'sets' | 'kg') => density.map(one => Math.round(one[key] * 100) / 100)
+  const days = density.map(({ on }) => on as string)
+  return {
+    key: 'density',
+    title:
+      'Density: sets and weight moved per minute of a session. Less rest adds work that volume does not show',
+    layout: {
+      yaxis: { title: { text: 'sets a minute' }, rangemode: 'tozero' },
+      yaxis2: {
+        title: { text: 'kg a minute' },
+        overlaying: 'y',
+        side: 'right',
+        rangemode: 'tozero',
+        showgrid: false,
+      },
+      xaxis: { type: 'date' },
+    },
+    rows: density.map(({ on, name, sets, kg }) => ({
+      date: on,
+      session: name,
+      sets_a_minute: formatOneDecimal(sets),
+      kg_a_minute: formatOneDecimal(kg),
+    })),
+    data: [
+      {
+        type: 'scatter',
+        mode: 'lines+markers',
+        name: 'sets',
+        x: days,
+        y: of('sets'),
+        line: { color: paint.ink },
+      },
+      {
+        type: 'scatter',
+        mode: 'lines+markers',
+        name: 'weight',
+        x: days,
+        y: of('kg'),
+        yaxis: 'y2',
+        line: { color: paint.ink2, dash: 'dot' },
+      },
+    ],
+  }
+}
+
 function measuredChart({ measurements }: TrendsView, paint: ChartColours): BlockChart {
   const all = [...measurements].sort((a, b) => a.on.localeCompare(b.on))
   const kinds = [...new Set(all.map(({ kind }) => kind))]
@@ -252,6 +298,7 @@ export async function useTrendCharts(
               readinessChart(course.group, held, paint, own),
             ]
           : []),
+        ...(held.density.length > 1 ? [densityChart(held, paint)] : []),
         ...(held.measurements.length > 0 ? [measuredChart(held, paint)] : []),
       ]
     }),

@@ -1,4 +1,4 @@
-import { estimatedOneRep } from '../../plan/estimate'
+import { estimatedOneRep, liftedKg } from '../../plan/estimate'
 import type { LoggedSet } from './loggedSet'
 
 /** One exposure of an exercise as a trend sees it. */
@@ -20,12 +20,16 @@ const ASSUMED_RIR = 2
 /**
  * The trend value of one exposure: the estimate from the first working set at the day's heaviest load.
  *
- * Shape:  all sets of one exercise on one day, in the order done.
+ * Shape:  all sets of one exercise on one day, in the order done; `bodyKg` is the latest weigh-in up to that day, for body-weight work.
  * Edge:   undefined where no such set has a load, reps up to 20 to failure and RIR up to 4; sets cut short, swung or helped stand apart.
  * Source: docs/methods.md#one-rep-maximum.
  */
-export function trendValue(sets: readonly LoggedSet[]): Omit<TrendPoint, 'week'> | undefined {
-  const usable = sets.filter(
+export function trendValue(
+  sets: readonly LoggedSet[],
+  bodyKg: number | null = null,
+): Omit<TrendPoint, 'week'> | undefined {
+  const lifted = sets.map(set => ({ ...set, loadKg: liftedKg(set.exercise, set.loadKg, bodyKg) }))
+  const usable = lifted.filter(
     ({ role, stage, loadKg, reps, rir, isRirOpen, lapses }) =>
       role === 'working' &&
       stage === 1 &&

@@ -22,6 +22,7 @@ import { idsInARow } from '../../testing/notation'
 import { planIn, written } from '../../testing/shorthandPlans'
 import {
   type BlockPass,
+  blockAsTold,
   blockConcerns,
   blockVerdict,
   expandedBlock,
@@ -132,6 +133,47 @@ describe('passes of a block', () => {
     passes.forEach(pass => expect(setsIn(pass, 'preacher_curl_bar') > 0).toBe(pass.choice === 'B'))
     const [, flipped] = passesOf(withException(block, { kind: 'choice', pass: 1 }))
     expect(flipped?.choice).toBe(expected[1] === 'A' ? 'B' : 'A')
+  })
+  test.each([
+    ['done throughout', [], ['A', 'B', 'A', 'B', 'A', 'B', 'A']],
+    ['the second missed: it comes next', [1], ['A', 'B', 'B', 'A', 'B', 'A', 'B']],
+    ['two in a row missed', [1, 2], ['A', 'B', 'B', 'B', 'A', 'B', 'A']],
+  ] as const)('turns by exposure count what was done: %s', (_, missed, expected) => {
+    const plan = blockOf({
+      alternations: [
+        {
+          slot: slotOf('cable_curl').id,
+          exercise: exerciseId('preacher_curl_bar'),
+          intent: null,
+          by: 'exposure',
+        },
+      ],
+    })
+    const today = plainDate('2026-06-01')
+    // Sent rotation by rotation, each as the log before it has it.
+    let sent: readonly SentSession[] = []
+    for (let pass = 0; pass < plan.passes; pass++) {
+      const own = blockAsTold(plan, context, sent, today).passes[pass]!
+      sent = [
+        ...sent,
+        ...own.sessions.map(session => ({
+          pass,
+          day: session.day,
+          place: session.place,
+          on: session.on,
+          name: session.name,
+          content: session.content,
+          isOpened: true,
+          isDone: !(missed as readonly number[]).includes(pass),
+          setsDone: (missed as readonly number[]).includes(pass) ? 0 : 9,
+        })),
+      ]
+    }
+    const told = blockAsTold(plan, context, sent, today).passes
+    expect(told.map(pass => (setsIn(pass, 'preacher_curl_bar') > 0 ? 'B' : 'A'))).toEqual(expected)
+    // A session that is still to come is not missed.
+    const early = blockAsTold(plan, context, sent, plan.startsOn).passes
+    expect(early.map(({ choice }) => choice)).toEqual(['A', 'B', 'A', 'B', 'A', 'B', 'A'])
   })
   test('exceptions stay what they are and can be taken back', () => {
     const block = withException(

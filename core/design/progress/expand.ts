@@ -13,7 +13,7 @@ import { rotationLedger } from '../../count/ledger'
 import type { PlanContext } from '../../plan/method'
 import { dayName, type DayRole, type Rotation, type RotationDay } from '../../plan/rotation'
 import { orderedText, plannedSets } from '../../plan/scheme'
-import type { Session } from '../../plan/session'
+import { type Session, sessionSlots } from '../../plan/session'
 import { groupWeeks, shortSession } from '../short'
 import { type PassTerms, sessionInPass } from './passContent'
 import { effortRamp, LEAST_RIR } from './ramp'
@@ -106,6 +106,8 @@ interface Course {
   readonly workingPasses: number
   readonly rampSteps: readonly number[]
   readonly weeks: () => ReturnType<typeof groupWeeks>
+  /** Sessions the client had and did not do, as `missedKey` spells them. */
+  readonly missed: ReadonlySet<string>
 }
 
 const MOST_DAYS = 200
@@ -135,7 +137,7 @@ function rampStepsOf(passes: number, deloads: ReadonlySet<number>): readonly num
   })
 }
 
-function courseOf(plan: PlanDocument, context: PlanContext): Course {
+function courseOf(plan: PlanDocument, context: PlanContext, missed: ReadonlySet<string>): Course {
   const { block = {} } = plan
   const deloads = new Set((block.deloads ?? []).filter(pass => pass < plan.passes))
   const workingPasses = plan.passes - deloads.size
@@ -147,6 +149,7 @@ function courseOf(plan: PlanDocument, context: PlanContext): Course {
     plan,
     block,
     context,
+    missed,
     deloads,
     workingPasses,
     rampSteps,
@@ -184,12 +187,31 @@ interface Turn {
   readonly exceptions: readonly BlockException[]
 }
 
-/** Which of two exercises it is; an exception turns it round. */
-function turnChoice({ plan, workingPasses }: Course, { working, exceptions }: Turn) {
+const missedKey = ({ pass, day, place }: Pick<SentSession, 'pass' | 'day' | 'place'>) =>
+  [pass, day, place].join(' ')
+
+/** Working passes before this one in which the client missed the session a slot is in. */
+function missedBefore({ plan, deloads, missed }: Course, { slot }: Alternation, pass: number) {
+  if (missed.size === 0) return 0
+  const places = plan.rotation.days.flatMap((day, d) =>
+    day.sessions.flatMap((session, place) =>
+      sessionSlots(session).some(({ id }) => id === slot) ? [{ day: d, place }] : [],
+    ),
+  )
+  return Array.from({ length: pass }, (_, at) => at).filter(
+    at => !deloads.has(at) && places.some(place => missed.has(missedKey({ pass: at, ...place }))),
+  ).length
+}
+
+/** Which of two exercises it is: turns by exposure count those done. An exception turns it round. */
+function turnChoice(course: Course, { at, working, exceptions }: Turn) {
+  const { plan, workingPasses } = course
   const isFlipped = exceptions.some(({ kind }) => kind === 'choice')
   return (alternation: Alternation, on: PlainDate): 'A' | 'B' => {
     const choice = choiceOf(alternation, {
-      working: Math.min(working, workingPasses - 1),
+      working:
+        Math.min(working, workingPasses - 1) -
+        (alternation.by === 'exposure' ? missedBefore(course, alternation, at) : 0),
       workingPasses,
       week: Math.floor(daysBetween(plan.startsOn, on) / DAYS_PER_WEEK),
     })
@@ -336,18 +358,60 @@ function passOf(course: Course, at: number, working: number): BlockPass {
  * Edge:    without anything said about the block every pass is the rotation as it stands.
  * Source:  docs/methods.md#block.
  */
-export const expandedBlock = remembered(
-  (plan: PlanDocument, context: PlanContext): ExpandedBlock => {
-    const course = courseOf(plan, context)
-    let working = 0
-    const passes = Array.from({ length: plan.passes }, (_, at) => {
-      const pass = passOf(course, at, working)
-      if (!pass.isDeload) working += 1
-      return pass
-    })
-    return { passes, from: plan.startsOn, to: passes.at(-1)?.to ?? plan.startsOn }
-  },
+export const expandedBlock = remembered((plan: PlanDocument, context: PlanContext) =>
+  laidOut(plan, context, NONE_MISSED),
 )
+const NONE_MISSED: ReadonlySet<string> = new Set()
+
+function laidOut(
+  plan: PlanDocument,
+  context: PlanContext,
+  missed: ReadonlySet<string>,
+): ExpandedBlock {
+  const course = courseOf(plan, context, missed)
+  let working = 0
+  const passes = Array.from({ length: plan.passes }, (_, at) => {
+    const pass = passOf(course, at, working)
+    if (!pass.isDeload) working += 1
+    return pass
+  })
+  return { passes, from: plan.startsOn, to: passes.at(-1)?.to ?? plan.startsOn }
+}
+
+const laidOutBefore = remembered(
+  (_plan: PlanDocument, _context: PlanContext) => new Map<string, ExpandedBlock>(),
+)
+const MOST_KNOWN = 8
+
+/** The plan laid out with turns by exposure counting what was done: a session that was missed takes no turn with it. */
+export function expandedAfter(
+  plan: PlanDocument,
+  context: PlanContext,
+  sent: readonly SentSession[],
+  today: PlainDate,
+): ExpandedBlock {
+  const turns = plan.block?.alternations ?? []
+  const missed = turns.some(({ by }) => by === 'exposure')
+    ? sent.filter(({ isDone, setsDone, on }) => !isDone && setsDone === 0 && on < today)
+    : []
+  if (missed.length === 0) return expandedBlock(plan, context)
+  const keys = missed.map(missedKey)
+  const known = laidOutBefore(plan, context)
+  const before = known.get(keys.join())
+  if (before) return before
+  if (known.size > MOST_KNOWN) known.clear()
+  const made = laidOut(plan, context, new Set(keys))
+  known.set(keys.join(), made)
+  return made
+}
+
+/** The block as the client has it: what was sent as it was sent, and what is ahead by what was done. */
+export const blockAsTold = (
+  plan: PlanDocument,
+  context: PlanContext,
+  sent: readonly SentSession[],
+  today: PlainDate,
+): ExpandedBlock => issuedBlock(expandedAfter(plan, context, sent, today), sent)
 
 /** The block with what has been sent in place of what the plan would have; days of a pass that were not sent with it stay planned. */
 export const issuedBlock = remembered(

@@ -12,7 +12,7 @@ export {
   withRepShift,
   withSetCount,
 } from './passContent'
-export { expandedBlock, issuedBlock } from './expand'
+export { blockAsTold, expandedAfter, expandedBlock, issuedBlock } from './expand'
 export type { BlockPass, BlockSession, ExpandedBlock, SentMark, SentSession } from './expand'
 export { blockVerdict } from './judge'
 export type { BlockVerdict, DatedArrival, PassVerdict } from './judge'

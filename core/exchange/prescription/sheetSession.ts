@@ -4,7 +4,7 @@ import type { SheetExercise, SheetGroup, SheetSession, SheetWay } from '../../fo
 import { ARM_GROUPS, type Exercise, type Group, requireExercise } from '../../plan/catalogue'
 import { asEstimated, intentFor, type PlanContext } from '../../plan/method'
 import { mainGroup, pairRests, sessionTime, type TimeSpan } from '../../plan/minutes'
-import { plannedSets } from '../../plan/scheme'
+import { mayNotFall, plannedSets } from '../../plan/scheme'
 import {
   type Grouping,
   type Session,
@@ -165,6 +165,7 @@ export function sheetSession(asked: SheetQuestion): SheetSession {
         letter: `${at + 1}${isTogether(grouping) ? (LETTERS[n] ?? '') : ''}`,
         family: familyOf(slot, exercise, context),
         note: slot.note ?? '',
+        ...(mayNotFall(slot.scheme) && { holdsLoad: true }),
         why: whyWords(loads.get(slot.id)),
         swaps: swapsFor(slot, exercise, intent, question),
       }

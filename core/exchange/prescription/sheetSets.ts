@@ -1,6 +1,6 @@
 import { type Exercise, requireExercise } from '../../plan/catalogue'
 import { effortWords, loadWords, repsWords, restWords, setUpWords, stageWords } from '../../words'
-import type { PlanContext } from '../../plan/method'
+import { type PlanContext, sidesRule } from '../../plan/method'
 import { restBetweenArms, sideOrderOf } from '../../plan/minutes'
 import {
   nominalReps,
@@ -20,11 +20,25 @@ import type { PartLoad, SheetPart, SheetSet } from '../../follow/sheet'
 const OPEN_REST = 15
 
 /** Which of two sides begins. */
-function sidesOf(run: SetRun, exercise: Exercise, isPaired: boolean): readonly (BodySide | null)[] {
+function sidesOf(
+  run: SetRun,
+  exercise: Exercise,
+  isPaired: boolean,
+  { client }: PlanContext,
+): readonly (BodySide | null)[] {
   const order = sideOrderOf(run, exercise, isPaired)
   if (order === 'together') return [null]
   if (order === 'one') return [run.side ?? null]
-  return run.startSide === 'right' ? ['right', 'left'] : ['left', 'right']
+  const first = sidesRule(client, exercise.id)?.weak ?? run.startSide ?? 'left'
+  return first === 'right' ? ['right', 'left'] : ['left', 'right']
+}
+
+/** The later side stops at the reps of the weak one, where the client's rule says so. */
+function stoppedAt(part: SheetPart, exercise: Exercise, { client }: PlanContext): SheetPart {
+  const sides = sidesRule(client, exercise.id)
+  if (sides?.rule !== 'match' || part.side === null || part.side === sides.weak) return part
+  const words = part.stage === 1 ? `${part.words}, no more than the ${sides.weak} did` : part.words
+  return { ...part, words, stopsAt: sides.weak }
 }
 
 function countOf(reps: Reps | undefined, before: readonly (number | null)[]): number | null {
@@ -207,15 +221,17 @@ export function sheetSets(
     Array.from({ length: run.count }, (): SheetSet[] => {
       const kind = run.role === 'warmup' ? 'warmup' : 'other'
       const setting: Setting = { run, exercise, context, loads, at: numbers.other, isPaired }
-      const [first, ...others] = sidesOf(run, exercise, isPaired).flatMap((side, n) =>
-        partsOn(side, setting).map((part, p) =>
-          n > 0 && p === 0
-            ? {
-                ...part,
-                restBefore: Math.max(part.restBefore, restBetweenArms(run, exercise, isPaired)),
-              }
-            : part,
-        ),
+      const [first, ...others] = sidesOf(run, exercise, isPaired, context).flatMap((side, n) =>
+        partsOn(side, setting)
+          .map(part => stoppedAt(part, exercise, context))
+          .map((part, p) =>
+            n > 0 && p === 0
+              ? {
+                  ...part,
+                  restBefore: Math.max(part.restBefore, restBetweenArms(run, exercise, isPaired)),
+                }
+              : part,
+          ),
       )
       if (!first) return []
       return [

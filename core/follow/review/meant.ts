@@ -1,7 +1,7 @@
 import { groupedBy } from '../../base'
 import { type LoggedSet, median, SET_LAPSES, type SetLapse } from '../../body/log'
 import type { TakenGap } from '../../body/times'
-import { type SetRun, workStages } from '../../plan/scheme'
+import { mayNotFall, type SetRun, workStages } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 
 /** Something inside the sets of an exercise that came out otherwise than it was meant. Shares of 1; `times` of `of` sets. */
@@ -91,8 +91,7 @@ function dropsOtherwise(slot: Slot, sets: readonly LoggedSet[]): readonly MeantO
 }
 
 function fallsOtherwise(slot: Slot, sets: readonly LoggedSet[]): readonly MeantOtherwise[] {
-  const { loadRule } = slot.scheme
-  if (loadRule !== 'must_not_fall' && loadRule !== 'hold' && loadRule !== 'hold_or_rise') return []
+  if (!mayNotFall(slot.scheme)) return []
   const loads = [...bySet(sets)]
     .sort(([a], [b]) => a - b)
     .flatMap(([, own]) => loadsByStage(own).get(1) ?? [])

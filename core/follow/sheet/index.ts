@@ -26,7 +26,7 @@ export {
 export type { SessionStanding, Standing, StandingTurn } from './standing'
 export { isTypedSet, readTypedSet } from './typedSet'
 export type { TypedPart } from './typedSet'
-export { prefillOf, steppedLoad } from './prefill'
+export { prefillOf, repsToStopAt, steppedLoad } from './prefill'
 export { minutesSoFar } from './duration'
 export { dropsAhead, loadingWords } from './loading'
 export type { Prefill } from './prefill'

@@ -50,6 +50,16 @@ function otherSide(part: SheetPart, turn: StandingTurn): DonePart | undefined {
   return amountOf(done) === null ? undefined : done
 }
 
+/** Reps of the side this part stops at, at the same part of the set; null where it stops at none, or that side is not done yet. */
+export function repsToStopAt(turn: StandingTurn, at: number): number | null {
+  const part = turn.parts[at]?.part
+  if (!part?.stopsAt) return null
+  const weak = turn.parts.find(
+    ({ part: other }) => other.stage === part.stage && other.side === part.stopsAt,
+  )
+  return weak?.standing?.done.reps ?? null
+}
+
 /** What a set that was to find a weight says about the next one: heavier or lighter at most by this share. */
 const FOUND_WITHIN = 0.3
 /** More reps than an estimate takes: the weight was far too light. */

@@ -36,6 +36,8 @@ export interface SheetPart {
   readonly restBefore: number
   /** Another movement than the set's own. */
   readonly as: string | null
+  /** The side whose reps it stops at. */
+  readonly stopsAt?: BodySide
 }
 
 /** One set as it is planned. */
@@ -99,6 +101,8 @@ export interface SheetExercise extends SheetMovement {
   readonly letter: string
   readonly family: 'flex' | 'ext' | 'fore' | 'body'
   readonly note: string
+  /** The load may not fall from set to set. */
+  readonly holdsLoad?: boolean
   /** Why these numbers: `One step up from last time`. */
   readonly why: string
   readonly swaps: readonly SheetSwap[]

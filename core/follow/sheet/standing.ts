@@ -172,7 +172,7 @@ const addedPart = (stage: number, side: SheetPart['side']): SheetPart => ({
   stage,
   side,
   kind: 'work',
-  words: 'added: a drop, or a pause and on with it',
+  words: 'Went on: a drop, or the same again after a pause',
   count: null,
   countWords: '',
   rir: 0,

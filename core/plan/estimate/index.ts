@@ -1,5 +1,7 @@
 export {
   bodyLoad,
+  liftedKg,
+  liftsBody,
   brzycki,
   epley,
   estimatedOneRep,
@@ -16,3 +18,5 @@ export { barOf, loadGrid, nextWeight, previousWeight, roundLoad } from './loadSt
 export type { LoadGrid } from './loadSteps'
 export { amountIn, kilogramsOf, saidAmount } from './units'
 export type { Weight } from './units'
+export { LOST_PER_SET, reserveCourse } from './reserveCourse'
+export type { ReserveCourse } from './reserveCourse'

@@ -67,7 +67,7 @@ const BODY_PARTS: Readonly<Record<string, number>> = {
   neutral_chin_up: 1,
   assisted_chin_up: 1,
   dip: 1,
-  machine_dip: 1,
+  assisted_dip: 1,
   push_up: 0.65,
   narrow_push_up: 0.65,
   bench_dip: 0.6,
@@ -82,4 +82,25 @@ export function bodyLoad(
 ): number | undefined {
   const part = BODY_PARTS[exerciseId]
   return part === undefined ? undefined : bodyWeight * part + added
+}
+
+/** Exercises a counterweight takes weight off; what is logged of them is what was taken off. */
+const TAKEN_OFF: readonly string[] = ['assisted_chin_up', 'assisted_dip']
+
+/** Whether what is lifted of the body belongs to the load of an exercise. */
+export const liftsBody = (exerciseId: string): boolean => BODY_PARTS[exerciseId] !== undefined
+
+/**
+ * What was really lifted in a logged set: with body-weight work the part of the body that is lifted, and what was added or taken off.
+ *
+ * Units: kilograms. Edge: null where nothing can be said: no load, or body-weight work of somebody who was never weighed.
+ */
+export function liftedKg(
+  exerciseId: string,
+  loadKg: number | null,
+  bodyKg: number | null,
+): number | null {
+  if (!liftsBody(exerciseId)) return loadKg
+  const added = TAKEN_OFF.includes(exerciseId) ? -(loadKg ?? 0) : (loadKg ?? 0)
+  return bodyKg === null ? null : (bodyLoad(exerciseId, bodyKg, added) ?? null)
 }

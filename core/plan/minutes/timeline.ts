@@ -74,16 +74,15 @@ function ownTime(kind: SpanKind, { times }: PlanContext['client']): number {
   return times && by ? times[by] : 1
 }
 
-function add(track: Track, kind: SpanKind, estimated: number, more: Partial<TimeSpan> = {}): void {
+function add(
+  track: Track,
+  kind: SpanKind,
+  estimated: number,
+  { assumed = 0, ...more }: Partial<TimeSpan> = {},
+): void {
   const factor = ownTime(kind, track.client)
   const seconds = estimated * factor
-  track.spans.push({
-    kind,
-    start: track.end,
-    seconds,
-    ...more,
-    assumed: (more.assumed ?? 0) * factor,
-  })
+  track.spans.push({ kind, start: track.end, seconds, assumed: assumed * factor, ...more })
   track.end += seconds
 }
 

@@ -33,6 +33,7 @@ export type { LongSetKind, Technique } from './techniques'
 export {
   allSets,
   LOAD_RULES,
+  mayNotFall,
   MAX_SETS_PER_EXERCISE,
   normalScheme,
   orderedText,

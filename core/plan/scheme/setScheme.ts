@@ -42,6 +42,11 @@ export interface SetRun {
 /** What the load may do from set to set. */
 export const LOAD_RULES = ['hold', 'must_not_fall', 'may_fall', 'hold_or_rise', 'by_feel'] as const
 export type LoadRule = (typeof LOAD_RULES)[number]
+const HOLDING: readonly (LoadRule | undefined)[] = ['hold', 'must_not_fall', 'hold_or_rise']
+
+/** Whether a scheme's load may not fall from set to set. */
+export const mayNotFall = ({ loadRule }: Pick<SetScheme, 'loadRule'>): boolean =>
+  HOLDING.includes(loadRule)
 
 /** On some weekdays a wide rep window is meant at one of its ends. 1 is Monday. */
 export interface RepAim {

@@ -296,13 +296,18 @@ export async function insertDocument(
 }
 
 /** Trend values are not in the file: they follow from its sets. */
-function exposuresIn({ sessions }: ClientDocument) {
+function exposuresIn({ sessions, measurements: measured }: ClientDocument) {
+  const weighed = measured
+    .filter(({ kind }) => kind === 'body_weight')
+    .sort((a, b) => (a.on < b.on ? -1 : 1))
+  const weightOn = (on: string) => weighed.filter(one => one.on <= on).at(-1)?.value ?? null
   return sessions
     .filter(({ finishedAt }) => finishedAt !== null)
     .flatMap(({ id, on, sets }) =>
       [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
         const value = trendValue(
           [...done].sort((a, b) => a.set - b.set || a.stage - b.stage || a.at - b.at),
+          weightOn(on),
         )
         return value ? [{ sessionId: id, exercise, on, ...value }] : []
       }),

@@ -1,7 +1,7 @@
-import type { ClientId, CoachId, PlainDate } from '#core/base'
-import { and, desc, eq, gte, isNotNull, sql } from 'drizzle-orm'
+import type { ClientId, CoachId, ExerciseId, PlainDate } from '#core/base'
+import { and, asc, desc, eq, gte, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { blocks, datedSessions, measurements } from '../schema'
+import { blocks, datedSessions, loggedSets, measurements } from '../schema'
 
 /** Days of easier rotations and of events with light work, of the open block and of closed ones. */
 export async function easyDays(
@@ -52,6 +52,29 @@ export function closedSessions(
     .orderBy(desc(datedSessions.on), desc(datedSessions.place))
 }
 
+/** The latest weigh-in up to a day; null where there is none. Units: kg. */
+export async function weightOn(
+  db: Pick<Database, 'select'>,
+  coachId: CoachId,
+  clientId: ClientId,
+  on: PlainDate,
+): Promise<number | null> {
+  const [row] = await db
+    .select({ value: measurements.value })
+    .from(measurements)
+    .where(
+      and(
+        eq(measurements.coachId, coachId),
+        eq(measurements.clientId, clientId),
+        eq(measurements.kind, 'body_weight'),
+        lte(measurements.on, on),
+      ),
+    )
+    .orderBy(desc(measurements.on))
+    .limit(1)
+  return row?.value ?? null
+}
+
 /** The latest weigh-in; null where there is none. Units: kg. */
 export async function latestWeight(
   db: Database,
@@ -71,4 +94,35 @@ export async function latestWeight(
     .orderBy(desc(measurements.on))
     .limit(1)
   return row?.value ?? null
+}
+
+/** Sessions a client was sent since a day in which an exercise was prescribed or done, with what was prescribed. */
+export function sessionsWith(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  exercise: ExerciseId,
+  since: PlainDate,
+) {
+  const isPrescribed = sql`jsonb_path_exists(${datedSessions.prescribed}, '$.groupings[*].slots[*].exercise ? (@ == $id)', jsonb_build_object('id', ${exercise}::text))`
+  const isDone = sql`exists (select from ${loggedSets} l where l.coach_id = ${datedSessions.coachId} and l.session_id = ${datedSessions.id} and l.exercise = ${exercise})`
+  return db
+    .select({
+      id: datedSessions.id,
+      on: datedSessions.on,
+      name: datedSessions.name,
+      prescribed: datedSessions.prescribed,
+      isClosed: sql<boolean>`${datedSessions.finishedAt} is not null`,
+    })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, since),
+        sql`${datedSessions.sentAt} is not null`,
+        sql`(${isPrescribed} or ${isDone})`,
+      ),
+    )
+    .orderBy(asc(datedSessions.on), asc(datedSessions.place))
 }

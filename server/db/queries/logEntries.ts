@@ -6,6 +6,7 @@ import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/follow/sheet'
 import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
+import { weightOn } from './loadLog'
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
@@ -113,8 +114,9 @@ export async function renewExposures(
   await tx
     .delete(exposures)
     .where(and(eq(exposures.coachId, coachId), eq(exposures.sessionId, session)))
+  const bodyKg = await weightOn(tx, coachId, of.clientId, of.on)
   const rows = [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
-    const value = trendValue(done)
+    const value = trendValue(done, bodyKg)
     return value
       ? [{ coachId, sessionId: session, clientId: of.clientId, exercise, on: of.on, ...value }]
       : []

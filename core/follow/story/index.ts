@@ -1,0 +1,8 @@
+export { bestSets } from './bests'
+export type { BestSet } from './bests'
+export { sideDays, sideGap } from './sides'
+export type { SideDay, SideGap } from './sides'
+export { exerciseStory, fallOverSets } from './story'
+export type { StoryDay, StoryPain, StoryQuestion, StorySession } from './story'
+export { attemptsIn } from './attempts'
+export type { Attempt } from './attempts'
