@@ -34,6 +34,7 @@ export { attentionWords } from './attention'
 export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'
 export { PAIN_LEVEL_WORDS, setUpSentence, trendSentence } from './trends'
+export type { SaidTrend } from './trends'
 export { dayWord, needWords, nextWords } from './needs'
 export {
   cellLabel,

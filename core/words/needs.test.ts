@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '../base'
-import { exerciseTrend } from '../body/log'
+import { datedTrend } from '../body/trend'
 import type { Need } from '../follow/roster'
 import { dayWord, needWords, nextWords } from '.'
 
 const today = plainDate('2026-04-01')
 const on = (text: string) => plainDate(text)
-const trend = { ...exerciseTrend([]), verdict: 'decline' as const, slope: -0.0123, count: 8 }
+const trend = { ...datedTrend([]), verdict: 'decline' as const, slope: -0.0123, count: 8 }
 
 test.each([
   ['2026-04-01', 'today'],

@@ -17,7 +17,6 @@ describe('what a client reads', () => {
     ['plateau', 0, 7.4, /^as strong as 7 weeks ago$/],
     ['insufficient', 0, 0, /too few/],
     ['unclear', 0.001, 4, /too early/],
-    ['mixed', 0, 4, /too early/],
   ] as const)('%s', (verdict, slope, weeks, words) =>
     expect(strengthInWords(verdict, slope, weeks)).toMatch(words),
   )

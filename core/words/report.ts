@@ -1,3 +1,4 @@
+import type { Verdict } from '../body/trend'
 import { formatOneDecimal, NBSP } from './figures'
 
 /** A share in words a client reads: `nearly all`, `about two thirds`. */
@@ -10,11 +11,7 @@ export function shareInWords(share: number): string {
 }
 
 /** What a change of strength over the block is to a client; a word of caution where the data do not say. */
-export function strengthInWords(
-  verdict: 'insufficient' | 'progress' | 'decline' | 'plateau' | 'unclear' | 'mixed',
-  slopePerWeek: number,
-  weeks: number,
-): string {
+export function strengthInWords(verdict: Verdict, slopePerWeek: number, weeks: number): string {
   const change = formatOneDecimal(Math.abs(Math.expm1(slopePerWeek * weeks)) * 100)
   switch (verdict) {
     case 'progress':
@@ -26,7 +23,6 @@ export function strengthInWords(
     case 'insufficient':
       return 'too few sessions to say yet'
     case 'unclear':
-    case 'mixed':
       return 'up and down; too early to say'
   }
 }

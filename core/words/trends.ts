@@ -1,4 +1,6 @@
-import type { SetUpChange, Trend } from '../body/log'
+import type { PlainDate } from '../base'
+import type { SetUpChange } from '../body/log'
+import { type DatedTrend, TREND } from '../body/trend'
 import { formatDay } from './dates'
 import { formatOneDecimal, NBSP } from './figures'
 
@@ -6,28 +8,45 @@ const percent = (share: number) => `${formatOneDecimal(share * 100)}${NBSP}%`
 /** 80 % of a normal distribution lies within this many standard errors. */
 const INTERVAL = 1.28
 
-/** What the data support saying about an exercise, in one sentence. */
-export function trendSentence({
-  verdict,
-  slope,
-  error,
-  count,
-  spanWeeks,
-}: Pick<Trend, 'verdict' | 'slope' | 'count' | 'spanWeeks'> & {
-  readonly error: number | null
-}): string {
-  const spread = error === null ? 0 : INTERVAL * error
+/** A trend as pages get it; an endless error is null. */
+export type SaidTrend = Pick<
+  DatedTrend,
+  'verdict' | 'slope' | 'count' | 'spanWeeks' | 'since' | 'leaning' | 'isHighReps'
+> & { readonly error: number | null }
+
+const signed = (share: number) => `${share > 0 ? '+' : ''}${percent(share)}`
+
+/** `between −0.2 and +1.4 % a week`, the range that holds four times in five; empty where nothing is known. */
+function rangeWords({ slope, error }: SaidTrend): string {
+  return error === null
+    ? ''
+    : ` Four times in five between ${signed(slope - INTERVAL * error)} and ${signed(slope + INTERVAL * error)} a week.`
+}
+
+const LEANING = { up: 'Leaning up.', down: 'Leaning down.' } as const
+const sinceWords = (since: PlainDate | null) => (since ? `, since ${formatDay(since)}` : '')
+
+/** What the data support saying about an exercise, and how surely. */
+export function trendSentence(trend: SaidTrend): string {
+  const { verdict, slope, count, spanWeeks, since, leaning, isHighReps } = trend
   switch (verdict) {
     case 'insufficient':
-      return `Not enough data yet: ${Math.min(5, count)} of 5 sessions.`
+      return isHighReps
+        ? 'Sets of more than 20 reps say too little of strength: not judged.'
+        : `Too early: ${count} of about ${TREND.usualSessions} sessions that a rise of 1${NBSP}% a week takes to show.`
     case 'progress':
-      return `Rising ${percent(slope)} a week.`
+      return `Rising${sinceWords(since)}: ${percent(slope)} a week.${rangeWords(trend)}`
     case 'decline':
-      return `Falling ${percent(-slope)} a week.`
+      return `Falling${sinceWords(since)}: ${percent(-slope)} a week.${rangeWords(trend)}`
     case 'plateau':
-      return `Flat for ${Math.round(spanWeeks)} weeks.`
-    case 'unclear':
-      return `Too noisy to call: between ${percent(slope - spread)} and ${percent(slope + spread)} a week.`
+      return `Flat over ${Math.round(spanWeeks)} weeks${sinceWords(since)}.${rangeWords(trend)}`
+    case 'unclear': {
+      const early =
+        count < TREND.usualSessions
+          ? `${count} of about ${TREND.usualSessions} sessions that a rise of 1${NBSP}% a week takes to show.`
+          : `${count} sessions.`
+      return `Not clear yet: ${early}${leaning ? ` ${LEANING[leaning]}` : ''}${rangeWords(trend)}`
+    }
   }
 }
 

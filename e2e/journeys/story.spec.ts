@@ -1,5 +1,7 @@
 import { expect, signedIn, test } from '../support/test'
 
+test.use({ logs: 'logged' })
+
 test('a set that went on: typed as it was done, put beside the plan, told in the review and in the story', async ({
   page,
   studio,
@@ -14,8 +16,7 @@ test('a set that went on: typed as it was done, put beside the plan, told in the
     .first()
     .click()
   const exercise = page
-    .locator('main')
-    .getByRole('region')
+    .locator('section[data-exercise]')
     .filter({ has: page.getByRole('textbox', { name: /, load in kg$/ }) })
     .first()
   const name = (await exercise.getByRole('heading').first().textContent())!.trim()
@@ -65,7 +66,7 @@ test('left and right: the rule is kept, reaches the phone, and is taken back', a
   await expect(rule).toHaveValue(JSON.stringify({ weak: 'left', rule: 'first' }))
   await story.getByRole('button', { name: 'Undo' }).click()
   await expect(rule).toHaveValue(JSON.stringify({ weak: 'right', rule: 'match' }))
-  expect((await sides({ weak: 'up', rule: 'match' })).status()).toBe(400)
+  expect((await sides({ weak: 'up', rule: 'match' })).status()).toBe(422)
 })
 
 test('three rotations of eight days ahead: no load falls while targets are met', async ({

@@ -1,60 +1,103 @@
-import { exerciseTrend, type Verdict } from '#core/body/log'
-import { estimatedOneRep, expectedReps, loadForReps } from '#core/plan/estimate'
+import { evidenceOf, type Observed, slopeOf, TREND } from '#core/body/trend'
 import { ownPace, type PaceExposure, PERFORMANCE_LOSS, RECOVERY } from '#core/body/recovery'
-import { chance, saidRir, saysRecovered, SIMULATED } from '#core/follow/rehearsal'
+import { chance, saysRecovered, SIMULATED } from '#core/follow/rehearsal'
+import { observedIn, simulatedLog, type World } from '#core/testing/simulatedLifter'
 
 const CLIENTS = 2000
-const WANTED_RIR = 1
-const REPS = 10
+/** Twelve weeks, a look after every session. */
+const SESSIONS = 24
+const SOON = 16
+const LATER = 20
 
-/** Sessions of one exercise of a client whose strength goes by a known share a week, twice a week. */
-function verdictFor(slope: number, sessions: number, seed: number): Verdict {
-  const by = chance(seed)
-  const points = Array.from({ length: Math.min(sessions, 12) }, (_, at) => {
-    const week = at * 0.6
-    const today = 40 * Math.exp(slope * week) * Math.exp(by.normal(0, SIMULATED.dayScatter))
-    const load = Math.round(loadForReps(40 * Math.exp(slope * week), REPS, WANTED_RIR))
-    const able = expectedReps(today, load)
-    const reps = Math.max(1, Math.floor(able - WANTED_RIR + 1e-9))
-    const rir = saidRir(Math.max(0, able - reps), by)
-    return {
-      week,
-      value: estimatedOneRep(load, reps, rir)?.load ?? today,
-      repsToFailure: reps + rir,
-    }
-  })
-  return exerciseTrend(points).verdict
+/** Worlds a verdict must stay honest in, beside the plain one. */
+const WORLDS: Readonly<Record<string, Omit<World, 'slope' | 'exercises'>>> = {
+  plain: {},
+  'days that hang together (0.5)': { dayMemory: 0.5 },
+  outliers: { outliers: 0.05 },
+  'easier weeks': { easierEvery: 5 },
+  'sets of 12 to 20': { low: 12, high: 20 },
+  'reps styles mixed': { mixedReps: true },
+  'misses in clusters': { clusters: true },
+  'weights that stop': { mostLoad: 45 },
+  'slow tiredness': { slowTired: 0.25 },
 }
 
-const TRUTHS = [
-  ['rising 1 % a week', 0.01],
-  ['rising 0.5 % a week', 0.005],
-  ['flat', 0],
-  ['falling 0.5 % a week', -0.005],
-  ['falling 1 % a week', -0.01],
-] as const
-const SAID = ['progress', 'plateau', 'decline', 'unclear', 'insufficient'] as const
-const percent = (count: number, of: number) => `${Math.round((100 * count) / of)} %`
+interface Course {
+  /** Looks, by the number of sessions behind them. */
+  readonly up: number | null
+  readonly down: number | null
+  readonly flat: readonly number[]
+  /** Of the whole: how far the slope lies off the truth, in standard errors. */
+  readonly z: number
+}
+
+/** What is said of one simulated client over the weeks: the first session after which each verdict speaks. */
+function courseOf(all: readonly Observed[], truth: number): Course {
+  const days = [...new Set(all.map(({ day }) => day))]
+  let [up, down]: [number | null, number | null] = [null, null]
+  const flat: number[] = []
+  let z = 0
+  for (let count = TREND.leastDays; count <= days.length; count++) {
+    const last = days[count - 1]!
+    if (last - days[0]! < TREND.leastWeeks * 7) continue
+    const { slope, error } = slopeOf(all.filter(({ day }) => day <= last))
+    const evidence = evidenceOf(slope, error)
+    if (evidence.up >= TREND.speaks) up ??= count
+    if (evidence.down >= TREND.speaks) down ??= count
+    if (evidence.flat >= TREND.surelyFlat) flat.push(count)
+    z = (slope - truth) / error
+  }
+  return { up, down, flat, z }
+}
+
+const share = (all: readonly Course[], is: (course: Course) => boolean) =>
+  `${((100 * all.filter(is).length) / all.length).toFixed(1)} %`
+const within = (count: number | null, most: number) => count !== null && count <= most
 
 function verdictRows() {
-  return TRUTHS.flatMap(([truth, slope]) =>
-    [5, 10, 12].map(sessions => {
-      const said = Array.from({ length: CLIENTS }, (_, seed) =>
-        verdictFor(slope, sessions, seed + 1),
-      )
+  return Object.entries(WORLDS).flatMap(([world, more]) =>
+    [1, 3].map(exercises => {
+      const of = (slope: number, seeds: number) =>
+        Array.from({ length: CLIENTS / 2 }, (_, at) =>
+          courseOf(
+            observedIn(simulatedLog({ slope, exercises, ...more }, SESSIONS, seeds + at)),
+            slope,
+          ),
+        )
+      const [flat, rising, falling] = [of(0, 1), of(0.01, 10_001), of(-0.01, 20_001)]
+      const right = (most: number) => {
+        const called =
+          rising.filter(({ up }) => within(up, most)).length +
+          falling.filter(({ down }) => within(down, most)).length
+        return `${Math.round((100 * called) / (rising.length + falling.length))} %`
+      }
+      const mean = flat.reduce((sum, { z }) => sum + z, 0) / flat.length
+      const spread = Math.sqrt(flat.reduce((sum, { z }) => sum + (z - mean) ** 2, 0) / flat.length)
       return {
-        truth,
-        sessions,
-        ...Object.fromEntries(
-          SAID.map(verdict => [
-            verdict,
-            percent(said.filter(one => one === verdict).length, CLIENTS),
-          ]),
+        world,
+        exercises,
+        'flat: ever rising': share(flat, ({ up }) => up !== null),
+        'flat: ever falling': share(flat, ({ down }) => down !== null),
+        'flat: plateau by 20': share(flat, one => one.flat.some(count => count <= LATER)),
+        '±1 %: called by 16': right(SOON),
+        'by 20': right(LATER),
+        'the other way': share(
+          [
+            ...rising.map(one => ({ ...one, down: one.down })),
+            ...falling.map(one => ({ ...one, down: one.up })),
+          ],
+          ({ down }) => down !== null,
         ),
+        'plateau at ±1 %': share([...rising, ...falling], ({ flat: said, up, down }) =>
+          said.some(count => count < Math.min(up ?? Infinity, down ?? Infinity)),
+        ),
+        'spread of z': spread.toFixed(2),
       }
     }),
   )
 }
+
+const percent = (count: number, of: number) => `${Math.round((100 * count) / of)} %`
 
 const GAPS = [24, 72, 48, 96, 24, 48, 72, 120] as const
 const IMPULSE = 7

@@ -64,10 +64,10 @@ describe.each(DAYS)('on %s', today => {
     expect(noted && noted.map(({ on }) => on)).toEqual([yesterday])
   })
 
-  test('Joren has a plateau, and nothing of his that lies behind was missed', async () => {
+  test('Joren’s triceps fall, and nothing of his that lies behind was missed', async () => {
     const studio = await unitStudio({ today, logsOf: ['Joren'] })
     const page = await trends(studio.coach, studio.client('Joren').id, today)
-    expect(page.ok && page.value.exercises.some(({ trend }) => trend.verdict === 'plateau')).toBe(
+    expect(page.ok && page.value.exercises.some(({ trend }) => trend.verdict === 'decline')).toBe(
       true,
     )
     expect((await reviewOf(studio, 'Joren')).missed).toEqual([])

@@ -10,7 +10,7 @@ import {
   requireIntent,
 } from '#core/plan/catalogue'
 import { bodyLoad, expectedReps, loadForReps } from '#core/plan/estimate'
-import { type LoggedSet, trendValue } from '#core/body/log'
+import { type LoggedSet, exposureValue } from '#core/body/log'
 import { estimatedParts, type LoggedAt, type SessionTimes, takenGaps } from '#core/body/times'
 import type { PlanContext } from '#core/plan/method'
 import { sessionTime } from '#core/plan/minutes'
@@ -386,7 +386,7 @@ export function exposuresIn({ sets }: DemoSession, bodyKg: number | null) {
   for (const set of sets)
     byExercise.set(set.exercise, [...(byExercise.get(set.exercise) ?? []), set])
   return [...byExercise].flatMap(([exercise, own]) => {
-    const value = trendValue(own, bodyKg)
+    const value = exposureValue(own, bodyKg)
     return value ? [{ exercise, ...value }] : []
   })
 }

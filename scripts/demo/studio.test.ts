@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { addDays, daysBetween, type PlainDate, plainDate } from '#core/base'
-import { TREND } from '#core/body/log'
+import { TREND } from '#core/body/trend'
 import { isPossibleWith, requireExercise, BUILT_IN_CATALOGUE } from '#core/plan/catalogue'
 import { daySlots } from '#core/plan/rotation'
 import { ClientFactsContract } from '#shared/contracts/client'

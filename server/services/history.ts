@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
 import { JOINTS } from '#core/plan/catalogue'
 import { liftsBody } from '#core/plan/estimate'
-import { recentBest, sessionState, splitByUse, TREND } from '#core/body/log'
+import { recentBest, sessionState, splitByUse } from '#core/body/log'
+import { TREND } from '#core/body/trend'
 import type {
   ClearanceBody,
   HistoryView,
@@ -26,7 +27,7 @@ import { decideMissed, exposuresOf, sessionsOf } from '../db/queries/training'
 import { client } from './clients'
 import { painOf } from './pain'
 import type { Coach } from './signIn'
-import { exclusionFactsOf, trendsOf } from './trends'
+import { exclusionFactsOf, saidTrend, trendsOf } from './trends'
 import { currentTime } from '../clock'
 
 /** Twelve weeks of sessions are shown. */
@@ -59,16 +60,7 @@ export async function history(
       setsDone: setsDone ?? 0,
       state: sessionState(session, today),
     })),
-    trends: trendsOf(exposures, facts).map(
-      ({ exercise, trend: { verdict, slope, error, count, spanWeeks } }) => ({
-        exercise,
-        verdict,
-        slope,
-        error: Number.isFinite(error) ? error : null,
-        count,
-        spanWeeks,
-      }),
-    ),
+    trends: trendsOf(exposures, facts).map(saidTrend),
     joints: JOINTS.flatMap(joint => {
       const own = reports.filter(report => report.joint === joint)
       const clearance = clearances.find(candidate => candidate.joint === joint)

@@ -6,7 +6,8 @@ import {
   type SlotId,
   success,
 } from '#core/base'
-import { exposuresByExercise, type LoggedSet, splitByUse, TREND } from '#core/body/log'
+import { exposuresByExercise, type LoggedSet, splitByUse } from '#core/body/log'
+import { TREND } from '#core/body/trend'
 import { type LoadHistory, MOST_EXPOSURES } from '#core/design/loads'
 import type { WeightUnit } from '#core/plan/scheme'
 import { sessionSlots, type Slot } from '#core/plan/session'

@@ -15,7 +15,8 @@ import {
 import type { PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { liftsBody } from '#core/plan/estimate'
-import { recentBest, splitByUse, trendValue, TREND } from '#core/body/log'
+import { recentBest, splitByUse, exposureValue } from '#core/body/log'
+import { TREND } from '#core/body/trend'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { datedSession, expandedBlock } from '#core/design/progress'
 import { practiceLog, type PracticeSession, rehearsalData } from '#core/follow/rehearsal'
@@ -95,7 +96,7 @@ function historyOf(
     ),
     exposures: rows.flatMap(({ id: sessionId, on, sets }) =>
       [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, own]) => {
-        const value = trendValue(own)
+        const value = exposureValue(own)
         return value ? [{ sessionId, exercise, on, ...value }] : []
       }),
     ),

@@ -35,6 +35,7 @@ import { decideMissed } from '../db/queries/training'
 import { aheadRows, missedRows, replanQuestion, type ReviewData, reviewData } from './reviewData'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
+import { saidTrend } from './trends'
 import { currentTime } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
@@ -79,18 +80,6 @@ const withoutContents = (all: ReturnType<typeof replans>): readonly ReplanView[]
     ...one,
     refilled: refilled.map(({ content: _, ...place }) => place),
   }))
-const shownTrend = ({
-  exercise,
-  trend: { verdict, slope, error, count, spanWeeks },
-}: ReviewData['question']['trends'][number]) => ({
-  exercise,
-  verdict,
-  slope,
-  error: Number.isFinite(error) ? error : null,
-  count,
-  spanWeeks,
-})
-
 /** A rotation of the block being planned: the plan beside the log, and what follows from it. */
 export async function review(
   coach: Coach,
@@ -162,7 +151,7 @@ async function reviewOf(
     missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })),
     ahead: aheadRows(data, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
     replans: missed[0] ? withoutContents(replans(replanQuestion(data, missed[0], today))) : [],
-    trends: trends.map(shownTrend),
+    trends: trends.map(saidTrend),
     leftOut: data.leftOut,
     paces: pacesOf(data),
   })

@@ -9,7 +9,8 @@ import {
   DAYS_PER_WEEK,
 } from '#core/base'
 import { type Catalogue, catalogueWith } from '#core/plan/catalogue'
-import { isAhead, type ExcludedEstimate, sessionState, splitByUse, TREND } from '#core/body/log'
+import { isAhead, type ExcludedEstimate, sessionState, splitByUse } from '#core/body/log'
+import { exerciseTrends, muscleTrends, TREND } from '#core/body/trend'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { LEARNING_DAYS } from '#core/body/recovery-rate'
 import { blockAsTold } from '#core/design/progress'
@@ -27,7 +28,7 @@ import { exposuresOf, lastDone, trainedSince } from '../db/queries/training'
 import { client } from './clients'
 import { learnedFrom, painfulDaysOf } from './pace'
 import type { Coach } from './signIn'
-import { siftFacts, trendsOfUsed } from './trends'
+import { siftFacts } from './trends'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 
@@ -64,7 +65,7 @@ export async function reviewData(
   if (!block || (asked !== 'latest' && asked >= block.plan.passes)) return failure(NOT_FOUND)
   const catalogue = catalogueWith(library)
   const context = contextWith(method, facts, catalogue)
-  const since = addDays(today, -LEARNING_DAYS)
+  const since = addDays(today, -Math.max(LEARNING_DAYS, TREND.windowDays))
   const [sent, rows, exposures, reports, decided, trained, done] = await Promise.all([
     sentOf(db, coach.id, block.id),
     outcomesOf(db, coach.id, block.id),
@@ -115,6 +116,7 @@ export async function reviewData(
     siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
   )
   const trendFrom = addDays(today, -TREND.windowDays)
+  const ofWindow = used.filter(({ on }) => on >= trendFrom)
   return success({
     view: found.value,
     block,
@@ -130,7 +132,8 @@ export async function reviewData(
       pass,
       context,
       outcomes,
-      trends: trendsOfUsed(used.filter(({ on }) => on >= trendFrom)),
+      trends: exerciseTrends(ofWindow),
+      muscles: muscleTrends(ofWindow, catalogue),
       lastDone: done,
     },
     learned: learnedFrom(

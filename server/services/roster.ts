@@ -1,7 +1,8 @@
 import { addDays, type ClientId, groupedBy, isoWeekday, type PlainDate } from '#core/base'
 import { dayName, needWords } from '#core/words'
 import { type RotationStrip, rotationStrip } from '#core/count/ledger'
-import { hasWork, isAhead, isLeftOut, type Trend, TREND } from '#core/body/log'
+import { hasWork, isAhead, isLeftOut } from '#core/body/log'
+import { type DatedTrend, TREND } from '#core/body/trend'
 import {
   byPressure,
   clientNeeds,
@@ -40,7 +41,7 @@ interface PlanSide {
 /** What follows from the log of a client on a day. */
 interface LogSide {
   readonly sessions: readonly SessionLine[]
-  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
 }
 
 const MOST_REMEMBERED = 20_000
@@ -179,7 +180,7 @@ interface Known {
   readonly settings: StudioSettings
   readonly today: PlainDate
   readonly plan: PlanSide | undefined
-  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
   readonly sessions: readonly SessionLine[]
   readonly reports: readonly Awaited<ReturnType<typeof allPainReports>>[number][]
   readonly clearances: readonly Awaited<ReturnType<typeof allClearances>>[number][]

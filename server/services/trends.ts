@@ -1,11 +1,6 @@
-import { type ExerciseId, groupedBy, type PlainDate } from '#core/base'
-import {
-  type DatedValue,
-  exerciseTrend,
-  type ExclusionFacts,
-  splitByUse,
-  trendPointsOf,
-} from '#core/body/log'
+import type { ExerciseId, PlainDate } from '#core/base'
+import { type DatedValue, type ExclusionFacts, splitByUse } from '#core/body/log'
+import { type DatedTrend, exerciseTrends } from '#core/body/trend'
 import { passDates, type PlanDocument } from '#core/plan/block'
 import { type Catalogue, catalogueWith, JOINTS } from '#core/plan/catalogue'
 import type { Adjustment } from '#core/follow/review'
@@ -27,17 +22,27 @@ const PAINFUL = 5
 type Exposure = Omit<DatedValue, 'exercise'> & { readonly exercise: ExerciseId }
 
 /** Trends by exercise from exposures in any order; what cannot be reckoned with is left out. */
-export function trendsOf(exposures: readonly Exposure[], facts = NOTHING_KNOWN) {
-  return trendsOfUsed(splitByUse(exposures, facts).used)
-}
+export const trendsOf = (exposures: readonly Exposure[], facts = NOTHING_KNOWN) =>
+  exerciseTrends(splitByUse(exposures, facts).used)
 
-/** Trends of what was sifted already. */
-export function trendsOfUsed(used: readonly Exposure[]) {
-  return [...groupedBy(used, ({ exercise }) => exercise)].map(([exercise, points]) => ({
-    exercise,
-    trend: exerciseTrend(trendPointsOf(points, points[0]!.on)),
-  }))
-}
+/** A trend as pages get it: an endless error is none. */
+export const saidTrend = ({
+  exercise,
+  trend: { verdict, slope, error, count, spanWeeks, since, leaning, isHighReps },
+}: {
+  readonly exercise: string
+  readonly trend: DatedTrend
+}) => ({
+  exercise,
+  verdict,
+  slope,
+  error: Number.isFinite(error) ? error : null,
+  count,
+  spanWeeks,
+  since,
+  leaning,
+  ...(isHighReps && { isHighReps }),
+})
 
 /** What is known about the days of a client's estimates: easier rotations, pain, and what the coach has confirmed. */
 export function siftFacts({

@@ -11,14 +11,12 @@ import {
 import { directGroups } from '#core/plan/catalogue'
 import {
   type DatedValue,
-  exerciseTrend,
   type ExclusionReason,
   splitByUse,
   setUpChanges,
-  TREND,
-  trendBand,
   trendPointsOf,
 } from '#core/body/log'
+import { datedTrend, TREND, trendBand } from '#core/body/trend'
 import { blockCourse, densities } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
 import type { ExerciseCourse, TrendsView } from '#shared/contracts/trends'
@@ -39,11 +37,11 @@ export function courseOf(
   today: PlainDate,
 ): ExerciseCourse {
   const from = own[0]?.on ?? today
-  const used = trendPointsOf(
-    own.filter(({ on, leftOut }) => leftOut === null && on >= addDays(today, -TREND.windowDays)),
-    from,
-  ).slice(-TREND.mostPoints)
-  const trend = exerciseTrend(used)
+  const ofWindow = own.filter(
+    ({ on, leftOut }) => leftOut === null && on >= addDays(today, -TREND.windowDays),
+  )
+  const used = trendPointsOf(ofWindow, from)
+  const trend = datedTrend(ofWindow)
   const known = catalogue.get(exercise)
   return {
     exercise,

@@ -1,6 +1,6 @@
 import { exerciseId } from '#core/base'
 import { GROUPS, JOINTS } from '#core/plan/catalogue'
-import { VERDICTS } from '#core/body/log'
+import { VERDICTS } from '#core/body/trend'
 import { MODES, PAIN_LEVELS } from '#core/plan/method'
 import { REPLAN_OPTIONS } from '#core/follow/replan'
 import { type Adjustment, DECISION_ROWS, DELOAD_SIGNS } from '#core/follow/review'
@@ -58,7 +58,10 @@ const evidence = z
     direct: z.number(),
     counted: z.number(),
     band: z.strictObject({ floor: z.number(), target: z.number(), ceiling: z.number() }).readonly(),
-    verdict: z.enum([...VERDICTS, 'mixed']),
+    // Decisions from before may say that exercises went different ways, which no verdict says any more.
+    verdict: z
+      .enum([...VERDICTS, 'mixed'])
+      .transform(verdict => (verdict === 'mixed' ? ('unclear' as const) : verdict)),
     probability: z.number(),
     slope: z.number(),
     sore: sore.nullable(),

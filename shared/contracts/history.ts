@@ -1,5 +1,6 @@
 import { JOINTS } from '#core/plan/catalogue'
-import { SESSION_STATES, VERDICTS } from '#core/body/log'
+import { SESSION_STATES } from '#core/body/log'
+import { VERDICTS } from '#core/body/trend'
 import { MEASUREMENT_KINDS, measurementProblem } from '#core/body/measurements'
 import { PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
@@ -53,6 +54,9 @@ const trend = z.object({
   error: z.number().nullable(),
   count: z.int(),
   spanWeeks: z.number(),
+  since: PlainDateContract.nullable(),
+  leaning: z.enum(['up', 'down']).nullable(),
+  isHighReps: z.boolean().exactOptional(),
 })
 
 /** One column of history: sessions, trends, pain, measurements; the newest first. */

@@ -1,6 +1,7 @@
 import { clientId, type ExerciseId, type PlainDate } from '#core/base'
 import { type Group, GROUPS } from '#core/plan/catalogue'
-import type { ExcludedEstimate, Verdict } from '#core/body/log'
+import type { ExcludedEstimate } from '#core/body/log'
+import type { SaidTrend } from '#core/words'
 import type { OwnPace } from '#core/body/recovery'
 import { type Replan, REPLAN_OPTIONS } from '#core/follow/replan'
 import type { PassReview } from '#core/follow/review'
@@ -65,14 +66,7 @@ export interface ReviewView {
   /** What can be done about the first missed one, the best first. */
   readonly replans: readonly ReplanView[]
   /** Where the exercises of the client are going, by what the log is reckoned with. */
-  readonly trends: readonly {
-    readonly exercise: string
-    readonly verdict: Verdict
-    readonly slope: number
-    readonly error: number | null
-    readonly count: number
-    readonly spanWeeks: number
-  }[]
+  readonly trends: readonly (SaidTrend & { readonly exercise: string })[]
   /** Estimates that are kept and not reckoned with. */
   readonly leftOut: readonly ExcludedEstimate[]
   readonly paces: readonly PaceView[]

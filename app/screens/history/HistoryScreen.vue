@@ -67,8 +67,9 @@ const measurementComplaint = computed(
           </table>
           <p v-if="trends.length === 0" class="text-ink2">No sessions logged yet.</p>
           <p class="mt-1 text-[12px] text-ink3">
-            RIR-adjusted one-rep estimates of the last 56 days, robust against single bad days; a
-            verdict needs five sessions over two weeks.
+            All working sets of the last 14 weeks. A rise or a fall is said only where it would be
+            wrong in 5 of 100 at most, however often one looks; that takes about 16 sessions at 1 %
+            a week.
           </p>
         </section>
         <MeasurementList

@@ -135,11 +135,21 @@ export function muscleLines({ review }: ReviewView) {
   return review.muscles.map(muscleLine).sort((a, b) => needsLook(b) - needsLook(a))
 }
 
+const NO_TREND = {
+  verdict: 'insufficient',
+  slope: 0,
+  error: null,
+  count: 0,
+  spanWeeks: 0,
+  since: null,
+  leaning: null,
+} as const
+
 function trendOf({ trends }: ReviewView, exercise: string) {
   const trend = trends.find(known => known.exercise === exercise)
   return trend
     ? { words: trendSentence(trend), isFalling: trend.verdict === 'decline' }
-    : { words: 'Not enough data yet: 0 of 5 sessions.', isFalling: false }
+    : { words: trendSentence(NO_TREND), isFalling: false }
 }
 
 function exerciseLine(row: ExerciseRow, view: ReviewView, nameOf: NameOf) {

@@ -203,6 +203,8 @@ describe('what is told of a rotation', () => {
   test('a trend that falls is marked; without one it says that it is too early', async () => {
     const falling = {
       exercise: 'cable_curl',
+      since: null,
+      leaning: null,
       verdict: 'decline' as const,
       slope: -0.02,
       error: 0.004,
@@ -214,7 +216,7 @@ describe('what is told of a rotation', () => {
     const early = await opened()
     expect(early.of.exercises.value[0]!.trend).toMatchObject({
       isFalling: false,
-      words: expect.stringContaining('Not enough data'),
+      words: expect.stringContaining('Too early'),
     })
   })
 

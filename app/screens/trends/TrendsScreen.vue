@@ -16,7 +16,8 @@ const isLive = useMounted()
       <section aria-labelledby="list-head">
         <h1 id="list-head" class="font-display text-[23px] leading-[27px]">Trends</h1>
         <p class="mt-1 text-[12.5px] text-ink2">
-          From the last eight weeks, twelve estimates at most. Said only where the data support it.
+          All working sets of the last 14 weeks. A rise or a fall is said only where it would be
+          wrong in 5 of 100 at most, however often one looks.
         </p>
         <ul class="mt-3">
           <li
@@ -44,8 +45,8 @@ const isLive = useMounted()
           </li>
         </ul>
         <p v-if="list.length === 0" class="mt-3">
-          Not enough data yet: nothing was logged with a load and reps. Trends begin with the fifth
-          session of an exercise.
+          Nothing was logged with a load and reps yet. Trends begin with the sixth session of an
+          exercise, after three weeks.
         </p>
       </section>
       <div class="grid min-w-0 content-start gap-4">

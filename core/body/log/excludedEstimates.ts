@@ -1,5 +1,6 @@
 import { daysBetween, groupedBy, type PlainDate } from '../../base'
 import type { SetUp } from '../../plan/scheme'
+import type { SetValue } from './dayValue'
 import { median } from './statistics'
 
 /** An estimate of one exercise on one day. Units: kilograms. */
@@ -8,6 +9,10 @@ export interface DatedValue {
   readonly on: PlainDate
   readonly value: number
   readonly repsToFailure: number
+  /** What each working set of the day says; left out, the value alone speaks. */
+  readonly sets?: readonly SetValue[] | null
+  /** Fatigue over capacity of its muscle before the session; null or left out where nobody reckoned it. */
+  readonly tired?: number | null
   /** How the station was set up, where it was said that day. */
   readonly setUp?: SetUp | undefined
 }
@@ -74,7 +79,7 @@ function questioned<One extends DatedValue>(
     : 'outlier'
 }
 
-/** Of two sessions on a day the stronger one speaks; what lies before a long gap is another beginning. */
+/** Of two sessions on a day the first one speaks; what lies before a long gap is another beginning. */
 function reasonFor(
   one: DatedValue,
   own: readonly DatedValue[],
@@ -84,13 +89,7 @@ function reasonFor(
   if (facts.isDeload(one.on)) return 'deload'
   if (facts.isPainful(one.exercise, one.on)) return 'pain'
   if (
-    own.some(
-      other =>
-        other !== one &&
-        other.on === one.on &&
-        (other.value > one.value ||
-          (other.value === one.value && own.indexOf(other) < own.indexOf(one))),
-    )
+    own.some(other => other !== one && other.on === one.on && own.indexOf(other) < own.indexOf(one))
   )
     return 'second_on_day'
   return gapEnd !== undefined && one.on < gapEnd ? 'before_gap' : undefined

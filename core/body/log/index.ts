@@ -11,11 +11,13 @@ export { BODY_SIDES, LAPSE_WORDS, SET_LAPSES } from './loggedSet'
 export type { BodySide, LoggedSet, SetLapse } from './loggedSet'
 export { exposuresByExercise } from './exposures'
 export type { Exposure } from './exposures'
-export { trendValue } from './trendPoint'
-export type { TrendPoint } from './trendPoint'
-export { setUpChanges, trendPointsOf } from './trendLines'
+export { exposureValue, trendValue } from './trendPoint'
+export type { ExposureValue, TrendPoint } from './trendPoint'
+export { placedLines, setUpChanges, trendPointsOf } from './trendLines'
 export type { SetUpChange } from './trendLines'
-export { exerciseTrend, pooledTrend, robustLine, TREND, VERDICTS } from './trend'
+export { robustLine } from './robustLine'
+export { dayValue, MOST_AIM, placeOffsets, setReading, setValues, sharedVariance } from './dayValue'
+export type { SetValue } from './dayValue'
 export { LEFT_OUT, splitByUse } from './excludedEstimates'
 export type {
   DatedValue,
@@ -23,9 +25,6 @@ export type {
   ExclusionReason,
   ExclusionFacts,
 } from './excludedEstimates'
-export type { Trend, Verdict } from './trend'
-export { trendBand } from './trendBand'
-export type { BandPoint } from './trendBand'
 export { median, normalShare } from './statistics'
 export { farFromOwn } from './farFromOwn'
 export { recentBest } from './recentBest'

@@ -9,14 +9,16 @@ export interface SetUpChange {
   readonly words: string
 }
 
-interface Placed {
-  readonly value: DatedValue
+interface Placed<One> {
+  readonly value: One
   readonly line: number
   /** Said here, and otherwise than before. */ readonly change: string | null
 }
 
 /** Lines of one exercise: what was said of its set-up holds until something else is; the same again is the same line. */
-function placed(values: readonly DatedValue[]): readonly Placed[] {
+export function placedLines<One extends DatedValue>(
+  values: readonly One[],
+): readonly Placed<One>[] {
   const lines: string[] = []
   let now = ''
   return [...values]
@@ -44,7 +46,7 @@ export function trendPointsOf(
   values: readonly DatedValue[],
   from: PlainDate,
 ): readonly TrendPoint[] {
-  return placed(values).map(({ value: { on, value, repsToFailure }, line }) => ({
+  return placedLines(values).map(({ value: { on, value, repsToFailure }, line }) => ({
     week: daysBetween(from, on) / DAYS_PER_WEEK,
     value,
     repsToFailure,
@@ -54,7 +56,7 @@ export function trendPointsOf(
 
 /** Days on which one exercise was set up otherwise than before, in the order of their days. */
 export function setUpChanges(values: readonly DatedValue[]): readonly SetUpChange[] {
-  return placed(values).flatMap(({ value: { on }, change }) =>
+  return placedLines(values).flatMap(({ value: { on }, change }) =>
     change === null ? [] : [{ on, words: change }],
   )
 }

@@ -1,4 +1,5 @@
 import { estimatedOneRep, liftedKg } from '../../plan/estimate'
+import { type SetValue, setValues } from './dayValue'
 import type { LoggedSet } from './loggedSet'
 
 /** One exposure of an exercise as a trend sees it. */
@@ -47,4 +48,30 @@ export function trendValue(
   const rir = first.rir ?? ASSUMED_RIR
   const estimate = estimatedOneRep(first.loadKg, first.reps, rir)
   return estimate && { value: estimate.load, repsToFailure: first.reps + rir }
+}
+
+/** What a day of an exercise is kept as: its estimate for the eye, and what each set says for trends. */
+export interface ExposureValue extends Omit<TrendPoint, 'week' | 'line'> {
+  readonly sets: readonly SetValue[]
+}
+
+/**
+ * One exposure as it is kept beside the log; undefined where no set says anything of strength.
+ *
+ * Shape: all sets of one exercise on one day, in the order done. A day whose sets give no estimate by the usual bounds (more than 20
+ * reps to failure, four or more left) still counts for trends: leaving it out for how it turned out would bend them.
+ */
+export function exposureValue(
+  sets: readonly LoggedSet[],
+  bodyKg: number | null = null,
+): ExposureValue | undefined {
+  const said = setValues(sets, bodyKg)
+  const [first] = said
+  if (!first) return undefined
+  const lead = sets.filter(({ role, stage }) => role === 'working' && stage === 1)[first.place - 1]
+  const estimate = trendValue(sets, bodyKg) ?? {
+    value: Math.exp(first.y),
+    repsToFailure: (lead?.reps ?? 0) + (lead?.rir ?? ASSUMED_RIR),
+  }
+  return { ...estimate, sets: said }
 }

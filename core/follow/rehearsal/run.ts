@@ -1,6 +1,7 @@
 import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { estimatedOneRep, expectedReps, loadForReps } from '../../plan/estimate'
-import { exerciseTrend, pooledTrend, TREND, type Trend, type TrendPoint } from '../../body/log'
+import { normalShare, setReading, sharedVariance } from '../../body/log'
+import { type Called, lookOn, NOTHING_CALLED, type Observed, slopeOf } from '../../body/trend'
 import type { PainLevel } from '../../plan/method'
 import { PERFORMANCE_LOSS } from '../../body/recovery'
 import { type Adjustment, adjustments, type DecisionRow, type GroupEvidence } from '../review'
@@ -41,8 +42,6 @@ export interface Run {
   readonly strength: Float64Array
 }
 
-const MOST_POINTS = 12
-const WINDOW_WEEKS = TREND.windowDays / 7
 const RAMP_WEEKS = 4
 const NOT_KNOWN = 100
 
@@ -55,7 +54,9 @@ interface State {
   readonly assumed: Float64Array
   hour: number
   readonly believed: Map<number, number[]>
-  readonly points: TrendPoint[][]
+  /** Everything done, in the order of its days, and what was said of each muscle by it. */
+  readonly observed: Observed[]
+  readonly called: Called[]
   readonly jointWeeks: number[][]
   sore: readonly PainLevel[]
   /** Sets and reps in reserve by which the pass differs from the plan. */
@@ -146,19 +147,29 @@ function setsOf({ slot, sets, load, rir, repsAt }: DoneSlot): readonly Rehearsed
 }
 
 function remember(
-  { slot, load, rir, repsAt }: DoneSlot,
+  { slot, sets, load, rir, repsAt }: DoneSlot,
   state: State,
-  { isKept, week }: { readonly isKept: boolean; readonly week: number },
+  {
+    isKept,
+    hour,
+    capacity,
+  }: { readonly isKept: boolean; readonly hour: number; readonly capacity: readonly number[] },
 ): void {
   const reps = repsAt(1)
   const estimate = estimatedOneRep(load, reps, rir)
   if (!estimate || !isKept) return
   const own = state.believed.get(slot.exercise) ?? []
   state.believed.set(slot.exercise, [...own, estimate.load].slice(-3))
-  const points = state.points[slot.exercise]
-  points?.push({ week, value: estimate.load, repsToFailure: reps + rir })
-  if (points && points.length > MOST_POINTS) points.shift()
+  const { y, variance } = setReading(load, reps, { rir, isRirOpen: rir >= OPEN_RIR })
+  state.observed.push({
+    exercise: slot.exercise,
+    day: Math.floor(hour / HOURS_PER_DAY),
+    y,
+    variance: sharedVariance(variance, sets),
+    tired: slot.main < 0 ? 0 : state.assumed[slot.main]! / (capacity[slot.main] ?? 1),
+  })
 }
+const OPEN_RIR = 4
 
 interface Tally {
   readonly counted: Float64Array
@@ -189,7 +200,7 @@ const newTally = (): Tally => ({
 const NO_SETS: readonly RehearsedSet[] = []
 /** More in reserve in easier days. */
 const EASIER_RIR = 2
-const HOURS_PER_WEEK = 168
+const HOURS_PER_DAY = 24
 /** Readiness in percent under which an exposure counts as tired. */
 const LOW = 80
 
@@ -268,7 +279,11 @@ function doSession(
       data,
       isEasier ? EASIER_RIR : state.change.rir,
     )
-    remember(own, state, { isKept: !isEasier, week: session.hour / HOURS_PER_WEEK })
+    remember(own, state, {
+      isKept: !isEasier,
+      hour: session.hour,
+      capacity: data.capacity,
+    })
     leave(slot, own.sets, state, tally)
     return own
   })
@@ -295,13 +310,15 @@ function newPains(tally: Tally, state: State): readonly PainLevel[] {
   })
 }
 
-const UNKNOWN: Trend = {
-  verdict: 'insufficient',
-  slope: 0,
-  error: Infinity,
-  probability: 0.5,
-  count: 0,
-  spanWeeks: 0,
+/** What the log says of a muscle by now: the verdict that holds, and the slope behind it. */
+function trendNow(group: number, { state, pass }: Facts) {
+  const members = pass.members[group] ?? []
+  const own = state.observed
+    .filter(({ exercise }) => members.includes(exercise))
+    .map(one => ({ ...one, exercise: members.indexOf(one.exercise) }))
+  const called = (state.called[group] = lookOn(state.called[group] ?? NOTHING_CALLED, own))
+  const { slope, error } = slopeOf(own)
+  return { verdict: called.verdict, slope, probability: normalShare(slope / error) }
 }
 
 /** The worst joint that exercises of a muscle load; null where none is sore. */
@@ -331,16 +348,10 @@ const FLOOR_SLACK = 0.5
 const NO_BAND = { floor: 0, target: 0, ceiling: 0 } as const
 const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): number => values[at]!
 
-function evidenceFor(
-  group: number,
-  facts: Facts,
-  { planned, trends }: { readonly planned: number; readonly trends: readonly Trend[] },
-): GroupEvidence {
+function evidenceFor(group: number, facts: Facts, planned: number): GroupEvidence {
   const { state, tally, data, pass, next } = facts
   const exposures = valueAt(tally.exposures, group)
-  const { verdict, probability, slope } = pooledTrend(
-    (pass.members[group] ?? []).map(exercise => trends[exercise] ?? UNKNOWN),
-  )
+  const { verdict, probability, slope } = trendNow(group, facts)
   const band = data.bands[group] ?? NO_BAND
   const direct = valueAt(next.direct, group)
   return {
@@ -367,16 +378,13 @@ function evidenceFor(
 }
 
 /** What the rules make of the pass, followed as proposed. */
-function decided(facts: Facts, week: number): readonly Adjustment[] {
+function decided(facts: Facts): readonly Adjustment[] {
   const { state, tally, data, pass, next } = facts
   const planned = pass.sessions.reduce(
     (sum, { whole }) => sum + whole.slots.reduce((own, { sets }) => own + sets, 0),
     0,
   )
-  const trends = state.points.map(points =>
-    exerciseTrend(points.filter(point => point.week >= week - WINDOW_WEEKS)),
-  )
-  const evidence = data.trained.map(group => evidenceFor(group, facts, { planned, trends }))
+  const evidence = data.trained.map(group => evidenceFor(group, facts, planned))
   const answers =
     tally.recovered.reduce((sum, one) => sum + one, 0) +
     tally.notRecovered.reduce((sum, one) => sum + one, 0)
@@ -445,7 +453,8 @@ export function rehearsedRun(
     assumed: new Float64Array(GROUPS.length),
     hour: 0,
     believed: new Map(),
-    points: data.exercises.map(() => []),
+    observed: [],
+    called: GROUPS.map(() => NOTHING_CALLED),
     jointWeeks: JOINTS.map(() => []),
     sore: JOINTS.map(() => 'none' as const),
     change: noChange(),
@@ -467,9 +476,7 @@ export function rehearsedRun(
     grow(state, tally, data, pass.weeks)
     state.sore = newPains(tally, state)
     const next = data.passes[at + 1]
-    const rows = next
-      ? decided({ state, tally, data, pass, next }, state.hour / HOURS_PER_WEEK)
-      : []
+    const rows = next ? decided({ state, tally, data, pass, next }) : []
     state.change = next ? changeFrom(rows) : noChange()
     return {
       counted: tally.counted.map(sum => sum / pass.weeks),

@@ -210,7 +210,6 @@ const evidence: fc.Arbitrary<GroupEvidence> = fc.record({
     'decline' as const,
     'plateau' as const,
     'unclear' as const,
-    'mixed' as const,
   ),
   probability: fc.double({ min: 0, max: 1, noNaN: true }),
   slope: fc.constant(0),

@@ -2,7 +2,7 @@ import { isSore } from '../../body/joints'
 import { roundHalfUp } from '../../base'
 import type { Group, Joint } from '../../plan/catalogue'
 import type { ExerciseId, PlainDate } from '../../base'
-import type { Verdict } from '../../body/log'
+import type { Verdict } from '../../body/trend'
 import {
   type Band,
   type Mode,
@@ -20,7 +20,7 @@ export interface GroupEvidence {
   readonly direct: number
   readonly counted: number
   readonly band: Band
-  readonly verdict: Verdict | 'mixed'
+  readonly verdict: Verdict
   /** Probability that it rises, 0 to 1; change per week as a share. */
   readonly probability: number
   readonly slope: number
@@ -244,7 +244,7 @@ function confidenceOf(
 ): Adjustment['confidence'] {
   if (row === 'A1' || row === 'G1') return 'strong'
   const sure = verdict === 'decline' ? 1 - probability : probability
-  return verdict === 'insufficient' || verdict === 'unclear' || verdict === 'mixed'
+  return verdict === 'insufficient' || verdict === 'unclear'
     ? 'weak'
     : sure >= DECIDE.sure
       ? 'strong'

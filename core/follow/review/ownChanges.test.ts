@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import type { LoggedSet } from '../../body/log'
+import { datedTrend } from '../../body/trend'
 import { contextWith, defaultContext, type PainLevel, STEADY_MIDDLE } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import { expandedBlock } from '../../design/progress'
@@ -77,6 +78,7 @@ const reviewed = (
     context: within,
     outcomes: outcomes ?? new Map([[pass, [outcome(sets)]]]),
     trends: [],
+    muscles: new Map(),
     ...more,
   })!
 const rowsOf = (review: ReturnType<typeof reviewed>, row: string) =>
@@ -130,18 +132,17 @@ describe('stand-ins', () => {
   })
   test('falling though recovered: the one that falls most', () => {
     const falling = (slope: number) => ({
+      ...datedTrend([]),
       verdict: 'decline' as const,
       slope,
       error: 0.002,
-      probability: 0.01,
-      count: 8,
-      spanWeeks: 6,
     })
     const review = reviewed(done(10, 1), {
       trends: [
         { exercise: 'pushdown_rope', trend: falling(-0.01) },
         { exercise: 'lying_extension_cambered', trend: falling(-0.02) },
       ],
+      muscles: new Map([['triceps', falling(-0.015)]]),
     })
     expect(rowsOf(review, 'E3').map(({ change }) => change)).toMatchObject([
       { from: 'lying_extension_cambered' },
@@ -212,6 +213,7 @@ describe('time, absence, answers', () => {
         pass: 0,
         context,
         trends: [],
+        muscles: new Map(),
         outcomes: new Map([[0, [outcome(done(5, 0), { isRecovered: true })]]]),
       })?.contradictory,
     ).toHaveLength(1)
@@ -221,6 +223,7 @@ describe('time, absence, answers', () => {
         pass: 0,
         context,
         trends: [],
+        muscles: new Map(),
         outcomes: new Map([[0, [outcome(done(5, 0), { isRecovered: false })]]]),
       })?.contradictory,
     ).toEqual([])

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { datedTrend } from '../../body/trend'
 import { exerciseId, plainDate } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import type { LoggedSet } from '../../body/log'
@@ -59,7 +60,7 @@ const outcome = (
 ): SessionOutcome => ({ day, place: 0, state, sets, minutes: null, isRecovered: null, ...more })
 const reviewed = (
   outcomes: readonly SessionOutcome[],
-  trends: Parameters<typeof passReview>[0]['trends'] = [],
+  muscles: Parameters<typeof passReview>[0]['muscles'] = new Map(),
   of = plan,
   pass = 0,
 ) =>
@@ -68,7 +69,8 @@ const reviewed = (
     pass,
     context,
     outcomes: new Map([[pass, outcomes]]),
-    trends,
+    trends: [],
+    muscles,
   })!
 
 describe('a session as it was done', () => {
@@ -148,27 +150,18 @@ describe('a rotation looked back at', () => {
     })
   })
   test('a trend that falls while answers say not recovered asks for fewer sets; the last rotation asks for nothing', () => {
-    const falling = {
-      verdict: 'decline' as const,
-      slope: -0.02,
-      error: 0.004,
-      probability: 0.01,
-      count: 8,
-      spanWeeks: 6,
-    }
+    const falling = { ...datedTrend([]), verdict: 'decline' as const, slope: -0.02, error: 0.004 }
     const outcomes = [
       outcome(0, 'done', setsOf(arms), { isRecovered: false }),
       outcome(1, 'done', setsOf(pull), { isRecovered: false }),
     ]
-    const { adjustments, notRecovered } = reviewed(outcomes, [
-      { exercise: 'pushdown_rope', trend: falling },
-    ])
+    const { adjustments, notRecovered } = reviewed(outcomes, new Map([['triceps', falling]]))
     expect(notRecovered).toBe(2)
     expect(adjustments.find(({ group }) => group === 'triceps')).toMatchObject({
       row: 'A5',
       evidence: { verdict: 'decline', notRecovered: 1 },
     })
-    expect(reviewed(outcomes, [], plan, 2).adjustments).toEqual([])
+    expect(reviewed(outcomes, new Map(), plan, 2).adjustments).toEqual([])
     expect(reviewed([outcome(0, 'sent')]).adjustments).toEqual([])
   })
   test('half of the sets left out holds everything, whatever the trend', () => {

@@ -10,7 +10,8 @@ import {
 } from '../../plan/catalogue'
 import { kilogramsOf } from '../../plan/estimate'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
-import { isAhead, isLeftOut, type LoggedSet, median, pooledTrend } from '../../body/log'
+import { isAhead, isLeftOut, type LoggedSet, median } from '../../body/log'
+import { UNKNOWN_TREND } from '../../body/trend'
 import { bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../../plan/method'
 import { plannedGap } from '../../design/loads'
 import { meantOtherwise } from './meant'
@@ -187,7 +188,7 @@ interface Known {
 
 function evidenceFor(group: Group, known: Known): GroupEvidence {
   const { question, reviewed, next, outcomes, done, before, due, setsDone } = known
-  const { context, trends } = question
+  const { context, muscles } = question
   const trained = reviewed.sessions.filter(({ content }) =>
     sessionSlots(content).some(slot => directOf(slot, context).includes(group)),
   )
@@ -195,14 +196,7 @@ function evidenceFor(group: Group, known: Known): GroupEvidence {
   const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
     ({ role }) => role !== 'indirect',
   )
-  const pooled = pooledTrend(
-    trends
-      .filter(({ exercise }) => {
-        const known = context.catalogue.get(exercise)
-        return known !== undefined && directGroups(known.intents[0].credits).includes(group)
-      })
-      .map(({ trend }) => trend),
-  )
+  const pooled = muscles.get(group) ?? UNKNOWN_TREND
   const nextLedger = rotationLedger(next.rotation, context)
   const band = bandOf(context, group)
   const isBelow = (ledger: RotationLedger) =>

@@ -1,5 +1,6 @@
 import type { TakenGap } from '../../body/times'
-import type { LoggedSet, SessionState, Trend } from '../../body/log'
+import type { LoggedSet, SessionState } from '../../body/log'
+import type { DatedTrend } from '../../body/trend'
 import type { ExerciseId, PlainDate } from '../../base'
 import type { BlockSession, ExpandedBlock } from '../../design/progress'
 import type { Group } from '../../plan/catalogue'
@@ -25,7 +26,9 @@ export interface ReviewQuestion {
   readonly context: PlanContext
   /** Outcomes by pass: of the reviewed one, and of the one before where there was one. */
   readonly outcomes: ReadonlyMap<number, readonly SessionOutcome[]>
-  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
+  /** Of each muscle, from all exercises that train it directly. */
+  readonly muscles: ReadonlyMap<Group, DatedTrend>
   /** When each exercise was done last; left out, nobody was away. */
   readonly lastDone?: readonly { readonly exercise: string; readonly on: PlainDate }[]
 }

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { addDays, plainDate } from '../../base'
-import { exerciseTrend, type Trend } from '../../body/log'
+import { datedTrend, type DatedTrend } from '../../body/trend'
 import { byPressure, clientNeeds, type RosterFacts, rosterSection, type RosterSession } from '.'
 
 const today = plainDate('2026-04-08')
@@ -18,8 +18,8 @@ const session = (more: Partial<RosterSession>): RosterSession => ({
   state: (more.on ?? today) < today ? 'missed' : 'opened',
   ...more,
 })
-const falling: Trend = {
-  ...exerciseTrend([]),
+const falling: DatedTrend = {
+  ...datedTrend([]),
   verdict: 'decline',
   slope: -0.012,
   error: 0.004,

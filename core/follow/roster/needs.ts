@@ -2,7 +2,8 @@ import { isSore } from '../../body/joints'
 import { addDays, daysBetween, type PlainDate } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { Attention } from '../../count/ledger'
-import type { SessionState, Trend } from '../../body/log'
+import type { SessionState } from '../../body/log'
+import type { DatedTrend } from '../../body/trend'
 import { PAIN_LEVELS, type PainLevel } from '../../plan/method'
 
 /** Something about a client that waits for the coach. */
@@ -26,7 +27,7 @@ export type Need =
   | {
       readonly kind: 'falling'
       readonly exercise: string
-      readonly trend: Trend
+      readonly trend: DatedTrend
       readonly others: number
     }
   | { readonly kind: 'block_ends'; readonly on: PlainDate }
@@ -80,7 +81,7 @@ export interface RosterFacts {
     readonly on: PlainDate
   }[]
   /** Trends by exercise. */
-  readonly trends: readonly { readonly exercise: string; readonly trend: Trend }[]
+  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
   readonly attention: readonly Attention[]
 }
 

@@ -1,5 +1,5 @@
 import { type ClientId, type CoachId, groupedBy } from '#core/base'
-import { trendValue } from '#core/body/log'
+import { exposureValue } from '#core/body/log'
 import { adjustmentKey } from '#core/follow/review'
 import type { ClientDocument } from '#shared/contracts/clientDocument'
 import type { Profile } from '#shared/contracts/profile'
@@ -305,7 +305,7 @@ function exposuresIn({ sessions, measurements: measured }: ClientDocument) {
     .filter(({ finishedAt }) => finishedAt !== null)
     .flatMap(({ id, on, sets }) =>
       [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
-        const value = trendValue(
+        const value = exposureValue(
           [...done].sort((a, b) => a.set - b.set || a.stage - b.stage || a.at - b.at),
           weightOn(on),
         )

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { type ClientId, type CoachId, groupedBy, type PlainDate } from '#core/base'
 import { kilogramsOf, saidAmount } from '#core/plan/estimate'
-import { type LoggedSet, trendValue } from '#core/body/log'
+import { type LoggedSet, exposureValue } from '#core/body/log'
 import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/follow/sheet'
 import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
@@ -116,7 +116,7 @@ export async function renewExposures(
     .where(and(eq(exposures.coachId, coachId), eq(exposures.sessionId, session)))
   const bodyKg = await weightOn(tx, coachId, of.clientId, of.on)
   const rows = [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
-    const value = trendValue(done, bodyKg)
+    const value = exposureValue(done, bodyKg)
     return value
       ? [{ coachId, sessionId: session, clientId: of.clientId, exercise, on: of.on, ...value }]
       : []

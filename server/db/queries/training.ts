@@ -77,6 +77,8 @@ export async function exposuresOf(
       on: exposures.on,
       value: exposures.value,
       repsToFailure: exposures.repsToFailure,
+      sets: exposures.sets,
+      tired: exposures.tired,
     })
     .from(exposures)
     .where(

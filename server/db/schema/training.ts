@@ -2,7 +2,7 @@ import type { BlockId, ClientId, CoachId, ExerciseId, PlainDate, SlotId } from '
 import type { SetRole, WeightUnit } from '#core/plan/scheme'
 import type { Session } from '#core/plan/session'
 import type { SessionTimes } from '#core/body/times'
-import type { BodySide, SetLapse } from '#core/body/log'
+import type { BodySide, SetLapse, SetValue } from '#core/body/log'
 import {
   boolean,
   date,
@@ -123,6 +123,10 @@ export const exposures = pgTable(
     on: date('on', { mode: 'string' }).$type<PlainDate>().notNull(),
     value: real('value').notNull(),
     repsToFailure: real('reps_to_failure').notNull(),
+    /** What each working set says; null for rows from before, of which the value alone speaks. */
+    sets: jsonb('sets').$type<readonly SetValue[]>(),
+    /** Fatigue over capacity of its muscle before the session; null where nobody reckoned it. */
+    tired: real('tired'),
   },
   table => [
     primaryKey({ columns: [table.coachId, table.sessionId, table.exercise] }),

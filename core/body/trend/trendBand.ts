@@ -1,6 +1,5 @@
-import { robustLine } from './trend'
-import type { Trend } from './trend'
-import type { TrendPoint } from './trendPoint'
+import { robustLine, type TrendPoint } from '../log'
+import type { Trend } from './verdict'
 
 /** Standard errors to either side that hold four fifths. */
 const INTERVAL = 1.28
@@ -22,7 +21,7 @@ export interface BandPoint {
  */
 export function trendBand(
   all: readonly TrendPoint[],
-  { verdict, slope, error }: Trend,
+  { verdict, slope, error }: Pick<Trend, 'verdict' | 'slope' | 'error'>,
   steps = 8,
 ): readonly BandPoint[] {
   if (verdict === 'insufficient' || all.length === 0) return []

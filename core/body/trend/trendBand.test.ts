@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals'
-import { exerciseTrend, trendBand, type TrendPoint } from '.'
+import type { TrendPoint } from '../log'
+import { trendBand } from '.'
 
 const rising: readonly TrendPoint[] = [40, 40.5, 41.2, 41, 42, 42.6].map((value, week) => ({
   week,
@@ -8,7 +9,7 @@ const rising: readonly TrendPoint[] = [40, 40.5, 41.2, 41, 42, 42.6].map((value,
 }))
 
 test('the band holds its line, is narrowest in the middle, and ends where the points do', () => {
-  const band = trendBand(rising, exerciseTrend(rising))
+  const band = trendBand(rising, { verdict: 'unclear', slope: 0.012, error: 0.004 })
   expect([band[0]?.week, band.at(-1)?.week]).toEqual([0, 5])
   for (const { low, middle, high } of band) expect(low < middle && middle < high).toBe(true)
   const width = band.map(({ low, high }) => Math.log(high / low))
@@ -16,6 +17,7 @@ test('the band holds its line, is narrowest in the middle, and ends where the po
   expect(band.at(-1)!.middle).toBeGreaterThan(band[0]!.middle)
 })
 test('too little data has no line', () => {
-  expect(trendBand(rising.slice(0, 4), exerciseTrend(rising.slice(0, 4)))).toEqual([])
-  expect(trendBand([], exerciseTrend([]))).toEqual([])
+  const none = { verdict: 'insufficient', slope: 0, error: Infinity } as const
+  expect(trendBand(rising.slice(0, 4), none)).toEqual([])
+  expect(trendBand([], none)).toEqual([])
 })

@@ -1,0 +1,2 @@
+ALTER TABLE "exposures" ADD COLUMN "sets" jsonb;--> statement-breakpoint
+ALTER TABLE "exposures" ADD COLUMN "tired" real;
