@@ -2,6 +2,8 @@ import { seededRandom } from '#core/base'
 import type { PlainDate } from '#core/base'
 import type { NewHistory } from '../../server/db/queries/studio'
 import { contextWith, methodById } from '#core/plan/method'
+import { tiredBefore, tiredFor } from '#core/body/recovery-rate'
+import { doneSession } from '#core/follow/review'
 import { exposuresIn, historyOf } from './logWriter'
 import { seededUuids } from './seededIds'
 import type { DemoClient } from './studio'
@@ -22,14 +24,24 @@ export function writtenHistory(
   // Chance goes by the name, so that a client's story is the same in every studio; ids go by the client's own.
   const random = seededRandom(seedOf(client.name))
   const newId = seededUuids(seededRandom(seedOf(client.id)))
+  const context = contextWith(methodById(client.method), client.facts)
   const { formerBlock, sessions, pains, measurements } = historyOf(client.plan, client.blockId, {
-    context: contextWith(methodById(client.method), client.facts),
+    context,
     story: client.story,
     today,
     weeks,
     random,
     newId,
   })
+  const tired = tiredBefore(
+    sessions
+      .filter(({ sets }) => sets.length > 0)
+      .map(({ prescribed, sets, ...session }) => ({
+        ...session,
+        content: doneSession(prescribed, sets),
+      })),
+    context,
+  )
   return {
     clientId: client.id,
     pains,
@@ -50,6 +62,7 @@ export function writtenHistory(
     exposures: sessions.flatMap(session =>
       exposuresIn(session, client.story.bodyKg ?? null).map(exposure => ({
         ...exposure,
+        tired: tiredFor(exposure.exercise, tired.get(session.id), context),
         sessionId: session.id,
         on: session.on,
       })),

@@ -15,7 +15,10 @@ import { fatigueSources, rotationRecovery } from '#core/body/recovery'
 import type { PlanDocument } from '#core/plan/block'
 import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { contextOf, PlanFile } from '#shared/contracts/planFile'
+import { LogFile } from '#shared/contracts/logFile'
+import { z } from 'zod'
 import { loadsCommand, sheetCommand } from './loadCommands'
+import { verdictsCommand } from './verdictCommand'
 
 /** What a command prints and how it ends; the caller does both. */
 export interface Outcome {
@@ -24,7 +27,7 @@ export interface Outcome {
   readonly errors?: readonly string[]
 }
 
-const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate|sheet|loads FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}] [--on DATE]`
+const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate|sheet|loads|verdicts FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}] [--on DATE]`
 
 interface Given {
   readonly solver: LinearSolver | undefined
@@ -151,8 +154,11 @@ function asFile(value: unknown): unknown {
     : value
 }
 
+/** Commands that read a log, of one client or of many, and no plan. */
+const LOG_COMMANDS: Readonly<Record<string, typeof verdictsCommand>> = { verdicts: verdictsCommand }
+
 interface Asked {
-  readonly command: Command
+  readonly name: string
   readonly file: string
   readonly school: CountingSchoolId | undefined
   readonly on: PlainDate | undefined
@@ -177,8 +183,7 @@ function asked(args: readonly string[]): Asked | string {
   const school = values.get('--school')
   const on = values.get('--on')
   const [name = '', file, ...others] = rest
-  const command = COMMANDS[name]
-  if (!command)
+  if (!COMMANDS[name] && !LOG_COMMANDS[name])
     return `${name === '' ? 'A command is missing' : `There is no command ${JSON.stringify(name)}`}.\n${USAGE}`
   if (!file) return `A file is missing.\n${USAGE}`
   if (others.length > 0) return `Too many arguments: ${others.join(' ')}.\n${USAGE}`
@@ -187,7 +192,7 @@ function asked(args: readonly string[]): Asked | string {
     return `${JSON.stringify(on)} is not a day. Write it as 2026-04-03.`
   if (school !== undefined && !known)
     return `There is no counting school ${JSON.stringify(school ?? '')}. Choose ${COUNTING_SCHOOL_IDS.join(', ')}.`
-  return { command, file, school: known, on: on === undefined ? undefined : plainDate(on) }
+  return { name, file, school: known, on: on === undefined ? undefined : plainDate(on) }
 }
 
 /** Runs one command over a plan file; reading the file is handed in. */
@@ -207,14 +212,24 @@ export function run(
   const json = parsedJson(text)
   if ('problem' in json)
     return { code: 1, errors: [`${request.file} is not valid JSON: ${json.problem}`] }
-  const parsed = PlanFile.safeParse(asFile(json.value))
-  if (!parsed.success)
-    return {
-      code: 1,
-      errors: fieldErrors(parsed.error.issues).map(
-        ({ pointer, detail }) => `${pointer || '/'}: ${detail}`,
-      ),
-    }
+  const ofLogs = LOG_COMMANDS[request.name]
+  if (ofLogs) {
+    const logs = (Array.isArray(json.value) ? z.array(LogFile) : LogFile).safeParse(json.value)
+    return logs.success
+      ? { code: 0, out: jsonText(ofLogs([logs.data].flat(), request.on)) }
+      : refused(logs.error)
+  }
+  return ofPlan(request, json.value, solver)
+}
+
+const refused = (error: z.ZodError): Outcome => ({
+  code: 1,
+  errors: fieldErrors(error.issues).map(({ pointer, detail }) => `${pointer || '/'}: ${detail}`),
+})
+
+function ofPlan(request: Asked, value: unknown, solver: LinearSolver | undefined): Outcome {
+  const parsed = PlanFile.safeParse(asFile(value))
+  if (!parsed.success) return refused(parsed.error)
   const context = contextOf(parsed.data)
   const counted = request.school
     ? { ...context, method: { ...context.method, school: COUNTING_SCHOOLS[request.school] } }
@@ -222,7 +237,11 @@ export function run(
   return {
     code: 0,
     out: jsonText(
-      request.command(parsed.data.plan, counted, { solver, file: parsed.data, on: request.on }),
+      COMMANDS[request.name]!(parsed.data.plan, counted, {
+        solver,
+        file: parsed.data,
+        on: request.on,
+      }),
     ),
   }
 }

@@ -10,7 +10,7 @@ import { appendEntries, type NewEntry, type Writer } from '../db/queries/logEntr
 import { insertMessage } from '../db/queries/messages'
 import { learnPaces } from './pace'
 import { placedReports } from './pain'
-import { learnTimes } from './times'
+import { learnFromSessions } from './afterSession'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
 
@@ -90,7 +90,7 @@ export async function takeEntries(
       : [],
   )
   if (finished.length > 0) {
-    await learnTimes(coach, clientId, finished)
+    await learnFromSessions(coach, clientId, finished)
     await learnPaces(coach, clientId, plainDate(now.toISOString().slice(0, 10)))
   }
   return { now: now.toISOString(), results: [...results] }

@@ -1,6 +1,7 @@
 import {
   addDays,
   type ClientId,
+  type ExerciseId,
   exerciseId,
   failure,
   type PlainDate,
@@ -14,6 +15,7 @@ import { sidesRule } from '#core/plan/method'
 import { exercisesUsed } from '#core/plan/block'
 import { SessionContract } from '#shared/contracts/plan'
 import { schemeLines } from '#core/words'
+import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import type { StoryView } from '#shared/contracts/story'
@@ -47,21 +49,10 @@ function sifted(values: Values, facts: Awaited<ReturnType<typeof exclusionFactsO
   ].sort((a, b) => a.on.localeCompare(b.on))
 }
 
-/** All that is known of one exercise of a client: plan and log day by day, best sets, left and right, and where it goes. */
-export async function story(
-  coach: Coach,
-  id: ClientId,
-  asked: string,
-  today: PlainDate,
-): Promise<Result<StoryView, Problem>> {
+/** Reads all that a story is told from. */
+async function storyData(coach: Coach, view: ClientView, exercise: ExerciseId, today: PlainDate) {
   const db = database()
-  const found = await client(coach, id)
-  if (!found.ok) return found
-  const { facts, library, block } = found.value
-  const catalogue = catalogueWith(library)
-  const known = catalogue.get(asked)
-  if (!known) return failure({ kind: 'not-found', what: 'exercise' })
-  const exercise = exerciseId(asked)
+  const { id } = view
   const since = addDays(today, -TOLD_DAYS)
   const [profile, rows, sets, reports, setUps, values, exclusions] = await Promise.all([
     profileOf(db, coach.id, id),
@@ -70,49 +61,77 @@ export async function story(
     painReportsOf(db, coach.id, id),
     setUpsOf(db, coach.id, [id]),
     exposuresOf(db, coach.id, [id], since),
-    exclusionFactsOf(db, coach, found.value),
+    exclusionFactsOf(db, coach, view),
   ])
-  const joints = loads(known)
-  const sessions = rows.map(row => ({ ...row, prescribed: SessionContract.parse(row.prescribed) }))
-  const days = exerciseStory({
-    exercise,
-    sessions,
+  return {
+    unit: ProfileContract.parse(profile?.profile).units,
+    sessions: rows.map(row => ({ ...row, prescribed: SessionContract.parse(row.prescribed) })),
     sets,
-    pains: reports.filter(({ joint, score }) => score > 0 && joints.includes(joint)),
+    reports,
     setUps: setUps.filter(said => said.exercise === exercise),
-  })
-  const own = sifted(
-    values.filter(value => value.exercise === exercise),
-    exclusions,
-  )
-  const gaps = sideDays(days)
-  const nameOf = (other: string) => catalogue.get(other)?.name ?? other
-  const others = new Set([
+    values: sifted(
+      values.filter(value => value.exercise === exercise),
+      exclusions,
+    ),
+  }
+}
+
+/** Exercises of the log and the plan, to go to, by name. */
+function othersOf(
+  { block }: ClientView,
+  logged: readonly { readonly exercise: ExerciseId }[],
+  exercise: ExerciseId,
+  nameOf: (id: string) => string,
+): StoryView['others'] {
+  const all = new Set<string>([
     exercise,
-    ...sets.map(set => set.exercise),
+    ...logged.map(set => set.exercise),
     ...(block ? exercisesUsed(block.plan) : []),
   ])
+  return [...all]
+    .map(other => ({ exercise: other, name: nameOf(other) }))
+    .sort((a, b) => a.name.localeCompare(b.name))
+}
+
+/** All that is known of one exercise of a client: plan and log day by day, best sets, left and right, and where it goes. */
+export async function story(
+  coach: Coach,
+  id: ClientId,
+  asked: string,
+  today: PlainDate,
+): Promise<Result<StoryView, Problem>> {
+  const found = await client(coach, id)
+  if (!found.ok) return found
+  const { facts, library } = found.value
+  const catalogue = catalogueWith(library)
+  const known = catalogue.get(asked)
+  if (!known) return failure({ kind: 'not-found', what: 'exercise' })
+  const exercise = exerciseId(asked)
+  const joints = loads(known)
+  const data = await storyData(coach, found.value, exercise, today)
+  const days = exerciseStory({
+    ...data,
+    exercise,
+    pains: data.reports.filter(({ joint, score }) => score > 0 && joints.includes(joint)),
+  })
+  const gaps = sideDays(days)
+  const nameOf = (other: string) => catalogue.get(other)?.name ?? other
+  const toldOf = days.flatMap(({ instead, standsFor }) => [...instead, ...standsFor])
   return success({
     exercise,
     name: known.name,
     group: directGroups(known.intents[0].credits)[0] ?? null,
-    unit: ProfileContract.parse(profile?.profile).units,
+    unit: data.unit,
     days: days.map(day => ({
       ...day,
       asked: day.planned.flatMap(({ scheme }) => schemeLines(scheme, catalogue)).join('; '),
     })),
     bests: bestSets(days),
     attempts: attemptsIn(days),
-    course: own.length > 0 ? courseOf(exercise, own, { catalogue }, today) : null,
+    course: data.values.length > 0 ? courseOf(exercise, data.values, { catalogue }, today) : null,
     sides: { days: gaps, gap: sideGap(gaps) },
     sideRule: sidesRule(facts, exercise) ?? null,
-    others: [...others]
-      .map(other => ({ exercise: other, name: nameOf(other) }))
-      .sort((a, b) => a.name.localeCompare(b.name)),
-    names: Object.fromEntries(
-      days.flatMap(({ instead, standsFor }) =>
-        [...instead, ...standsFor].map(other => [other, nameOf(other)]),
-      ),
-    ),
+    others: othersOf(found.value, data.sets, exercise, nameOf),
+    names: Object.fromEntries(toldOf.map(other => [other, nameOf(other)])),
   })
 }

@@ -24,7 +24,7 @@ const FileSet = DocumentSet.omit({ at: true, entryId: true, unit: true }).extend
 })
 
 /** A session of the log; sessions of a client export can be put in as they are. */
-const FileSession = z.looseObject({
+export const FileSession = z.looseObject({
   on: PlainDateContract,
   prescribed: SessionContract.optional(),
   sets: z.array(FileSet).max(400),

@@ -57,7 +57,7 @@ const DECIDED = [
       direct: 10,
       counted: 12.5,
       band: { floor: 6, target: 12, ceiling: 16 },
-      verdict: 'mixed' as const,
+      verdict: 'unclear' as const,
       probability: 0.5,
       slope: 0,
       sore: null,

@@ -13,8 +13,8 @@ import {
   type OtherValue,
   painsIn,
   standingLog,
-  wordsOf,
 } from './logLines'
+import { wordsOf } from './logWords'
 
 const UNREACHABLE =
   'Not saved. The server does not answer; what you typed is still here. Try again.'

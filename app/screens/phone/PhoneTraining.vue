@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Ellipsis, Frown, Repeat2 } from 'lucide-vue-next'
-import type { LogEntry, SheetSession, SheetSwap, StandingTurn } from '#core/follow/sheet'
-import { JOINT_NAMES, phoneDay, setName } from './phoneWords'
+import type { LogEntry, SheetSession, SheetSwap } from '#core/follow/sheet'
+import { JOINT_NAMES, phoneDay, setName, wentOnWords } from './phoneWords'
 import { PAIN_WORDS } from './phonePain'
 import { usePhoneTraining } from './usePhoneTraining'
 
@@ -39,15 +39,8 @@ const {
   isSeconds,
   hasLoad,
   aimRir,
-  isFurther,
 } = phone
 const open = ref<'hurt' | 'swap' | 'more' | null>(null)
-const kindness = (choice: SheetSwap) => soreWords(choice)
-/** `Set 2 went on`, with its exercise where another one is on the screen by now. */
-function wentOnWords(last: StandingTurn): string {
-  const name = held.exercises.find(({ slot }) => slot === last.slot)?.name ?? ''
-  return `${setName(last)}${last.slot === turn.value?.slot ? '' : ` of ${name}`} went on`
-}
 function swapped(choice: SheetSwap | null): void {
   open.value = null
   void swap(choice)
@@ -128,7 +121,7 @@ watch(isDone, done => done && emit('ended'))
           <strong class="font-semibold"
             >{{ part.part.side ? `${part.part.side === 'left' ? 'Left' : 'Right'}: ` : ''
             }}{{
-              turn.parts.length > 1 && part.part.stage > 1 && !isFurther
+              turn.parts.length > 1 && part.part.stage > 1 && !phone.isFurther.value
                 ? `part ${part.part.stage}: `
                 : ''
             }}</strong
@@ -193,7 +186,7 @@ watch(isDone, done => done && emit('ended'))
           }}
         </button>
         <div
-          v-if="part.standing || isFurther || turn.state === 'skipped' || turn.isAdded"
+          v-if="part.standing || phone.isFurther.value || turn.state === 'skipped' || turn.isAdded"
           class="grid grid-cols-2 gap-2"
         >
           <button v-if="part.standing" type="button" class="phone-control" @click="phone.clear()">
@@ -209,7 +202,7 @@ watch(isDone, done => done && emit('ended'))
           class="phone-control"
           @click="phone.goOn()"
         >
-          {{ wentOnWords(phone.lastDone.value) }}
+          {{ wentOnWords(phone.lastDone.value, turn, held.exercises) }}
         </button>
         <div class="grid grid-cols-2 gap-2">
           <button type="button" class="phone-control" @click="open = 'swap'">
@@ -253,7 +246,7 @@ watch(isDone, done => done && emit('ended'))
       v-if="open === 'swap' && exercise && movement"
       :exercise="exercise"
       :in-use="movement.exercise"
-      :sore="kindness"
+      :sore="soreWords"
       @closed="open = null"
       @chosen="swapped"
     />

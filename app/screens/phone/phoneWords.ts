@@ -3,6 +3,7 @@ import {
   farSentence,
   type DonePart,
   type SheetMovement,
+  type SheetExercise,
   type StandingTurn,
 } from '#core/follow/sheet'
 
@@ -77,6 +78,16 @@ export function turnWords({ parts }: StandingTurn): string {
 export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
   const name = { warmup: 'Warm-up', working: 'Set', primer: 'Primer', ramp: 'Build-up' }[plan.role]
   return `${name} ${plan.number}`
+}
+
+/** `Set 2 went on`, with its exercise where another one is on the screen by now. */
+export function wentOnWords(
+  last: StandingTurn,
+  shown: Pick<StandingTurn, 'slot'>,
+  exercises: readonly SheetExercise[],
+): string {
+  const name = exercises.find(({ slot }) => slot === last.slot)?.name ?? ''
+  return `${setName(last)}${last.slot === shown.slot ? '' : ` of ${name}`} went on`
 }
 
 // Joints have the same names on the phone as everywhere.

@@ -188,6 +188,24 @@ export function usePhoneSession(
     return before?.parts[0]?.standing?.done.load?.amount ?? null
   }
   let askedAbout = ''
+  /** What looks like a slip: far from last time, less than it is to hold, more than the weak side did. */
+  function doubtAbout(
+    of: StandingTurn,
+    here: StandingTurn['parts'][number],
+    doing: SheetMovement,
+    { amount, count }: { readonly amount: number | null; readonly count: number },
+  ): string | null {
+    const at = of.parts.indexOf(here)
+    const stop = repsToStopAt(of, at)
+    if (stop !== null && count > stop)
+      return `The ${here.part.side} stops at the ${stop} reps the ${here.part.stopsAt} did.`
+    if (of.plan.role !== 'working' || here.part.stage > 1) return null
+    const planned = prefillOf(of, at, turns.value, doing).amount
+    return (
+      farFromLast(doing, amount, count, planned) ??
+      (exercise.value?.holdsLoad ? fallOf(loadBefore(of), amount, doing.scale.unit) : null)
+    )
+  }
   /** The fields as they are typed; null where one of them is no number or looks like a slip, which is told. */
   function read(of: StandingTurn, here: StandingTurn['parts'][number], doing: SheetMovement) {
     const field = isSeconds.value ? 'seconds' : 'reps'
@@ -200,21 +218,9 @@ export function usePhoneSession(
     if (amount && !amount.ok) complaint.value = numberSentence(amount.error, 'load')
     else if (!count.ok) complaint.value = numberSentence(count.error, field)
     if ((amount && !amount.ok) || !count.ok) return null
-    // What is far from last time is asked about once; the same figures said again are meant.
-    const isLead = of.plan.role === 'working' && here.part.stage === 1
-    const planned = prefillOf(of, of.parts.indexOf(here), turns.value, doing).amount
-    const far = isLead ? farFromLast(doing, amount?.value ?? null, count.value, planned) : null
-    const fell =
-      isLead && exercise.value?.holdsLoad
-        ? fallOf(loadBefore(of), amount?.value ?? null, doing.scale.unit)
-        : null
-    const stop = repsToStopAt(of, of.parts.indexOf(here))
-    const tooMany =
-      stop !== null && count.value > stop
-        ? `The ${here.part.side} stops at the ${stop} reps the ${here.part.stopsAt} did.`
-        : null
+    // What looks like a slip is asked about once; the same figures said again are meant.
+    const doubt = doubtAbout(of, here, doing, { amount: amount?.value ?? null, count: count.value })
     const said = `${fieldKey.value} ${amountText.value} ${countText.value}`
-    const doubt = far ?? fell ?? tooMany
     complaint.value = doubt && askedAbout !== said ? `${doubt} Log it again if it is right.` : ''
     askedAbout = said
     return complaint.value === '' ? { amount: amount?.value ?? null, count: count.value } : null

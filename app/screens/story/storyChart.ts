@@ -1,6 +1,6 @@
 import { saidAmount } from '#core/plan/estimate'
 import { formatOneDecimal, storyNotes } from '#core/words'
-import { workStages } from '#core/plan/scheme'
+import { type WeightUnit, workStages } from '#core/plan/scheme'
 import type { StoryDay } from '#core/follow/story'
 import type { Data } from 'plotly.js'
 import type { StoryView } from '#shared/contracts/story'
@@ -22,82 +22,98 @@ function plannedLoads({ planned }: StoryDay): readonly number[] {
 const leads = ({ sets }: StoryDay) =>
   sets.filter(({ role, stage, loadKg }) => role === 'working' && stage === 1 && loadKg !== null)
 
+const said = (kg: number, unit: WeightUnit) => Math.round(saidAmount(kg, unit) * 10) / 10
+
+interface Mark {
+  readonly on: string
+  readonly load: number
+  readonly text?: string
+}
+const markers = (
+  label: string,
+  points: readonly Mark[],
+  marker: Record<string, unknown>,
+): Partial<Data> => ({
+  type: 'scatter',
+  mode: 'markers',
+  name: label,
+  x: points.map(({ on }) => on),
+  y: points.map(({ load }) => load),
+  text: points.map(({ text }) => text ?? ''),
+  marker,
+})
+
+const plannedMarks = (days: readonly StoryDay[]): readonly Mark[] =>
+  days.flatMap(day => plannedLoads(day).map(load => ({ on: day.on, load })))
+
+const doneMarks = (days: readonly StoryDay[], unit: WeightUnit): readonly Mark[] =>
+  days.flatMap(day =>
+    leads(day).map(set => ({
+      on: day.on,
+      load: said(set.loadKg ?? 0, unit),
+      text: `${set.reps ?? ''} reps`,
+    })),
+  )
+
+/** Every set as a row of the chart's table. */
+const rowsOf = ({ unit, names }: StoryView, days: readonly StoryDay[]): BlockChart['rows'] =>
+  days.flatMap(day =>
+    leads(day).map(set => ({
+      date: day.on,
+      session: day.name,
+      set: set.set,
+      side: set.side ?? '',
+      load: formatOneDecimal(said(set.loadKg ?? 0, unit)),
+      reps: set.reps ?? '',
+      left: set.rir ?? '',
+      notes: storyNotes(day, exercise => names[exercise] ?? exercise).join('; '),
+    })),
+  )
+
+function trendLine({ course, unit }: StoryView, paint: ChartColours): readonly Partial<Data>[] {
+  if (!course) return []
+  return [
+    {
+      type: 'scatter',
+      mode: 'lines',
+      name: 'one rep, by the trend',
+      x: course.line.map(({ on }) => on as string),
+      y: course.line.map(({ middle }) => said(middle, unit)),
+      line: { color: paint.ink2, width: 1.5, dash: 'dot' },
+    },
+  ]
+}
+
 /** Every working set by its day and load, the plan pale and what was done dark, with swaps, pain and the trend. */
 export function storyChart(
   view: StoryView,
   days: readonly StoryDay[],
   paint: ChartColours,
 ): BlockChart {
-  const { unit, course, group, name } = view
-  const own = paint.of(group ? familyOfGroup(group) : 'body')
-  const said = (kg: number) => Math.round(saidAmount(kg, unit) * 10) / 10
-  const nameOf = (exercise: string) => view.names[exercise] ?? exercise
-  const planned = days.flatMap(day => plannedLoads(day).map(load => ({ on: day.on, load })))
-  const done = days.flatMap(day =>
-    leads(day).map(set => ({ on: day.on, load: said(set.loadKg ?? 0), reps: set.reps })),
-  )
-  const marked = days.filter(day => day.pains.length > 0 || day.instead.length > 0)
-  const lowest = Math.min(...done.map(({ load }) => load), ...planned.map(({ load }) => load))
-  const markers = (
-    label: string,
-    points: readonly { readonly on: string; readonly load: number; readonly text?: string }[],
-    marker: Record<string, unknown>,
-  ): Partial<Data> => ({
-    type: 'scatter',
-    mode: 'markers',
-    name: label,
-    x: points.map(({ on }) => on),
-    y: points.map(({ load }) => load),
-    text: points.map(({ text }) => text ?? ''),
-    marker,
-  })
+  const { unit, group, name, names } = view
+  const [planned, done] = [plannedMarks(days), doneMarks(days, unit)]
+  const lowest = Math.min(...[...planned, ...done].map(({ load }) => load))
+  const marked = days
+    .filter(day => day.pains.length > 0 || day.instead.length > 0)
+    .map(day => ({
+      on: day.on,
+      load: Number.isFinite(lowest) ? lowest : 0,
+      text: storyNotes(day, exercise => names[exercise] ?? exercise).join('; '),
+    }))
   return {
     key: `story-${view.exercise}`,
     title: `${name}: load of every working set, planned and done`,
     layout: { yaxis: { title: { text: unit } }, xaxis: { type: 'date' } },
-    rows: days.flatMap(day =>
-      leads(day).map(set => ({
-        date: day.on,
-        session: day.name,
-        set: set.set,
-        side: set.side ?? '',
-        load: formatOneDecimal(said(set.loadKg ?? 0)),
-        reps: set.reps ?? '',
-        left: set.rir ?? '',
-        notes: storyNotes(day, nameOf).join('; '),
-      })),
-    ),
+    rows: rowsOf(view, days),
     data: [
-      markers('planned', planned, {
-        color: paint.line,
-        size: 14,
+      markers('planned', planned, { color: paint.line, size: 14 }),
+      markers('done', done, { color: paint.of(group ? familyOfGroup(group) : 'body'), size: 7 }),
+      markers('pain or another exercise', marked, {
+        color: paint.ink,
+        size: 9,
+        symbol: 'x-thin-open',
       }),
-      markers(
-        'done',
-        done.map(({ on, load, reps }) => ({ on, load, text: `${reps ?? ''} reps` })),
-        { color: own, size: 7 },
-      ),
-      markers(
-        'pain or another exercise',
-        marked.map(day => ({
-          on: day.on,
-          load: Number.isFinite(lowest) ? lowest : 0,
-          text: storyNotes(day, nameOf).join('; '),
-        })),
-        { color: paint.ink, size: 9, symbol: 'x-thin-open' },
-      ),
-      ...(course
-        ? [
-            {
-              type: 'scatter',
-              mode: 'lines',
-              name: 'one rep, by the trend',
-              x: course.line.map(({ on }) => on as string),
-              y: course.line.map(({ middle }) => said(middle)),
-              line: { color: paint.ink2, width: 1.5, dash: 'dot' },
-            } satisfies Partial<Data>,
-          ]
-        : []),
+      ...trendLine(view, paint),
     ],
   }
 }

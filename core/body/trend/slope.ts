@@ -75,60 +75,87 @@ function solved(a: Float64Array, b: Float64Array, size: number, at: number): num
 export function slopeOf(all: readonly Observed[]): Slope {
   const count = all.length
   const exercises = all.reduce((most, { exercise }) => Math.max(most, exercise + 1), 0)
-  const hasOwn = exercises > 1
-  const size = exercises * (hasOwn ? 2 : 1) + 2
-  const [slopeAt, lossAt, ownAt] = [exercises, exercises + 1, exercises + 2]
-  const first = all[0]?.day ?? 0
-  const means = levelsOf(all, exercises)
+  const layout: Layout = {
+    means: levelsOf(all, exercises),
+    first: all[0]?.day ?? 0,
+    slopeAt: exercises,
+    lossAt: exercises + 1,
+    ownAt: exercises + 2,
+    hasOwn: exercises > 1,
+    size: exercises * (exercises > 1 ? 2 : 1) + 2,
+  }
   const weights = new Float64Array(count).fill(1)
   let result: Slope = { slope: 0, error: MODEL.slope }
   for (let pass = 0; pass < PASSES; pass++) {
-    const [a, b] = [new Float64Array(size * size), new Float64Array(size)]
-    for (let e = 0; e < exercises; e++) a[e * size + e] = 1 / MODEL.level ** 2
-    a[slopeAt * size + slopeAt] = 1 / MODEL.slope ** 2
-    a[lossAt * size + lossAt] = 1 / MODEL.lossSpread ** 2
-    b[lossAt] = MODEL.loss / MODEL.lossSpread ** 2
-    if (hasOwn)
-      for (let e = 0; e < exercises; e++)
-        a[(ownAt + e) * size + ownAt + e] = 1 / MODEL.ownSlope ** 2
-    eachDay(all, (from, to) => {
-      let total = 0
-      const sums = new Float64Array(size)
-      let sumY = 0
-      for (let i = from; i < to; i++) {
-        const { exercise, variance, tired, y, day } = all[i]!
-        const w = weights[i]! / (variance + MODEL.own ** 2)
-        const week = (day - first) / DAYS_PER_WEEK
-        const off = y - means[exercise]!
-        const places = hasOwn
-          ? [exercise, slopeAt, lossAt, ownAt + exercise]
-          : [exercise, slopeAt, lossAt]
-        const values = hasOwn ? [1, week, -tired, week] : [1, week, -tired]
-        for (let p = 0; p < places.length; p++) {
-          const row = places[p]!
-          for (let q = 0; q < places.length; q++)
-            a[row * size + places[q]!]! += w * values[p]! * values[q]!
-          b[row]! += w * values[p]! * off
-          sums[row]! += w * values[p]!
-        }
-        total += w
-        sumY += w * off
-      }
-      // The shared shift of the day is taken out (Woodbury).
-      const shared = 1 / (1 / MODEL.day ** 2 + total)
-      for (let p = 0; p < size; p++) {
-        if (sums[p] === 0) continue
-        for (let q = 0; q < size; q++) a[p * size + q]! -= shared * sums[p]! * sums[q]!
-        b[p]! -= shared * sums[p]! * sumY
-      }
-    })
-    const variance = solved(a, b, size, slopeAt)
-    const { rss } = reweighed(all, b, weights, { means, first, slopeAt, lossAt, ownAt, hasOwn })
+    const { a, b } = normalEquations(all, weights, layout)
+    const variance = solved(a, b, layout.size, layout.slopeAt)
+    const { rss } = reweighed(all, b, weights, layout)
     const freedom = Math.max(0, count - exercises - 1)
     const scale = Math.max(LEAST_SCALE, (PRIOR_DF + rss) / (PRIOR_DF + freedom))
-    result = { slope: b[slopeAt]!, error: Math.sqrt(variance * scale) }
+    result = { slope: b[layout.slopeAt]!, error: Math.sqrt(variance * scale) }
   }
   return result
+}
+
+/** Where each parameter stands among them: levels of the exercises, the slope, the loss, slopes of their own. */
+interface Layout {
+  readonly means: Float64Array
+  readonly first: number
+  readonly slopeAt: number
+  readonly lossAt: number
+  readonly ownAt: number
+  readonly hasOwn: boolean
+  readonly size: number
+}
+
+/** The priors of all parameters, as precisions. */
+function priors({ slopeAt, lossAt, ownAt, hasOwn, size }: Layout) {
+  const [a, b] = [new Float64Array(size * size), new Float64Array(size)]
+  for (let e = 0; e < slopeAt; e++) a[e * size + e] = 1 / MODEL.level ** 2
+  a[slopeAt * size + slopeAt] = 1 / MODEL.slope ** 2
+  a[lossAt * size + lossAt] = 1 / MODEL.lossSpread ** 2
+  b[lossAt] = MODEL.loss / MODEL.lossSpread ** 2
+  if (hasOwn) for (let e = ownAt; e < size; e++) a[e * size + e] = 1 / MODEL.ownSlope ** 2
+  return { a, b }
+}
+
+/** The equations of the fit: priors, then day by day what was seen, the shift a day shares taken out (Woodbury). */
+function normalEquations(all: readonly Observed[], weights: Float64Array, layout: Layout) {
+  const { means, first, slopeAt, lossAt, ownAt, hasOwn, size } = layout
+  const { a, b } = priors(layout)
+  const sums = new Float64Array(size)
+  const places = new Int32Array(hasOwn ? 4 : 3)
+  const values = new Float64Array(places.length)
+  eachDay(all, (from, to) => {
+    let [total, sumY] = [0, 0]
+    sums.fill(0)
+    for (let i = from; i < to; i++) {
+      const { exercise, variance, tired, y, day } = all[i]!
+      const w = weights[i]! / (variance + MODEL.own ** 2)
+      const week = (day - first) / DAYS_PER_WEEK
+      const off = y - means[exercise]!
+      places.set(
+        hasOwn ? [exercise, slopeAt, lossAt, ownAt + exercise] : [exercise, slopeAt, lossAt],
+      )
+      values.set(hasOwn ? [1, week, -tired, week] : [1, week, -tired])
+      for (let p = 0; p < places.length; p++) {
+        const row = places[p]!
+        for (let q = 0; q < places.length; q++)
+          a[row * size + places[q]!]! += w * values[p]! * values[q]!
+        b[row]! += w * values[p]! * off
+        sums[row]! += w * values[p]!
+      }
+      total += w
+      sumY += w * off
+    }
+    const shared = 1 / (1 / MODEL.day ** 2 + total)
+    for (let p = 0; p < size; p++) {
+      if (sums[p] === 0) continue
+      for (let q = 0; q < size; q++) a[p * size + q]! -= shared * sums[p]! * sums[q]!
+      b[p]! -= shared * sums[p]! * sumY
+    }
+  })
+  return { a, b }
 }
 
 function levelsOf(all: readonly Observed[], exercises: number): Float64Array {
@@ -149,21 +176,12 @@ function eachDay(all: readonly Observed[], take: (from: number, to: number) => v
   }
 }
 
-interface Fitted {
-  readonly means: Float64Array
-  readonly first: number
-  readonly slopeAt: number
-  readonly lossAt: number
-  readonly ownAt: number
-  readonly hasOwn: boolean
-}
-
 /** What the fit leaves, as a sum of squares in units of what is expected; and how much each value counts from now on. */
 function reweighed(
   all: readonly Observed[],
   fit: Float64Array,
   weights: Float64Array,
-  { means, first, slopeAt, lossAt, ownAt, hasOwn }: Fitted,
+  { means, first, slopeAt, lossAt, ownAt, hasOwn }: Layout,
 ): { readonly rss: number } {
   let rss = ((fit[lossAt]! - MODEL.loss) / MODEL.lossSpread) ** 2
   for (let e = 0; e < slopeAt; e++) rss += (fit[e]! / MODEL.level) ** 2

@@ -68,7 +68,7 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
           same * 0.25 +
           0.09 ** 2 * a.tired * b.tired +
           (a.day === b.day ? 0.025 ** 2 : 0) +
-          (hasOwn ? same * 0.002 ** 2 * weeks[i]! * weeks[j]! : 0) +
+          (hasOwn ? same * 0.0015 ** 2 * weeks[i]! * weeks[j]! : 0) +
           (i === j ? (a.variance + 0.02 ** 2) / robust[i]! : 0)
         )
       }),
@@ -90,7 +90,7 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
         const shared =
           same * 0.25 +
           0.09 ** 2 * a.tired * b.tired +
-          (hasOwn ? same * 0.002 ** 2 * weeks[i]! * weeks[j]! : 0)
+          (hasOwn ? same * 0.0015 ** 2 * weeks[i]! * weeks[j]! : 0)
         return sum + shared * weighed[j]!
       }, 0),
     )

@@ -39,6 +39,11 @@ describe('a row as it is read', () => {
     },
     { name: 'four or more', of: row({ rir: '4+' }), set: { rir: 4, isRirOpen: true } },
     {
+      name: 'cut short and helped',
+      of: row({ form: 'Helped; cut short' }),
+      set: { lapses: ['cut_short', 'helped'] },
+    },
+    {
       name: 'no load and no effort',
       of: row({ load: '', rir: '' }),
       set: { load: null, rir: null, isRirOpen: false },

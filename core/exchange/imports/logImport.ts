@@ -10,8 +10,9 @@ import {
 } from '../../base'
 import type { Catalogue } from '../../plan/catalogue'
 import { SET_ROLES, type SetRole, WEIGHT_UNITS, type WeightUnit } from '../../plan/scheme'
-import { BODY_SIDES, type BodySide, LAPSE_WORDS, SET_LAPSES, type SetLapse } from '../../body/log'
+import { BODY_SIDES, type BodySide, type SetLapse } from '../../body/log'
 import { type LogField, numberSentence, parsedNumber } from '../../follow/sheet'
+import { lapsesIn } from './lapses'
 
 /** What a column of a log can be. Exercise, date and a count are needed; the rest has defaults. */
 export const LOG_COLUMNS = [
@@ -214,17 +215,6 @@ function rirIn(
   return rir.ok ? success({ rir: rir.value, isRirOpen: open !== null }) : rir
 }
 
-/** `cut short; helped`; empty where a set was done as asked. */
-function lapsesIn(cells: Cells): Result<readonly SetLapse[], string> {
-  const said = cells('form').split(';').map(plain).filter(Boolean)
-  const unknown = said.find(word => !SET_LAPSES.some(lapse => LAPSE_WORDS[lapse] === word))
-  return unknown === undefined
-    ? success(SET_LAPSES.filter(lapse => said.includes(LAPSE_WORDS[lapse])))
-    : failure(
-        `form “${unknown.slice(0, 20)}” is not one of ${SET_LAPSES.map(lapse => LAPSE_WORDS[lapse]).join(', ')}.`,
-      )
-}
-
 function readRow(
   cells: Cells,
   { known, reading, nextSet }: Reader,
@@ -257,7 +247,7 @@ function readRow(
   if (cells('reps') === '' && cells('seconds') === '')
     problems.push({ column: 'reps', detail: 'reps or seconds are needed.' })
   const effort = take('rir', rirIn(cells), { rir: null, isRirOpen: false })
-  const lapses = take('form', lapsesIn(cells), [])
+  const lapses = take('form', lapsesIn(cells('form')), [])
   const [stage, side] = [
     take('part', wholeIn(cells, 'part', 1), 1),
     take('side', oneOf(cells, 'side', BODY_SIDES, null), null),

@@ -1,3 +1,4 @@
+import { instantSeconds } from '../../base'
 import { estimatedParts, type LoggedAt, type SessionTimes, takenGaps } from '../../body/times'
 import type { LoggedSet } from '../../body/log'
 import { asEstimated, type PlanContext } from '../../plan/method'
@@ -5,8 +6,6 @@ import { sessionTime } from '../../plan/minutes'
 import type { Session } from '../../plan/session'
 import type { LogEntry } from '../sheet'
 import { doneSession } from './doneSession'
-
-const MS_PER_SECOND = 1000
 
 /** When each part of a session was logged; what was put right later counts from when it was first said. */
 export function loggedMoments(entries: readonly LogEntry[]): readonly LoggedAt[] {
@@ -17,7 +16,7 @@ export function loggedMoments(entries: readonly LogEntry[]): readonly LoggedAt[]
     const key = [slot, role, set, stage, side].join(' ')
     if (seen.has(key)) return []
     seen.add(key)
-    return [{ slot, role, set, at: Date.parse(at) / MS_PER_SECOND }]
+    return [{ slot, role, set, at: instantSeconds(at) }]
   })
 }
 

@@ -1,6 +1,7 @@
+import { instantSeconds } from '../../base'
 import type { StandingTurn } from './standing'
 
-const MS_PER_MINUTE = 60_000
+const SECONDS_PER_MINUTE = 60
 /** Left lying for longer than this, minutes since the first set say nothing about the session. */
 const MOST_MINUTES = 240
 
@@ -12,11 +13,13 @@ const MOST_MINUTES = 240
  */
 export function minutesSoFar(turns: readonly StandingTurn[], now: number): number | null {
   const logged = turns.flatMap(turn =>
-    turn.parts.flatMap(({ standing }) => (standing ? [{ turn, at: Date.parse(standing.at) }] : [])),
+    turn.parts.flatMap(({ standing }) =>
+      standing ? [{ turn, at: instantSeconds(standing.at) }] : [],
+    ),
   )
   if (logged.length === 0) return null
   const first = logged.reduce((earliest, one) => (one.at < earliest.at ? one : earliest))
   const before = (first.turn.start + first.turn.seconds) / 60
-  const minutes = Math.max(1, Math.round((now - first.at) / MS_PER_MINUTE + before))
+  const minutes = Math.max(1, Math.round((now / 1000 - first.at) / SECONDS_PER_MINUTE + before))
   return minutes <= MOST_MINUTES ? minutes : null
 }

@@ -1,8 +1,8 @@
-import type { ClientId, CoachId, PlainDate } from '#core/base'
+import type { ClientId, CoachId, ExerciseId, PlainDate } from '#core/base'
 import type { SessionTimes, TimedSession } from '#core/body/times'
 import { and, asc, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { datedSessions, logEntries, loggedSets } from '../schema'
+import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
 
 /** How clients set up their stations, as they said it, latest first. */
 export async function setUpsOf(db: Database, coachId: CoachId, ids: readonly ClientId[]) {
@@ -106,4 +106,31 @@ export async function keepTimes(
     .update(datedSessions)
     .set({ times })
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.id, session)))
+}
+
+/** Exercises of a finished session that have a value, for what is reckoned about them afterwards. */
+export function exercisesOf(db: Database, coachId: CoachId, session: string) {
+  return db
+    .select({ exercise: exposures.exercise })
+    .from(exposures)
+    .where(and(eq(exposures.coachId, coachId), eq(exposures.sessionId, session)))
+}
+
+/** Keeps how tired the muscle of an exercise came to a session. */
+export async function keepTired(
+  db: Database,
+  coachId: CoachId,
+  session: string,
+  { exercise, tired }: { readonly exercise: ExerciseId; readonly tired: number | null },
+): Promise<void> {
+  await db
+    .update(exposures)
+    .set({ tired })
+    .where(
+      and(
+        eq(exposures.coachId, coachId),
+        eq(exposures.sessionId, session),
+        eq(exposures.exercise, exercise),
+      ),
+    )
 }
