@@ -23,7 +23,7 @@ test(
     expect(before).toBeGreaterThan(0)
     const first = (await proposals.first().getByRole('button').first().textContent())!.trim()
     await expect(page.getByRole('row', { name: /^Overhead rope extension/ })).toContainText(
-      /Falling \d/,
+      /Falling, since/,
     )
     const missed = page.getByRole('button', { name: /^Let .* go$/ })
     for (let left = await missed.count(); left > 0; left--) {

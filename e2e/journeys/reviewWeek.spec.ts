@@ -81,19 +81,19 @@ test(
   },
 )
 
-test('trends: a plateau recognised, with its figures as a table and as a file', async ({
+test('trends: a fall recognised, with its figures as a table and as a file', async ({
   page,
   studio,
 }) => {
   await signedIn(page, studio)
   const { id } = studio.client('Joren')
   await open(page, id, 'trends')
-  await expect(page.getByText(/^Flat for \d weeks\.$/).first()).toBeVisible()
+  await expect(page.getByText(/^Falling, since /).first()).toBeVisible()
   await page
-    .getByRole('button', { name: /Flat for \d weeks/ })
+    .getByRole('button', { name: /Falling, since / })
     .first()
     .click()
-  const strength = page.getByRole('region', { name: /what one rep would be.*Flat for \d weeks/ })
+  const strength = page.getByRole('region', { name: /what one rep would be.*Falling, since / })
   await expect(strength.locator('[data-drawn]')).toBeVisible()
   await strength.getByRole('button', { name: 'table' }).click()
   await expect(strength.getByRole('row')).not.toHaveCount(1)

@@ -69,5 +69,5 @@ test('a quick answer by its digit opens the place of the reason', async ({ page,
   await page.getByRole('link', { name: /^Joren Haakestad/ }).focus()
   await page.keyboard.press('1')
   await expect(page).toHaveURL(/\/history#trends$/)
-  await expect(page.getByText(/^Falling 1\.\d/).first()).toBeVisible()
+  await expect(page.getByText(/^Falling, since .*: \d\.\d/).first()).toBeVisible()
 })

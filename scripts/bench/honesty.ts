@@ -54,48 +54,54 @@ const share = (all: readonly Course[], is: (course: Course) => boolean) =>
   `${((100 * all.filter(is).length) / all.length).toFixed(1)} %`
 const within = (count: number | null, most: number) => count !== null && count <= most
 
-function verdictRows() {
-  return Object.entries(WORLDS).flatMap(([world, more]) =>
-    [1, 3].map(exercises => {
-      const of = (slope: number, seeds: number) =>
-        Array.from({ length: CLIENTS / 2 }, (_, at) =>
-          courseOf(
-            observedIn(simulatedLog({ slope, exercises, ...more }, SESSIONS, seeds + at)),
-            slope,
-          ),
-        )
-      const [flat, rising, falling] = [of(0, 1), of(0.01, 10_001), of(-0.01, 20_001)]
-      const right = (most: number) => {
-        const called =
-          rising.filter(({ up }) => within(up, most)).length +
-          falling.filter(({ down }) => within(down, most)).length
-        return `${Math.round((100 * called) / (rising.length + falling.length))} %`
-      }
-      const mean = flat.reduce((sum, { z }) => sum + z, 0) / flat.length
-      const spread = Math.sqrt(flat.reduce((sum, { z }) => sum + (z - mean) ** 2, 0) / flat.length)
-      return {
-        world,
-        exercises,
-        'flat: ever rising': share(flat, ({ up }) => up !== null),
-        'flat: ever falling': share(flat, ({ down }) => down !== null),
-        'flat: plateau by 20': share(flat, one => one.flat.some(count => count <= LATER)),
-        '±1 %: called by 16': right(SOON),
-        'by 20': right(LATER),
-        'the other way': share(
-          [
-            ...rising.map(one => ({ ...one, down: one.down })),
-            ...falling.map(one => ({ ...one, down: one.up })),
-          ],
-          ({ down }) => down !== null,
-        ),
-        'plateau at ±1 %': share([...rising, ...falling], ({ flat: said, up, down }) =>
-          said.some(count => count < Math.min(up ?? Infinity, down ?? Infinity)),
-        ),
-        'spread of z': spread.toFixed(2),
-      }
-    }),
+/** Clients of one truth in a world, looked at after every session. */
+const coursesOf = (world: World, seeds: number): readonly Course[] =>
+  Array.from({ length: CLIENTS / 2 }, (_, at) =>
+    courseOf(observedIn(simulatedLog(world, SESSIONS, seeds + at)), world.slope),
   )
+
+/** How far slopes scatter about the truth, in standard errors. */
+function spreadOf(all: readonly Course[]): string {
+  const mean = all.reduce((sum, { z }) => sum + z, 0) / all.length
+  return Math.sqrt(all.reduce((sum, { z }) => sum + (z - mean) ** 2, 0) / all.length).toFixed(2)
 }
+
+function rowOf(world: string, exercises: number) {
+  const like = (slope: number): World => ({ ...WORLDS[world], slope, exercises })
+  const [flat, rising, falling] = [
+    coursesOf(like(0), 1),
+    coursesOf(like(0.01), 10_001),
+    coursesOf(like(-0.01), 20_001),
+  ]
+  const moving = [...rising, ...falling]
+  const right = (most: number) => {
+    const called =
+      rising.filter(({ up }) => within(up, most)).length +
+      falling.filter(({ down }) => within(down, most)).length
+    return `${Math.round((100 * called) / moving.length)} %`
+  }
+  const wrong = [
+    ...rising.filter(({ down }) => down !== null),
+    ...falling.filter(({ up }) => up !== null),
+  ]
+  return {
+    world,
+    exercises,
+    'flat: ever rising': share(flat, ({ up }) => up !== null),
+    'flat: ever falling': share(flat, ({ down }) => down !== null),
+    'flat: plateau by 20': share(flat, one => one.flat.some(count => count <= LATER)),
+    '±1 %: called by 16': right(SOON),
+    'by 20': right(LATER),
+    'the other way': share(moving, course => wrong.includes(course)),
+    'plateau at ±1 %': share(moving, ({ flat: said, up, down }) =>
+      said.some(count => count < Math.min(up ?? Infinity, down ?? Infinity)),
+    ),
+    'spread of z': spreadOf(flat),
+  }
+}
+
+const verdictRows = () =>
+  Object.keys(WORLDS).flatMap(world => [1, 3].map(exercises => rowOf(world, exercises)))
 
 const percent = (count: number, of: number) => `${Math.round((100 * count) / of)} %`
 

@@ -4,7 +4,7 @@ import { tiredBefore, tiredFor } from '#core/body/recovery-rate'
 import { type DatedTrend, exerciseTrends, muscleTrends, TREND } from '#core/body/trend'
 import { doneSession } from '#core/follow/review'
 import { contextWith, methodById } from '#core/plan/method'
-import { type LogFile } from '#shared/contracts/logFile'
+import type { LogFile } from '#shared/contracts/logFile'
 
 /** 80 % of a normal distribution lies within this many standard errors. */
 const INTERVAL = 1.2816

@@ -107,12 +107,11 @@ export async function story(
   const known = catalogue.get(asked)
   if (!known) return failure({ kind: 'not-found', what: 'exercise' })
   const exercise = exerciseId(asked)
-  const joints = loads(known)
   const data = await storyData(coach, found.value, exercise, today)
   const days = exerciseStory({
     ...data,
     exercise,
-    pains: data.reports.filter(({ joint, score }) => score > 0 && joints.includes(joint)),
+    pains: data.reports.filter(({ joint, score }) => score > 0 && loads(known).includes(joint)),
   })
   const gaps = sideDays(days)
   const nameOf = (other: string) => catalogue.get(other)?.name ?? other

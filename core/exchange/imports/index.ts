@@ -1,2 +1,4 @@
-export { DATE_ORDERS, guessedMapping, LOG_COLUMNS, readLogRows } from './logImport'
-export type { ImportedSet, LogColumn, LogMapping, LogReading, RowProblem } from './logImport'
+export { guessedMapping, LOG_COLUMNS } from './logColumns'
+export type { LogColumn, LogMapping } from './logColumns'
+export { DATE_ORDERS, readLogRows } from './logImport'
+export type { ImportedSet, LogReading, RowProblem } from './logImport'

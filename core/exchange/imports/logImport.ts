@@ -13,27 +13,7 @@ import { SET_ROLES, type SetRole, WEIGHT_UNITS, type WeightUnit } from '../../pl
 import { BODY_SIDES, type BodySide, type SetLapse } from '../../body/log'
 import { type LogField, numberSentence, parsedNumber } from '../../follow/sheet'
 import { lapsesIn } from './lapses'
-
-/** What a column of a log can be. Exercise, date and a count are needed; the rest has defaults. */
-export const LOG_COLUMNS = [
-  'date',
-  'session',
-  'exercise',
-  'purpose',
-  'set',
-  'part',
-  'side',
-  'role',
-  'load',
-  'unit',
-  'reps',
-  'seconds',
-  'rir',
-  'form',
-] as const
-export type LogColumn = (typeof LOG_COLUMNS)[number]
-/** Which column of the file is which; columns that are not there are left out. */
-export type LogMapping = Readonly<Partial<Record<LogColumn, string>>>
+import { type LogColumn, type LogMapping, plain } from './logColumns'
 
 /** A set as a file has it. */
 export interface ImportedSet {
@@ -66,41 +46,6 @@ export interface LogReading {
   readonly unit: WeightUnit
   readonly dateOrder: (typeof DATE_ORDERS)[number]
   readonly today: PlainDate
-}
-
-const GUESSES: Readonly<Record<LogColumn, readonly string[]>> = {
-  date: ['date', 'day', 'datum'],
-  session: ['session', 'name', 'workout'],
-  exercise: ['exercise', 'exercise_id', 'movement', 'lift'],
-  purpose: ['purpose', 'intent'],
-  set: ['set', 'set_number', 'set no'],
-  part: ['part', 'stage'],
-  side: ['side', 'arm'],
-  role: ['role', 'type', 'kind'],
-  load: ['load', 'weight', 'kg', 'lb', 'lbs'],
-  unit: ['unit', 'units'],
-  reps: ['reps', 'repetitions', 'rep'],
-  seconds: ['seconds', 'sec', 'time'],
-  rir: ['rir', 'reps left', 'reps_left', 'in reserve'],
-  form: ['form'],
-}
-
-const plain = (text: string) =>
-  text
-    .trim()
-    .toLowerCase()
-    .replace(/[\s_-]+/g, ' ')
-
-/** Columns by the names they usually have; the file's own order decides between two that fit. */
-export function guessedMapping(headers: readonly string[]): LogMapping {
-  return Object.fromEntries(
-    LOG_COLUMNS.flatMap(column => {
-      const found = GUESSES[column]
-        .map(guess => headers.find(header => plain(header) === plain(guess)))
-        .find(header => header !== undefined)
-      return found === undefined ? [] : [[column, found]]
-    }),
-  )
 }
 
 function parsedDate(text: string, order: LogReading['dateOrder']): PlainDate | undefined {

@@ -149,15 +149,12 @@ function setsOf({ slot, sets, load, rir, repsAt }: DoneSlot): readonly Rehearsed
 function remember(
   { slot, sets, load, rir, repsAt }: DoneSlot,
   state: State,
-  {
-    isKept,
-    hour,
-    capacity,
-  }: { readonly isKept: boolean; readonly hour: number; readonly capacity: readonly number[] },
+  hour: number,
+  { capacity }: RehearsalData,
 ): void {
   const reps = repsAt(1)
   const estimate = estimatedOneRep(load, reps, rir)
-  if (!estimate || !isKept) return
+  if (!estimate) return
   const own = state.believed.get(slot.exercise) ?? []
   state.believed.set(slot.exercise, [...own, estimate.load].slice(-3))
   const { y, variance } = setReading(load, reps, { rir, isRirOpen: rir >= OPEN_RIR })
@@ -279,11 +276,7 @@ function doSession(
       data,
       isEasier ? EASIER_RIR : state.change.rir,
     )
-    remember(own, state, {
-      isKept: !isEasier,
-      hour: session.hour,
-      capacity: data.capacity,
-    })
+    if (!isEasier) remember(own, state, session.hour, data)
     leave(slot, own.sets, state, tally)
     return own
   })
@@ -431,6 +424,22 @@ function grow(
   }
 }
 
+const newState = (by: Chance): State => ({
+  hidden: hiddenClient(by),
+  chance: by,
+  strength: new Float64Array(GROUPS.length),
+  fatigue: new Float64Array(GROUPS.length),
+  assumed: new Float64Array(GROUPS.length),
+  hour: 0,
+  believed: new Map(),
+  observed: [],
+  called: GROUPS.map(() => NOTHING_CALLED),
+  jointWeeks: JOINTS.map(() => []),
+  sore: JOINTS.map(() => 'none' as const),
+  change: noChange(),
+  belowFloor: new Int8Array(GROUPS.length),
+})
+
 /**
  * One going of a simulated client through a block, who follows the adjustments as proposed.
  *
@@ -444,22 +453,7 @@ export function rehearsedRun(
   seed: number,
   keep?: (outcome: RehearsedOutcome) => void,
 ): Run {
-  const by = chance(seed)
-  const state: State = {
-    hidden: hiddenClient(by),
-    chance: by,
-    strength: new Float64Array(GROUPS.length),
-    fatigue: new Float64Array(GROUPS.length),
-    assumed: new Float64Array(GROUPS.length),
-    hour: 0,
-    believed: new Map(),
-    observed: [],
-    called: GROUPS.map(() => NOTHING_CALLED),
-    jointWeeks: JOINTS.map(() => []),
-    sore: JOINTS.map(() => 'none' as const),
-    change: noChange(),
-    belowFloor: new Int8Array(GROUPS.length),
-  }
+  const state = newState(chance(seed))
   const passes = data.passes.map((pass, at): PassRun => {
     const tally = newTally()
     const left = Float64Array.from(state.change.sets)
