@@ -129,7 +129,7 @@ export function exceptionWords(
     case 'sets':
       return `${GROUP_NAMES[exception.group]} ${signed(exception.change)} ${Math.abs(exception.change) === 1 ? 'set' : 'sets'}`
     case 'rir':
-      return `${signed(exception.change)} ${EFFORT.after}`
+      return `${exception.group ? `${GROUP_NAMES[exception.group]} ` : ''}${signed(exception.change)} ${EFFORT.after}`
     case 'choice':
       return 'the other exercises'
     case 'moved':

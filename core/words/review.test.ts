@@ -144,7 +144,7 @@ test.each([
     '19 sessions, but always about as long after the one before: nothing to learn from',
   ],
   [
-    { kind: 'pace' as const, pace: 1.21, low: 0.9, high: 1.62, exposures: 14 },
+    { kind: 'pace' as const, pace: 1.21, low: 0.9, high: 1.62, exposures: 14, byStrength: 1.2 },
     'about 1.2 times the usual hours (0.9 to 1.6), learned from 14 sessions',
   ],
 ])('a pace in words, %#', (own, words) => expect(paceWords(own)).toBe(words))

@@ -159,7 +159,7 @@ export const REPLAN_WORDS: Readonly<Record<ReplanOption, string>> = {
 export const LEFT_OUT_WORDS: Readonly<Record<ExclusionReason, string>> = {
   deload: 'easier on purpose',
   pain: 'a joint hurt',
-  second_on_day: 'second session of the day, the stronger one counts',
+  second_on_day: 'second session of the day, the first one counts',
   before_gap: 'before six weeks without it',
   outlier: 'far off its neighbours',
   unit: 'far off its neighbours: pounds taken for kilograms, or the other way round?',

@@ -219,7 +219,7 @@ test.describe('with weeks of sessions behind', () => {
         await expect(rest).toHaveCount(left - 1)
       }
       await page.getByLabel('Minutes').fill('55')
-      await page.getByLabel('Recovered at the start').selectOption('yes')
+      await page.getByLabel('Recovered at the start').selectOption('8')
       await page.getByRole('button', { name: 'Close the session' }).click()
       await expect(page.getByText(/^done, (\d+) of \1 sets, 55 min$/)).toBeVisible()
     },

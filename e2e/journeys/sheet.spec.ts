@@ -68,7 +68,7 @@ test(
     await log(sheet).click()
     await sheet.getByRole('button', { name: 'Less time, more' }).click()
     await sheet.getByRole('button', { name: 'Finish the session now' }).click()
-    await sheet.getByText('Yes', { exact: true }).click()
+    await sheet.getByText('8', { exact: true }).first().click()
     await sheet.getByLabel('Minutes it took').fill('38')
     await sheet.getByRole('button', { name: 'Finish Arms' }).click()
     await expect(sheet.getByText('Done lately')).toBeVisible()

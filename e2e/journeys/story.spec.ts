@@ -33,7 +33,7 @@ test('a set that went on: typed as it was done, put beside the plan, told in the
   await expect(exercise.getByRole('textbox', { name: /set 1, load in kg$/ })).toHaveValue('20')
   await expect(exercise).toContainText('cut short')
 
-  await exercise.getByRole('heading').first().hover()
+  await exercise.getByRole('heading').first().click()
   await page.keyboard.press('a')
   const story = page.getByRole('dialog', { name: 'Story of an exercise' })
   await expect(

@@ -1,6 +1,13 @@
 import { evidenceOf, type Observed, slopeOf, TREND } from '#core/body/trend'
-import { ownPace, type PaceExposure, PERFORMANCE_LOSS, RECOVERY } from '#core/body/recovery'
-import { chance, saysRecovered, SIMULATED } from '#core/follow/rehearsal'
+import {
+  paceEvidence,
+  type PaceExposure,
+  pacesTogether,
+  PERFORMANCE_LOSS,
+  RECOVERY,
+} from '#core/body/recovery'
+import { isClear } from '#core/body/recovery-rate'
+import { chance, SIMULATED } from '#core/follow/rehearsal'
 import { observedIn, simulatedLog, type World } from '#core/testing/simulatedLifter'
 
 const CLIENTS = 2000
@@ -107,19 +114,25 @@ const percent = (count: number, of: number) => `${Math.round((100 * count) / of)
 
 const GAPS = [24, 72, 48, 96, 24, 48, 72, 120] as const
 const IMPULSE = 7
+const MUSCLES = ['biceps', 'triceps', 'lats'] as const
+const DAY_SCATTER = 0.04
 
-/** Exposures of a client with a known pace, at gaps as a rotation with an arm day after a pull day has them. */
+/** Exposures of a muscle with a known pace, at gaps as a rotation with an arm day after a pull day has them. */
 function exposuresOf(
-  pace: number,
-  count: number,
-  seed: number,
-  hasAnswers: boolean,
+  group: (typeof MUSCLES)[number],
+  {
+    pace,
+    centre,
+    count,
+  }: { readonly pace: number; readonly centre: number; readonly count: number },
+  by: ReturnType<typeof chance>,
 ): readonly PaceExposure[] {
-  const by = chance(seed)
-  const { tauHours, capacity } = RECOVERY.biceps
+  const { tauHours, capacity } = RECOVERY[group]
+  let hour = 0
   return Array.from({ length: count }, (_, at): PaceExposure => {
-    const hours = GAPS[at % GAPS.length] ?? 48
-    const before = GAPS[(at + GAPS.length - 1) % GAPS.length] ?? 48
+    const hours = GAPS[(at + group.length) % GAPS.length] ?? 48
+    const before = GAPS[(at + group.length + GAPS.length - 1) % GAPS.length] ?? 48
+    hour += hours
     const doses = [
       { impulse: IMPULSE, hours },
       { impulse: IMPULSE, hours: hours + before },
@@ -128,48 +141,58 @@ function exposuresOf(
       (sum, dose) => sum + dose.impulse * Math.exp(-dose.hours / (tauHours * pace)),
       0,
     )
+    const readiness = 100 * (1 - fatigue / capacity)
     return {
       doses,
-      deviation: (-PERFORMANCE_LOSS * fatigue) / capacity + by.normal(0, SIMULATED.dayScatter),
-      ...(hasAnswers && { recovered: saysRecovered(100 * (1 - fatigue / capacity), by) }),
+      week: hour / 168,
+      deviation: (-PERFORMANCE_LOSS * fatigue) / capacity + by.normal(0, DAY_SCATTER),
+      recovered: by.uniform() < 1 / (1 + Math.exp(-(readiness - centre) / SIMULATED.answerScale)),
     }
   })
 }
 
-function paceRows() {
-  return [5, 10, 20].flatMap(sessions =>
-    [0.7, 1, 1.5].map(truth => {
-      const learned = Array.from({ length: CLIENTS / 4 }, (_, seed) =>
-        ownPace(exposuresOf(truth, sessions, seed + 1, true), 'biceps'),
-      ).flatMap(own => (own.kind === 'pace' ? [own] : []))
-      const errors = learned.map(({ pace }) => Math.abs(pace / truth - 1)).sort((a, b) => a - b)
-      const all = CLIENTS / 4
-      return {
-        'true pace': truth,
-        sessions,
-        'said anything': percent(learned.length, all),
-        'middle error':
-          errors.length > 0 ? `${Math.round(100 * (errors[errors.length >> 1] ?? 0))} %` : '',
-        'interval holds the truth':
-          learned.length > 0
-            ? percent(
-                learned.filter(({ low, high }) => low <= truth && truth <= high).length,
-                learned.length,
-              )
-            : '',
-        'used of itself': percent(
-          learned.filter(({ low, high }) => low > 1 || high < 1).length,
-          all,
-        ),
-        'the wrong way': percent(
-          learned.filter(({ low, high }) => (truth <= 1 && low > 1) || (truth >= 1 && high < 1))
-            .length,
-          all,
-        ),
-      }
-    }),
-  )
+const CENTRES = [70, 80, 90] as const
+
+function paceRow(truth: number, centre: number, count: number) {
+  const all = Array.from({ length: CLIENTS / 8 }, (_, seed) => {
+    const by = chance(seed + 1)
+    // The muscle asked about, and two others that recover as is usual: what counts as recovered is the client's own.
+    return pacesTogether(
+      new Map(
+        MUSCLES.map(group => [
+          group,
+          paceEvidence(
+            exposuresOf(group, { pace: group === 'biceps' ? truth : 1, centre, count }, by),
+            group,
+          ),
+        ]),
+      ),
+    ).get('biceps')!
+  })
+  const learned = all.flatMap(own => (own.kind === 'pace' ? [own] : []))
+  const errors = learned.map(({ pace }) => Math.abs(pace / truth - 1)).sort((a, b) => a - b)
+  const used = learned.filter(isClear)
+  return {
+    'true rate': truth,
+    centre,
+    sessions: count,
+    'middle error': `${Math.round(100 * (errors[errors.length >> 1] ?? 0))} %`,
+    'interval holds the truth': percent(
+      learned.filter(({ low, high }) => low <= truth && truth <= high).length,
+      learned.length,
+    ),
+    'used of itself': percent(used.length, all.length),
+    'the wrong way': percent(
+      used.filter(({ low, high }) => (truth <= 1 && low > 1) || (truth >= 1 && high < 1)).length,
+      all.length,
+    ),
+  }
 }
+
+const paceRows = () =>
+  [20, 40].flatMap(count =>
+    CENTRES.flatMap(centre => [0.7, 1, 1.5].map(truth => paceRow(truth, centre, count))),
+  )
 
 function markdown(rows: readonly Readonly<Record<string, string | number>>[]): string {
   const columns = Object.keys(rows[0] ?? {})

@@ -262,7 +262,7 @@ function strengthOn(
     directGroups(requireIntent(exercise, intent).credits).some(group =>
       story.falling?.includes(group),
     )
-  const slope = isFalling ? -0.013 : story.gain
+  const slope = isFalling ? -0.02 : story.gain
   const scale =
     (exercise.kind === 'compound' ? 2.4 : 1) *
     (exercise.loadBasis === 'per_hand' ? 0.5 : 1) *

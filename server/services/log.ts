@@ -117,6 +117,7 @@ export async function sessionLog(
       at: row.finishedAt.toISOString(),
       minutes: row.minutes,
       isRecovered: row.isRecovered,
+      recovery: row.recovery,
       note: row.note,
     },
   })

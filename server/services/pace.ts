@@ -62,7 +62,7 @@ export function learnedFrom(
             on: row.on,
             place: row.place,
             content: doneSession(SessionContract.parse(row.prescribed), own),
-            isRecovered: row.isRecovered,
+            isRecovered: row.recovery ?? row.isRecovered,
             isPainful: painfulDays.has(row.on),
           },
         ]

@@ -61,6 +61,7 @@ export const DocumentSession = z.strictObject({
   finishedAt: instant.nullable(),
   minutes: z.int().nullable(),
   isRecovered: z.boolean().nullable(),
+  recovery: z.int().min(0).max(10).nullable().exactOptional(),
   note: words,
   missedDecision: z.string().max(40).nullable(),
   times: SessionTimesContract.nullable().exactOptional(),

@@ -47,6 +47,7 @@ export interface SessionLog {
     readonly at: string
     readonly minutes: number | null
     readonly isRecovered: boolean | null
+    readonly recovery: number | null
     readonly note: string
   } | null
 }

@@ -259,7 +259,14 @@ const exception = z.discriminatedUnion('kind', [
       change: z.int().min(-40).max(40),
     })
     .readonly(),
-  z.strictObject({ kind: z.literal('rir'), pass, change: z.int().min(-6).max(6) }).readonly(),
+  z
+    .strictObject({
+      kind: z.literal('rir'),
+      pass,
+      group: z.enum(GROUPS).exactOptional(),
+      change: z.int().min(-6).max(6),
+    })
+    .readonly(),
   z.strictObject({ kind: z.literal('choice'), pass }).readonly(),
   z
     .strictObject({

@@ -83,6 +83,7 @@ export const LogWordContract = z.discriminatedUnion('kind', [
       kind: z.literal('finish'),
       minutes: between(LOG_LIMITS.minutes).nullable(),
       isRecovered: z.boolean().nullable(),
+      recovery: z.int().min(0).max(10).exactOptional(),
       note: words,
     })
     .readonly(),

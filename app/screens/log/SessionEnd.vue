@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { recoverySaid } from './logWords'
+
 /** How a session ended: minutes, recovered, a note. Saving it closes the session. */
 const { finish, isBusy, tooEarly } = defineProps<{
   finish: {
     readonly minutes: number | null
     readonly isRecovered: boolean | null
+    readonly recovery: number | null
     readonly note: string
   } | null
   isBusy: boolean
@@ -11,21 +14,30 @@ const { finish, isBusy, tooEarly } = defineProps<{
   tooEarly: string
 }>()
 const emit = defineEmits<{
-  finished: [word: { minutes: number | null; isRecovered: boolean | null; note: string }]
+  finished: [
+    word: { minutes: number | null; isRecovered: boolean | null; recovery?: number; note: string },
+  ]
 }>()
 const minutes = ref<number | ''>('')
-const recovered = ref<'yes' | 'no' | ''>('')
+/** 0 to 10; what was said as yes or no stays so until a number is chosen. */
+const recovered = ref<string>('')
+const RATINGS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const
 const note = ref('')
 watch(
   () => finish,
   held => {
     minutes.value = held?.minutes ?? ''
-    recovered.value =
-      held?.isRecovered === null || held === null ? '' : held.isRecovered ? 'yes' : 'no'
+    const yesNo = held?.isRecovered === null || held === null ? '' : held.isRecovered ? 'yes' : 'no'
+    recovered.value = held?.recovery === null || held === null ? yesNo : String(held.recovery)
     note.value = held?.note ?? ''
   },
   { immediate: true },
 )
+function said(): { isRecovered: boolean | null; recovery?: number } {
+  if (recovered.value === 'yes' || recovered.value === 'no')
+    return { isRecovered: recovered.value === 'yes' }
+  return recoverySaid(recovered.value === '' ? null : Number(recovered.value))
+}
 </script>
 
 <template>
@@ -36,7 +48,7 @@ watch(
     @submit.prevent="
       emit('finished', {
         minutes: minutes === '' ? null : minutes,
-        isRecovered: recovered === '' ? null : recovered === 'yes',
+        ...said(),
         note,
       })
     "
@@ -52,8 +64,11 @@ watch(
       >Recovered at the start
       <select v-model="recovered" class="small-field">
         <option value="">not said</option>
-        <option value="yes">yes</option>
-        <option value="no">no</option>
+        <option v-for="value in RATINGS" :key="value" :value="String(value)">
+          {{ value }}{{ value === 0 ? ', not at all' : value === 10 ? ', fully' : '' }}
+        </option>
+        <option v-if="finish && finish.recovery === null" value="yes">yes</option>
+        <option v-if="finish && finish.recovery === null" value="no">no</option>
       </select>
     </label>
     <label class="flex min-w-[260px] flex-1 flex-col gap-1"

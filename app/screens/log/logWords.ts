@@ -8,6 +8,8 @@ import {
 } from '#core/follow/sheet'
 import type { LineFields, LogLine } from './logLines'
 
+export { recoverySaid } from '#core/follow/sheet'
+
 /** The numbers of a line's fields, empty ones as planned; a complaint where one is none. */
 function numbersOf(
   line: LogLine,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { numberSentence, parsedNumber } from './phoneNumbers'
 import { PAIN_PLACES } from './phonePain'
 import type { LogWord, PainPlace, SaidPain } from '#core/follow/sheet'
+import { numberSentence, parsedNumber, recoverySaid } from './phoneNumbers'
 
 /** The end of a session: minutes, what hurts, recovered or not, a note. */
 const { name, minutes, sets, planned, said } = defineProps<{
@@ -14,7 +14,8 @@ const { name, minutes, sets, planned, said } = defineProps<{
 }>()
 const emit = defineEmits<{ back: []; finished: [words: readonly LogWord[]] }>()
 const minutesText = ref(minutes === null ? '' : String(minutes))
-const isRecovered = ref<boolean | null>(null)
+const recovery = ref<number | null>(null)
+const RATINGS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const
 const note = ref('')
 const scores = ref<Partial<Record<PainPlace, SaidPain>>>({ ...said })
 const complaint = ref('')
@@ -47,7 +48,7 @@ function finish(): void {
     {
       kind: 'finish',
       minutes: parsed?.ok ? parsed.value : null,
-      isRecovered: isRecovered.value,
+      ...recoverySaid(recovery.value),
       note: note.value.trim(),
     },
   ])
@@ -63,27 +64,21 @@ function finish(): void {
       <p class="text-[16px] text-ink2">{{ name }}: {{ sets }} of {{ planned }} sets logged.</p>
     </header>
     <fieldset>
-      <legend class="phone-legend">Did the muscles feel recovered when you began?</legend>
-      <div class="grid grid-cols-2 gap-2">
-        <label class="phone-choice"
+      <legend class="phone-legend">How recovered did the muscles feel when you began?</legend>
+      <div class="grid grid-cols-6 gap-2">
+        <label v-for="value in RATINGS" :key="value" class="phone-choice"
           ><input
-            v-model="isRecovered"
+            v-model="recovery"
             type="radio"
             name="recovered"
-            :value="true"
+            :value="value"
             class="sr-only"
-          />Yes</label
-        >
-        <label class="phone-choice"
-          ><input
-            v-model="isRecovered"
-            type="radio"
-            name="recovered"
-            :value="false"
-            class="sr-only"
-          />No</label
+          />{{ value }}</label
         >
       </div>
+      <p class="mt-1 flex justify-between text-[14px] text-ink2">
+        <span>0 not at all</span><span>10 fully</span>
+      </p>
     </fieldset>
     <fieldset>
       <legend class="phone-legend">Does anything hurt? 0 is nothing</legend>

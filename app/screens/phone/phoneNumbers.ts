@@ -1,2 +1,2 @@
 // Reading numbers is the core's; components get it from here.
-export { numberSentence, parsedNumber } from '#core/follow/sheet'
+export { numberSentence, parsedNumber, recoverySaid } from '#core/follow/sheet'

@@ -460,7 +460,14 @@ describe('how fast muscles recover', () => {
   beforeEach(() => void (query.rotation = undefined))
 
   test('told where there is something to tell, and decided by the coach', async () => {
-    const learned = { kind: 'pace' as const, pace: 1.214, low: 1.05, high: 1.4, exposures: 14 }
+    const learned = {
+      kind: 'pace' as const,
+      pace: 1.214,
+      low: 1.05,
+      high: 1.4,
+      exposures: 14,
+      byStrength: 1.2,
+    }
     const page = await opened(
       reviewView(
         {},

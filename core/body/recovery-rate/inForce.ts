@@ -10,9 +10,17 @@ export type PaceRecords = Readonly<Partial<Record<Group, PaceRecord>>>
 export const PACE_STEP = { most: 0.15, days: 28 } as const
 const LEAST_MOVE = 0.01
 
-/** The interval leaves the usual hours out: what was learned is used of itself. */
+/** Strength alone has to point the same way by so much. */
+const LEAST_BY_STRENGTH = 0.03
+
+/** The interval leaves the usual hours out, and strength alone points the same way: what was learned is used of itself. */
 export function isClear(learned: OwnPace): boolean {
-  return learned.kind === 'pace' && (learned.low > 1 || learned.high < 1)
+  if (learned.kind !== 'pace') return false
+  const { low, high, byStrength } = learned
+  return (
+    (low > 1 && byStrength > 1 + LEAST_BY_STRENGTH) ||
+    (high < 1 && byStrength < 1 - LEAST_BY_STRENGTH)
+  )
 }
 
 /**

@@ -2,9 +2,16 @@ import { SECOND_SESSION_HOURS } from '../../plan/rotation'
 import { daysBetween, groupedBy, type PlainDate, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
 import { directGroups, type Group, GROUPS, requireExercise } from '../../plan/catalogue'
 import { countedWorkOfDay } from '../../count/ledger'
-import { type DatedValue, robustLine } from '../log'
+import { type DatedValue, dayValue, median, placeOffsets } from '../log'
 import { intentFor, type PlanContext } from '../../plan/method'
-import { impulsesOf, ownPace, type OwnPace, type PaceExposure, tauHours } from '../recovery'
+import {
+  impulsesOf,
+  type OwnPace,
+  paceEvidence,
+  type PaceExposure,
+  pacesTogether,
+  tauHours,
+} from '../recovery'
 import { type Session, sessionSlots } from '../../plan/session'
 
 /** A session as it was done. */
@@ -12,7 +19,8 @@ export interface TrainedSession {
   readonly on: PlainDate
   readonly place: number
   readonly content: Session
-  readonly isRecovered: boolean | null
+  /** As the client said it: yes or no, or 0 to 10. */
+  readonly isRecovered: boolean | number | null
   /** A joint hurt at three or more: performance says nothing about recovery. */
   readonly isPainful: boolean
 }
@@ -30,18 +38,18 @@ interface Held {
   readonly first: ReadonlyMap<Group, string>
 }
 
-/** ln of each day's estimate over the exercise's robust line; exercises with fewer than four estimates say nothing. */
-function deviations(values: readonly DatedValue[], from: PlainDate): ReadonlyMap<string, number> {
+/** ln of each day's value over the level of its exercise; exercises with fewer than four say nothing. */
+function deviations(values: readonly DatedValue[]): ReadonlyMap<string, number> {
   const found = new Map<string, number>()
   for (const [exercise, own] of groupedBy(values, value => value.exercise)) {
     if (own.length < LEAST_FOR_LINE) continue
-    const points = own.map(({ on, value }) => ({
+    const offsets = placeOffsets(own.map(({ sets }) => sets ?? []))
+    const said = own.map(({ on, value, sets }) => ({
       on,
-      week: daysBetween(from, on) / DAYS_PER_WEEK,
-      y: Math.log(value),
+      y: dayValue(sets ?? [], offsets)?.y ?? Math.log(value),
     }))
-    const { slope, base } = robustLine(points)
-    for (const { on, week, y } of points) found.set(`${exercise} ${on}`, y - base - slope * week)
+    const level = median(said.map(({ y }) => y))
+    for (const { on, y } of said) found.set(`${exercise} ${on}`, y - level)
   }
   return found
 }
@@ -79,6 +87,7 @@ function exposuresFor(
           {
             doses,
             deviation: off,
+            week: hour / HOURS_PER_DAY / DAYS_PER_WEEK,
             ...(session.isRecovered !== null && { recovered: session.isRecovered }),
           },
         ]
@@ -112,15 +121,17 @@ export function learnedPaces(
       first: firstDirect(session.content, context),
     }))
     .sort((a, b) => a.hour - b.hour)
-  const deviation = deviations(values, earliest.on)
+  const deviation = deviations(values)
   const { recoveryPace: _, ...client } = context.client
   const usual = { ...context, client }
-  return new Map(
-    GROUPS.flatMap((group): (readonly [Group, OwnPace])[] => {
-      const exposures = exposuresFor(group, held, deviation)
-      return exposures.length === 0
-        ? []
-        : [[group, ownPace(exposures, group, tauHours(group, usual))]]
-    }),
+  return pacesTogether(
+    new Map(
+      GROUPS.flatMap((group): (readonly [Group, ReturnType<typeof paceEvidence>])[] => {
+        const exposures = exposuresFor(group, held, deviation)
+        return exposures.length === 0
+          ? []
+          : [[group, paceEvidence(exposures, group, tauHours(group, usual))]]
+      }),
+    ),
   )
 }

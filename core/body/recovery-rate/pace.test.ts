@@ -10,12 +10,13 @@ import { isClear, learnedPaces, PACE_STEP, pacesAfter, pacesWith, type TrainedSe
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const today = plainDate('2026-06-01')
-const pace = (value: number, low: number, high: number): OwnPace => ({
+const pace = (value: number, low: number, high: number, byStrength = value): OwnPace => ({
   kind: 'pace',
   pace: value,
   low,
   high,
   exposures: 14,
+  byStrength,
 })
 const of = (own: OwnPace): ReadonlyMap<Group, OwnPace> => new Map([['triceps', own]])
 
@@ -26,9 +27,12 @@ describe('what was learned comes into force', () => {
         pace(1.2, 0.9, 1.6),
         pace(1.3, 1.05, 1.6),
         pace(0.7, 0.5, 0.9),
+        // Answers alone, with strength that says nothing of it, are offered and not used.
+        pace(1.3, 1.05, 1.6, 1.01),
+        pace(0.7, 0.5, 0.9, 1.1),
         { kind: 'not_enough_data' as const, exposures: 5, why: 'few' as const },
       ].map(isClear),
-    ).toEqual([false, true, true, false])
+    ).toEqual([false, true, true, false, false, false])
     expect(pacesAfter(of(pace(1.2, 0.9, 1.6)), {}, {}, today)).toEqual({ paces: {}, records: {} })
   })
   test('in steps of 0.15 in 28 days', () => {

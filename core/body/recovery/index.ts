@@ -33,5 +33,5 @@ export type {
   SessionLoad,
   ThreadState,
 } from './rotationRecovery'
-export { ownPace, PERFORMANCE_LOSS } from './ownPace'
-export type { OwnPace, PaceExposure } from './ownPace'
+export { ownPace, paceEvidence, pacesTogether, PERFORMANCE_LOSS } from './ownPace'
+export type { OwnPace, PaceEvidence, PaceExposure } from './ownPace'

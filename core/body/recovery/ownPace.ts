@@ -1,15 +1,16 @@
 import type { Group } from '../../plan/catalogue'
-import { median } from '../log'
 import { RECOVERY, readinessPercent } from './decay'
 
 /** An exposure of the log that can teach how fast a client recovers. */
 export interface PaceExposure {
   /** What was done for the muscle before, each with the hours since. */
   readonly doses: readonly { readonly impulse: number; readonly hours: number }[]
-  /** ln of the day's trend value over its trend line. */
+  /** ln of the day's value over the level of its exercise. */
   readonly deviation: number
-  /** The client's own answer, where there is one. */
-  readonly recovered?: boolean
+  /** Weeks from any fixed day; left out, strength is taken to stand still. */
+  readonly week?: number
+  /** The client's own answer, where there is one: yes or no, or 0 to 10. */
+  readonly recovered?: boolean | number
 }
 
 export type OwnPace =
@@ -21,95 +22,233 @@ export type OwnPace =
       readonly low: number
       readonly high: number
       readonly exposures: number
+      /** What strength alone says, without the client's answers. */
+      readonly byStrength: number
     }
 
 /** Performance lost per unit of fatigue over capacity; the simulated client loses as much. */
 export const PERFORMANCE_LOSS = 0.18
-/** Loss of performance per unit of fatigue over capacity, spread of one day's value, and the prior's spread. */
+
+/** Priors and sizes. Source: docs/methods.md#learned-recovery. */
 const MODEL = {
-  loss: PERFORMANCE_LOSS,
-  noise: 0.03,
-  prior: 0.25,
-  huber: 1.345,
-  reportWeight: 0.5,
-  reportCentre: 80,
-  reportScale: 6,
+  prior: 0.35,
+  slope: 0.008,
+  freedom: 5,
+  fits: 4,
+  floor: 0.02,
+  scale: 7,
+  centre: 80,
+  centreSpread: 12,
+  /** Scatter of an answer from 0 to 10 about what readiness says, as a share. */
+  ratingSpread: 0.2,
   leastExposures: 8,
   leastSpread: 0.08,
 } as const
-const GRID = Array.from({ length: 41 }, (_, k) => 0.5 * 4 ** (k / 40))
-
-function huber(z: number): number {
-  return z <= MODEL.huber ? (z * z) / 2 : MODEL.huber * z - MODEL.huber ** 2 / 2
-}
+/** What fatigue may cost, and how days may scatter, each with its weight. */
+const LOSSES = [
+  [0.07, 0.09],
+  [0.11, 0.24],
+  [0.18, 0.34],
+  [0.27, 0.24],
+  [0.4, 0.09],
+] as const
+const SCATTERS = [
+  [0.025, 0.25],
+  [0.035, 0.4],
+  [0.05, 0.25],
+  [0.07, 0.1],
+] as const
+const PACES = Array.from({ length: 61 }, (_, k) => 0.4 * (2.5 / 0.4) ** (k / 60))
+/** Readiness in percent at which a client calls herself recovered. */
+const CENTRES = Array.from({ length: 19 }, (_, k) => 44 + 4 * k)
 
 function strain({ doses }: PaceExposure, group: Group, tau: number): number {
-  return (
-    doses.reduce((sum, { impulse, hours }) => sum + impulse * Math.exp(-hours / tau), 0) /
-    RECOVERY[group].capacity
-  )
+  let sum = 0
+  for (const { impulse, hours } of doses) sum += impulse * Math.exp(-hours / tau)
+  return sum / RECOVERY[group].capacity
 }
 
-function lossOf(
+/** ln of a sum of exponentials, however small they are. */
+function sumOfExponentials(logs: ArrayLike<number>): number {
+  let most = -Infinity
+  for (let at = 0; at < logs.length; at++) most = Math.max(most, logs[at]!)
+  if (most === -Infinity) return most
+  let sum = 0
+  for (let at = 0; at < logs.length; at++) sum += Math.exp(logs[at]! - most)
+  return most + Math.log(sum)
+}
+
+/** ln of how well a level and a slope explain values at a scatter, with level and slope taken out (Laplace). */
+function explained(values: Float64Array, weeks: Float64Array, scatter: number): number {
+  const count = values.length
+  const [prior, freedom] = [1 / MODEL.slope ** 2, MODEL.freedom]
+  let [level, slope] = [0, 0]
+  let determinant = 1
+  for (let fit = 0; fit < MODEL.fits; fit++) {
+    let [w0, w1, w2, y0, y1] = [0, 0, prior, 0, 0]
+    for (let at = 0; at < count; at++) {
+      const z = (values[at]! - level - slope * weeks[at]!) / scatter
+      const w = (freedom + 1) / ((freedom + z * z) * scatter * scatter)
+      w0 += w
+      w1 += w * weeks[at]!
+      w2 += w * weeks[at]! ** 2
+      y0 += w * values[at]!
+      y1 += w * values[at]! * weeks[at]!
+    }
+    determinant = w0 * w2 - w1 * w1
+    level = (y0 * w2 - y1 * w1) / determinant
+    slope = (y1 * w0 - y0 * w1) / determinant
+  }
+  let sum = -0.5 * Math.log(determinant) - (slope * slope * prior) / 2 - count * Math.log(scatter)
+  for (let at = 0; at < count; at++) {
+    const z = (values[at]! - level - slope * weeks[at]!) / scatter
+    sum -= ((freedom + 1) / 2) * Math.log1p((z * z) / freedom)
+  }
+  return sum
+}
+
+/** What is known of one muscle, for every pace: by strength, and by answers at every centre a client may have. */
+export interface PaceEvidence {
+  readonly exposures: number
+  /** ln of prior and strength, by pace. */
+  readonly strength: Float64Array
+  /** ln of the answers, by pace and then by centre. */
+  readonly answers: Float64Array
+}
+type NotEnough = Extract<OwnPace, { kind: 'not_enough_data' }>
+
+function strengthFor(
   exposures: readonly PaceExposure[],
-  group: Group,
-  pace: number,
-  usual: number,
+  strains: Float64Array,
+  weeks: Float64Array,
 ): number {
-  const corrected = exposures.map(
-    exposure => exposure.deviation + MODEL.loss * strain(exposure, group, usual * pace),
-  )
-  const centre = median(corrected)
-  const fit = corrected.reduce(
-    (sum, value) => sum + huber(Math.abs(value - centre) / MODEL.noise),
-    0,
-  )
-  const reports = exposures.reduce((sum, exposure) => {
-    if (exposure.recovered === undefined) return sum
-    const readiness = readinessPercent(
-      group,
-      strain(exposure, group, usual * pace) * RECOVERY[group].capacity,
-    )
-    const probability = 1 / (1 + Math.exp(-(readiness - MODEL.reportCentre) / MODEL.reportScale))
-    return sum - Math.log(exposure.recovered ? probability : 1 - probability)
-  }, 0)
-  return Math.log(pace) ** 2 / (2 * MODEL.prior ** 2) + fit + MODEL.reportWeight * reports
+  const values = new Float64Array(exposures.length)
+  const logs: number[] = []
+  for (const [loss, lossWeight] of LOSSES) {
+    exposures.forEach(({ deviation }, at) => (values[at] = deviation + loss * strains[at]!))
+    for (const [scatter, weight] of SCATTERS)
+      logs.push(Math.log(lossWeight * weight) + explained(values, weeks, scatter))
+  }
+  return sumOfExponentials(logs)
+}
+
+/** ln of one answer at a readiness, for somebody who calls herself recovered from `centre` on. */
+function answerLog(recovered: boolean | number, readiness: number, centre: number): number {
+  const probability = 1 / (1 + Math.exp(-(readiness - centre) / MODEL.scale))
+  if (typeof recovered === 'number')
+    return -0.5 * ((recovered / 10 - probability) / MODEL.ratingSpread) ** 2
+  const yes = MODEL.floor + (1 - 2 * MODEL.floor) * probability
+  return Math.log(recovered ? yes : 1 - yes)
 }
 
 /**
- * How much slower or faster than usual a client's group recovers, from the log.
+ * What a muscle's exposures say about its pace, before muscles are put together.
  *
- * Units:  multiplier on the usual hours, 0.5 to 2, with an 80 % interval.
- * Edge:   fewer than 8 exposures, or gaps all alike, teach nothing: the answer says so.
- * Source: docs/methods.md#recovery; examples R20 and R21.
+ * Edge: fewer than 8 exposures, or gaps all alike, teach nothing: the answer says so.
  */
+export function paceEvidence(
+  exposures: readonly PaceExposure[],
+  group: Group,
+  usualHours = RECOVERY[group].tauHours,
+): PaceEvidence | NotEnough {
+  const usual = exposures.map(exposure => strain(exposure, group, usualHours))
+  if (exposures.length < MODEL.leastExposures)
+    return { kind: 'not_enough_data', exposures: exposures.length, why: 'few' }
+  if (Math.max(...usual) - Math.min(...usual) < MODEL.leastSpread)
+    return { kind: 'not_enough_data', exposures: exposures.length, why: 'alike' }
+  const weeks = Float64Array.from(exposures, ({ week }) => week ?? 0)
+  const strength = new Float64Array(PACES.length)
+  const answers = new Float64Array(PACES.length * CENTRES.length)
+  PACES.forEach((pace, p) => {
+    const strains = Float64Array.from(exposures, one => strain(one, group, usualHours * pace))
+    strength[p] =
+      strengthFor(exposures, strains, weeks) - Math.log(pace) ** 2 / (2 * MODEL.prior ** 2)
+    exposures.forEach(({ recovered }, at) => {
+      if (recovered === undefined) return
+      const readiness = readinessPercent(group, strains[at]! * RECOVERY[group].capacity)
+      CENTRES.forEach((centre, c) => {
+        const place = p * CENTRES.length + c
+        answers[place] = answers[place]! + answerLog(recovered, readiness, centre)
+      })
+    })
+  })
+  return { exposures: exposures.length, strength, answers }
+}
+
+/** Shares from logarithms. */
+function shares(logs: ArrayLike<number>): Float64Array {
+  const all = sumOfExponentials(logs)
+  return Float64Array.from(logs, log => Math.exp(log - all))
+}
+
+const meanPace = (weights: Float64Array) =>
+  Math.exp(PACES.reduce((sum, pace, at) => sum + weights[at]! * Math.log(pace), 0))
+
+/** Where so much of the weight lies below, between the paces of the grid. */
+function quantile(weights: Float64Array, wanted: number): number {
+  let sum = 0
+  for (let at = 0; at < PACES.length; at++) {
+    const next = sum + weights[at]!
+    if (next >= wanted) {
+      const part = weights[at]! > 0 ? (wanted - sum) / weights[at]! - 0.5 : 0
+      const step = Math.log(PACES[1]! / PACES[0]!)
+      return Math.min(2.5, Math.max(0.4, PACES[at]! * Math.exp(part * step)))
+    }
+    sum = next
+  }
+  return PACES.at(-1)!
+}
+
+/** ln of a muscle's evidence at one centre, over all paces. */
+const atCentre = ({ strength, answers }: PaceEvidence, centre: number) =>
+  Float64Array.from(strength, (log, p) => log + answers[p * CENTRES.length + centre]!)
+
+/**
+ * Paces of a client's muscles from the evidence of each: what she calls recovered is hers, and the same for all her muscles.
+ *
+ * Units:  multipliers on the usual hours, 0.4 to 2.5, each with an 80 % interval.
+ * Source: docs/methods.md#learned-recovery.
+ */
+export function pacesTogether<Key>(
+  all: ReadonlyMap<Key, PaceEvidence | NotEnough>,
+): ReadonlyMap<Key, OwnPace> {
+  const known = [...all].flatMap(([key, one]) => ('kind' in one ? [] : [[key, one] as const]))
+  const prior = CENTRES.map(
+    centre => -((centre - MODEL.centre) ** 2) / (2 * MODEL.centreSpread ** 2),
+  )
+  // How well each muscle fits each centre, its own pace taken out.
+  const fits = known.map(([, one]) => CENTRES.map((_, c) => sumOfExponentials(atCentre(one, c))))
+  const paces = new Map<Key, OwnPace>()
+  for (const [key, one] of all) if ('kind' in one) paces.set(key, one)
+  known.forEach(([key, one], own) => {
+    const others = CENTRES.map((_, c) =>
+      fits.reduce((sum, fit, at) => sum + (at === own ? 0 : fit[c]!), prior[c]!),
+    )
+    const byPace = PACES.map((_, p) =>
+      sumOfExponentials(
+        CENTRES.map(
+          (__, c) => one.strength[p]! + one.answers[p * CENTRES.length + c]! + others[c]!,
+        ),
+      ),
+    )
+    const weights = shares(byPace)
+    paces.set(key, {
+      kind: 'pace',
+      pace: meanPace(weights),
+      low: quantile(weights, 0.1),
+      high: quantile(weights, 0.9),
+      exposures: one.exposures,
+      byStrength: meanPace(shares(one.strength)),
+    })
+  })
+  return new Map([...all.keys()].map(key => [key, paces.get(key)!]))
+}
+
+/** How much slower or faster than usual one group recovers, by itself. Source: docs/methods.md#learned-recovery. */
 export function ownPace(
   exposures: readonly PaceExposure[],
   group: Group,
   usualHours = RECOVERY[group].tauHours,
 ): OwnPace {
-  const strains = exposures.map(exposure => strain(exposure, group, usualHours))
-  if (exposures.length < MODEL.leastExposures)
-    return { kind: 'not_enough_data', exposures: exposures.length, why: 'few' }
-  if (Math.max(...strains) - Math.min(...strains) < MODEL.leastSpread)
-    return { kind: 'not_enough_data', exposures: exposures.length, why: 'alike' }
-  const losses = GRID.map(pace => lossOf(exposures, group, pace, usualHours))
-  const least = Math.min(...losses)
-  const weights = losses.map(loss => Math.exp(-(loss - least)))
-  const all = weights.reduce((sum, weight) => sum + weight, 0)
-  const meanLog = weights.reduce(
-    (sum, weight, at) => sum + (weight / all) * Math.log(GRID[at] ?? 1),
-    0,
-  )
-  const quantile = (share: number) => {
-    let sum = 0
-    return GRID.find((_, at) => (sum += weights[at]! / all) >= share) ?? 2
-  }
-  return {
-    kind: 'pace',
-    pace: Math.exp(meanLog),
-    low: quantile(0.1),
-    high: quantile(0.9),
-    exposures: exposures.length,
-  }
+  return pacesTogether(new Map([[group, paceEvidence(exposures, group, usualHours)]])).get(group)!
 }

@@ -190,6 +190,20 @@ describe('passes of a block', () => {
       withoutException(block, { kind: 'sets', pass: 2, group: 'biceps', change: 0 }).exceptions,
     ).toEqual([{ kind: 'rir', pass: 2, change: -1 }])
   })
+  test('a reserve for one muscle touches the exercises whose main muscle it is, and nothing else', () => {
+    const block = withException({}, { kind: 'rir', pass: 1, group: 'triceps', change: 1 })
+    const [before, eased] = passesOf(block)
+    expect([before, eased].map(pass => rirIn(pass, 'pushdown_rope')[0])).toEqual([2, 3])
+    for (const exercise of ['cable_curl', 'bench_press_dumbbell', 'pulldown_neutral'])
+      expect(rirIn(eased, exercise)).toEqual(rirIn(before, exercise))
+    // Beside one for all, both count; each is taken back by itself.
+    const both = withException(block, { kind: 'rir', pass: 1, change: 1 })
+    const [, more] = passesOf(both)
+    expect([rirIn(more, 'pushdown_rope')[0], rirIn(more, 'cable_curl')[0]]).toEqual([4, 3])
+    expect(
+      withoutException(both, { kind: 'rir', pass: 1, group: 'triceps', change: 0 }).exceptions,
+    ).toEqual([{ kind: 'rir', pass: 1, change: 1 }])
+  })
   test('what no place can take is told', () => {
     const tight = {
       ...base.rotation,

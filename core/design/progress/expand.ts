@@ -10,10 +10,12 @@ import {
   sessionOn,
 } from '../../plan/block'
 import { rotationLedger } from '../../count/ledger'
+import { type Group, requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { dayName, type DayRole, type Rotation, type RotationDay } from '../../plan/rotation'
 import { orderedText, plannedSets } from '../../plan/scheme'
-import { type Session, sessionSlots } from '../../plan/session'
+import { mainGroup } from '../../plan/minutes'
+import { type Session, sessionSlots, type Slot } from '../../plan/session'
 import { groupWeeks, shortSession } from '../short'
 import { type PassTerms, sessionInPass } from './passContent'
 import { effortRamp, LEAST_RIR } from './ramp'
@@ -282,6 +284,12 @@ function datedSession(
   }
 }
 
+/** The reserve its main muscle alone was given: another muscle's exercises are left as they are. */
+function ownShift(slot: Slot, shiftFor: (group: Group) => number, context: PlanContext): number {
+  const main = mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context)
+  return main === undefined ? 0 : shiftFor(main)
+}
+
 function passOf(course: Course, at: number, working: number): BlockPass {
   const { plan, block, deloads, dates, sets, rir } = course
   const rampStep = course.rampSteps[at]!
@@ -293,10 +301,13 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     exceptions: (block.exceptions ?? []).filter(({ pass }) => pass === at),
   }
   const choiceFor = turnChoice(course, turn)
-  const rirShift = turn.exceptions.reduce(
-    (sum, exception) => sum + (exception.kind === 'rir' ? exception.change : 0),
-    0,
-  )
+  const shiftFor = (group: Group | undefined) =>
+    turn.exceptions.reduce(
+      (sum, exception) =>
+        exception.kind === 'rir' && exception.group === group ? sum + exception.change : sum,
+      0,
+    )
+  const rirShift = shiftFor(undefined)
   const setsHere = setsIn(course, rampStep, turn.exceptions)
   const effort =
     rir && !isDeload
@@ -306,7 +317,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
   const terms = (on: PlainDate, isLight: boolean): PassTerms => ({
     setsOf: slot => setsHere.get(slot.id) ?? plannedSets(slot.scheme),
     rir: effort,
-    rirShift,
+    rirShiftOf: slot => rirShift + ownShift(slot, shiftFor, course.context),
     isDeload: isDeload || isLight,
     repShift: isDeload ? 0 : (wave[rampStep % Math.max(1, wave.length)] ?? 0),
     otherOf: slot =>

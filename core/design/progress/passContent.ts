@@ -159,7 +159,7 @@ export function deloadScheme(
 export interface PassTerms {
   readonly setsOf: (slot: Slot) => number
   readonly rir: { readonly compound: number; readonly isolation: number } | null
-  readonly rirShift: number
+  readonly rirShiftOf: (slot: Slot) => number
   readonly repShift: number
   readonly isDeload: boolean
   readonly otherOf: (slot: Slot) => Alternation | undefined
@@ -182,10 +182,11 @@ function isKept(slot: Slot, other: Alternation | undefined, context: PlanContext
 
 function termsOf(
   slot: Slot,
-  { setsOf, rir: course, rirShift, repShift, isDeload, otherOf }: PassTerms,
+  { setsOf, rir: course, rirShiftOf, repShift, isDeload, otherOf }: PassTerms,
   context: PlanContext,
 ): SlotTerms {
   const other = otherOf(slot)
+  const rirShift = rirShiftOf(slot)
   const own =
     course?.[
       requireExercise(context.catalogue, other?.exercise ?? slot.exercise).kind === 'isolation'

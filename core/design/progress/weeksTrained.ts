@@ -106,7 +106,7 @@ export function returnExceptions(
   const changed = (kind: 'sets' | 'rir', group?: Group) =>
     pass.exceptions.reduce(
       (sum, one) =>
-        one.kind === 'rir' && kind === 'rir'
+        one.kind === 'rir' && kind === 'rir' && one.group === undefined
           ? sum + one.change
           : one.kind === 'sets' && one.group === group
             ? sum + one.change

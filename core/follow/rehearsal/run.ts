@@ -60,11 +60,19 @@ interface State {
   readonly jointWeeks: number[][]
   sore: readonly PainLevel[]
   /** Sets and reps in reserve by which the pass differs from the plan. */
-  change: { readonly sets: Float64Array; readonly rir: number; readonly isDeload: boolean }
+  change: {
+    readonly sets: Float64Array
+    readonly rir: Float64Array
+    readonly isDeload: boolean
+  }
   readonly belowFloor: Int8Array
 }
 
-const noChange = () => ({ sets: new Float64Array(GROUPS.length), rir: 0, isDeload: false })
+const noChange = () => ({
+  sets: new Float64Array(GROUPS.length),
+  rir: new Float64Array(GROUPS.length),
+  isDeload: false,
+})
 
 function decay(state: State, hour: number, { tau }: RehearsalData): void {
   const passed = hour - state.hour
@@ -274,7 +282,7 @@ function doSession(
       setsNow(slot, left, isEasier),
       state,
       data,
-      isEasier ? EASIER_RIR : state.change.rir,
+      isEasier ? EASIER_RIR : slot.main < 0 ? 0 : state.change.rir[slot.main]!,
     )
     if (!isEasier) remember(own, state, session.hour, data)
     leave(slot, own.sets, state, tally)
@@ -398,16 +406,18 @@ function decided(facts: Facts): readonly Adjustment[] {
 }
 
 function changeFrom(all: readonly Adjustment[]): State['change'] {
-  const next = { sets: new Float64Array(GROUPS.length), rir: 0, isDeload: false }
+  const next = noChange()
+  let isDeload = false
   for (const { change, group, isWaiting } of all) {
     const at = group === null ? -1 : GROUPS.indexOf(group)
     if (isWaiting) continue
-    if (change.kind === 'deload') next.isDeload = true
-    else if (change.kind === 'rir') next.rir = Math.max(next.rir, change.by)
+    if (change.kind === 'deload') isDeload = true
+    if (at < 0) continue
+    if (change.kind === 'rir') next.rir[at] = Math.max(next.rir[at]!, change.by)
     else if (change.kind === 'sets' || change.kind === 'hold_ramp') next.sets[at] = change.by
-    if (change.kind === 'sets') next.rir = Math.max(next.rir, change.rir)
+    if (change.kind === 'sets') next.rir[at] = Math.max(next.rir[at]!, change.rir)
   }
-  return next
+  return { ...next, isDeload }
 }
 
 function grow(

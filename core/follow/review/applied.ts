@@ -19,7 +19,8 @@ function changeOf(
     exception =>
       exception.kind === kind &&
       exception.pass === pass &&
-      (exception.kind !== 'sets' || exception.group === group),
+      'group' in exception === (group !== null) &&
+      (group === null || ('group' in exception && exception.group === group)),
   )
   return held && 'change' in held ? held.change : 0
 }
@@ -99,7 +100,8 @@ function withSets(
         : withException(withMore, {
             kind: 'rir',
             pass,
-            change: changeOf(plan, pass, 'rir', null) + rir,
+            ...(group !== null && { group }),
+            change: changeOf(plan, pass, 'rir', group) + rir,
           }),
   }
 }
@@ -134,7 +136,7 @@ export function withAdjustment(
         ),
       }
     case 'rir':
-      return withSets(plan, pass, null, { by: 0, rir: change.by })
+      return withSets(plan, pass, group, { by: 0, rir: change.by })
     case 'hold_ramp':
       return withSets(plan, pass, group, { by: change.by, rir: 0 })
     case 'sets':

@@ -180,13 +180,13 @@ describe('a proposal taken', () => {
       change: { kind: 'sets' as const, by: -2, rir: 1 },
       exceptions: [
         { kind: 'sets', pass: 1, group: 'triceps', change: -2 },
-        { kind: 'rir', pass: 1, change: 1 },
+        { kind: 'rir', pass: 1, group: 'triceps', change: 1 },
       ],
     },
     {
       name: 'effort alone',
       change: { kind: 'rir' as const, by: 1 },
-      exceptions: [{ kind: 'rir', pass: 1, change: 1 }],
+      exceptions: [{ kind: 'rir', pass: 1, group: 'triceps', change: 1 }],
     },
     {
       name: 'no step',

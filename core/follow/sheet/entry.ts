@@ -58,8 +58,21 @@ export type LogWord =
       readonly kind: 'finish'
       readonly minutes: number | null
       readonly isRecovered: boolean | null
+      /** How recovered the muscles felt at the start, 0 to 10; sessions from before have yes or no alone. */
+      readonly recovery?: number
       readonly note: string
     }
+
+/** From here on a client who answers 0 to 10 counts as recovered where only yes and no are asked. */
+const RECOVERED_FROM = 6
+
+/** An answer from 0 to 10 as it goes into the log; null where nothing was said. */
+export const recoverySaid = (
+  rating: number | null,
+): { readonly isRecovered: boolean | null; readonly recovery?: number } =>
+  rating === null
+    ? { isRecovered: null }
+    : { isRecovered: rating >= RECOVERED_FROM, recovery: rating }
 
 /** A set, or a part of one, as it was done; `replaces` is the entry that stood there when it was said. */
 export interface SetWord {

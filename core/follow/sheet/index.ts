@@ -12,7 +12,7 @@ export type {
   SheetTurn,
   SheetWay,
 } from './sheet'
-export { placeKey } from './entry'
+export { placeKey, recoverySaid } from './entry'
 export type { DonePart, LogEntry, LogWord, SetPlace, SetWord } from './entry'
 export {
   lastDoneTurn,

@@ -38,7 +38,8 @@ export interface BlockEvent {
 export type BlockException =
   /** Sets of a muscle more or fewer in the rotation. */
   | { readonly kind: 'sets'; readonly pass: number; readonly group: Group; readonly change: number }
-  | { readonly kind: 'rir'; readonly pass: number; readonly change: number }
+  /** Reps in reserve more or fewer: of the exercises whose main muscle is the group, or of all where none is named. */
+  | { readonly kind: 'rir'; readonly pass: number; readonly group?: Group; readonly change: number }
   /** The other of two exercises that take turns. */
   | { readonly kind: 'choice'; readonly pass: number }
   /** One session on another date. */
@@ -102,6 +103,7 @@ const isAbout = (a: BlockException, b: BlockException) =>
   a.kind === b.kind &&
   a.pass === b.pass &&
   (a.kind !== 'sets' || (b.kind === 'sets' && a.group === b.group)) &&
+  (a.kind !== 'rir' || (b.kind === 'rir' && a.group === b.group)) &&
   (!('place' in a) || ('place' in b && a.day === b.day && a.place === b.place)) &&
   (a.kind !== 'load' || (b.kind === 'load' && a.exercise === b.exercise))
 

@@ -173,6 +173,7 @@ async function apply(
           finishedAt: new Date(at),
           minutes: word.minutes,
           isRecovered: word.isRecovered,
+          recovery: word.recovery ?? null,
           note: word.note,
         })
         .where(ofSession(coachId, session))
@@ -465,6 +466,7 @@ export async function sessionById(db: Database, coachId: CoachId, clientId: Clie
       finishedAt: datedSessions.finishedAt,
       minutes: datedSessions.minutes,
       isRecovered: datedSessions.isRecovered,
+      recovery: datedSessions.recovery,
       note: datedSessions.note,
     })
     .from(datedSessions)

@@ -154,6 +154,7 @@ export function trainedSince(db: Database, coachId: CoachId, clientId: ClientId,
       place: datedSessions.place,
       prescribed: datedSessions.prescribed,
       isRecovered: datedSessions.isRecovered,
+      recovery: datedSessions.recovery,
     })
     .from(datedSessions)
     .where(

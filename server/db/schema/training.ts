@@ -45,6 +45,8 @@ export const datedSessions = pgTable(
     finishedAt: timestamp('finished_at', { withTimezone: true }),
     minutes: integer('minutes'),
     isRecovered: boolean('is_recovered'),
+    /** The same from 0 to 10; null where it was asked as yes or no. */
+    recovery: integer('recovery'),
     note: text('note').notNull().default(''),
     missedDecision: text('missed_decision'),
     /** What it says of the client's minutes; null until it is finished. */

@@ -1,0 +1,1 @@
+ALTER TABLE "dated_sessions" ADD COLUMN "recovery" integer;
