@@ -6,6 +6,7 @@ import { attentionWords } from './attention'
 import { formatDay, WEEKDAY_NAMES } from './dates'
 import { formatOneDecimal, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
+import { GROUP_NAMES } from './names'
 
 /** `today`, `yesterday`, `tomorrow`, a weekday within six days, else the date. */
 export function dayWord(on: PlainDate, today: PlainDate): string {
@@ -14,11 +15,6 @@ export function dayWord(on: PlainDate, today: PlainDate): string {
   if (days === 1) return 'tomorrow'
   if (days === -1) return 'yesterday'
   return days > 1 && days < 7 ? (WEEKDAY_NAMES[isoWeekday(on) - 1] ?? '') : formatDay(on, 'wide')
-}
-
-interface Names {
-  readonly today: PlainDate
-  readonly exercise: (id: string) => string
 }
 
 function percentAWeek(slope: number): string {
@@ -32,7 +28,7 @@ function sideWords(side: 'left' | 'right' | 'both'): string {
 /** A need in words: what it is, and what it comes from. */
 export function needWords(
   need: Need,
-  { today, exercise }: Names,
+  today: PlainDate,
 ): { readonly headline: string; readonly detail: string } {
   switch (need.kind) {
     case 'pain':
@@ -55,7 +51,7 @@ export function needWords(
       }
     case 'falling':
       return {
-        headline: `${exercise(need.exercise)} falling`,
+        headline: `${GROUP_NAMES[need.group]} falling`,
         detail: `${percentAWeek(need.trend.slope)} over ${need.trend.count} sessions${need.others > 0 ? `, and ${need.others} more` : ''}`,
       }
     case 'block_ends':

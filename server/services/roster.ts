@@ -1,8 +1,10 @@
 import { addDays, type ClientId, groupedBy, isoWeekday, type PlainDate } from '#core/base'
 import { dayName, needWords } from '#core/words'
 import { type RotationStrip, rotationStrip } from '#core/count/ledger'
-import { hasWork, isAhead, isLeftOut } from '#core/body/log'
-import { type DatedTrend, TREND } from '#core/body/trend'
+import { hasWork, isAhead, isLeftOut, splitByUse } from '#core/body/log'
+import { type DatedTrend, muscleTrends, TREND } from '#core/body/trend'
+import type { PlanDocument } from '#core/plan/block'
+import type { Group } from '#core/plan/catalogue'
 import {
   byPressure,
   clientNeeds,
@@ -20,13 +22,14 @@ import { exposuresOf, type SessionLine, sessionsAround } from '../db/queries/tra
 import { latestReport, painOf } from './pain'
 import type { Coach } from './signIn'
 import { contextIn, type StudioSettings, studioSettings } from './studioSettings'
-import { trendsOf } from './trends'
+import { siftFacts } from './trends'
 
 /*
  * One query per kind, whatever the number of clients. What follows from a plan or a log by heavier reckoning is
  * remembered in this process under the versions it was made from, so a stale answer cannot be given; a restart only costs time.
  */
 interface PlanSide {
+  readonly plan: PlanDocument
   readonly title: string
   readonly startsOn: PlainDate
   readonly passes: number
@@ -41,13 +44,13 @@ interface PlanSide {
 /** What follows from the log of a client on a day. */
 interface LogSide {
   readonly sessions: readonly SessionLine[]
-  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
+  readonly muscles: ReadonlyMap<Group, DatedTrend>
 }
 
 const MOST_REMEMBERED = 20_000
 const planSides = new LRUCache<string, PlanSide>({ max: MOST_REMEMBERED })
 const logSides = new LRUCache<string, LogSide>({ max: MOST_REMEMBERED })
-const NO_LOG: LogSide = { sessions: [], trends: [] }
+const NO_LOG: LogSide = { sessions: [], muscles: new Map() }
 
 /** Drops what is remembered, as a restart does; for measuring what the first answer costs. */
 export function forgetRoster(): void {
@@ -70,25 +73,29 @@ export async function roster(coach: Coach, today: PlainDate): Promise<RosterView
     allClearances(db, coach.id),
     archivedCount(db, coach.id),
   ])
-  const keys = {
-    plan: keysOf(lines, line => planKey(coach, line, settings)),
-    log: keysOf(lines, line => [coach.id, line.id, line.trainingRevision, today].join(' ')),
-  }
-  await Promise.all([
-    learnPlans(db, coach, lines, keys.plan, settings),
-    learnLogs(db, coach, lines, keys.log, today),
-  ])
   const [ofReports, ofClearances] = [
     groupedBy(reports, of => of.clientId),
     groupedBy(clearances, of => of.clientId),
   ]
+  const keys = {
+    plan: keysOf(lines, line => planKey(coach, line, settings)),
+    log: keysOf(lines, line =>
+      [
+        planKey(coach, line, settings),
+        line.trainingRevision,
+        ofReports.get(line.id)?.length ?? 0,
+        today,
+      ].join(' '),
+    ),
+  }
+  await learnPlans(db, coach, lines, keys.plan, settings)
+  await learnLogs(db, coach, lines, keys, { today, reports: ofReports, settings })
   const entries = lines.map(line => {
-    const { sessions, trends } = logSides.get(keys.log.get(line.id) ?? '') ?? NO_LOG
+    const { sessions, muscles } = logSides.get(keys.log.get(line.id) ?? '') ?? NO_LOG
     return entry({
       line,
-      settings,
       today,
-      trends,
+      muscles,
       plan: planSides.get(keys.plan.get(line.id) ?? ''),
       sessions: sessions.filter(({ blockId }) => blockId === line.blockId),
       reports: ofReports.get(line.id) ?? [],
@@ -128,16 +135,14 @@ async function learnPlans(
     ({ id, blockId }) => blockId !== null && !planSides.has(keys.get(id) ?? ''),
   )
   const methods = new Map(lines.map(({ id, method }) => [id, method]))
-  for (const {
-    id,
-    facts,
-    plan: { title, startsOn, passes, rotation },
-  } of await plansOf(
+  for (const { id, facts, plan } of await plansOf(
     db,
     coach.id,
     unknown.map(({ id }) => id),
   )) {
+    const { title, startsOn, passes, rotation } = plan
     planSides.set(keys.get(id) ?? '', {
+      plan,
       title,
       startsOn,
       passes,
@@ -151,14 +156,23 @@ async function learnPlans(
   }
 }
 
+interface LogFacts {
+  readonly today: PlainDate
+  readonly reports: ReadonlyMap<ClientId, readonly PainRow[]>
+  readonly settings: StudioSettings
+}
+type PainRow = Awaited<ReturnType<typeof allPainReports>>[number]
+
 async function learnLogs(
   db: Database,
   coach: Coach,
   lines: readonly Line[],
-  keys: ReadonlyMap<ClientId, string>,
-  today: PlainDate,
+  keys: Readonly<Record<'plan' | 'log', ReadonlyMap<ClientId, string>>>,
+  { today, reports, settings }: LogFacts,
 ): Promise<void> {
-  const unknown = lines.filter(({ id }) => !logSides.has(keys.get(id) ?? '')).map(({ id }) => id)
+  const unknown = lines
+    .filter(({ id }) => !logSides.has(keys.log.get(id) ?? ''))
+    .map(({ id }) => id)
   const [sessions, exposures] = await Promise.all([
     sessionsAround(db, coach.id, unknown, {
       from: addDays(today, -AROUND_DAYS),
@@ -169,36 +183,39 @@ async function learnLogs(
   ])
   const byClient = groupedBy(exposures, ({ clientId }) => clientId)
   for (const id of unknown)
-    logSides.set(keys.get(id) ?? '', {
+    logSides.set(keys.log.get(id) ?? '', {
       sessions: sessions.get(id) ?? [],
-      trends: trendsOf(byClient.get(id) ?? []),
+      muscles: muscleTrends(
+        splitByUse(
+          byClient.get(id) ?? [],
+          siftFacts({
+            plan: planSides.get(keys.plan.get(id) ?? '')?.plan ?? null,
+            reports: reports.get(id) ?? [],
+            decisions: [],
+            catalogue: settings.catalogue,
+          }),
+        ).used,
+        settings.catalogue,
+      ),
     })
 }
 
 interface Known {
   readonly line: Line
-  readonly settings: StudioSettings
   readonly today: PlainDate
   readonly plan: PlanSide | undefined
-  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
+  readonly muscles: ReadonlyMap<Group, DatedTrend>
   readonly sessions: readonly SessionLine[]
   readonly reports: readonly Awaited<ReturnType<typeof allPainReports>>[number][]
   readonly clearances: readonly Awaited<ReturnType<typeof allClearances>>[number][]
 }
 
-function needsOf({
-  today,
-  plan,
-  sessions,
-  trends: known,
-  reports,
-  clearances,
-}: Known): readonly Need[] {
+function needsOf({ today, plan, sessions, muscles, reports, clearances }: Known): readonly Need[] {
   const levels = reports.length === 0 ? {} : painOf(reports, clearances)
   return clientNeeds({
     today,
     sessions: sessions satisfies readonly RosterSession[],
-    trends: known,
+    muscles,
     attention: plan?.strip.attention ?? [],
     block: plan
       ? { startsOn: plan.startsOn, passes: plan.passes, lengthDays: plan.days.length }
@@ -224,7 +241,6 @@ function entry(known: Known): RosterEntry {
   const {
     line: { id, name, about, isFlagged, laterUntil, starts },
     today,
-    settings,
     plan,
     sessions,
   } = known
@@ -239,10 +255,7 @@ function entry(known: Known): RosterEntry {
     section: isLater ? 'steady' : rosterSection(needs),
     needs: needs.map(need => ({
       kind: need.kind,
-      ...needWords(need, {
-        today,
-        exercise: exercise => settings.catalogue.get(exercise)?.name ?? exercise,
-      }),
+      ...needWords(need, today),
       to: placeOf(need, id),
       session: need.kind === 'missed_session' ? need.session : null,
     })),

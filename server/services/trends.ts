@@ -52,7 +52,10 @@ export function siftFacts({
   catalogue,
 }: {
   readonly plan: PlanDocument | null
-  readonly reports: Awaited<ReturnType<typeof painReportsOf>>
+  readonly reports: readonly Pick<
+    Awaited<ReturnType<typeof painReportsOf>>[number],
+    'on' | 'joint' | 'score'
+  >[]
   readonly decisions: readonly { readonly proposal: Adjustment; readonly decision: string }[]
   readonly catalogue: Catalogue
 }): ExclusionFacts {

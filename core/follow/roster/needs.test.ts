@@ -6,7 +6,14 @@ import { byPressure, clientNeeds, type RosterFacts, rosterSection, type RosterSe
 
 const today = plainDate('2026-04-08')
 const block = { startsOn: plainDate('2026-03-23'), passes: 6, lengthDays: 7 }
-const quiet: RosterFacts = { today, block, sessions: [], pains: [], trends: [], attention: [] }
+const quiet: RosterFacts = {
+  today,
+  block,
+  sessions: [],
+  pains: [],
+  muscles: new Map(),
+  attention: [],
+}
 const session = (more: Partial<RosterSession>): RosterSession => ({
   id: 's',
   on: today,
@@ -97,10 +104,11 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
     {
       name: 'falling reps',
       facts: {
-        trends: [
-          { exercise: 'dip', trend: falling },
-          { exercise: 'cable_curl', trend: { ...falling, slope: -0.02 } },
-        ],
+        muscles: new Map([
+          ['triceps', falling],
+          ['biceps', { ...falling, slope: -0.02 }],
+          ['lats', { ...falling, verdict: 'unclear' as const, slope: -0.05 }],
+        ]),
       },
       kinds: ['falling'],
       section: 'week',
@@ -152,10 +160,11 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
 test('the worst stands for the rest', () => {
   const needs = clientNeeds({
     ...quiet,
-    trends: [
-      { exercise: 'dip', trend: falling },
-      { exercise: 'cable_curl', trend: { ...falling, slope: -0.02 } },
-    ],
+    muscles: new Map([
+      ['triceps', falling],
+      ['biceps', { ...falling, slope: -0.02 }],
+      ['lats', { ...falling, verdict: 'unclear' as const, slope: -0.05 }],
+    ]),
     pains: [
       { level: 'hold', joint: 'wrist', side: 'left', score: 4, on: today },
       { level: 'stop', joint: 'shoulder', side: 'right', score: 8, on: today },
@@ -163,7 +172,7 @@ test('the worst stands for the rest', () => {
   })
   expect(needs).toMatchObject([
     { kind: 'pain', joint: 'shoulder' },
-    { kind: 'falling', exercise: 'cable_curl', others: 1 },
+    { kind: 'falling', group: 'biceps', others: 1 },
   ])
 })
 

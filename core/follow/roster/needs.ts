@@ -1,6 +1,6 @@
 import { isSore } from '../../body/joints'
 import { addDays, daysBetween, type PlainDate } from '../../base'
-import type { Joint } from '../../plan/catalogue'
+import type { Group, Joint } from '../../plan/catalogue'
 import type { Attention } from '../../count/ledger'
 import type { SessionState } from '../../body/log'
 import type { DatedTrend } from '../../body/trend'
@@ -26,7 +26,7 @@ export type Need =
   | { readonly kind: 'not_sent'; readonly on: PlainDate; readonly pass: number }
   | {
       readonly kind: 'falling'
-      readonly exercise: string
+      readonly group: Group
       readonly trend: DatedTrend
       readonly others: number
     }
@@ -80,8 +80,8 @@ export interface RosterFacts {
     readonly score: number
     readonly on: PlainDate
   }[]
-  /** Trends by exercise. */
-  readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
+  /** Trends by muscle: twenty exercises looked at one by one would have twenty chances of a false word. */
+  readonly muscles: ReadonlyMap<Group, DatedTrend>
   readonly attention: readonly Attention[]
 }
 
@@ -140,10 +140,11 @@ function sendingNeeds({ block, sessions, today }: RosterFacts): readonly Need[] 
     : []
 }
 
-function fallingNeeds({ trends }: RosterFacts): readonly Need[] {
-  const falling = trends.filter(({ trend }) => trend.verdict === 'decline')
-  const [worst, ...others] = [...falling].sort((a, b) => a.trend.slope - b.trend.slope)
-  return worst ? [{ kind: 'falling', ...worst, others: others.length }] : []
+function fallingNeeds({ muscles }: RosterFacts): readonly Need[] {
+  const [worst, ...others] = [...muscles]
+    .filter(([, { verdict }]) => verdict === 'decline')
+    .sort(([, a], [, b]) => a.slope - b.slope)
+  return worst ? [{ kind: 'falling', group: worst[0], trend: worst[1], others: others.length }] : []
 }
 
 function blockNeeds({ block, today }: RosterFacts): readonly Need[] {
