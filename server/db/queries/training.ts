@@ -88,7 +88,7 @@ export async function exposuresOf(
         gte(exposures.on, since),
       ),
     )
-    .orderBy(asc(exposures.on))
+    .orderBy(asc(exposures.on), asc(exposures.exercise))
   const [rows, said] = await Promise.all([values, setUpsOf(db, coachId, ids)])
   const place = (row: { clientId: ClientId; exercise: ExerciseId; on: PlainDate }) =>
     `${row.clientId} ${row.exercise} ${row.on}`
