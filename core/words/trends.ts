@@ -16,11 +16,11 @@ export type SaidTrend = Pick<
 
 const signed = (share: number) => `${share > 0 ? '+' : ''}${percent(share)}`
 
-/** `between −0.2 and +1.4 % a week`, the range that holds four times in five; empty where nothing is known. */
+/** `−0.2 % to +1.4 % a week`, the range that holds four times in five; empty where nothing is known. */
 function rangeWords({ slope, error }: SaidTrend): string {
   return error === null
     ? ''
-    : ` Four times in five between ${signed(slope - INTERVAL * error)} and ${signed(slope + INTERVAL * error)} a week.`
+    : ` ${signed(slope - INTERVAL * error)} to ${signed(slope + INTERVAL * error)} a week, four times in five.`
 }
 
 const LEANING = { up: 'Leaning up.', down: 'Leaning down.' } as const
@@ -43,9 +43,9 @@ export function trendSentence(trend: SaidTrend): string {
     case 'unclear': {
       const early =
         count < TREND.usualSessions
-          ? `${count} of about ${TREND.usualSessions} sessions that a rise of 1${NBSP}% a week takes to show.`
+          ? `${count} of about ${TREND.usualSessions} sessions.`
           : `${count} sessions.`
-      return `Not clear yet: ${early}${leaning ? ` ${LEANING[leaning]}` : ''}${rangeWords(trend)}`
+      return `Not clear yet, ${early}${leaning ? ` ${LEANING[leaning]}` : ''}${rangeWords(trend)}`
     }
   }
 }

@@ -79,14 +79,10 @@ export async function roster(coach: Coach, today: PlainDate): Promise<RosterView
   ]
   const keys = {
     plan: keysOf(lines, line => planKey(coach, line, settings)),
-    log: keysOf(lines, line =>
-      [
-        planKey(coach, line, settings),
-        line.trainingRevision,
-        ofReports.get(line.id)?.length ?? 0,
-        today,
-      ].join(' '),
-    ),
+    log: keysOf(lines, line => {
+      const said = ofReports.get(line.id)?.length ?? 0
+      return [planKey(coach, line, settings), line.trainingRevision, said, today].join(' ')
+    }),
   }
   await learnPlans(db, coach, lines, keys.plan, settings)
   await learnLogs(db, coach, lines, keys, { today, reports: ofReports, settings })

@@ -44,21 +44,16 @@ export const saidTrend = ({
   ...(isHighReps && { isHighReps }),
 })
 
-/** What is known about the days of a client's estimates: easier rotations, pain, and what the coach has confirmed. */
-export function siftFacts({
-  plan,
-  reports,
-  decisions,
-  catalogue,
-}: {
+type PainRow = Awaited<ReturnType<typeof painReportsOf>>[number]
+interface Sift {
   readonly plan: PlanDocument | null
-  readonly reports: readonly Pick<
-    Awaited<ReturnType<typeof painReportsOf>>[number],
-    'on' | 'joint' | 'score'
-  >[]
+  readonly reports: readonly Pick<PainRow, 'on' | 'joint' | 'score'>[]
   readonly decisions: readonly { readonly proposal: Adjustment; readonly decision: string }[]
   readonly catalogue: Catalogue
-}): ExclusionFacts {
+}
+
+/** What is known about the days of a client's estimates: easier rotations, pain, and what the coach has confirmed. */
+export function siftFacts({ plan, reports, decisions, catalogue }: Sift): ExclusionFacts {
   const deloads = new Set(plan?.block?.deloads ?? [])
   const easy =
     deloads.size === 0 || !plan

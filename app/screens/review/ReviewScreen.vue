@@ -189,10 +189,10 @@ const isLive = useMounted()
               <tr class="text-[12px] text-ink2">
                 <th scope="col">Exercise</th>
                 <th scope="col" class="text-right">Sets</th>
-                <th scope="col" class="text-right">Top, kg</th>
-                <th scope="col" class="text-right">Median reps</th>
-                <th scope="col" class="text-right">{{ EFFORT.logged }}</th>
-                <th scope="col" class="pl-4">Trend of eight weeks</th>
+                <th scope="col" class="pl-3 text-right">Top, kg</th>
+                <th scope="col" class="pl-3 text-right">Median reps</th>
+                <th scope="col" class="pl-3 text-right">{{ EFFORT.logged }}</th>
+                <th scope="col" class="pl-4">Trend of fourteen weeks</th>
               </tr>
             </thead>
             <tbody>
@@ -209,15 +209,15 @@ const isLive = useMounted()
                   }}</span>
                 </th>
                 <td class="text-right" :class="row.isShort ? 'font-semibold text-alert' : ''">
-                  {{ row.sets }}
+                  <span class="whitespace-nowrap">{{ row.sets }}</span>
                 </td>
-                <td class="text-right">
+                <td class="pl-3 text-right whitespace-nowrap">
                   {{ row.load }}
                 </td>
-                <td class="text-right">
+                <td class="pl-3 text-right whitespace-nowrap">
                   {{ row.reps }}
                 </td>
-                <td class="text-right">
+                <td class="pl-3 text-right whitespace-nowrap">
                   {{ row.rir }}
                 </td>
                 <td class="pl-4" :class="row.trend.isFalling ? 'text-alert' : 'text-ink2'">
