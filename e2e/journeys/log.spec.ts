@@ -190,7 +190,12 @@ test.describe('with weeks of sessions behind', () => {
         .getByRole('navigation', { name: 'Sessions' })
         .getByRole('button', { name: /to come/ })
         .last()
-      await next.click()
+      // A page that a slow machine has drawn and not yet brought to life takes no click.
+      await expect(async () => {
+        await next.click()
+        await expect(next).toHaveAttribute('aria-current', 'true', { timeout: 1000 })
+      }).toPass()
+      await expect(page.locator('[aria-busy=true]')).toHaveCount(0)
       const fields = page.getByRole('textbox', { name: /, set 1, load in kg$/ })
       await fields.first().focus()
       // Enter takes the plan and goes on; a number typed over it counts instead.
