@@ -223,6 +223,28 @@ test('a link with a PIN, taken back in the middle of a session, and a new one th
   await context.close()
 })
 
+test('the very last set went on: said after it, and the session is finished again', async ({
+  browser,
+  studio,
+}) => {
+  test.slow()
+  const { token } = await newSheetSession(studio, 'Marit', 'Arms')
+  const { context, page: sheet } = await phone(browser)
+  await sheet.goto(`/sheet/${token}`)
+  await sheet.getByRole('button', { name: /^Arms/ }).first().click()
+  const finish = sheet.getByRole('button', { name: 'Finish Arms' })
+  const reps = sheet.getByLabel('Reps', { exact: true })
+  for (let sets = 0; sets < 60 && (await finish.count()) === 0; sets++) {
+    if ((await reps.count()) > 0 && (await reps.inputValue()) === '') await reps.fill('8')
+    await log(sheet).click()
+  }
+  await sheet.getByRole('button', { name: 'Back to the sets' }).click()
+  await sheet.getByRole('button', { name: /went on$/ }).click()
+  await sheet.getByRole('button', { name: /^Log set \d+, part \d+/ }).click()
+  await expect(finish).toBeVisible()
+  await context.close()
+})
+
 test('less time, one set more, something else, a note, a skip: said on the phone, found in the log', async ({
   page,
   browser,

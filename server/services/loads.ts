@@ -17,7 +17,7 @@ import type { LoadsView } from '#shared/contracts/loads'
 import type { Problem } from '#shared/contracts/problem'
 import type { ClientView } from '#shared/contracts/client'
 import { database } from '../db/database'
-import { closedSessions, easyDays, latestWeight } from '../db/queries/loadLog'
+import { closedSessions, easyDays, weightOn } from '../db/queries/loadLog'
 import { setsSince } from '../db/queries/logEntries'
 import { profileOf } from '../db/queries/profiles'
 import { exposuresOf } from '../db/queries/training'
@@ -62,7 +62,7 @@ export async function loadData(
     setsSince(db, coach.id, view.id, since),
     easyDays(db, coach.id, view.id, since),
     closedSessions(db, coach.id, view.id, addDays(today, -DAYS.planned)),
-    latestWeight(db, coach.id, view.id),
+    weightOn(db, coach.id, view.id, today),
     exposuresOf(db, coach.id, [view.id], addDays(today, -TREND.windowDays)),
     exclusionFactsOf(db, coach, view),
   ])

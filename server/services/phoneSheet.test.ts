@@ -195,6 +195,25 @@ describe('what a phone says', () => {
     expect(await setsIn(at.session)).toMatchObject([{ reps: 8 }])
   })
 
+  test('put right after its end, a session keeps how tired its muscles came', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const first = entry(at.session, word(at, 10))
+    await say(
+      of,
+      first,
+      entry(at.session, { kind: 'finish', minutes: 42, isRecovered: true, note: '' }),
+    )
+    const tired = async () =>
+      (await database().select().from(exposures).where(eq(exposures.sessionId, at.session))).map(
+        row => row.tired,
+      )
+    const [before] = await tired()
+    expect(before).not.toBeNull()
+    await say(of, entry(at.session, word(at, 8, first.id)))
+    expect(await tired()).toEqual([before])
+  })
+
   test('finished: the session is done everywhere, and its exercises have a trend value', async () => {
     const of = await phone()
     const at = await firstSet(of)

@@ -123,6 +123,9 @@ export async function makePractice(
     returning: _back,
     recoveryPace: _pace,
     paceRecords: _records,
+    // What her own log tells is not the simulated client's.
+    times: _times,
+    doneExercises: _done,
     ...ownFacts
   } = facts
   const context = contextWith(method, ownFacts, catalogueWith(library))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Ellipsis, Frown, Repeat2 } from 'lucide-vue-next'
 import type { LogEntry, SheetSession, SheetSwap } from '#core/follow/sheet'
-import { JOINT_NAMES, phoneDay, setName, wentOnWords } from './phoneWords'
+import { JOINT_NAMES, phoneDay, setName } from './phoneWords'
 import { PAIN_WORDS } from './phonePain'
 import { usePhoneTraining } from './usePhoneTraining'
 
@@ -196,14 +196,13 @@ watch(isDone, done => done && emit('ended'))
             To the next set
           </button>
         </div>
-        <button
-          v-if="phone.lastDone.value && !part.standing"
-          type="button"
-          class="phone-control"
-          @click="phone.goOn()"
-        >
-          {{ wentOnWords(phone.lastDone.value, turn, held.exercises) }}
-        </button>
+        <PhoneWentOn
+          v-if="!part.standing"
+          :last="phone.lastDone.value"
+          :shown="turn"
+          :exercises="held.exercises"
+          @said="phone.goOn()"
+        />
         <div class="grid grid-cols-2 gap-2">
           <button type="button" class="phone-control" @click="open = 'swap'">
             <Repeat2 :size="18" aria-hidden="true" /> Swap
@@ -224,6 +223,11 @@ watch(isDone, done => done && emit('ended'))
       <section v-else class="flex flex-1 flex-col justify-center gap-3">
         <h2 class="font-display text-[30px]">That was all</h2>
         <button type="button" class="phone-log" @click="emit('ended')">Finish</button>
+        <PhoneWentOn
+          :last="phone.lastDone.value"
+          :exercises="held.exercises"
+          @said="phone.goOn()"
+        />
       </section>
     </main>
     <PhoneRest

@@ -83,11 +83,11 @@ export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
 /** `Set 2 went on`, with its exercise where another one is on the screen by now. */
 export function wentOnWords(
   last: StandingTurn,
-  shown: Pick<StandingTurn, 'slot'>,
+  shown: Pick<StandingTurn, 'slot'> | null,
   exercises: readonly SheetExercise[],
 ): string {
   const name = exercises.find(({ slot }) => slot === last.slot)?.name ?? ''
-  return `${setName(last)}${last.slot === shown.slot ? '' : ` of ${name}`} went on`
+  return `${setName(last)}${last.slot === shown?.slot ? '' : ` of ${name}`} went on`
 }
 
 // Joints have the same names on the phone as everywhere.

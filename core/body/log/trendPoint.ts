@@ -1,4 +1,4 @@
-import { estimatedOneRep, liftedKg } from '../../plan/estimate'
+import { estimatedOneRep, liftedKg, liftsBody } from '../../plan/estimate'
 import { type SetValue, setValues } from './dayValue'
 import type { LoggedSet } from './loggedSet'
 
@@ -16,7 +16,18 @@ export interface TrendPoint {
 /** A set further from failure says too little about strength. */
 const MOST_RIR = 4
 /** What to count with where nobody reported reps in reserve. */
-const ASSUMED_RIR = 2
+export const ASSUMED_RIR = 2
+
+/** The one-rep maximum a set speaks for, kg; null where it does not, or where the body lifted belongs to it and is not known here. */
+export const setEstimate = ({
+  exercise,
+  loadKg,
+  reps,
+  rir,
+}: Pick<LoggedSet, 'exercise' | 'loadKg' | 'reps' | 'rir'>): number | null =>
+  loadKg && reps && !liftsBody(exercise)
+    ? (estimatedOneRep(loadKg, reps, rir ?? ASSUMED_RIR)?.load ?? null)
+    : null
 
 /**
  * The trend value of one exposure: the estimate from the first working set at the day's heaviest load.

@@ -1,5 +1,5 @@
 import { groupedBy, type SlotId } from '../../base'
-import type { Exposure, LoggedSet } from '../../body/log'
+import { ASSUMED_RIR, type Exposure, type LoggedSet } from '../../body/log'
 import type { DoneSet } from '../progress'
 import { onScale, type Scale } from './scale'
 
@@ -7,9 +7,6 @@ import { onScale, type Scale } from './scale'
 export interface DoneAt extends DoneSet {
   readonly load: number
 }
-
-/** What reps in reserve are taken for where nobody said. */
-const USUAL_RIR = 2
 
 /** Sets of the exposure that belong together: those of the slots asked for, else of the slot that came first. */
 function ownSets({ sets }: Exposure, slots: ReadonlySet<SlotId>): readonly LoggedSet[] {
@@ -25,7 +22,7 @@ function ownSets({ sets }: Exposure, slots: ReadonlySet<SlotId>): readonly Logge
 
 /** Reps and reserve that can be built on: what was cut short, swung or helped shows one rep fewer and nothing left. */
 const ownReps = ({ reps, lapses }: LoggedSet) => Math.max(0, (reps ?? 0) - (lapses?.length ? 1 : 0))
-const ownRir = ({ rir, lapses }: LoggedSet) => (lapses?.length ? 0 : (rir ?? USUAL_RIR))
+const ownRir = ({ rir, lapses }: LoggedSet) => (lapses?.length ? 0 : (rir ?? ASSUMED_RIR))
 
 function weaker(sides: readonly LoggedSet[], scale: Scale): DoneAt {
   return {

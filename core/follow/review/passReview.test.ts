@@ -243,3 +243,18 @@ describe('a proposal taken', () => {
       }),
     ).toBe('A7 biceps sets 2'))
 })
+
+test('minutes are held against the estimate, whatever the client’s own times are', () => {
+  const slow = { rest: 2, setUp: 2, set: 1, low: 0.9, high: 1.1, sessions: 8 }
+  const own = { ...context, client: { ...context.client, times: slow } }
+  const of = (within: typeof context) =>
+    passReview({
+      expanded: expandedBlock(plan, within),
+      pass: 0,
+      context: within,
+      outcomes: new Map([[0, [outcome(0, 'done', setsOf(arms), { minutes: 50 })]]]),
+      trends: [],
+      muscles: new Map(),
+    })!.minutes
+  expect(of(own)).toEqual(of(context))
+})

@@ -12,7 +12,14 @@ import { kilogramsOf } from '../../plan/estimate'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { isAhead, isLeftOut, type LoggedSet, median } from '../../body/log'
 import { UNKNOWN_TREND } from '../../body/trend'
-import { bandOf, intentFor, modeOf, PAIN_LEVELS, type PlanContext } from '../../plan/method'
+import {
+  asEstimated,
+  bandOf,
+  intentFor,
+  modeOf,
+  PAIN_LEVELS,
+  type PlanContext,
+} from '../../plan/method'
 import { plannedGap } from '../../design/loads'
 import { meantOtherwise } from './meant'
 import type { BlockPass, BlockSession } from '../../design/progress'
@@ -151,7 +158,7 @@ function minutesOf(
   const known = reviewed.sessions.flatMap(session => {
     const minutes = outcomeOf(session, outcomes)?.minutes
     return minutes
-      ? [{ done: minutes, planned: sessionSeconds(session.content, context) / 60 }]
+      ? [{ done: minutes, planned: sessionSeconds(session.content, asEstimated(context)) / 60 }]
       : []
   })
   return {

@@ -1,6 +1,5 @@
 import type { PlainDate } from '../../base'
-import type { LoggedSet } from '../../body/log'
-import { estimatedOneRep } from '../../plan/estimate'
+import { type LoggedSet, setEstimate } from '../../body/log'
 import type { StoryDay } from './story'
 
 /** A best set with its day and how the station was set up. */
@@ -13,7 +12,6 @@ export interface BestSet {
   readonly estimateKg: number | null
 }
 
-const USUAL_RIR = 2
 /** Loads whose best reps are listed, the heaviest first. */
 const MOST_LOADS = 5
 
@@ -24,10 +22,9 @@ interface Done extends Omit<BestSet, 'kind'> {
 
 function doneOn({ on, sets, setUp }: StoryDay): readonly Done[] {
   return sets.flatMap((set): Done[] => {
-    const { loadKg, reps, rir, role, stage, lapses } = set
+    const { loadKg, reps, role, stage, lapses } = set
     if (role !== 'working' || stage !== 1 || lapses?.length || !loadKg || !reps) return []
-    const estimateKg = estimatedOneRep(loadKg, reps, rir ?? USUAL_RIR)?.load ?? null
-    return [{ on, set, setUp, estimateKg, load: loadKg, reps }]
+    return [{ on, set, setUp, estimateKg: setEstimate(set), load: loadKg, reps }]
   })
 }
 

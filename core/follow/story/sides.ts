@@ -1,6 +1,5 @@
 import type { PlainDate } from '../../base'
-import type { BodySide, LoggedSet } from '../../body/log'
-import { estimatedOneRep } from '../../plan/estimate'
+import { type BodySide, type LoggedSet, setEstimate } from '../../body/log'
 
 /** Left against right on one day: by how much the right arm did more, as a share; below 0 the left did. */
 export interface SideDay {
@@ -23,17 +22,16 @@ export interface SideGap {
 const LEAST_DAYS = 4
 /** The latest days tell. */
 const MOST_DAYS = 12
-/** What reps in reserve are taken for where nobody said. */
-const USUAL_RIR = 2
 /** Student's t for the middle 80 and 95 %, by degrees of freedom from 3. */
 const T_80 = [1.638, 1.533, 1.476, 1.44, 1.415, 1.397, 1.383, 1.372, 1.363]
 const T_95 = [3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201]
 
 /** Logarithm of what a set's load and reps come to; null where they say nothing. */
-function valueOf({ loadKg, reps, rir, role, stage, lapses }: LoggedSet): number | null {
-  if (role !== 'working' || stage !== 1 || lapses?.length || !loadKg || !reps) return null
-  const estimate = estimatedOneRep(loadKg, reps, rir ?? USUAL_RIR)
-  return estimate ? Math.log(estimate.load) : null
+function valueOf(set: LoggedSet): number | null {
+  const { role, stage, lapses } = set
+  if (role !== 'working' || stage !== 1 || lapses?.length) return null
+  const estimate = setEstimate(set)
+  return estimate === null ? null : Math.log(estimate)
 }
 
 const mean = (values: readonly number[]) =>

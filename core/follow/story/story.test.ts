@@ -153,6 +153,18 @@ describe('best sets', () => {
       set: { loadKg: 30 },
     })
   })
+  test('body-weight work tells no estimate where the body is not known', () => {
+    const dip = { exercise: exerciseId('dip') }
+    const all = exerciseStory({
+      exercise: dip.exercise,
+      sessions: [held(0)],
+      sets: inSession(0, logged(1, 15, 8, dip)),
+      pains: [],
+      setUps: [],
+    })
+    expect(all[0]?.estimateKg).toBeNull()
+    expect(bestSets(all).map(({ kind }) => kind)).toEqual(['load'])
+  })
   test('nothing done has none', () => expect(bestSets(days([]))).toEqual([]))
 })
 

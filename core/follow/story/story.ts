@@ -1,7 +1,6 @@
 import { type ExerciseId, groupedBy, type PlainDate } from '../../base'
-import type { LoggedSet } from '../../body/log'
+import { type LoggedSet, setEstimate } from '../../body/log'
 import type { Joint } from '../../plan/catalogue'
-import { estimatedOneRep } from '../../plan/estimate'
 import { type SetUp, setUpText } from '../../plan/scheme'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
 
@@ -53,15 +52,10 @@ export interface StoryDay {
   readonly fall: number | null
 }
 
-const USUAL_RIR = 2
-
 const isLead = ({ role, stage }: LoggedSet) => role === 'working' && stage === 1
 
-const estimateOf = ({ loadKg, reps, rir }: LoggedSet): number | null =>
-  loadKg && reps ? (estimatedOneRep(loadKg, reps, rir ?? USUAL_RIR)?.load ?? null) : null
-
 function bestEstimate(sets: readonly LoggedSet[]): number | null {
-  const values = sets.filter(isLead).flatMap(set => estimateOf(set) ?? [])
+  const values = sets.filter(isLead).flatMap(set => setEstimate(set) ?? [])
   return values.length > 0 ? Math.max(...values) : null
 }
 

@@ -75,27 +75,6 @@ export async function weightOn(
   return row?.value ?? null
 }
 
-/** The latest weigh-in; null where there is none. Units: kg. */
-export async function latestWeight(
-  db: Database,
-  coachId: CoachId,
-  clientId: ClientId,
-): Promise<number | null> {
-  const [row] = await db
-    .select({ value: measurements.value })
-    .from(measurements)
-    .where(
-      and(
-        eq(measurements.coachId, coachId),
-        eq(measurements.clientId, clientId),
-        eq(measurements.kind, 'body_weight'),
-      ),
-    )
-    .orderBy(desc(measurements.on))
-    .limit(1)
-  return row?.value ?? null
-}
-
 /** Sessions a client was sent since a day in which an exercise was prescribed or done, with what was prescribed. */
 export function sessionsWith(
   db: Database,

@@ -91,6 +91,15 @@ async function writeSet(
     .values({ ...row, coachId, clientId, sessionId: session, at: next as unknown as number })
 }
 
+/** Takes the trend values of a session out; how tired each muscle came does not change with what is put right about its sets. */
+async function droppedExposures(tx: Transaction, coachId: CoachId, session: string) {
+  const before = await tx
+    .delete(exposures)
+    .where(and(eq(exposures.coachId, coachId), eq(exposures.sessionId, session)))
+    .returning({ exercise: exposures.exercise, tired: exposures.tired })
+  return new Map(before.map(row => [row.exercise, row.tired]))
+}
+
 /** Works out the trend values of a session again. */
 export async function renewExposures(
   tx: Transaction,
@@ -111,15 +120,12 @@ export async function renewExposures(
     .from(loggedSets)
     .where(own(coachId, session))
     .orderBy(asc(loggedSets.set), asc(loggedSets.stage), asc(loggedSets.at))
-  await tx
-    .delete(exposures)
-    .where(and(eq(exposures.coachId, coachId), eq(exposures.sessionId, session)))
+  const tired = await droppedExposures(tx, coachId, session)
   const bodyKg = await weightOn(tx, coachId, of.clientId, of.on)
+  const about = { coachId, sessionId: session, clientId: of.clientId, on: of.on }
   const rows = [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
     const value = exposureValue(done, bodyKg)
-    return value
-      ? [{ coachId, sessionId: session, clientId: of.clientId, exercise, on: of.on, ...value }]
-      : []
+    return value ? [{ ...about, exercise, tired: tired.get(exercise) ?? null, ...value }] : []
   })
   if (rows.length > 0) await tx.insert(exposures).values(rows)
 }
