@@ -224,6 +224,7 @@ watch(isDone, done => done && emit('ended'))
         <h2 class="font-display text-[30px]">That was all</h2>
         <button type="button" class="phone-log" @click="emit('ended')">Finish</button>
         <PhoneWentOn
+          :shown="null"
           :last="phone.lastDone.value"
           :exercises="held.exercises"
           @said="phone.goOn()"
