@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
 import { newSheetSession } from '../support/sheet'
-import { expect, signedIn, signIn, test } from '../support/test'
+import { alive, expect, signedIn, signIn, test } from '../support/test'
 import { currentTime } from '../../server/clock'
 
 const DAY_MS = 86_400_000
@@ -190,12 +190,10 @@ test.describe('with weeks of sessions behind', () => {
         .getByRole('navigation', { name: 'Sessions' })
         .getByRole('button', { name: /to come/ })
         .last()
-      // A page that a slow machine has drawn and not yet brought to life takes no click.
-      await expect(async () => {
-        await next.click()
-        await expect(next).toHaveAttribute('aria-current', 'true', { timeout: 1000 })
-      }).toPass()
-      await expect(page.locator('[aria-busy=true]')).toHaveCount(0)
+      await alive(page)
+      await next.click()
+      await expect(next).toHaveAttribute('aria-current', 'true')
+      await alive(page)
       const fields = page.getByRole('textbox', { name: /, set 1, load in kg$/ })
       await fields.first().focus()
       // Enter takes the plan and goes on; a number typed over it counts instead.
@@ -274,7 +272,7 @@ test('a log from a CSV file: three bad rows are told, nothing is written; put ri
   await signedIn(page, studio)
   const { id: client } = studio.client('Emil')
   await page.goto(`/clients/${client}/log`)
-  await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
+  await alive(page)
   await page.keyboard.press('i')
   const dialog = page.getByRole('dialog')
   const file = (bad: boolean) =>

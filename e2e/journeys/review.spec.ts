@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { connectedDatabase } from '../../server/db/database'
-import { expect, signedIn, signIn, test } from '../support/test'
+import { alive, expect, signedIn, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
@@ -13,7 +13,7 @@ test(
     // The client whose log falls.
     const { id, blockId } = studio.client('Joren')
     await page.goto(`/clients/${id}/review`)
-    await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
+    await alive(page)
     await expect(
       page.getByRole('heading', { level: 1, name: /^Rotation \d+ of \d+$/ }),
     ).toBeVisible()

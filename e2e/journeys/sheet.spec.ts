@@ -1,5 +1,5 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
-import { expect, onThisDay, signedIn, signIn, test } from '../support/test'
+import { alive, expect, onThisDay, signedIn, signIn, test } from '../support/test'
 import { newSheetSession } from '../support/sheet'
 
 /** A phone of its own, with its own errors allowed: without reception the browser says so itself. */
@@ -181,6 +181,7 @@ test('a link with a PIN, taken back in the middle of a session, and a new one th
   await signedIn(page, studio)
   const { client } = await newSheetSession(studio, 'Marit', 'Arms')
   await page.goto(`/clients/${client}/log`)
+  await alive(page)
   await page.getByRole('button', { name: 'Sheet link K' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('PIN, if you want one').fill('12')

@@ -1,4 +1,4 @@
-import { expect, signedIn, test } from '../support/test'
+import { alive, expect, signedIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
 
@@ -9,6 +9,7 @@ test('a set that went on: typed as it was done, put beside the plan, told in the
   const { id } = studio.client('Joren')
   await signedIn(page, studio)
   await page.goto(`/clients/${id}/log`)
+  await alive(page)
   // A session that is done: the review speaks of it.
   await page
     .getByRole('navigation', { name: 'Sessions' })

@@ -129,3 +129,8 @@ export async function sessionIsLive(page: Page): Promise<void> {
 export function shorthand(page: Page, exercise: string) {
   return page.getByRole('textbox', { name: `Sets of ${exercise} in shorthand` })
 }
+
+/** Waits until a page that the server has drawn takes clicks and has what it asked for. */
+export async function alive(page: Page): Promise<void> {
+  await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
+}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { JOINT_NAMES } from '#core/words'
+import { useMounted } from '@vueuse/core'
 import { LOG_ACTIONS } from './logActions'
 
 /** The log: sessions on the left, the open one as prescribed beside as done. */
@@ -8,6 +9,8 @@ const id = String(route.params.clientId)
 const { name, rows, chosen, choose, step, refresh } = await useLog(id)
 const session = useSessionLog(id, () => chosen.value?.id ?? null)
 const { log, state, complaints, notice, blocks, pains, notes, clockOff } = session
+// Drawn by the server first: until the page is alive it takes no click.
+const isLive = useMounted()
 const panel = ref<'link' | 'import' | null>(route.query.panel === 'link' ? 'link' : null)
 useHead({ title: () => `Log of ${name.value} · Tholepin` })
 useActions(LOG_ACTIONS, { step, open: which => (panel.value = which) })
@@ -19,7 +22,7 @@ async function saved(run: Promise<unknown>): Promise<void> {
 </script>
 
 <template>
-  <div class="min-w-[1080px]" :aria-busy="state === 'loading'">
+  <div class="min-w-[1080px]" :aria-busy="!isLive || state === 'loading'">
     <ClientBar :id="id" :name="name" here="log" />
     <main class="grid grid-cols-[300px_1fr] gap-8 px-5 pt-4 pb-12">
       <nav aria-label="Sessions">

@@ -30,7 +30,6 @@ const {
   exercise,
   movement,
   limit,
-  own,
   after,
   amountText,
   countText,
@@ -101,7 +100,7 @@ watch(isDone, done => done && emit('ended'))
           {{ group }}
         </p>
         <PhonePegs
-          :turns="own"
+          :turns="phone.own.value"
           :current="turn"
           :family="exercise.family"
           @chosen="phone.choose($event)"
