@@ -99,7 +99,8 @@ export const useLoadsStore = defineStore('loads', () => {
   function startFor(slot: Slot) {
     const { plan, context } = plans
     if (!view.value || !plan || !context) return undefined
-    return startingLoad(slot, new Map(view.value.exposures), basisFor(view.value, plan, context))
+    const basis = basisFor(view.value, plan, context)
+    return startingLoad(slot, new Map(view.value.exposures), basis, plan.startsOn)
   }
   return { held, view, ahead, nextOf, load, ofSession, startFor }
 })

@@ -94,6 +94,7 @@ export {
   loadRowWords,
   reserveCourseWords,
   shapeLossWords,
+  startWords,
 } from './loads'
 export {
   ALTERNATION_NAMES,

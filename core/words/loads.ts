@@ -1,5 +1,6 @@
-import type { LoadReason, SlotLoads } from '../design/loads'
+import type { LoadReason, SlotLoads, StartingLoad } from '../design/loads'
 import type { ReserveCourse } from '../plan/estimate'
+import type { Catalogue } from '../plan/catalogue'
 import type { WeightUnit } from '../plan/scheme'
 import { formatSets, NBSP } from './figures'
 
@@ -86,3 +87,13 @@ export function loadLineWords(loads: SlotLoads): string {
 /** The reserve to expect set by set at one load: `At one load about 2, 1.5, 1 left`. */
 export const reserveCourseWords = ({ left }: ReserveCourse): string =>
   `At one load about ${left.map(formatSets).join(', ')} left`
+
+/** What a load to begin with goes by, and how far off it may be: `30 kg, within 20 %, from Barbell curl`. */
+export function startWords(
+  { amount, unit, margin, from }: StartingLoad,
+  catalogue: Catalogue,
+): string {
+  const source =
+    from === null ? 'from body weight alone' : `from ${catalogue.get(from)?.name ?? from}`
+  return `${formatSets(amount)}${NBSP}${unit}, within ${margin}${NBSP}%, ${source}`
+}

@@ -17,12 +17,12 @@ const exposures = [
 
 let screen: Awaited<ReturnType<typeof planScreen>>
 let of: ReturnType<typeof import('./useStartingLoads').useStartingLoads>
-beforeEach(async () => {
+async function begun(bodyKg: number | null, log = exposures): Promise<void> {
   screen = await planScreen(plan, {
     answering: ({ path }) => ({
       ok: true,
       value: path.endsWith('/loads')
-        ? { unit: 'kg', bodyKg: null, exposures, lastPlanned: [] }
+        ? { unit: 'kg', bodyKg, exposures: log, lastPlanned: [] }
         : { sent: [] },
     }),
   })
@@ -30,7 +30,8 @@ beforeEach(async () => {
   const { useLoadsStore } = await import('~/stores/loads')
   await useLoadsStore().load()
   of = useStartingLoads()
-})
+}
+beforeEach(() => begun(null))
 const loadsOf = (exercise: string) =>
   screen.store
     .plan!.rotation.days.flatMap(daySlots)
@@ -64,4 +65,17 @@ test('a weight of one’s own is taken; what is none is refused by name', () => 
   of.typed.cambered_bar_curl = '17,5'
   of.take('cambered_bar_curl')
   expect(loadsOf('cambered_bar_curl')[0]).toContain('17.5kg')
+})
+
+test('where nothing like it was logged the body’s weight speaks, and says so', async () => {
+  await begun(80, [])
+  expect(of.rows.value[0]).toMatchObject({
+    suggested: '12.5',
+    known: '12.5\u00a0kg, within 40\u00a0%, from body weight alone',
+  })
+  await begun(null, [])
+  expect(of.rows.value[0]).toMatchObject({
+    suggested: '',
+    known: expect.stringMatching(/the phone$/),
+  })
 })

@@ -4,7 +4,7 @@ import { parsedNumber } from '#core/follow/sheet'
 import { daySlots } from '#core/plan/rotation'
 import { type Load, USUAL_BASIS, withControl } from '#core/plan/scheme'
 import type { Slot } from '#core/plan/session'
-import { formatSets, NBSP, slotName } from '#core/words'
+import { formatSets, NBSP, slotName, startWords } from '#core/words'
 
 /** Exercises of the block that have no load yet, each with a suggestion and a field; the loads after follow from it. */
 export function useStartingLoads() {
@@ -39,7 +39,7 @@ export function useStartingLoads() {
         unit: start?.unit ?? loads.view?.unit ?? 'kg',
         suggested: start ? formatSets(start.amount) : '',
         known: start
-          ? `${formatSets(start.amount)}${NBSP}${start.unit}, within ${start.margin}${NBSP}%, from ${catalogue.get(start.from)?.name ?? start.from}`
+          ? startWords(start, catalogue)
           : 'nothing like it was logged: the first session finds a weight on the phone',
       }
     }),

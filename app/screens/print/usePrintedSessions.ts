@@ -1,7 +1,7 @@
 import { plainDate, isPlainDate, type PlainDate } from '#core/base'
 import { sessionOn } from '#core/plan/block'
 import type { SlotLoads } from '#core/design/loads'
-import { requireExercise } from '#core/plan/catalogue'
+import { type Exercise, requireExercise } from '#core/plan/catalogue'
 import {
   CAUTION_WORDS,
   cueLines,
@@ -14,10 +14,11 @@ import {
   PLACEMENT_NAMES,
   restWords,
   schemeLines,
+  sideRuleWords,
   slotName,
 } from '#core/words'
-import { intentFor, type PlanContext } from '#core/plan/method'
-import { pairRests, sessionSeconds } from '#core/plan/minutes'
+import { intentFor, type PlanContext, sidesRule } from '#core/plan/method'
+import { areSidesApart, pairRests, sessionSeconds } from '#core/plan/minutes'
 import { plannedSets, type SetScheme } from '#core/plan/scheme'
 import type { Grouping, Session, Slot } from '#core/plan/session'
 
@@ -57,6 +58,27 @@ const isTogether = ({ kind, slots }: Grouping) => kind !== 'straight' && slots.l
 /** Partners rest by the round, whatever each would rest by itself. */
 function withoutRests(scheme: SetScheme): SetScheme {
   return { ...scheme, runs: scheme.runs.map(({ restAfter: _, ...run }) => run) }
+}
+
+/** Which side begins is the client's rule where there is one, whatever the plan says. */
+const withoutStart = (scheme: SetScheme): SetScheme => ({
+  ...scheme,
+  runs: scheme.runs.map(({ startSide: _, ...run }) => run),
+})
+
+function printedLines(
+  { scheme }: Slot,
+  exercise: Exercise,
+  isTogether: boolean,
+  { client, catalogue }: PlanContext,
+): readonly string[] {
+  const sides = areSidesApart(scheme, exercise, isTogether)
+    ? sidesRule(client, exercise.id)
+    : undefined
+  const inRounds = isTogether ? withoutRests(scheme) : scheme
+  return sides
+    ? [...schemeLines(withoutStart(inRounds), catalogue), sideRuleWords(sides)]
+    : schemeLines(inRounds, catalogue)
 }
 
 function printedLoads(loads: SlotLoads | undefined): Pick<PrintedExercise, 'loads' | 'bySet'> {
@@ -112,7 +134,7 @@ export function usePrintedSessions(
         key: slot.id,
         letter,
         name: slotName(slot, context.catalogue),
-        lines: schemeLines(isTogether ? withoutRests(slot.scheme) : slot.scheme, context.catalogue),
+        lines: printedLines(slot, own, isTogether, context),
         hints: sentences([
           intentFor(context, own, slot.intent).how,
           cueLines(slot.exercise, slot.intent).join('. '),

@@ -1,3 +1,4 @@
+import { plainDate } from '../../base'
 import { describe, expect, test } from '@jest/globals'
 import { exposuresByExercise } from '../../body/log'
 import { contextWith, type PlanContext } from '../../plan/method'
@@ -341,8 +342,18 @@ describe('weights to begin with', () => {
     rules: undefined,
     rotation: null,
   }
-  const start = (slot: ReturnType<typeof slotWith>, log: ReturnType<typeof logged>) =>
-    startingLoad(slot, exposuresByExercise(log), basis)
+  const start = (
+    slot: ReturnType<typeof slotWith>,
+    log: ReturnType<typeof logged>,
+    bodyKg: number | null = null,
+    unit: 'kg' | 'lb' = 'kg',
+  ) =>
+    startingLoad(
+      slot,
+      exposuresByExercise(log),
+      { ...basis, bodyKg, unit },
+      plainDate('2026-04-10'),
+    )
   test('come from the exercise like it that was done last, careful and with their margin', () => {
     const log = [
       ...logged('barbell_curl', '2026-04-01', straight(30, [10, 10], 2)),
@@ -355,6 +366,30 @@ describe('weights to begin with', () => {
       margin: 20,
     })
     expect(start(slotWith('dumbbell_curl', '3 x 8-12, rir 2'), log)?.amount).toBe(10)
+  })
+  test('come from body weight alone where nothing like it was logged, with a wide margin', () => {
+    expect(start(slotWith('barbell_curl', '3 x 8-12, rir 2'), [], 80)).toEqual({
+      amount: 20,
+      unit: 'kg',
+      from: null,
+      margin: 40,
+    })
+    const light = (id: string, kg: number) => start(slotWith(id, '3 x 8-12, rir 2'), [], kg)?.amount
+    expect(light('dumbbell_curl', 80)).toBe(5)
+    expect(light('pushdown_rope', 80)).toBe(10)
+    // One arm at a stack, and a raise to the front, are another matter.
+    expect(light('pushdown_single', 80) ?? 0).toBeLessThanOrEqual(5)
+    expect(light('front_raise', 80)).toBeUndefined()
+    expect(light('deadlift', 80)).toBeUndefined()
+    const pounds = start(slotWith('barbell_curl', '3 x 8-12, rir 2'), [], 80, 'lb')
+    expect(pounds).toMatchObject({ unit: 'lb', amount: 45 })
+  })
+  test('a log of one like it speaks before the body does', () => {
+    const log = logged('barbell_curl', '2026-04-01', straight(30, [10, 10], 2))
+    expect(start(slotWith('cambered_bar_curl', '3 x 8-12, rir 2'), log, 80)).toMatchObject({
+      from: 'barbell_curl',
+      margin: 20,
+    })
   })
   test('are none where nothing like it was logged, or nothing is loaded', () => {
     const log = logged('bench_press_barbell', '2026-04-02', straight(80, [8, 8], 2))

@@ -1,7 +1,7 @@
-import type { ExerciseId } from '../../base'
+import type { ExerciseId, PlainDate } from '../../base'
 import type { Exposure } from '../../body/log'
-import { directGroups, type Exercise, requireExercise } from '../../plan/catalogue'
-import { loadForReps, roundLoad } from '../../plan/estimate'
+import { directGroups, type Exercise, type Group, requireExercise } from '../../plan/catalogue'
+import { amountIn, loadForReps, roundLoad } from '../../plan/estimate'
 import { intentFor } from '../../plan/method'
 import type { WeightUnit } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
@@ -11,11 +11,12 @@ import { placesOf } from './places'
 import { scaleOf } from './scale'
 import { shapeOf } from './shape'
 
-/** A load to begin with, from what is known of an exercise like it. */
+/** A load to begin with, from what is known of an exercise like it, or else of the body. */
 export interface StartingLoad {
   readonly amount: number
   readonly unit: WeightUnit
-  readonly from: ExerciseId
+  /** Null where nothing like it was logged: the body's weight alone speaks. */
+  readonly from: ExerciseId | null
   /** How far off it may well be, in percent. */
   readonly margin: number
 }
@@ -31,6 +32,54 @@ const RATIOS: Readonly<
   'per_hand total': 1.6,
 }
 const MARGIN = 20
+
+/**
+ * What somebody new to it can be expected to lift once, as a share of the body's weight: careful rules of thumb, for
+ * movements of one kind only. Source: docs/methods.md#loads.
+ */
+const OF_BODY: Readonly<
+  Partial<
+    Record<
+      `${Exercise['pattern']} ${Exercise['loadBasis']}`,
+      { readonly share: number; readonly groups?: readonly Group[] }
+    >
+  >
+> = {
+  'curl total': { share: 0.25 },
+  'curl per_hand': { share: 0.1 },
+  'curl stack': { share: 0.2 },
+  'elbow_extension total': { share: 0.2 },
+  'elbow_extension per_hand': { share: 0.06 },
+  'elbow_extension stack': { share: 0.2 },
+  'horizontal_press total': { share: 0.4 },
+  'horizontal_press per_hand': { share: 0.15 },
+  'horizontal_press stack': { share: 0.35 },
+  'incline_press total': { share: 0.35 },
+  'incline_press per_hand': { share: 0.13 },
+  'vertical_press total': { share: 0.25 },
+  'vertical_press per_hand': { share: 0.1 },
+  'vertical_press stack': { share: 0.25 },
+  'horizontal_pull total': { share: 0.35 },
+  'horizontal_pull per_hand': { share: 0.15 },
+  'horizontal_pull stack': { share: 0.4 },
+  'vertical_pull stack': { share: 0.45 },
+  'raise per_hand': { share: 0.05, groups: ['delts_side'] },
+  'rear_raise per_hand': { share: 0.04 },
+  'wrist per_hand': { share: 0.08 },
+}
+/** One arm at a stack moves less than half of what two do. */
+const ONE_ARM = 0.4
+const BODY_MARGIN = 40
+
+/** The once-lift that may be expected of a body; undefined where it says nothing, or its weight is not known. */
+function ofBody(slot: Slot, exercise: Exercise, basis: LoadBasis): number | undefined {
+  const row = OF_BODY[`${exercise.pattern} ${exercise.loadBasis}`]
+  if (!row || basis.bodyKg === null) return undefined
+  const direct = directGroups(intentFor(basis.context, exercise, slot.intent).credits)
+  if (row.groups && !row.groups.some(group => direct.includes(group))) return undefined
+  const isOneArm = exercise.loadBasis === 'stack' && exercise.laterality === 'unilateral'
+  return basis.bodyKg * row.share * (isOneArm ? ONE_ARM : 1)
+}
 
 interface Likely {
   readonly exercise: Exercise
@@ -58,39 +107,60 @@ function like(
   })
 }
 
-/**
- * A load to begin an exercise with that has none, from the exercise like it that was done last.
- *
- * Units:  the client's; rounded down to what can be loaded.
- * Edge:   undefined where nothing like it was logged; then its first session finds a weight.
- */
-export function startingLoad(
+/** The once-lift of the exercise like it that was done last, in the unit of the scale. */
+function ofLike(
   slot: Slot,
   exposures: ReadonlyMap<string, readonly Exposure[]>,
   basis: LoadBasis,
-): StartingLoad | undefined {
-  const exercise = requireExercise(basis.context.catalogue, slot.exercise)
-  const scale = scaleOf(slot.scheme, exercise, basis.context, basis)
+): { readonly oneRep: number; readonly from: ExerciseId } | undefined {
   const [latest] = [...like(slot, exposures, basis)].sort((a, b) =>
     (b.exposures.at(-1)?.on ?? '').localeCompare(a.exposures.at(-1)?.on ?? ''),
   )
-  const on = latest?.exposures.at(-1)?.on
-  if (!latest || !on || scale.grid.kind === 'none') return undefined
-  const places = placesOf(slot, basis.context, scale.unit, on)
-  const ref = places[shapeOf(places).reference]
+  if (!latest) return undefined
   const oneRep = carefulOneRep(
     latest.exposures,
     new Set(),
     scaleOf(null, latest.exercise, basis.context, { ...basis, bodyKg: null }),
   )
-  if (!ref || oneRep === undefined) return undefined
+  return oneRep === undefined
+    ? undefined
+    : { oneRep: oneRep * latest.ratio, from: latest.exercise.id as ExerciseId }
+}
+
+/**
+ * A load to begin an exercise with that has none: from the exercise like it that was done last, else from the body's weight.
+ *
+ * Units:  the client's; rounded down to what can be loaded.
+ * Edge:   undefined where neither says anything; then its first session finds a weight.
+ */
+export function startingLoad(
+  slot: Slot,
+  exposures: ReadonlyMap<string, readonly Exposure[]>,
+  basis: LoadBasis,
+  on: PlainDate,
+): StartingLoad | undefined {
+  const exercise = requireExercise(basis.context.catalogue, slot.exercise)
+  const scale = scaleOf(slot.scheme, exercise, basis.context, basis)
+  if (scale.grid.kind === 'none') return undefined
+  const places = placesOf(slot, basis.context, scale.unit, on)
+  const ref = places[shapeOf(places).reference]
+  if (!ref) return undefined
+  const known = ofLike(slot, exposures, basis)
+  const body = known ? undefined : ofBody(slot, exercise, basis)
+  const oneRep = known?.oneRep ?? (body && amountIn({ amount: body, unit: 'kg' }, scale.unit))
+  if (oneRep === undefined) return undefined
   const reps = Math.floor((ref.range[0] + ref.range[1]) / 2)
   const amount = roundLoad(
-    Math.min(scale.most, loadForReps(oneRep * latest.ratio, reps, ref.rir)),
+    Math.min(scale.most, loadForReps(oneRep, reps, ref.rir)),
     scale.grid,
     'down',
   )
   return amount > 0
-    ? { amount, unit: scale.unit, from: latest.exercise.id as ExerciseId, margin: MARGIN }
+    ? {
+        amount,
+        unit: scale.unit,
+        from: known?.from ?? null,
+        margin: known ? MARGIN : BODY_MARGIN,
+      }
     : undefined
 }

@@ -1,7 +1,7 @@
 import { exerciseId } from '../../base'
 import type { SheetMovement } from '../../follow/sheet'
 import { CAUTIONS, cueLines, type Exercise, type Intent, JOINTS } from '../../plan/catalogue'
-import { barOf, loadGrid, saidAmount } from '../../plan/estimate'
+import { barOf, loadGrid, saidAmount, topOf } from '../../plan/estimate'
 import { setUpFieldsOf, sharedControls, type WeightUnit, workStages } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 import { loadWords, slotName } from '../../words'
@@ -61,11 +61,13 @@ function scaleFor(
   slot: Slot | undefined,
 ): SheetMovement['scale'] {
   const { gear } = context.client
+  const top = topOf(exercise, unit, gear)
   return {
     unit,
     grid: loadGrid(exercise, unit, gear),
     words: scaleWords(exercise, slot),
     bar: barOf(exercise, unit, gear),
+    ...(top && { top }),
   }
 }
 

@@ -1,4 +1,10 @@
-import { type BarLoading, platesASide, roundLoad } from '../../plan/estimate'
+import {
+  type BarLoading,
+  platesASide,
+  roundLoad,
+  takenApart,
+  type TopLoading,
+} from '../../plan/estimate'
 import { saidNumber } from './numbers'
 import type { LoadScale, SheetPart } from './sheet'
 
@@ -11,18 +17,41 @@ function platesWords(plates: readonly number[]): string {
     .join(' + ')
 }
 
-/** How to load a bar: `20 bar, 10 + 1.25 each side`; empty where nothing is known, what is nearest where it cannot be loaded. */
-export function loadingWords(amount: number | null, { bar, grid, unit }: LoadScale): string {
-  if (amount === null || !bar) return ''
-  const plates = platesASide(amount, bar)
-  if (!plates)
-    return `Cannot be loaded here; ${saidNumber(roundLoad(amount, grid))} ${unit} is nearest`
-  return [barWords(bar), plates.length > 0 ? `${platesWords(plates)} each side` : '']
-    .filter(Boolean)
-    .join(', ')
+/**
+ * How to load it: `20 bar, 10 + 1.25 each side`, `10 + 5 on the belt`, `14 with 0.5 on top`.
+ *
+ * Edge: empty where nothing is known, what is nearest where it cannot be loaded.
+ */
+export function loadingWords(amount: number | null, scale: LoadScale): string {
+  const { bar, top } = scale
+  if (amount === null || (!bar && !top)) return ''
+  const words = bar ? barWords(amount, bar) : topWords(amount, top!)
+  return (
+    words ??
+    `Cannot be loaded here; ${saidNumber(roundLoad(amount, scale.grid))} ${scale.unit} is nearest`
+  )
 }
 
-const barWords = ({ bar }: BarLoading): string => (bar > 0 ? `${saidNumber(bar)} bar` : '')
+function barWords(amount: number, bar: BarLoading): string | undefined {
+  const plates = platesASide(amount, bar)
+  const where = bar.isBelt ? 'on the belt' : 'each side'
+  return (
+    plates &&
+    [
+      bar.bar > 0 ? `${saidNumber(bar.bar)} bar` : '',
+      plates.length > 0 ? `${platesWords(plates)} ${where}` : '',
+    ]
+      .filter(Boolean)
+      .join(', ')
+  )
+}
+
+function topWords(amount: number, top: TopLoading): string | undefined {
+  const parts = takenApart(amount, top)
+  if (!parts) return undefined
+  const { weight, piece } = parts
+  return piece === null ? '' : `${saidNumber(weight)} with ${saidNumber(piece)} on top`
+}
 
 /** Points by which a drop may miss what was meant before it is told. */
 const TOLD_FROM = 3

@@ -396,6 +396,14 @@ describe('how to load', () => {
     [41, 'Cannot be loaded here; 40 kg is nearest'],
     [null, ''],
   ])('%s: %s', (amount, words) => expect(loadingWords(amount, scale)).toBe(words))
+  test('what hangs on a belt and what is put on top is said too', () => {
+    const belt = { ...scale, bar: { ...bar, bar: 0, isBelt: true as const } }
+    expect(loadingWords(11.25, belt)).toBe('10 + 1.25 on the belt')
+    const top = { weights: [12, 14], pieces: [0.5] }
+    const held = { ...scale, bar: null, top }
+    expect([14, 14.5].map(amount => loadingWords(amount, held))).toEqual(['', '14 with 0.5 on top'])
+    expect(loadingWords(13, held)).toMatch(/^Cannot be loaded here/)
+  })
   test('without a bar nothing is said', () =>
     expect(loadingWords(40, { ...scale, bar: null })).toBe(''))
   test('a drop that the weights miss is told before the set', () => {

@@ -1,6 +1,6 @@
 import type { ExerciseId, PlainDate, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
-import type { BarLoading, LoadGrid } from '../../plan/estimate'
+import type { BarLoading, LoadGrid, TopLoading } from '../../plan/estimate'
 import type { BodySide } from '../../body/log'
 import type { SetRole, SetUp, SetUpField, WeightUnit } from '../../plan/scheme'
 import type { GroupingKind, Placement } from '../../plan/session'
@@ -56,6 +56,8 @@ export interface LoadScale {
   readonly grid: LoadGrid
   /** How its bar is loaded; null where it has none, or the gym has not said which plates it has. */
   readonly bar: BarLoading | null
+  /** What may be put on top of its weights, where there is anything. */
+  readonly top?: TopLoading
   /** ` in each hand`; empty where nothing need be said. */ readonly words: string
 }
 

@@ -12,6 +12,8 @@ import {
   parsedGear,
   platesASide,
   roundLoad,
+  takenApart,
+  topOf,
 } from '.'
 
 const weights = (field: GearField, text: string) => {
@@ -39,6 +41,7 @@ describe('a line of weights', () => {
     ['dumbbells', '0', /has to be above 0/],
     ['dumbbells', '8, 10, 8', /part 3, “8”, is there twice/],
     ['dumbbells', '8 x 2', /is not read/],
+    ['micro', 'glued 0.5', /a name that is not known here: magnet/],
     ['bars', '20, crooked 10', /a name that is not known here: straight, cambered, rail/],
     ['plates', '20x99', /is not read/],
   ] as const)('%s: “%s” is refused with its place', (field, text, sentence) =>
@@ -111,5 +114,40 @@ describe('what can be loaded with it', () => {
       const plates = platesASide(load, bar)!
       expect(20 + 2 * plates.reduce((sum, plate) => sum + plate, 0)).toBeCloseTo(load, 9)
     }
+  })
+  describe('with small plates that hold by a magnet', () => {
+    const gear: Gear = { ...GEAR, micro: '0.25, magnet 0.5' }
+    const own = (id: string) => requireExercise(BUILT_IN_CATALOGUE, id)
+    test.each([
+      ['dumbbell_curl', 8.4, 8.5],
+      ['dumbbell_curl', 8.25, 8],
+      ['cable_curl', 30.4, 30.5],
+      ['barbell_curl', 31, 31],
+      ['fixed_bar_curl', 20.4, 20],
+    ])('%s: %d becomes %d', (id, load, rounded) =>
+      expect(roundLoad(load, loadGrid(own(id), 'kg', gear))).toBe(rounded),
+    )
+    test('every weight there is can be taken apart again', () => {
+      for (const id of ['dumbbell_curl', 'cable_curl']) {
+        const [top, list] = [topOf(own(id), 'kg', gear)!, loadGrid(own(id), 'kg', gear)]
+        for (const load of list.kind === 'list' ? list.weights : []) {
+          const { weight, piece } = takenApart(load, top)!
+          expect(top.weights).toContain(weight)
+          expect(weight + (piece ?? 0)).toBeCloseTo(load, 9)
+        }
+        expect(takenApart(3.7, top)).toBeUndefined()
+      }
+      expect(topOf(own('dumbbell_curl'), 'kg', GEAR)).toBeNull()
+      expect(topOf(own('fixed_bar_curl'), 'kg', gear)).toBeNull()
+    })
+  })
+  test('plates hang on a belt one by one', () => {
+    const dip = requireExercise(BUILT_IN_CATALOGUE, 'dip')
+    const belt = barOf(dip, 'kg', GEAR)!
+    expect(roundLoad(8.6, loadGrid(dip, 'kg', GEAR))).toBe(8.75)
+    expect(platesASide(8.75, belt)).toEqual([5, 2.5, 1.25])
+    expect(platesASide(20, belt)).toEqual([20])
+    expect(platesASide(0, belt)).toEqual([])
+    expect(roundLoad(8.6, loadGrid(dip, 'kg', {}))).toBe(7.5)
   })
 })

@@ -24,9 +24,13 @@ export const GEAR_TABLE = {
   plates: {
     name: 'Plates, pairs',
     example: '20x4, 10x2, 5, 2.5, 1.25',
-    what: 'weight of one plate, and how many pairs where there is more than one',
+    what: 'weight of one plate, and how many pairs where there is more than one; on a belt they count one by one',
   },
-  micro: { name: 'Small plates, pairs', example: '0.5, 0.25', what: 'as plates' },
+  micro: {
+    name: 'Small plates, pairs',
+    example: '0.5, magnet 0.25',
+    what: 'as plates; a magnet also holds on dumbbells and stacks',
+  },
   stack: {
     name: 'Stacks',
     example: '5-100 by 5, half 2.5',
@@ -74,6 +78,7 @@ const RANGE = new RegExp(`^${NUMBER}\\s*(?:-|–|to)\\s*${NUMBER}(?:\\s+by\\s+${
 const ONE = new RegExp(`^(?:([a-z]+)\\s+)?${NUMBER}(?:\\s*x\\s*(\\d+))?$`)
 const NAMES: Readonly<Partial<Record<GearField, readonly string[]>>> = {
   bars: ['straight', 'cambered', 'rail'],
+  micro: ['magnet'],
   stack: ['half'],
 }
 

@@ -1,7 +1,15 @@
 import type { Equipment, Exercise } from '../catalogue'
 import type { WeightUnit } from '../scheme'
 import type { Gear } from './gear'
-import { type BarLoading, barLoading, barWeights, stackWeights, weightsIn } from './loadable'
+import {
+  type BarLoading,
+  barLoading,
+  barWeights,
+  type TopLoading,
+  topLoading,
+  topWeights,
+  weightsIn,
+} from './loadable'
 
 /** Weights that can be loaded: every `step` from `base` on, or the client's own list. */
 export type LoadGrid =
@@ -50,8 +58,8 @@ function kindOfGrid({
 
 type Loaded = Pick<Exercise, 'equipment' | 'loadBasis' | 'loadStepKg'>
 
-/** Which bar an exercise is loaded on; none for plates on a machine or a belt. */
-const BAR_OF = { barbell: '', cambered_bar: 'cambered', plates: 'none' } as const
+/** Which bar an exercise is loaded on; none for plates on a machine. */
+const BAR_OF = { barbell: '', cambered_bar: 'cambered', plates: 'none', added: 'belt' } as const
 
 /** How the bar of an exercise is loaded; null where it is none, or where nobody has said which plates there are. */
 export function barOf(
@@ -60,20 +68,33 @@ export function barOf(
   gear: Gear | undefined,
 ): BarLoading | null {
   const kind = kindOfGrid(exercise)
-  if (kind !== 'barbell' && kind !== 'cambered_bar' && kind !== 'plates') return null
+  if (kind === undefined || kind === 'dumbbell' || kind === 'stack') return null
   if (exercise.equipment.includes('fixed_bar') || exercise.equipment.includes('kettlebell'))
     return null
   const bar = exercise.equipment.includes('rail_guided_barbell') ? 'rail' : BAR_OF[kind]
   return barLoading(gear, bar, STEPS[kind][unit].base, unit)
 }
 
+/** What can be put on top of a dumbbell or a stack; null where nothing is, or nobody has said what there is. */
+export function topOf(
+  exercise: Loaded,
+  unit: WeightUnit,
+  gear: Gear | undefined,
+): TopLoading | null {
+  const kind = kindOfGrid(exercise)
+  if (!gear || (kind !== 'dumbbell' && kind !== 'stack')) return null
+  if (exercise.equipment.includes('fixed_bar')) return null
+  const top = topLoading(gear, kind === 'stack' ? 'stack' : 'dumbbells', unit)
+  return top.weights.length > 0 && top.pieces.length > 0 ? top : null
+}
+
 function listedWeights(exercise: Loaded, unit: WeightUnit, gear: Gear): readonly number[] {
   if (exercise.equipment.includes('fixed_bar')) return weightsIn(gear, 'fixed_bars', unit)
   switch (kindOfGrid(exercise)) {
     case 'dumbbell':
-      return weightsIn(gear, 'dumbbells', unit)
+      return topWeights(topLoading(gear, 'dumbbells', unit))
     case 'stack':
-      return stackWeights(gear, unit)
+      return topWeights(topLoading(gear, 'stack', unit))
     default: {
       const bar = barOf(exercise, unit, gear)
       return bar ? barWeights(bar) : []

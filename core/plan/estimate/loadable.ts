@@ -6,6 +6,14 @@ import { amountIn } from './units'
 export interface BarLoading {
   readonly bar: number
   readonly pairs: readonly { readonly weight: number; readonly count: number }[]
+  /** Plates hang one by one, on a belt; else they go on in pairs. */
+  readonly isBelt?: true
+}
+
+/** Weights that are there by themselves, and the small pieces one of which may be put on top. */
+export interface TopLoading {
+  readonly weights: readonly number[]
+  readonly pieces: readonly number[]
 }
 
 function lineOf(gear: Gear, field: GearField): GearLine | undefined {
@@ -28,14 +36,42 @@ export function weightsIn(gear: Gear, field: GearField, unit: WeightUnit): reado
     : []
 }
 
-/** Pins of a stack, with and without the half weight on top. */
-export function stackWeights(gear: Gear, unit: WeightUnit): readonly number[] {
-  const line = lineOf(gear, 'stack')
-  if (!line) return []
-  const pins = line.items.filter(({ name }) => name === '').map(({ weight }) => weight)
-  const half = line.items.find(({ name }) => name === 'half')?.weight
-  const all = half === undefined ? pins : pins.flatMap(pin => [pin, pin + half])
-  return rising(all.map(weight => said(weight, line.unit, unit)))
+/** Items of a line that go by a name. */
+function namedIn(gear: Gear, field: GearField, wanted: string, unit: WeightUnit) {
+  const line = lineOf(gear, field)
+  return line
+    ? line.items
+        .filter(({ name }) => name === wanted)
+        .map(({ weight }) => said(weight, line.unit, unit))
+    : []
+}
+
+/** Dumbbells or pins with what can be put on top: the half weight of a stack, small plates that hold by a magnet. */
+export function topLoading(gear: Gear, field: 'dumbbells' | 'stack', unit: WeightUnit): TopLoading {
+  return {
+    weights: weightsIn(gear, field, unit),
+    pieces: rising([
+      ...namedIn(gear, field, 'half', unit),
+      ...namedIn(gear, 'micro', 'magnet', unit),
+    ]),
+  }
+}
+
+/** Every weight there is, by itself and with one piece on top. */
+export const topWeights = ({ weights, pieces }: TopLoading): readonly number[] =>
+  rising(weights.flatMap(weight => [weight, ...pieces.map(piece => weight + piece)]))
+
+/** A weight, and the piece on top of it that together make a load; null on top where none is needed. */
+export function takenApart(
+  load: number,
+  { weights, pieces }: TopLoading,
+): { readonly weight: number; readonly piece: number | null } | undefined {
+  const is = (sum: number) => Math.abs(sum - load) < 1e-6
+  const bare = weights.find(is)
+  if (bare !== undefined) return { weight: bare, piece: null }
+  for (const weight of weights)
+    for (const piece of pieces) if (is(weight + piece)) return { weight, piece }
+  return undefined
 }
 
 const rising = (weights: readonly number[]): readonly number[] =>
@@ -53,10 +89,16 @@ function pairsIn(gear: Gear, unit: WeightUnit): BarLoading['pairs'] {
     .sort((a, b) => b.weight - a.weight)
 }
 
+/** Plates of pairs, one by one. */
+const onBelt = (pairs: BarLoading['pairs']): BarLoading['pairs'] =>
+  pairs.map(({ weight, count }) => ({ weight, count: 2 * count }))
+
+const sidesOf = ({ isBelt }: BarLoading) => (isBelt ? 1 : 2)
+
 /** How a kind of bar is loaded; null where the gym has not said which plates it has. */
 export function barLoading(
   gear: Gear | undefined,
-  kind: '' | 'cambered' | 'rail' | 'none',
+  kind: '' | 'cambered' | 'rail' | 'none' | 'belt',
   usualBar: number,
   unit: WeightUnit,
 ): BarLoading | null {
@@ -64,6 +106,7 @@ export function barLoading(
   if (!gear || pairs.length === 0) return null
   const bars = lineOf(gear, 'bars')
   const named = bars?.items.find(({ name }) => name === kind)?.weight
+  if (kind === 'belt') return { bar: 0, pairs: onBelt(pairs), isBelt: true }
   const bar =
     kind === 'none' ? 0 : bars && named !== undefined ? said(named, bars.unit, unit) : usualBar
   return { bar, pairs }
@@ -73,32 +116,31 @@ export function barLoading(
 const HEAVIEST_BAR = 400
 
 /** Every weight a bar can be loaded to. */
-export function barWeights({ bar, pairs }: BarLoading): readonly number[] {
+export function barWeights(loading: BarLoading): readonly number[] {
+  const { bar, pairs } = loading
+  const sides = sidesOf(loading)
   let sums = new Set([0])
   for (const { weight, count } of pairs) {
     const more = new Set(sums)
     for (const sum of sums)
       for (let n = 1; n <= count; n++) {
         const next = Math.round((sum + n * weight) * 1000) / 1000
-        if (bar + 2 * next <= HEAVIEST_BAR) more.add(next)
+        if (bar + sides * next <= HEAVIEST_BAR) more.add(next)
       }
     sums = more
   }
-  return rising([...sums].map(sum => bar + 2 * sum))
+  return rising([...sums].map(sum => bar + sides * sum))
 }
 
 /**
- * Plates for one side of a bar, the fewest there can be, the heaviest first.
+ * Plates for one side of a bar, or for a belt, the fewest there can be, the heaviest first.
  *
  * Edge: undefined where the weight cannot be loaded; empty for the bar alone.
  */
-export function platesASide(
-  load: number,
-  { bar, pairs }: BarLoading,
-): readonly number[] | undefined {
-  const side = Math.round(((load - bar) / 2) * 1000)
+export function platesASide(load: number, loading: BarLoading): readonly number[] | undefined {
+  const side = Math.round(((load - loading.bar) / sidesOf(loading)) * 1000)
   if (side < 0) return undefined
-  return fewest(side, pairs, 0)
+  return fewest(side, loading.pairs, 0)
 }
 
 /** Fewest plates that make up a side, in thousandths so that nothing is lost on the way. */

@@ -1,4 +1,4 @@
-export { loadChangeSeconds, setSeconds, sideOrderOf } from './setSeconds'
+export { areSidesApart, loadChangeSeconds, setSeconds, sideOrderOf } from './setSeconds'
 export type { SetSeconds } from './setSeconds'
 export { givenRest, mainGroup, restAfterSet, restBetweenArms, restClass } from './restUsed'
 export type { UsedRest } from './restUsed'

@@ -6,6 +6,7 @@ import {
   nominalReps,
   restSeconds,
   type SetRun,
+  type SetScheme,
   type SideOrder,
   type Span,
   type Stage,
@@ -209,6 +210,13 @@ export function sideOrderOf(run: SetRun, exercise: Exercise, isPaired: boolean):
     run.sideOrder ?? (exercise.laterality === 'unilateral' ? 'rest_between' : 'together')
   return order === 'rest_between' && isPaired ? 'switch' : order
 }
+
+/** Whether any set of a scheme is done with one arm after the other. */
+export const areSidesApart = (
+  { runs }: SetScheme,
+  exercise: Exercise,
+  isPaired: boolean,
+): boolean => runs.some(run => !['one', 'together'].includes(sideOrderOf(run, exercise, isPaired)))
 
 /**
  * Time under the bar of one set: getting set, all stages, changes of load; for one side where sides rest in between.
