@@ -3,7 +3,7 @@ import { FADED_DAYS, tiredBefore, tiredFor } from '#core/body/recovery-rate'
 import { catalogueWith } from '#core/plan/catalogue'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { doneSession, sessionTimes } from '#core/follow/review'
-import { SessionContract } from '#shared/contracts/plan'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { exercisesOf, keepTimes, keepTired } from '../db/queries/clientLog'
 import { entriesOf, sessionById, setsOfSession, setsSince } from '../db/queries/logEntries'
@@ -29,7 +29,7 @@ async function learnTired(
   const tired = tiredBefore(
     rows.map(row => ({
       ...row,
-      content: doneSession(SessionContract.parse(row.prescribed), bySession.get(row.id) ?? []),
+      content: doneSession(sessionDocument(row.prescribed), bySession.get(row.id) ?? []),
     })),
     context,
   ).get(id)
@@ -62,7 +62,7 @@ export async function learnFromSessions(
       db,
       coach.id,
       id,
-      sessionTimes(SessionContract.parse(row.prescribed), sets, own, context),
+      sessionTimes(sessionDocument(row.prescribed), sets, own, context),
     )
     await learnTired(coach, clientId, row, context)
   }

@@ -26,9 +26,9 @@ import {
   type SentSession,
 } from '#core/design/progress'
 import type { NextBlockBody, SendBody, SentView } from '#shared/contracts/block'
-import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
 import {
@@ -74,7 +74,7 @@ export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Resul
 async function sentRows(coach: Coach, blockId: BlockId): Promise<readonly SentSession[]> {
   return (await sentOf(database(), coach.id, blockId)).map(row => ({
     ...row,
-    content: SessionContract.parse(row.content),
+    content: sessionDocument(row.content),
   }))
 }
 

@@ -1,10 +1,12 @@
 import { addDays, type ClientId, failure, type Result, success } from '#core/base'
 import { learnedTimes } from '#core/body/times'
 import { blockBefore } from '#core/plan/block'
+import type { ClientFacts } from '#core/plan/method'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { currentTime, serverToday } from '../clock'
 import { database } from '../db/database'
+import { readOnce } from '../db/documents'
 import { lastClosedPlan } from '../db/queries/blocks'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
@@ -16,6 +18,8 @@ import { followedMethod, studioSettings, withStudioGear } from './studioSettings
 /** Days of log that tell what a client knows, and the sessions it takes to tell. */
 const DONE_DAYS = 182
 const LEAST_SESSIONS = 6
+
+const sameFacts = readOnce((facts: ClientFacts) => facts)
 
 /** One client with the block being planned; another coach's client is not found. */
 export async function client(
@@ -39,11 +43,11 @@ export async function client(
     ...found,
     ...followedMethod(settings, found.method),
     library: settings.library,
-    facts: {
+    facts: sameFacts({
       ...withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
       ...(times && { times }),
-    },
+    }),
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
     before: closed ? blockBefore(closed) : null,
   })

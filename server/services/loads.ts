@@ -11,11 +11,11 @@ import { TREND } from '#core/body/trend'
 import { type LoadHistory, MOST_EXPOSURES } from '#core/design/loads'
 import type { WeightUnit } from '#core/plan/scheme'
 import { sessionSlots, type Slot } from '#core/plan/session'
-import { SessionContract } from '#shared/contracts/plan'
 import { ProfileContract } from '#shared/contracts/profile'
 import type { LoadsView } from '#shared/contracts/loads'
 import type { Problem } from '#shared/contracts/problem'
 import type { ClientView } from '#shared/contracts/client'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { closedSessions, easyDays, weightOn } from '../db/queries/loadLog'
 import { setsSince } from '../db/queries/logEntries'
@@ -43,7 +43,7 @@ function lastPlannedIn(
   const last = new Map<SlotId, Slot>()
   for (const { on, prescribed } of rows) {
     if (easy.has(on)) continue
-    for (const slot of sessionSlots(SessionContract.parse(prescribed)))
+    for (const slot of sessionSlots(sessionDocument(prescribed)))
       if (!last.has(slot.id)) last.set(slot.id, slot)
   }
   return last

@@ -15,10 +15,10 @@ import { logRows } from '#core/exchange/exports'
 import type { ImportedSet } from '#core/exchange/imports'
 import { sessionSlots } from '#core/plan/session'
 import type { ImportLogAnswer, ImportLogBody } from '#shared/contracts/log'
-import { SessionContract } from '#shared/contracts/plan'
 import type { FieldError, Problem } from '#shared/contracts/problem'
 import { csvOf } from '#shared/exports/csv'
 import type { z } from 'zod'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
 import { wholeLog } from '../db/queries/logEntries'
@@ -36,7 +36,7 @@ function sessionFor(found: readonly Found[], name: string): Found | undefined {
 }
 
 function rowsOf(sets: readonly ImportedSet[], session: Found | undefined): FilledSession['sets'] {
-  const slots = session ? sessionSlots(SessionContract.parse(session.prescribed)) : []
+  const slots = session ? sessionSlots(sessionDocument(session.prescribed)) : []
   return sets.map(({ on: _on, session: _name, load, ...set }) => ({
     ...set,
     slot:

@@ -23,8 +23,8 @@ import {
 import type { OwnPace } from '#core/body/recovery'
 import { adjustmentKey, doneSession, ownDecision } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
-import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { lockedFacts, updateFacts } from '../db/queries/clients'
 import { insertDecision } from '../db/queries/decisions'
@@ -61,7 +61,7 @@ export function learnedFrom(
           {
             on: row.on,
             place: row.place,
-            content: doneSession(SessionContract.parse(row.prescribed), own),
+            content: doneSession(sessionDocument(row.prescribed), own),
             isRecovered: row.recovery ?? row.isRecovered,
             isPainful: painfulDays.has(row.on),
           },

@@ -17,8 +17,8 @@ import { blockAsTold } from '#core/design/progress'
 import type { ReplanQuestion } from '#core/follow/replan'
 import type { ReviewQuestion, SessionOutcome } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
-import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { sentOf } from '../db/queries/blockSessions'
 import { decisionsOf, outcomesOf } from '../db/queries/decisions'
@@ -78,7 +78,7 @@ export async function reviewData(
   const expanded = blockAsTold(
     block.plan,
     context,
-    sent.map(row => ({ ...row, content: SessionContract.parse(row.content) })),
+    sent.map(row => ({ ...row, content: sessionDocument(row.content) })),
     today,
   )
   // The one most lately begun that anything is known of.

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type PlainDate, type Result, success } from '#core/base'
+import { addDays, daysBetween, type PlainDate, remembered, type Result, success } from '#core/base'
 import { type SheetQuestion, sheetSession } from '#core/exchange/prescription'
 import { catalogueWith } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
@@ -9,11 +9,12 @@ import { passDates, type PlanDocument } from '#core/plan/block'
 import { isEasier, loadsAhead, type LoadSession, stepsOf } from '#core/design/loads'
 import { groupWeeks } from '#core/design/short'
 import type { SetUp } from '#core/plan/scheme'
+import type { Rotation } from '#core/plan/rotation'
 import { sessionInTurn } from '#core/plan/session'
-import { SessionContract } from '#shared/contracts/plan'
 import type { Problem } from '#shared/contracts/problem'
 import type { ClientView } from '#shared/contracts/client'
 import type { SheetView } from '#shared/contracts/sheet'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { setUpsOf } from '../db/queries/clientLog'
@@ -98,8 +99,7 @@ type SheetRow = Pick<
 >
 
 const passOf = ({ pass }: SheetRow) => Math.max(0, pass)
-const contentOf = (row: SheetRow) =>
-  sessionInTurn(SessionContract.parse(row.prescribed), passOf(row))
+const contentOf = (row: SheetRow) => sessionInTurn(sessionDocument(row.prescribed), passOf(row))
 const planOf = ({ blockId }: SheetRow, { block }: ClientView) =>
   block?.id === blockId ? block.plan : undefined
 
@@ -141,6 +141,12 @@ export function sheetLoads(rows: readonly SheetRow[], data: SheetData, today: Pl
   )
 }
 
+/** What shorter ways of a session are weighed by. */
+const shorteningOf = remembered((rotation: Rotation, context: PlanContext) => ({
+  weeks: groupWeeks(rotationLedger(rotation, context)),
+  lengthDays: rotation.days.length,
+}))
+
 /** One dated session as the phone, and the coach beside it, holds it. */
 export function sheetOf(
   row: SheetRow,
@@ -166,10 +172,7 @@ export function sheetOf(
     finishers: plan ? finishersOf(plan) : [],
     ...(plan &&
       isShortenable && {
-        shortening: {
-          weeks: groupWeeks(rotationLedger(plan.rotation, context)),
-          lengthDays: plan.rotation.days.length,
-        },
+        shortening: shorteningOf(plan.rotation, context),
       }),
   })
 }

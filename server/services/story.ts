@@ -13,12 +13,12 @@ import { splitByUse } from '#core/body/log'
 import { attemptsIn, bestSets, exerciseStory, sideDays, sideGap } from '#core/follow/story'
 import { sidesRule } from '#core/plan/method'
 import { exercisesUsed } from '#core/plan/block'
-import { SessionContract } from '#shared/contracts/plan'
 import { schemeLines } from '#core/words'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import type { StoryView } from '#shared/contracts/story'
+import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { setUpsOf } from '../db/queries/clientLog'
 import { painReportsOf } from '../db/queries/health'
@@ -65,7 +65,7 @@ async function storyData(coach: Coach, view: ClientView, exercise: ExerciseId, t
   ])
   return {
     unit: ProfileContract.parse(profile?.profile).units,
-    sessions: rows.map(row => ({ ...row, prescribed: SessionContract.parse(row.prescribed) })),
+    sessions: rows.map(row => ({ ...row, prescribed: sessionDocument(row.prescribed) })),
     sets,
     reports,
     setUps: setUps.filter(said => said.exercise === exercise),

@@ -10,6 +10,7 @@ import {
 } from '#core/plan/method'
 import type { Gear } from '#core/plan/estimate'
 import type { Database } from '../db/database'
+import { readOnce } from '../db/documents'
 import { gearOf } from '../db/queries/coaches'
 import { libraryOf, ownMethods } from '../db/queries/studioSettings'
 
@@ -28,13 +29,14 @@ export interface StudioSettings {
   readonly key: string
 }
 
-/** Methods and library of a coach. */
-export async function studioSettings(db: Database, coachId: CoachId): Promise<StudioSettings> {
-  const [own, { exercises, credits }, gear] = await Promise.all([
-    ownMethods(db, coachId),
-    libraryOf(db, coachId),
-    gearOf(db, coachId),
-  ])
+type Rows = readonly [
+  own: Awaited<ReturnType<typeof ownMethods>>,
+  library: Awaited<ReturnType<typeof libraryOf>>,
+  gear: Gear,
+]
+
+/** Settings that say the same are the same. */
+const settingsOf = readOnce(([own, { exercises, credits }, gear]: Rows): StudioSettings => {
   const library: Library = { exercises: exercises.map(({ exercise }) => exercise), credits }
   return {
     methods: new Map(
@@ -49,6 +51,13 @@ export async function studioSettings(db: Database, coachId: CoachId): Promise<St
     gear,
     key: JSON.stringify([own, library, gear]),
   }
+})
+
+/** Methods and library of a coach. */
+export async function studioSettings(db: Database, coachId: CoachId): Promise<StudioSettings> {
+  return settingsOf(
+    await Promise.all([ownMethods(db, coachId), libraryOf(db, coachId), gearOf(db, coachId)]),
+  )
 }
 
 /** The method with an id; one that is gone is the default. */

@@ -1,7 +1,8 @@
-import { exerciseId } from '../../base'
+import { exerciseId, remembered } from '../../base'
 import type { SheetMovement } from '../../follow/sheet'
 import { CAUTIONS, cueLines, type Exercise, type Intent, JOINTS } from '../../plan/catalogue'
 import { barOf, loadGrid, saidAmount, topOf } from '../../plan/estimate'
+import type { PlanContext } from '../../plan/method'
 import { setUpFieldsOf, sharedControls, type WeightUnit, workStages } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 import { loadWords, slotName } from '../../words'
@@ -29,8 +30,12 @@ function scaleWords({ loadBasis }: Exercise, slot?: Slot): string {
   }[loadBasis]
 }
 
-function lastTime(exercise: string, { log, on, unit }: SheetQuestion): SheetMovement['last'] {
-  const last = (log.get(exercise) ?? []).filter(exposure => exposure.on < on).at(-1)
+function lastTime(
+  exercise: string,
+  { log, on }: SheetQuestion,
+  unit: WeightUnit,
+): SheetMovement['last'] {
+  const last = log.get(exercise)?.findLast(exposure => exposure.on < on)
   if (!last) return null
   const amount = (kg: number | null) => (kg === null ? null : saidAmount(kg, unit))
   return {
@@ -71,6 +76,39 @@ function scaleFor(
   }
 }
 
+/** What is told of a movement whatever session it stands in. */
+function told(exercise: Exercise, intent: Intent, { catalogue }: PlanContext) {
+  const done = {
+    exercise: exerciseId(exercise.id),
+    intent: exercise.intents[0].id === intent.id ? null : intent.id,
+  }
+  return {
+    ...done,
+    name: slotName(done, catalogue),
+    how: intent.how,
+    cues: cueLines(exercise.id, intent.id),
+    cautions: exercise.cautions.map(caution => CAUTIONS[caution]),
+    countUnit: exercise.repUnit,
+    stress: Object.fromEntries(
+      JOINTS.filter(joint => intent.jointStress[joint] > 0).map(joint => [
+        joint,
+        intent.jointStress[joint],
+      ]),
+    ),
+  }
+}
+
+const toldIn = remembered(
+  (_intent: Intent, _context: PlanContext) => new Map<string, ReturnType<typeof told>>(),
+)
+
+function toldOf(exercise: Exercise, intent: Intent, context: PlanContext) {
+  const known = toldIn(intent, context)
+  const found = known.get(exercise.id) ?? told(exercise, intent, context)
+  known.set(exercise.id, found)
+  return found
+}
+
 /** A movement as the sheet tells it, in a slot or standing in for one. */
 export function movement(
   exercise: Exercise,
@@ -79,25 +117,10 @@ export function movement(
   slot?: Slot,
 ): SheetMovement {
   const unit = (slot && namedUnit(slot)) ?? question.unit
-  const done = {
-    exercise: exerciseId(exercise.id),
-    intent: exercise.intents[0].id === intent.id ? null : intent.id,
-  }
   return {
-    ...done,
-    name: slotName(done, question.context.catalogue),
-    how: intent.how,
-    cues: cueLines(exercise.id, intent.id),
-    cautions: exercise.cautions.map(caution => CAUTIONS[caution]),
-    countUnit: exercise.repUnit,
+    ...toldOf(exercise, intent, question.context),
     scale: scaleFor(exercise, unit, question, slot),
-    stress: Object.fromEntries(
-      JOINTS.filter(joint => intent.jointStress[joint] > 0).map(joint => [
-        joint,
-        intent.jointStress[joint],
-      ]),
-    ),
-    last: lastTime(exercise.id, { ...question, unit }),
+    last: lastTime(exercise.id, question, unit),
     setUp: {
       fields: setUpFieldsOf(exercise),
       planned: (slot && sharedControls(slot.scheme).shared.setUp) ?? null,

@@ -1,5 +1,6 @@
+import { remembered } from '../../base'
 import type { SlotLoads } from '../../design/loads'
-import { shortSession } from '../../design/short'
+import { type ShortSession, shortSession } from '../../design/short'
 import type { SheetExercise, SheetGroup, SheetSession, SheetWay } from '../../follow/sheet'
 import { ARM_GROUPS, type Exercise, type Group, requireExercise } from '../../plan/catalogue'
 import { asEstimated, intentFor, type PlanContext } from '../../plan/method'
@@ -122,18 +123,38 @@ function way(
   }
 }
 
+type Shortening = NonNullable<SheetQuestion['shortening']>
+
+/** Shorter sessions with their minutes, the shortest first; the same for as long as plan and client are. */
+const shortenedBy = remembered(
+  (_content: Session, _context: PlanContext) =>
+    new WeakMap<Shortening, readonly (readonly [minutes: number, short: ShortSession])[]>(),
+)
+
+function shortened(
+  { content, context }: SheetQuestion,
+  shortening: Shortening,
+  seconds: number,
+): readonly (readonly [number, ShortSession])[] {
+  const known = shortenedBy(content, context)
+  const found =
+    known.get(shortening) ??
+    SHORT_MINUTES.filter(minutes => minutes * 60 <= seconds - SHORTER_BY_SECONDS)
+      .slice(-MOST_SHORT_WAYS)
+      .map(
+        minutes =>
+          [minutes, shortSession({ session: content, minutes, context, ...shortening })] as const,
+      )
+  known.set(shortening, found)
+  return found
+}
+
 function shortWays(question: SheetQuestion, seconds: number): readonly SheetWay[] {
-  const { content, context, shortening } = question
+  const { context, shortening } = question
   if (!shortening) return []
-  return SHORT_MINUTES.filter(minutes => minutes * 60 <= seconds - SHORTER_BY_SECONDS)
-    .slice(-MOST_SHORT_WAYS)
-    .map(minutes => {
-      const short = shortSession({ session: content, minutes, context, ...shortening })
-      return way(short.session, question, {
-        minutes,
-        words: shortSheetWords(short, context.catalogue),
-      })
-    })
+  return shortened(question, shortening, seconds).map(([minutes, short]) =>
+    way(short.session, question, { minutes, words: shortSheetWords(short, context.catalogue) }),
+  )
 }
 
 function whyWords(loads: SlotLoads | undefined): string {

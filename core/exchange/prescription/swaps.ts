@@ -1,3 +1,4 @@
+import { remembered } from '../../base'
 import { isTooHard } from '../../body/joints'
 import type { SheetSwap } from '../../follow/sheet'
 import {
@@ -9,9 +10,9 @@ import {
   requireExercise,
   type Substitute,
 } from '../../plan/catalogue'
-import { insteadOf, intentFor, notPlanned } from '../../plan/method'
+import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { leadRir, nominalReps, workStages } from '../../plan/scheme'
-import { sessionSlots, type Slot } from '../../plan/session'
+import { type Session, sessionSlots, type Slot } from '../../plan/session'
 import { swapChangeWords } from '../../words'
 import { movement } from './movement'
 import type { SheetQuestion } from './question'
@@ -39,19 +40,36 @@ function otherFinishers(
     .filter(({ intent }) => !isTooHard(intent.jointStress, context))
 }
 
+const rankedIn = remembered(
+  (_content: Session, _context: PlanContext) => new Map<Intent, readonly Substitute[]>(),
+)
+
+/** Everything that could stand in for an exercise of a session, the likest first. */
+function substitutesFor(
+  exercise: Exercise,
+  intent: Intent,
+  { content, context }: SheetQuestion,
+): readonly Substitute[] {
+  const known = rankedIn(content, context)
+  const ranked =
+    known.get(intent) ??
+    rankedSubstitutes(exercise, intent, context.catalogue, {
+      equipment: context.client.equipment,
+      without: [...sessionSlots(content).map(held => held.exercise), ...notPlanned(context.client)],
+      first: insteadOf(context.client, exercise.id),
+    })
+  known.set(intent, ranked)
+  return ranked
+}
+
 /** What may stand in: as like as possible, and where a joint is stressed, something kinder to it. */
 function chosenFor(slot: Slot, exercise: Exercise, intent: Intent, question: SheetQuestion) {
   const { context, content } = question
-  const own = context.client.equipment
   const without = [
     ...sessionSlots(content).map(held => held.exercise),
     ...notPlanned(context.client),
   ]
-  const ranked = rankedSubstitutes(exercise, intent, context.catalogue, {
-    equipment: own,
-    without,
-    first: insteadOf(context.client, exercise.id),
-  })
+  const ranked = substitutesFor(exercise, intent, question)
   const stressed = JOINTS.filter(joint => intent.jointStress[joint] >= 2)
   const kinder = stressed.flatMap(joint =>
     ranked

@@ -29,7 +29,15 @@ export function creditsFor(
 }
 
 /** Every exercise a coach's plans may name, with the credits that hold for all her clients. */
-export function catalogueWith({ exercises, credits }: Library): Catalogue {
+export function catalogueWith(library: Library): Catalogue {
+  const known = catalogues.get(library) ?? madeWith(library)
+  catalogues.set(library, known)
+  return known
+}
+
+const catalogues = new WeakMap<Library, Catalogue>()
+
+function madeWith({ exercises, credits }: Library): Catalogue {
   if (exercises.length === 0 && Object.keys(credits).length === 0) return BUILT_IN_CATALOGUE
   const all = new Map<string, Exercise>([
     ...BUILT_IN_CATALOGUE,

@@ -129,13 +129,22 @@ export function defaultContext(
   }
 }
 
-/** The context of a client who follows a method, with the coach's own library where there is one. */
+type SomeFacts = Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>
+
+const contexts = remembered(
+  (_client: SomeFacts, _catalogue: Catalogue) => new WeakMap<Method, PlanContext>(),
+)
+
+/** The context of a client who follows a method, with the coach's own library where there is one; the same for the same. */
 export function contextWith(
   method: Method,
-  client: Partial<ClientFacts> & Pick<ClientFacts, 'trainingAgeMonths'>,
+  client: SomeFacts,
   catalogue: Catalogue = BUILT_IN_CATALOGUE,
 ): PlanContext {
-  return { ...defaultContext(client), method, catalogue }
+  const known = contexts(client, catalogue)
+  const context = known.get(method) ?? { ...defaultContext(client), method, catalogue }
+  known.set(method, context)
+  return context
 }
 
 const withoutTimes = remembered(

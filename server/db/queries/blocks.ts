@@ -1,7 +1,7 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
-import { PlanContract } from '#shared/contracts/plan'
 import { and, desc, eq, isNotNull, sql } from 'drizzle-orm'
+import { planDocument } from '../documents'
 import type { Database } from '../database'
 import { currentTime } from '../../clock'
 import { blockRevisions, blocks } from '../schema'
@@ -13,7 +13,7 @@ export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) 
     .from(blocks)
     .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
     .limit(1)
-  return row && { ...row, plan: PlanContract.parse(row.plan) }
+  return row && { ...row, plan: planDocument(row.plan) }
 }
 
 /** The plan of the block a client closed last; undefined where none was. */
@@ -26,7 +26,7 @@ export async function lastClosedPlan(db: Database, coachId: CoachId, clientId: C
     )
     .orderBy(desc(blocks.closedAt))
     .limit(1)
-  return row && PlanContract.parse(row.plan)
+  return row && planDocument(row.plan)
 }
 
 /**

@@ -1,8 +1,7 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import type { ClientFacts } from '#core/plan/method'
-import { ClientFactsContract } from '#shared/contracts/client'
-import { PlanContract } from '#shared/contracts/plan'
 import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { factsDocument, planDocument } from '../documents'
 import type { Database } from '../database'
 import { blocks, clients } from '../schema'
 
@@ -29,12 +28,11 @@ export async function clientOf(db: Database, coachId: CoachId, clientId: ClientI
     .leftJoin(blocks, openBlock)
     .where(ofClient(coachId, clientId))
     .limit(1)
-  // Documents are checked on their way out too: what an older program wrote is caught here, not on a screen.
   return (
     row && {
       ...row,
-      facts: ClientFactsContract.parse(row.facts),
-      block: row.block && { ...row.block, plan: PlanContract.parse(row.block.plan) },
+      facts: factsDocument(row.facts),
+      block: row.block && { ...row.block, plan: planDocument(row.block.plan) },
     }
   )
 }
@@ -72,8 +70,8 @@ export async function plansOf(db: Database, coachId: CoachId, ids: readonly Clie
     .where(and(eq(clients.coachId, coachId), inArray(clients.id, [...ids])))
   return rows.map(({ id, facts, plan }) => ({
     id,
-    facts: ClientFactsContract.parse(facts),
-    plan: PlanContract.parse(plan),
+    facts: factsDocument(facts),
+    plan: planDocument(plan),
   }))
 }
 
@@ -93,8 +91,8 @@ export async function plannedClients(db: Database, coachId: CoachId) {
     .orderBy(asc(clients.position))
   return rows.map(({ facts, plan, ...client }) => ({
     ...client,
-    facts: ClientFactsContract.parse(facts),
-    plan: plan && PlanContract.parse(plan),
+    facts: factsDocument(facts),
+    plan: plan && planDocument(plan),
   }))
 }
 
@@ -114,7 +112,7 @@ export async function lockedFacts(db: Database, coachId: CoachId, id: ClientId) 
     .from(clients)
     .where(ofClient(coachId, id))
     .for('update')
-  return row && { facts: ClientFactsContract.parse(row.facts), profile: row.profile }
+  return row && { facts: factsDocument(row.facts), profile: row.profile }
 }
 
 /** Writes changed facts (and, where they share something, the profile). */

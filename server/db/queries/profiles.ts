@@ -1,9 +1,9 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
-import { ClientFactsContract } from '#shared/contracts/client'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { and, eq, max, sql } from 'drizzle-orm'
+import { factsDocument } from '../documents'
 import type { Database } from '../database'
 import { blockRevisions, blocks, clients } from '../schema'
 
@@ -48,7 +48,7 @@ export async function profileOf(db: Database, coachId: CoachId, id: ClientId) {
   return (
     row && {
       profile: ProfileContract.parse(row.profile),
-      facts: ClientFactsContract.parse(row.facts),
+      facts: factsDocument(row.facts),
     }
   )
 }

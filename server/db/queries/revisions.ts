@@ -1,6 +1,6 @@
 import type { BlockId, CoachId } from '#core/base'
-import { PlanContract } from '#shared/contracts/plan'
 import { and, desc, eq } from 'drizzle-orm'
+import { planDocument } from '../documents'
 import type { Database } from '../database'
 import { blockRevisions } from '../schema'
 
@@ -20,7 +20,7 @@ export async function revisionsOf(db: Database, coachId: CoachId, blockId: Block
     .where(ofBlock(coachId, blockId))
     .orderBy(desc(blockRevisions.version))
     .limit(most)
-  return rows.map(({ plan, ...row }) => ({ ...row, plan: PlanContract.parse(plan) }))
+  return rows.map(({ plan, ...row }) => ({ ...row, plan: planDocument(plan) }))
 }
 
 /** One save of a block; undefined if there is none. */
@@ -35,7 +35,7 @@ export async function revisionOf(
     .from(blockRevisions)
     .where(and(ofBlock(coachId, blockId), eq(blockRevisions.version, version)))
     .limit(1)
-  return row && PlanContract.parse(row.plan)
+  return row && planDocument(row.plan)
 }
 
 /** Gives a save a name, or takes it away; false if there is no such save. */

@@ -1,7 +1,7 @@
 import type { CoachId } from '#core/base'
 import type { Session } from '#core/plan/session'
-import { SessionContract } from '#shared/contracts/plan'
 import { and, desc, eq } from 'drizzle-orm'
+import { sessionDocument } from '../documents'
 import type { Database } from '../database'
 import { sessionTemplates } from '../schema'
 
@@ -17,7 +17,7 @@ export async function sessionTemplatesOf(db: Database, coachId: CoachId) {
     .from(sessionTemplates)
     .where(eq(sessionTemplates.coachId, coachId))
     .orderBy(desc(sessionTemplates.savedAt), desc(sessionTemplates.id))
-  return rows.map(row => ({ ...row, content: SessionContract.parse(row.content) }))
+  return rows.map(row => ({ ...row, content: sessionDocument(row.content) }))
 }
 
 /** Keeps a session as a template. */
