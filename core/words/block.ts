@@ -1,5 +1,5 @@
 import type { ExerciseId } from '../base'
-import type { BlockEvent, BlockException, SinceLast } from '../plan/block'
+import type { BlockEvent, BlockException, HeldChange, SinceLast } from '../plan/block'
 import type { LoadProgression } from '../plan/method'
 import type {
   BlockConcern,
@@ -139,6 +139,12 @@ export function exceptionWords(
     case 'load':
       return `${nameOf(exception.exercise)} ${exception.step === 'up' ? 'one step heavier' : 'lighter'}`
   }
+}
+
+/** A change of sets that holds: `Triceps +1 set from rotation 4 on`. */
+export function heldWords({ group, change, from, to }: HeldChange): string {
+  const until = to === undefined ? ' on' : to === from ? ' only' : ` to ${to + 1}`
+  return `${GROUP_NAMES[group]} ${signed(change)} ${Math.abs(change) === 1 ? 'set' : 'sets'} from rotation ${from + 1}${until}`
 }
 
 /** How a dated session stands. */

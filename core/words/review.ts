@@ -4,8 +4,11 @@ import { type ExclusionReason, LAPSE_WORDS } from '../body/log'
 import type { OwnPace } from '../body/recovery'
 import type {
   Adjustment,
+  Came,
   DecisionRow,
   DeloadSign,
+  Expectation,
+  Expected,
   MeantOtherwise,
   OwnFacts,
 } from '../follow/review'
@@ -27,18 +30,20 @@ const SIGN_WORDS: Readonly<Record<DeloadSign, string>> = {
 
 /** What is proposed, in a few words: `Triceps: 3 sets fewer, one more rep in reserve`. */
 export function adjustmentWords(
-  { group, change, before, after, facts }: Adjustment,
+  { group, change, before, after, facts, evidence }: Adjustment,
   nameOf: (exercise: string) => string,
 ): string {
   const name = group === null ? 'The whole rotation' : GROUP_NAMES[group]
+  // Which exercises it touches, and no other muscle's.
+  const led = evidence?.led?.length ? ` (${evidence.led.map(nameOf).join(', ')})` : ''
   switch (change.kind) {
     case 'sets': {
       if (change.by === 0)
-        return change.rir > 0 ? `${name}: one more rep in reserve` : `${name}: as it is`
-      return `${name}: ${formatSetCount(Math.abs(change.by))} ${change.by > 0 ? 'more' : 'fewer'}, ${formatSets(before)} to ${formatSets(after)} direct${change.rir > 0 ? ', one more rep in reserve' : ''}`
+        return change.rir > 0 ? `${name}: one more rep in reserve${led}` : `${name}: as it is`
+      return `${name}: ${formatSetCount(Math.abs(change.by))} ${change.by > 0 ? 'more' : 'fewer'}, ${formatSets(before)} to ${formatSets(after)} direct${change.rir > 0 ? `, one more rep in reserve${led}` : ''}`
     }
     case 'rir':
-      return `${name}: same sets, one more rep in reserve`
+      return `${name}: same sets, one more rep in reserve${led}`
     case 'hold_ramp':
       return `${name}: no step up, ${formatSets(after)} direct as before`
     case 'deload':
@@ -64,6 +69,10 @@ export function adjustmentWords(
   }
 }
 
+/** `Recovered in 2 of the last 3 answers`. */
+const answersWords = (lately: readonly boolean[]): string =>
+  `Recovered in ${lately.filter(Boolean).length} of the last ${lately.length} ${lately.length === 1 ? 'answer' : 'answers'}`
+
 type GroupRow = Exclude<DecisionRow, 'A3' | 'E1' | 'E2' | 'E3' | 'S1' | 'M1' | 'P1' | 'O1'>
 const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['evidence']>) => string>> =
   {
@@ -75,8 +84,10 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
       `Falling ${aWeek(slope)} and not recovered${notRecovered > 0 ? `, ${notRecovered} of ${recovered + notRecovered} answers say so` : `, ${roundHalfUp(readiness)}${NBSP}% ready on average`}${lowExposures === 1 && exposures > 1 ? '; one day comes too early: move it' : ''}.`,
     A5: ({ slope }) =>
       `Falling ${aWeek(slope)} though recovered: check sleep, food and technique; consider the other exercise.`,
-    A6: ({ recovered, notRecovered }) =>
-      `Not recovered in ${notRecovered} of ${recovered + notRecovered} answers.`,
+    A6: ({ lately, recovered, notRecovered }) =>
+      lately
+        ? `Not recovered in ${lately.filter(answer => !answer).length} of the last ${lately.length} answers.`
+        : `Not recovered in ${notRecovered} of ${recovered + notRecovered} answers.`,
     A7: ({ counted, band }) =>
       `Flat, recovered, room in the band: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.ceiling)}.`,
     A8: ({ band }) =>
@@ -88,6 +99,13 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
     G1: ({ daysAway }) =>
       `${daysAway ?? 0} days without it beyond the plan: ${(daysAway ?? 0) > 56 ? 'a new start at the floor, loads found again at four reps left' : 'fewer sets and more in reserve at first; the sheet lowers the loads'}.`,
     A11: ({ slope }) => `Rising ${aWeek(slope)}: it works, leave it.`,
+    A13: ({ changed }) =>
+      changed
+        ? `Changed ${changed.rotations === 1 ? 'a rotation' : `${changed.rotations} rotations`} ago: it has its time before the same is looked at again.`
+        : 'Changed lately: it has its time first.',
+    A14: ({ lately = [] }) => `${answersWords(lately)}: what was taken out comes back.`,
+    A15: ({ counted, band, lately = [] }) =>
+      `${answersWords(lately)} and under the target: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.target)}.`,
     A12: ({ recovered, notRecovered }) =>
       `No verdict yet${recovered + notRecovered > 0 ? `; recovered in ${recovered} of ${recovered + notRecovered} answers` : ''}.`,
   }
@@ -188,6 +206,9 @@ export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   A10: 'Down to the ceiling',
   A11: 'Go on: rising',
   A12: 'Go on: no verdict yet',
+  A13: 'Go on: changed lately',
+  A14: 'A set back: recovered again',
+  A15: 'A set more, toward the target',
   G1: 'Fewer sets after an absence',
   E1: 'A step heavier',
   E2: 'Lighter',
@@ -215,4 +236,54 @@ export function otherwiseWords(one: MeantOtherwise): string {
     case 'rest':
       return `rest asked ${seconds(one.asked)}, taken ${seconds(one.taken)}`
   }
+}
+
+const inRotations = (count: number) =>
+  count === 1 ? 'after one rotation' : `after ${count} rotations`
+
+const EXPECTED_WORDS: Readonly<Record<Expected, string>> = {
+  recovers: 'recovered in two of the last three answers',
+  calms: 'the joint is calm',
+  done: 'most of the sets get done',
+  stops_falling: 'it falls no longer',
+  shows: 'it rises',
+  in_band: 'within its band',
+}
+
+/** What a change is expected to bring, and by when: `Expected: recovered in two of the last three answers, after 2 rotations`. */
+export function expectationWords({ what, rotations, sessions }: Expectation): string {
+  const when =
+    sessions === null
+      ? inRotations(rotations)
+      : `visible in about ${sessions} sessions, ${inRotations(rotations)}`
+  return `Expected: ${EXPECTED_WORDS[what]}, ${when}`
+}
+
+function cameFigures({ expectation: { what }, now }: Came): string {
+  switch (what) {
+    case 'recovers':
+      return answersWords(now.lately ?? []).toLowerCase()
+    case 'calms':
+      return now.sore
+        ? `${JOINT_NAMES[now.sore.joint]} is ${PAIN_LEVEL_WORDS[now.sore.level]}`
+        : 'no joint of it is sore'
+    case 'done':
+      return `${now.done} of ${now.planned} sets done`
+    case 'stops_falling':
+    case 'shows':
+      return now.verdict === 'insufficient' || now.verdict === 'unclear'
+        ? 'the log cannot tell yet'
+        : now.verdict === 'plateau'
+          ? 'flat'
+          : `${now.slope > 0 ? 'rising' : 'falling'} ${aWeek(now.slope)}`
+    case 'in_band':
+      return `${formatOneDecimal(now.counted)} planned next, band ${formatOneDecimal(now.band.floor)} to ${formatOneDecimal(now.band.ceiling)}`
+  }
+}
+
+/** What came of a change that was taken, beside what was expected: `As expected: recovered in 3 of the last 3 answers`. */
+export function cameWords(came: Came): string {
+  const verdict =
+    came.isMet === null ? 'Cannot be told' : came.isMet ? 'As expected' : 'Not as expected'
+  return `${verdict}: ${cameFigures(came)}`
 }

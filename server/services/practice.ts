@@ -46,7 +46,7 @@ function begunBefore(plan: PlanDocument, today: PlainDate): PlanDocument {
   // Dates of the old block mean nothing to the new one.
   const {
     oneOffs: _,
-    block: { events: _events, exceptions: _exceptions, ...block } = {},
+    block: { events: _events, exceptions: _exceptions, changes: _changes, ...block } = {},
     ...others
   } = plan
   return { ...others, startsOn: addDays(start, -back), block }

@@ -8,15 +8,24 @@ import {
   success,
 } from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
-import { adjustmentReason, adjustmentWords, formatDay, JOINT_NAMES } from '#core/words'
+import {
+  adjustmentReason,
+  adjustmentWords,
+  cameWords,
+  expectationWords,
+  formatDay,
+  JOINT_NAMES,
+} from '#core/words'
 import type { PlanContext } from '#core/plan/method'
 import type { ExpandedBlock } from '#core/design/progress'
 import { replans, withReplan } from '#core/follow/replan'
 import {
   type Adjustment,
   adjustmentKey,
+  cameOf,
   ownDecision,
   passReview,
+  type Taking,
   withAdjustment,
 } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
@@ -119,6 +128,17 @@ async function reviewOf(
     },
     review: reviewed,
     open: reviewed.adjustments.map(adjustmentKey).filter(key => !closed.has(key)),
+    came: cameOf(
+      decided.filter(({ decision }) => decision === 'taken'),
+      reviewed,
+      question.context,
+    ).map(one => ({
+      key: `${one.pass} ${adjustmentKey(one.proposal)}`,
+      words: adjustmentWords(one.proposal, nameOf),
+      expected: expectationWords(one.expectation),
+      came: cameWords(one),
+      isMet: one.isMet,
+    })),
     decisions: decided.map(
       ({ id, pass: at, key, proposal, decision, reason, version, decidedBy, decidedAt }) => ({
         id,
@@ -203,7 +223,7 @@ export async function decideProposal(
   coach: Coach,
   clientId: ClientId,
   asked: number | 'latest',
-  { key, decision, reason, version }: z.output<typeof DecideBody>,
+  { key, decision, reason, version, isOnce }: z.output<typeof DecideBody>,
   today: PlainDate,
 ): Promise<Result<{ version: number }, Problem>> {
   const data = await reviewData(coach, clientId, asked, today)
@@ -221,7 +241,11 @@ export async function decideProposal(
     )
   const saved =
     decision === 'taken'
-      ? await taken(coach, block, question.pass + 1, proposal, { version, context })
+      ? await taken(coach, block, question.pass + 1, proposal, {
+          version,
+          context,
+          taking: { isOnce, on: today, why: adjustmentReason(proposal) },
+        })
       : success({ version: null })
   if (!saved.ok) return saved
   await keep({ coach, clientId, blockId: block.id, pass: question.pass }, proposal, {
@@ -237,9 +261,13 @@ async function taken(
   block: ReviewData['block'],
   next: number,
   proposal: Adjustment,
-  { version, context }: { readonly version: number; readonly context: PlanContext },
+  {
+    version,
+    context,
+    taking,
+  }: { readonly version: number; readonly context: PlanContext; readonly taking: Taking },
 ): Promise<Result<{ version: number | null }, Problem>> {
-  const plan = withAdjustment(block.plan, next, proposal, context)
+  const plan = withAdjustment(block.plan, next, proposal, context, taking)
   // What is left to the hand, or goes on, is a decision without a new plan.
   return plan === block.plan
     ? success({ version: null })

@@ -93,7 +93,13 @@ describe('a proposal', () => {
     const of = await ines()
     const before = await seen(of)
     const key = before.open.find(open => open.startsWith('E')) ?? before.open[0]!
-    const body = { key, decision: 'taken', reason: '', version: version(before) } as const
+    const body = {
+      key,
+      isOnce: false,
+      decision: 'taken',
+      reason: '',
+      version: version(before),
+    } as const
     const { version: next } = valueOf(
       await decideProposal(of.coach, of.id, 'latest', body, of.today),
     )
@@ -116,6 +122,7 @@ describe('a proposal', () => {
     const body = {
       key: key!,
       decision: 'refused',
+      isOnce: false,
       reason: 'She rows on Sunday.',
       version: version(before),
     } as const
@@ -129,7 +136,13 @@ describe('a proposal', () => {
   test('that the log does not support, or from an older plan, changes nothing', async () => {
     const of = await ines()
     const before = await seen(of)
-    const unknown = { key: 'A1 nobody', decision: 'taken', reason: '', version: 1 } as const
+    const unknown = {
+      key: 'A1 nobody',
+      isOnce: false,
+      decision: 'taken',
+      reason: '',
+      version: 1,
+    } as const
     expect(
       problemOf(await decideProposal(of.coach, of.id, 'latest', unknown, of.today)),
     ).toMatchObject({
@@ -137,7 +150,7 @@ describe('a proposal', () => {
       errors: [{ pointer: '/key' }],
     })
     const key = before.open.find(open => open.startsWith('E')) ?? before.open[0]!
-    const old = { key, decision: 'taken', reason: '', version: 99 } as const
+    const old = { key, isOnce: false, decision: 'taken', reason: '', version: 99 } as const
     expect(problemOf(await decideProposal(of.coach, of.id, 'latest', old, of.today)).kind).toBe(
       'stale-version',
     )

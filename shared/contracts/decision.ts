@@ -76,6 +76,19 @@ const evidence = z
     belowFloorFor: z.number(),
     ramp: z.number(),
     daysAway: z.number().nullable().exactOptional(),
+    lately: z.array(z.boolean()).max(3).readonly().exactOptional(),
+    changed: z
+      .strictObject({
+        row: z.string().max(8),
+        change: z.number(),
+        rotations: z.number(),
+        weeks: z.number(),
+      })
+      .readonly()
+      .nullable()
+      .exactOptional(),
+    owed: z.number().exactOptional(),
+    led: z.array(exercise).max(200).readonly().exactOptional(),
   })
   .readonly()
 

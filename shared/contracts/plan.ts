@@ -340,6 +340,23 @@ export const BlockPlanContract = z
       .exactOptional(),
     events: z.array(event).max(60).readonly().exactOptional(),
     exceptions: z.array(exception).max(400).readonly().exactOptional(),
+    changes: z
+      .array(
+        z
+          .strictObject({
+            from: pass,
+            to: pass.exactOptional(),
+            group: z.enum(GROUPS),
+            change: z.int().min(-30).max(30),
+            on: PlainDateContract,
+            row: z.string().max(8),
+            why: z.string().max(LIMITS.shortText),
+          })
+          .readonly(),
+      )
+      .max(400)
+      .readonly()
+      .exactOptional(),
     rules: z
       .record(
         id,

@@ -55,6 +55,14 @@ export interface ReviewView {
   /** Proposals that were not refused in this block, by their keys; and those already decided. */
   readonly open: readonly string[]
   readonly decisions: readonly DecisionView[]
+  /** Changes taken earlier whose time has come: what was expected, and what came. */
+  readonly came: readonly {
+    readonly key: string
+    readonly words: string
+    readonly expected: string
+    readonly came: string
+    readonly isMet: boolean | null
+  }[]
   readonly pains: readonly { readonly words: string; readonly on: string }[]
   readonly notes: readonly { readonly text: string; readonly session: string }[]
   /** Rotations whose plan the client does not have yet, or has in an older form. */
@@ -79,6 +87,8 @@ export const ReviewAnswer = z.custom<ReviewView>(
 export const DecideBody = z.strictObject({
   key: z.string().min(1).max(200),
   decision: z.enum(['taken', 'refused']),
+  /** For the next rotation only, where it would hold from then on. */
+  isOnce: z.boolean().default(false),
   reason: z.string().trim().max(LIMITS.shortText),
   version: z.int().min(1),
 })

@@ -304,8 +304,10 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       >
         <span v-for="words in column.exceptions" :key="words" class="block text-focus">{{
           words
-        }}</span><span v-if="column.leftOut > 0" class="block text-ink2"
-          >{{ column.leftOut }} left out</span
+        }}</span><span v-for="words in column.begins" :key="words" class="block text-focus">{{
+          words
+        }}</span
+        ><span v-if="column.leftOut > 0" class="block text-ink2">{{ column.leftOut }} left out</span
         ><span v-if="column.notPlaced > 0" class="block text-alert">sets without a place</span>
       </span>
       <span class="summary text-ink2">from {{ weeks[0] ? formatDay(weeks[0].date) : '' }}</span>

@@ -142,7 +142,10 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
             {{ word }} <KeyCap :label="String(n + 1)" />
           </button>
         </div>
-        <BlockRotations v-if="view === 'rotations'" />
+        <template v-if="view === 'rotations'">
+          <BlockRotations />
+          <HeldChanges />
+        </template>
         <LazyBlockTerms v-else-if="view === 'terms'" />
         <LazyBlockLoads v-else-if="view === 'loads'" />
         <LazyBlockCharts v-else-if="view === 'charts'" />
@@ -173,6 +176,9 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
         </button>
         <button type="button" class="quiet-link" @click="block.swapChoice()">
           <KeyCap label="X" /> swap A and B
+        </button>
+        <button type="button" class="quiet-link" @click="block.holdOn()">
+          <KeyCap label="H" /> hold from here on
         </button>
         <button type="button" class="quiet-link" @click="block.copyToNext()">
           <KeyCap label="K" /> copy to next

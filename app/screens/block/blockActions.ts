@@ -83,6 +83,13 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
       do: ({ block }) => block.copyToNext(),
     },
     {
+      id: 'hold',
+      keys: ['h'],
+      label: 'let the change of this muscle hold from here on',
+      when: onRotations,
+      do: ({ block }) => block.holdOn(),
+    },
+    {
       id: 'clear',
       keys: ['Delete'],
       label: 'take the exceptions of this rotation back',

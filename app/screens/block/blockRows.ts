@@ -7,12 +7,13 @@ import {
   formatDay,
   formatOneDecimal,
   GROUP_NAMES,
+  heldWords,
   splitOnScreen,
   wholeReadiness,
   sinceLastSummary,
   sinceLastWords,
 } from '#core/words'
-import { type BlockBefore, type PlanDocument, sinceLast } from '#core/plan/block'
+import { type BlockBefore, type HeldChange, type PlanDocument, sinceLast } from '#core/plan/block'
 import { jointCeiling } from '#core/body/joints'
 import { tallyOnce } from '#core/count/ledger'
 import { type Band, bandOf, type PlanContext } from '#core/plan/method'
@@ -97,6 +98,7 @@ export function blockColumns(
       minutes: Math.round(minutes),
       done: pass.sessions.reduce((sum, { sent }) => sum + (sent?.setsDone ?? 0), 0),
       exceptions: pass.exceptions.map(exception => exceptionWords(exception, nameOf)),
+      begins: pass.held.filter(({ from }) => from === pass.at).map(heldWords),
       notPlaced: pass.notPlaced.length,
       leftOut: pass.sessions.filter(({ isSkipped }) => isSkipped).length,
     }
@@ -225,9 +227,24 @@ export function blockReadout(
     `${rail.name} ${cell.total} (${cell.parts})`,
     before ? changeWords(column.sets - before.sets, before.number) : '',
     ...column.exceptions,
+    ...column.begins,
   ]
     .filter(Boolean)
     .join(' · ')
+}
+
+/** Changes that hold, the latest first, with why and when, and whether the rotation in hand can end each. */
+export function heldRows(changes: readonly HeldChange[], at: number) {
+  return changes
+    .map((held, n) => ({
+      held,
+      key: `${n} ${held.group} ${held.from}`,
+      words: heldWords(held),
+      why: held.why,
+      on: formatDay(held.on),
+      canEnd: at <= (held.to ?? Infinity),
+    }))
+    .reverse()
 }
 
 /** What a plan's rotation does otherwise than the block before, in one line and row by row. */

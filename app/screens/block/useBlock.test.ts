@@ -5,7 +5,9 @@ import type { SentSession } from '#core/design/progress'
 import { planIn, written } from '#core/testing/shorthandPlans'
 import type { Asked } from '~/testing/framework'
 import { provideGlobally } from '~/testing/framework'
+import { formatDay } from '#core/words'
 import { planScreen, TODAY } from '~/testing/planScreen'
+import { heldRows } from './blockRows'
 
 const rest = { ...written('rest'), sessions: [] }
 const plan: PlanDocument = {
@@ -216,6 +218,36 @@ describe('what a rotation does otherwise', () => {
     of.go({ passes: 9, rails: 0 })
     of.copyToNext()
     expect(of.message.value).toBe('There is nothing to copy here.')
+  })
+
+  test('a change of the muscle in hand holds from here on, and is ended from a later rotation on', () => {
+    const { of, store } = page
+    of.holdOn()
+    expect(of.message.value).toMatch(/^Biceps has no exception here/)
+    const sets = () => of.columns.value.map(column => column.sets)
+    const before = sets()
+    of.go({ passes: 1, rails: 0 })
+    of.stepSets(1)
+    of.holdOn()
+    expect(of.message.value).toBe('Biceps +1 set from rotation 2 on.')
+    expect(store.plan?.block?.exceptions ?? []).toEqual([])
+    expect(sets()).toEqual(before.map((count, pass) => count + (pass >= 1 ? 1 : 0)))
+    expect(of.columns.value.map(({ begins }) => begins.length)).toEqual([0, 1, 0, 0])
+    of.go({ passes: 2, rails: 0 })
+    const [row] = heldRows(store.plan!.block!.changes!, of.at.value)
+    expect(row).toMatchObject({
+      on: formatDay(plainDate(TODAY)),
+      why: 'Set by hand.',
+      canEnd: true,
+    })
+    of.endHeld(row!.held)
+    expect(sets()).toEqual(before.map((count, pass) => count + (pass === 1 || pass === 2 ? 1 : 0)))
+    expect(heldRows(store.plan!.block!.changes!, 3)[0]).toMatchObject({
+      words: 'Biceps +1 set from rotation 2 to 3',
+      canEnd: false,
+    })
+    store.undo()
+    expect(sets()[3]).toBe(before[3]! + 1)
   })
 
   test('other exercises only where some take turns', () => {

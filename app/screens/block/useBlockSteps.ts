@@ -1,4 +1,3 @@
-import type { Ref } from 'vue'
 import {
   type BlockException,
   type BlockPlan,
@@ -9,17 +8,9 @@ import {
   withPart,
 } from '#core/plan/block'
 import { EFFORT, GROUP_NAMES } from '#core/words'
-import type { Group } from '#core/plan/catalogue'
-import { type PassVerdict, returnExceptions } from '#core/design/progress'
-
-/** The place that changes are for. */
-export interface BlockPlace {
-  readonly at: Ref<number>
-  readonly group: Ref<Group>
-  readonly current: Ref<PassVerdict | undefined>
-  readonly passes: Ref<readonly PassVerdict[]>
-  readonly message: Ref<string>
-}
+import { returnExceptions } from '#core/design/progress'
+import type { BlockPlace } from './blockPlace'
+import { useHeldChanges } from './useHeldChanges'
 
 /** What a rotation does otherwise than the block: sets, effort, exercises, an easier rotation. */
 export function useBlockSteps({ at, group, current, passes, message }: BlockPlace) {
@@ -122,6 +113,7 @@ export function useBlockSteps({ at, group, current, passes, message }: BlockPlac
   return {
     change,
     block,
+    ...useHeldChanges({ at, group, message }, change, changeOf),
     stepSets,
     stepRir,
     toggleDeload,

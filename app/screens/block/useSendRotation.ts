@@ -1,7 +1,7 @@
 import type { Ref } from 'vue'
 import { SentAnswer } from '#shared/contracts/block'
 import type { ApiFailure } from '~/shell/useApi'
-import type { BlockPlace } from './useBlockSteps'
+import type { BlockPlace } from './blockPlace'
 
 function failureWords(error: ApiFailure): string {
   return error.kind === 'unreachable'

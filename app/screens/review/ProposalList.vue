@@ -10,6 +10,7 @@ const { proposals, at, isBusy } = defineProps<{
 const emit = defineEmits<{
   chosen: [at: number]
   taken: [key: string]
+  takenOnce: [key: string]
   changed: []
   refused: [key: string, reason: string]
 }>()
@@ -35,6 +36,7 @@ watch(isRefusing, async is => {
       <button type="button" class="w-full text-left" @click="emit('chosen', n)">
         <span class="block font-semibold">{{ proposal.words }}</span>
         <span class="block text-[12.5px]">{{ proposal.reason }}</span>
+        <span v-if="proposal.expected" class="block text-[12.5px]">{{ proposal.expected }}.</span>
         <span class="block text-[12px] text-ink2">{{ proposal.confidence }}</span>
       </button>
       <form
@@ -53,14 +55,24 @@ watch(isRefusing, async is => {
         />
         <button type="submit" class="control" :disabled="isBusy">Refuse it</button>
       </form>
-      <p v-else-if="n === at" class="mt-2 flex gap-2">
+      <p v-else-if="n === at" class="mt-2 flex flex-wrap gap-2">
         <button
           type="button"
           class="control control-strong"
           :disabled="isBusy"
           @click="emit('taken', proposal.key)"
         >
-          {{ proposal.isByHand ? 'Noted' : 'Take it' }} <KeyCap label="Enter" />
+          {{ proposal.isByHand ? 'Noted' : proposal.mayHold ? 'From now on' : 'Take it' }}
+          <KeyCap label="Enter" />
+        </button>
+        <button
+          v-if="proposal.mayHold"
+          type="button"
+          class="control"
+          :disabled="isBusy"
+          @click="emit('takenOnce', proposal.key)"
+        >
+          Next rotation only <KeyCap label="O" />
         </button>
         <button type="button" class="control" @click="emit('changed')">
           Change <KeyCap label="E" />

@@ -36,10 +36,15 @@ async function refused(key: string, reason: string): Promise<void> {
   isRefusing.value = false
   await decide(key, 'refused', reason)
 }
+function takeAt(how: 'taken' | 'once'): void {
+  const proposal = proposals.value[at.value]
+  if (proposal && (how === 'taken' || proposal.mayHold)) void decide(proposal.key, how)
+}
 useActions(REVIEW_ACTIONS, {
   step,
   turn,
-  take: () => proposals.value[at.value] && void decide(proposals.value[at.value]!.key, 'taken'),
+  take: () => takeAt('taken'),
+  takeOnce: () => takeAt('once'),
   change: () => void change(),
   refuse: () => (isRefusing.value = proposals.value.length > 0),
   replan: choose,
@@ -283,6 +288,7 @@ const isLive = useMounted()
               : `${proposals.length} ${proposals.length === 1 ? 'change' : 'changes'} the log speaks for`)
           }}
         </p>
+        <CameList :lines="view.came" />
         <ProposalList
           v-model:refusing="isRefusing"
           class="mt-2"
@@ -291,6 +297,7 @@ const isLive = useMounted()
           :is-busy="isBusy"
           @chosen="n => (at = n)"
           @taken="key => decide(key, 'taken')"
+          @taken-once="key => decide(key, 'once')"
           @changed="change"
           @refused="refused"
         />

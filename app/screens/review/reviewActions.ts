@@ -5,6 +5,7 @@ export interface ReviewPage {
   readonly step: (by: 1 | -1) => void
   readonly turn: (by: 1 | -1) => void
   readonly take: () => void
+  readonly takeOnce: () => void
   readonly change: () => void
   readonly refuse: () => void
   readonly replan: (at: number) => void
@@ -23,6 +24,12 @@ export const REVIEW_ACTIONS: ActionTable<ReviewPage> = {
       isByKeyOnly: true,
     },
     { id: 'take', keys: ['Enter'], label: 'take the proposal', do: ({ take }) => take() },
+    {
+      id: 'takeOnce',
+      keys: ['o'],
+      label: 'take it for the next rotation only',
+      do: ({ takeOnce }) => takeOnce(),
+    },
     {
       id: 'refuse',
       keys: ['Delete'],

@@ -3,6 +3,7 @@ import {
   adjustmentReason,
   adjustmentWords,
   CONFIDENCE_WORDS,
+  expectationWords,
   formatDay,
   formatOneDecimal,
   formatSets,
@@ -16,7 +17,9 @@ import {
 import {
   type Adjustment,
   adjustmentKey,
+  expectationOf,
   type ExerciseRow,
+  mayHold,
   type MuscleRow,
 } from '#core/follow/review'
 import type { ReviewView } from '#shared/contracts/review'
@@ -32,6 +35,10 @@ export interface ProposalLine {
   readonly confidence: string
   readonly isByHand: boolean
   readonly isWaiting: boolean
+  /** What is expected and by when; empty where nothing is changed. */
+  readonly expected: string
+  /** It would hold from the next rotation on, and can be taken for that one only. */
+  readonly mayHold: boolean
 }
 
 /** Sets per 7 days within which done and planned, or a band's edge, are the same to a reader. */
@@ -50,6 +57,7 @@ const besideDone = (done: number | null, planned: number | null, word = 'of') =>
   done === null ? '' : beside(done, planned, word)
 
 export function proposalLine(adjustment: Adjustment, nameOf: NameOf): ProposalLine {
+  const expectation = expectationOf(adjustment)
   return {
     key: adjustmentKey(adjustment),
     row: adjustment.row,
@@ -58,6 +66,8 @@ export function proposalLine(adjustment: Adjustment, nameOf: NameOf): ProposalLi
     confidence: CONFIDENCE_WORDS[adjustment.confidence],
     isByHand: adjustment.change.kind === 'by_hand',
     isWaiting: adjustment.isWaiting,
+    expected: expectation ? expectationWords(expectation) : '',
+    mayHold: mayHold(adjustment),
   }
 }
 

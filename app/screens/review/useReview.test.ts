@@ -68,6 +68,7 @@ const reviewView = (
   review: passReview(review),
   open: (review.adjustments ?? []).map(adjustmentKey),
   decisions: [],
+  came: [],
   pains: [],
   notes: [],
   toSend: [],
@@ -273,11 +274,17 @@ describe('proposals', () => {
       { block: { ...server.view.block, version: 8 } },
     )
     expect(await page.of.decide(key, 'taken')).toBe(true)
-    expect(page.of.notice.value).toBe('Taken. It stands in the plan.')
+    expect(page.of.notice.value).toMatch(/^Taken\. It stands in the plan from the next rotation on/)
     await page.of.decide(page.of.proposals.value[0]!.key, 'refused', 'not now')
     expect(posts(page).map(({ body }) => body)).toEqual([
-      { key, decision: 'taken', reason: '', version: 7 },
-      { key: adjustmentKey(second), decision: 'refused', reason: 'not now', version: 8 },
+      { key, decision: 'taken', isOnce: false, reason: '', version: 7 },
+      {
+        key: adjustmentKey(second),
+        decision: 'refused',
+        isOnce: false,
+        reason: 'not now',
+        version: 8,
+      },
     ])
     expect(page.of.notice.value).toMatch(/^Refused/)
   })

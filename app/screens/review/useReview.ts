@@ -11,6 +11,7 @@ import {
   headLines,
   muscleLines,
   nothingWords,
+  type ProposalLine,
   proposalLines,
 } from './reviewRows'
 
@@ -25,14 +26,39 @@ function refusedWords(error: ApiFailure): string {
     : error.problem.detail
 }
 
+/** A decision as it is sent. */
+const SAID = {
+  taken: { decision: 'taken', isOnce: false },
+  once: { decision: 'taken', isOnce: true },
+  refused: { decision: 'refused', isOnce: false },
+} as const
+
+/** What was decided, for the coach. */
+function decisionWords(decision: keyof typeof SAID, proposal: ProposalLine | undefined): string {
+  if (decision === 'refused') return 'Refused. It is not proposed again unchanged.'
+  return proposal?.mayHold && decision === 'taken'
+    ? 'Taken. It stands in the plan from the next rotation on; the Block page ends it.'
+    : 'Taken. It stands in the plan for the next rotation.'
+}
+
+/** Which rotation the address asks for, from 0; the latest where it names none. */
+function useAskedRotation() {
+  const route = useRoute()
+  const router = useRouter()
+  return {
+    asked: computed(() =>
+      /^\d+$/.test(String(route.query.rotation ?? ''))
+        ? Number(route.query.rotation) - 1
+        : ('latest' as const),
+    ),
+    goTo: (pass: number) => void router.replace({ query: { rotation: pass + 1 } }),
+  }
+}
+
 /** A rotation looked back at, and what the coach makes of the proposals for the next one. */
 export async function useReview(clientId: string) {
   const { ask } = useApi()
-  const route = useRoute()
-  const router = useRouter()
-  const asked = computed(() =>
-    /^\d+$/.test(String(route.query.rotation ?? '')) ? Number(route.query.rotation) - 1 : 'latest',
-  )
+  const { asked, goTo } = useAskedRotation()
   const { data, refresh } = await useAsyncData(
     `review-${clientId}`,
     async () => {
@@ -84,13 +110,14 @@ export async function useReview(clientId: string) {
     notice.value = result.ok ? done : refusedWords(result.error)
     return result.ok
   }
-  const decide = (key: string, decision: 'taken' | 'refused', reason = '') =>
+  const decide = (key: string, decision: keyof typeof SAID, reason = ''): Promise<boolean> =>
     change(
       'decide',
-      { key, decision, reason, version: view.value?.block.version },
-      decision === 'taken'
-        ? 'Taken. It stands in the plan.'
-        : 'Refused. It is not proposed again unchanged.',
+      { key, reason, version: view.value?.block.version, ...SAID[decision] },
+      decisionWords(
+        decision,
+        proposals.value.find(proposal => proposal.key === key),
+      ),
       { answer: DecideAnswer },
     )
   const confirm = (value: ExcludedEstimate) =>
@@ -116,8 +143,7 @@ export async function useReview(clientId: string) {
   }
   const turn = (by: 1 | -1) => {
     const next = (view.value?.review.pass ?? 0) + by
-    if (view.value && next >= 0 && next < view.value.block.passes)
-      void router.replace({ query: { rotation: next + 1 } })
+    if (view.value && next >= 0 && next < view.value.block.passes) goTo(next)
   }
   const step = (by: 1 | -1) =>
     (at.value = Math.max(0, Math.min(proposals.value.length - 1, at.value + by)))

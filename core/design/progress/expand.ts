@@ -5,6 +5,8 @@ import {
   type BlockException,
   type BlockPlan,
   findSlot,
+  heldIn,
+  type HeldChange,
   passDates,
   type PlanDocument,
   sessionOn,
@@ -72,6 +74,8 @@ export interface BlockPass {
   readonly sessions: readonly BlockSession[]
   readonly notPlaced: PassSets['notPlaced']
   readonly exceptions: readonly BlockException[]
+  /** Changes that hold in it, from it on or from an earlier one. */
+  readonly held: readonly HeldChange[]
 }
 
 export interface ExpandedBlock {
@@ -167,17 +171,18 @@ function courseOf(plan: PlanDocument, context: PlanContext, missed: ReadonlySet<
   }
 }
 
-/** Sets of a pass with what the coach wants otherwise in it. */
+/** Sets of a pass with what was decided for good, and what the coach wants otherwise in it alone. */
 function setsIn(
   { plan, context, sets }: Course,
-  rampStep: number,
-  exceptions: readonly BlockException[],
+  { rampStep, held, exceptions }: Turn,
 ): PassSets['of'] {
-  return exceptions.reduce(
-    (held, exception) =>
-      exception.kind === 'sets'
-        ? withChangedSets(plan, context, held, exception.group, exception.change)
-        : held,
+  const own = exceptions.flatMap(one => (one.kind === 'sets' ? [one] : []))
+  // What is taken out and given back later cancels first: neither leaves a trace in the exercises.
+  const sums = new Map<Group, number>()
+  for (const { group, change } of [...held, ...own])
+    sums.set(group, (sums.get(group) ?? 0) + change)
+  return [...sums].reduce(
+    (now, [group, change]) => withChangedSets(plan, context, now, group, change),
     sets[rampStep]?.of ?? new Map(),
   )
 }
@@ -187,6 +192,7 @@ interface Turn {
   readonly working: number
   readonly rampStep: number
   readonly exceptions: readonly BlockException[]
+  readonly held: readonly HeldChange[]
 }
 
 const missedKey = ({ pass, day, place }: Pick<SentSession, 'pass' | 'day' | 'place'>) =>
@@ -299,6 +305,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     working,
     rampStep,
     exceptions: (block.exceptions ?? []).filter(({ pass }) => pass === at),
+    held: heldIn(block, at),
   }
   const choiceFor = turnChoice(course, turn)
   const shiftFor = (group: Group | undefined) =>
@@ -308,7 +315,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
       0,
     )
   const rirShift = shiftFor(undefined)
-  const setsHere = setsIn(course, rampStep, turn.exceptions)
+  const setsHere = setsIn(course, turn)
   const effort =
     rir && !isDeload
       ? { compound: rir.compound[rampStep]!, isolation: rir.isolation[rampStep]! }
@@ -341,6 +348,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     isDeload,
     working: isDeload ? null : working + 1,
     exceptions: turn.exceptions,
+    held: turn.held,
     sessions,
     rir: effort && {
       compound: Math.max(LEAST_RIR.compound, effort.compound + rirShift),

@@ -3,6 +3,7 @@ import {
   type Alternation,
   copiedSession,
   findSlot,
+  heldIn,
   type PlanDocument,
   withPart,
 } from '../../plan/block'
@@ -19,10 +20,18 @@ export interface NextBlockTerms {
   readonly newId: () => string
 }
 
+/** The first rotation with what was decided for good since: it is how the rotation is by now. */
+function firstDays(plan: PlanDocument, context: PlanContext) {
+  const changes = heldIn(plan.block ?? {}, plan.passes - 1)
+  if (changes.length === 0) return undefined
+  const block = { changes: changes.map(({ to: _, ...change }) => ({ ...change, from: 0 })) }
+  return expandedBlock({ ...plan, block }, context).passes[0]?.rotation.days
+}
+
 /**
  * The plan of the block after one: its rotation with new identities, ramps and effort as the client's method and new priorities have them.
  *
- * Edge: the coach's closing notes go along as what she took from the last block; exercises that take turns and load rules carry over; events, exceptions and what was said for single dates do not.
+ * Edge: the coach's closing notes go along as what she took from the last block; exercises that take turns, load rules and changes that hold carry over; events, exceptions and what was said for single dates do not.
  */
 export function nextBlock(
   plan: PlanDocument,
@@ -30,7 +39,9 @@ export function nextBlock(
   { title, startsOn, weeks, from, newId }: NextBlockTerms,
 ): PlanDocument {
   const working = expandedBlock(plan, context).passes.filter(({ isDeload }) => !isDeload)
-  const days = (from === 'last' ? working.at(-1)?.rotation.days : undefined) ?? plan.rotation.days
+  const days =
+    (from === 'last' ? working.at(-1)?.rotation.days : firstDays(plan, context)) ??
+    plan.rotation.days
   const { anchor } = plan.rotation
   const copies = new Map<SlotId, Slot>()
   const copied = (session: Session): Session => {

@@ -95,10 +95,19 @@ function withRotationMore(
 ): PlanDocument {
   const { block = {} } = plan
   const later = (pass: number) => (pass > missed.pass ? pass + 1 : pass)
-  const moved = withPart(
+  const withLater = withPart(
     withPart(block, 'deloads', block.deloads?.map(later)),
     'exceptions',
     block.exceptions?.map(exception => ({ ...exception, pass: later(exception.pass) })),
+  )
+  const moved = withPart(
+    withLater,
+    'changes',
+    block.changes?.map(({ to, ...change }) => ({
+      ...change,
+      from: later(change.from),
+      ...(to !== undefined && { to: later(to) }),
+    })),
   )
   return {
     ...plan,

@@ -1,12 +1,12 @@
-import { exerciseId } from '../../base'
-import { type PlanDocument, withException, withPart } from '../../plan/block'
+import { exerciseId, type PlainDate } from '../../base'
+import { type PlanDocument, withException, withHeldChange, withPart } from '../../plan/block'
 import { requireExercise } from '../../plan/catalogue'
 import { rotationLedger } from '../../count/ledger'
 import { intentFor, type PlanContext } from '../../plan/method'
 import type { Session } from '../../plan/session'
 import { groupWeeks, shortSession } from '../../design/short'
 import { standIn } from '../../design/suggest'
-import type { Adjustment, Change } from './decide'
+import type { Adjustment, Change, DecisionRow } from './decide'
 
 /** What is added to an exception that is there already. */
 function changeOf(
@@ -76,22 +76,40 @@ function withShorter(
   )
 }
 
+/** How a proposal is taken: for good or for the next rotation only, and what is kept about it. */
+export interface Taking {
+  readonly isOnce: boolean
+  readonly on: PlainDate
+  readonly why: string
+}
+
+/** Rows whose change of sets is meant for one rotation: coming back is over after it. */
+const ONCE_BY_NATURE: readonly DecisionRow[] = ['G1']
+
+/** Whether a proposal can hold from its rotation on; an easier rotation, a load and more in reserve are for the next one. */
+export const mayHold = ({ row, change }: Pick<Adjustment, 'row' | 'change'>): boolean =>
+  (change.kind === 'hold_ramp' || (change.kind === 'sets' && change.by !== 0)) &&
+  !ONCE_BY_NATURE.includes(row)
+
 function withSets(
   plan: PlanDocument,
   pass: number,
-  group: Adjustment['group'],
+  { group, row, change }: Pick<Adjustment, 'change' | 'group' | 'row'>,
   { by, rir }: { readonly by: number; readonly rir: number },
+  { isOnce, on, why }: Taking,
 ): PlanDocument {
   const block = plan.block ?? {}
   const withMore =
     group === null || by === 0
       ? block
-      : withException(block, {
-          kind: 'sets',
-          pass,
-          group,
-          change: changeOf(plan, pass, 'sets', group) + by,
-        })
+      : !isOnce && mayHold({ row, change })
+        ? withHeldChange(block, { from: pass, group, change: by, on, row, why })
+        : withException(block, {
+            kind: 'sets',
+            pass,
+            group,
+            change: changeOf(plan, pass, 'sets', group) + by,
+          })
   return {
     ...plan,
     block:
@@ -107,7 +125,8 @@ function withSets(
 }
 
 /**
- * A plan with a proposal taken, as one step: exceptions of the next rotation, an easier one, another exercise, a shorter session.
+ * A plan with a proposal taken, as one step: a change of sets that holds from its rotation on or is for that one alone, an easier
+ * rotation, another exercise, a shorter session.
  *
  * Edge: what is done by hand, or goes on as planned, leaves the plan as it is; taking it twice adds up, as two decisions do;
  *       a swap and a shorter session hold from then on, sessions that were sent stay as they are.
@@ -115,10 +134,12 @@ function withSets(
 export function withAdjustment(
   plan: PlanDocument,
   pass: number,
-  { change, group }: Pick<Adjustment, 'change' | 'group'>,
+  proposal: Pick<Adjustment, 'change' | 'group' | 'row'>,
   context: PlanContext,
+  taking: Taking,
 ): PlanDocument {
   const block = plan.block ?? {}
+  const { change } = proposal
   switch (change.kind) {
     case 'go_on':
     case 'replan':
@@ -136,11 +157,11 @@ export function withAdjustment(
         ),
       }
     case 'rir':
-      return withSets(plan, pass, group, { by: 0, rir: change.by })
+      return withSets(plan, pass, proposal, { by: 0, rir: change.by }, taking)
     case 'hold_ramp':
-      return withSets(plan, pass, group, { by: change.by, rir: 0 })
+      return withSets(plan, pass, proposal, { by: change.by, rir: 0 }, taking)
     case 'sets':
-      return withSets(plan, pass, group, change)
+      return withSets(plan, pass, proposal, change, taking)
     case 'load':
       return {
         ...plan,

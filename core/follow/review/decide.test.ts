@@ -1,8 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { GROUPS } from '../../plan/catalogue'
-import { MODES, PAIN_LEVELS } from '../../plan/method'
-import { adjustmentKey, adjustments, DECIDE, type GroupEvidence } from '.'
+import { defaultContext, MODES, PAIN_LEVELS } from '../../plan/method'
+import {
+  type Adjustment,
+  adjustmentKey,
+  adjustments,
+  cameOf,
+  DECIDE,
+  expectationOf,
+  type GroupEvidence,
+} from '.'
 
 const of = (more: Partial<GroupEvidence> = {}): GroupEvidence => ({
   group: 'biceps',
@@ -307,5 +315,173 @@ describe('whatever a muscle’s evidence is', () => {
             expect(one.counted + by).toBeGreaterThanOrEqual(one.band.floor - 1e-9)
         }
       }),
+    ))
+})
+
+describe('what was changed before', () => {
+  const no3 = [false, false, false]
+  const yes3 = [true, true, true]
+  const changed = (row: string, rotations: number, weeks = rotations) => ({
+    changed: { row, change: -1, rotations, weeks },
+  })
+  test.each([
+    ['not recovered: a set fewer', { lately: no3 }, 'A6', { kind: 'sets', by: -1, rir: 0 }],
+    ['a rotation later not again', { lately: no3, ...changed('A6', 1) }, 'A13', { kind: 'go_on' }],
+    [
+      'two rotations later again',
+      { lately: no3, ...changed('A6', 2) },
+      'A6',
+      { kind: 'sets', by: -1, rir: 0 },
+    ],
+    [
+      'at the floor: more in reserve instead',
+      { lately: no3, counted: 8.5 },
+      'A6',
+      { kind: 'rir', by: 1 },
+    ],
+    ['two answers take nothing away', { lately: [false, false] }, 'A12', { kind: 'go_on' }],
+    [
+      'recovered: what was taken comes back',
+      { lately: [false, true, true], owed: 2 },
+      'A14',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
+      'one good answer is too few for it',
+      { lately: [false, false, true], owed: 1, ...changed('A6', 1) },
+      'A13',
+      { kind: 'go_on' },
+    ],
+    [
+      'recovered and under the target: one more',
+      { lately: yes3, counted: 12 },
+      'A15',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
+      'also while it rises',
+      { lately: yes3, counted: 12, verdict: 'progress' },
+      'A15',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
+      'not while the plan itself rises',
+      { lately: yes3, counted: 12, ramp: 1 },
+      'A12',
+      { kind: 'go_on' },
+    ],
+    ['not within a set of the target', { lately: yes3, counted: 13.5 }, 'A12', { kind: 'go_on' }],
+    [
+      'not to be kept as it is',
+      { lately: yes3, counted: 12, mode: 'maintain' },
+      'A12',
+      { kind: 'go_on' },
+    ],
+    ['not without answers', { lately: [], counted: 12 }, 'A12', { kind: 'go_on' }],
+    ['over the ceiling: down once', { counted: 22.5 }, 'A10', { kind: 'sets', by: -3, rir: 0 }],
+    [
+      'over it still: not again at once',
+      { counted: 22.5, ...changed('A10', 1) },
+      'A13',
+      { kind: 'go_on' },
+    ],
+    [
+      'falling, changed three weeks ago: waits',
+      { verdict: 'decline', ...changed('A4', 3) },
+      'A13',
+      { kind: 'go_on' },
+    ],
+    [
+      'falling, changed five weeks ago',
+      { verdict: 'decline', ...changed('A4', 5) },
+      'A5',
+      { kind: 'rir', by: 1 },
+    ],
+    [
+      'flat, changed lately, at the target: waits',
+      { verdict: 'plateau', lately: yes3, ...changed('A7', 2) },
+      'A13',
+      { kind: 'go_on' },
+    ],
+  ] as const)('%s', (_, more, row, change) =>
+    expect(one(more as Partial<GroupEvidence>)).toMatchObject({ row, change }),
+  )
+  const answers = fc.array(fc.boolean(), { maxLength: 3 })
+  test('weak evidence takes neither sets nor effort away', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          verdict: fc.constantFrom(
+            ...(['insufficient', 'unclear', 'plateau', 'progress'] as const),
+          ),
+          lately: answers,
+          counted: fc.double({ min: 4, max: 19, noNaN: true }),
+          probability: fc.double({ min: 0, max: 1, noNaN: true }),
+        }),
+        more => {
+          const found = one(more)
+          const takes =
+            found.change.kind === 'rir' || (found.change.kind === 'sets' && found.change.by < 0)
+          if (takes) expect(found.confidence).not.toBe('weak')
+        },
+      ),
+    )
+  })
+  test('a change of sets under the ceiling never goes beyond the target or the ceiling', () => {
+    fc.assert(
+      fc.property(answers, fc.double({ min: 0, max: 20, noNaN: true }), (lately, counted) => {
+        const { change, row } = one({ lately, counted, owed: 1 })
+        if (change.kind !== 'sets' || change.by <= 0) return
+        expect(counted + change.by).toBeLessThanOrEqual(row === 'A15' ? 14 : 20)
+      }),
+    )
+  })
+})
+
+describe('what is expected, and what came', () => {
+  const context = defaultContext({ trainingAgeMonths: 40 })
+  const taken = one({ lately: [false, false, true] })
+  const reviewed = (pass: number, more: Partial<GroupEvidence>) => ({
+    pass,
+    adjustments: adjustments([of(more)], []),
+  })
+  test('recovery is looked at after two rotations, and nowhere else', () => {
+    const cameAt = (pass: number, lately: readonly boolean[]) =>
+      cameOf([{ pass: 1, proposal: taken }], reviewed(pass, { lately }), context)
+    expect(expectationOf(taken)).toEqual({ what: 'recovers', rotations: 2, sessions: null })
+    expect(cameAt(2, [true, true])).toEqual([])
+    expect(cameAt(3, [true, true, false])).toMatchObject([{ isMet: true, pass: 1 }])
+    expect(cameAt(3, [true, false, false])).toMatchObject([{ isMet: false }])
+    expect(cameAt(3, [true])).toMatchObject([{ isMet: null }])
+    expect(cameAt(4, [true, true])).toEqual([])
+  })
+  test('what only strength can tell is given its sessions', () => {
+    const flat = one({ verdict: 'plateau', counted: 12 })
+    expect(expectationOf(flat)).toEqual({ what: 'shows', rotations: 8, sessions: 16 })
+    const came = (verdict: GroupEvidence['verdict']) =>
+      cameOf([{ pass: 0, proposal: flat }], reviewed(8, { verdict }), context)[0]?.isMet
+    expect([came('progress'), came('plateau'), came('unclear')]).toEqual([true, false, null])
+  })
+  test('a fall that ended, sets that got done, a dose in its band', () => {
+    const met = (proposal: Adjustment, after: number, more: Partial<GroupEvidence>) =>
+      cameOf([{ pass: 0, proposal }], reviewed(after, more), context)[0]?.isMet
+    const fallen = one({ verdict: 'decline', exposures: 4 })
+    expect([
+      met(fallen, 4, { verdict: 'plateau' }),
+      met(fallen, 4, { verdict: 'decline' }),
+    ]).toEqual([true, false])
+    const over = one({ counted: 22.5 })
+    expect([met(over, 1, { counted: 19 }), met(over, 1, { counted: 22.5 })]).toEqual([true, false])
+    const missed = one({ adherence: 0.5, ramp: 1 })
+    expect([met(missed, 1, { adherence: 0.9 }), met(missed, 1, { adherence: 0.4 })]).toEqual([
+      true,
+      false,
+    ])
+  })
+  test('what changes nothing is expected to bring nothing', () =>
+    expect(expectationOf(one({}))).toBeNull())
+  test('for a muscle that is not trained any more nothing is said', () =>
+    expect(cameOf([{ pass: 1, proposal: taken }], { pass: 3, adjustments: [] }, context)).toEqual(
+      [],
     ))
 })

@@ -33,6 +33,14 @@ export interface GroupEvidence {
   /** Answers to "recovered?" of sessions that train it. */
   readonly recovered: number
   readonly notRecovered: number
+  /** The last answers up to now, over rotations, the oldest first; at most three. Left out, those of the rotation stand for them. */
+  readonly lately?: readonly boolean[]
+  /** The latest change of its sets that is behind: which row, by how much, and rotations and weeks done under it. */
+  readonly changed?: ChangedBefore | null
+  /** Exercises it leads in the next rotation: those that more in reserve for it touches. */
+  readonly led?: readonly ExerciseId[]
+  /** Sets taken out since the block began because it had not recovered, and not given back. */
+  readonly owed?: number
   /** Readiness at its direct exposures as planned, percent; the mean, and how many lie under 80. */
   readonly readiness: number
   readonly exposures: number
@@ -43,6 +51,14 @@ export interface GroupEvidence {
   readonly ramp: number
   /** Days from the last time it was trained to the next rotation; null where it never was. */
   readonly daysAway?: number | null
+}
+
+/** A change of a muscle's sets, and how long it has been done. */
+export interface ChangedBefore {
+  readonly row: string
+  readonly change: number
+  readonly rotations: number
+  readonly weeks: number
 }
 
 export const DECISION_ROWS = [
@@ -58,6 +74,9 @@ export const DECISION_ROWS = [
   'A10',
   'A11',
   'A12',
+  'A13',
+  'A14',
+  'A15',
   'G1',
   'E1',
   'E2',
@@ -154,6 +173,13 @@ export const DECIDE = {
   floorSlack: 0.5,
   floorWeeks: 2,
   mostUp: 2,
+  /** Answers that recovery is judged by, and how many of them have to agree. */
+  lastAnswers: 3,
+  agreeing: 2,
+  /** Rotations and weeks a change is given before the same thing is looked at again. */
+  againRotations: 2,
+  againWeeks: 5,
+  underTarget: 1,
   absentDays: 7,
   longAbsentDays: 28,
   newStartDays: 56,
@@ -167,10 +193,31 @@ export const DECIDE = {
   fair: 0.8,
 } as const
 
-function isNotRecovered({ recovered, notRecovered }: GroupEvidence): boolean {
-  const answers = recovered + notRecovered
-  return answers >= DECIDE.leastAnswers && notRecovered / answers >= DECIDE.notRecoveredShare
+/** The last answers; where only the rotation's are known, those, the good ones first. */
+function lastAnswers({ lately, recovered, notRecovered }: GroupEvidence): readonly boolean[] {
+  const answers = lately ?? [
+    ...Array.from({ length: recovered }, () => true),
+    ...Array.from({ length: notRecovered }, () => false),
+  ]
+  return answers.slice(-DECIDE.lastAnswers)
 }
+
+/** Two of the last three answers say so; fewer than three are too weak a reason to take anything away. */
+function isNotRecovered(of: GroupEvidence): boolean {
+  const answers = lastAnswers(of)
+  return (
+    answers.length >= DECIDE.lastAnswers &&
+    answers.filter(answer => !answer).length >= DECIDE.agreeing
+  )
+}
+
+function isRecovered(of: GroupEvidence): boolean {
+  return lastAnswers(of).filter(Boolean).length >= DECIDE.agreeing
+}
+
+/** Whether a change is too young for the same thing to be looked at again. */
+const isYoung = (changed: GroupEvidence['changed'], least: number, of: 'rotations' | 'weeks') =>
+  changed !== undefined && changed !== null && changed[of] < least
 
 type Found = Pick<Adjustment, 'row' | 'change'>
 
@@ -183,7 +230,11 @@ function held(row: DecisionRow, { ramp }: GroupEvidence): Found {
   return { row, change: ramp > 0 ? { kind: 'hold_ramp', by: -ramp } : { kind: 'go_on' } }
 }
 
+/** Nothing more yet: what was changed last has not had its time. */
+const WAITS: Found = { row: 'A13', change: { kind: 'go_on' } }
+
 function falling(of: GroupEvidence): Found {
+  if (isYoung(of.changed, DECIDE.againWeeks, 'weeks')) return WAITS
   if (!isNotRecovered(of) && of.readiness >= DECIDE.readiness)
     return { row: 'A5', change: { kind: 'rir', by: 1 } }
   // One tired exposure among fresh ones is a matter of days, not of dose.
@@ -193,7 +244,41 @@ function falling(of: GroupEvidence): Found {
   return sets('A4', -Math.max(0, Math.min(cut, Math.floor(of.counted - of.band.floor))), 1)
 }
 
+/** One set fewer, once in two rotations; at the floor more in reserve in its place. */
+function tired(of: GroupEvidence): Found {
+  if (of.ramp > 0) return held('A6', of)
+  if (of.changed?.row === 'A6' && isYoung(of.changed, DECIDE.againRotations, 'rotations'))
+    return WAITS
+  return of.direct > 1 && of.counted - 1 >= of.band.floor
+    ? sets('A6', -1)
+    : { row: 'A6', change: { kind: 'rir', by: 1 } }
+}
+
+/** What was taken out because it had not recovered comes back, a set at a time. */
+function givenBack(of: GroupEvidence): Found | undefined {
+  return (of.owed ?? 0) > 0 && isRecovered(of) && of.counted + 1 <= of.band.ceiling
+    ? sets('A14', 1)
+    : undefined
+}
+
+/** A set more on the way to the target, where it is recovered. */
+function towardTarget(of: GroupEvidence): Found | undefined {
+  const isUnder = of.band.target - of.counted >= DECIDE.underTarget
+  return of.mode !== 'maintain' && isUnder && of.ramp === 0 && isRecovered(of)
+    ? sets('A15', 1)
+    : undefined
+}
+
+function overCeilingBy(of: GroupEvidence): Found | undefined {
+  const over = overCeiling(of, of.band, of.mode)
+  if (over <= DECIDE.floorSlack) return undefined
+  return of.changed?.row === 'A10' && isYoung(of.changed, DECIDE.againRotations, 'rotations')
+    ? WAITS
+    : sets('A10', -Math.ceil(over))
+}
+
 function flat(of: GroupEvidence): Found {
+  if (isYoung(of.changed, DECIDE.againWeeks, 'weeks')) return towardTarget(of) ?? WAITS
   if (setsUnderCeiling(of, of.mode) >= of.band.ceiling)
     return { row: 'A8', change: { kind: 'by_hand' } }
   if (of.mode === 'maintain') return { row: 'A12', change: { kind: 'go_on' } }
@@ -225,12 +310,16 @@ function decided(of: GroupEvidence): Found {
   if (away) return away
   if (of.adherence < DECIDE.adherence) return held('A2', of)
   if (of.verdict === 'decline') return falling(of)
-  if (isNotRecovered(of)) return of.ramp > 0 ? held('A6', of) : sets('A6', -1)
+  if (isNotRecovered(of)) return tired(of)
+  const over = overCeilingBy(of)
+  if (over) return over
+  const back = givenBack(of)
+  if (back) return back
   if (of.verdict === 'plateau') return flat(of)
   if (of.belowFloorFor >= DECIDE.floorWeeks)
     return sets('A9', Math.min(DECIDE.mostUp, Math.ceil(of.band.floor - of.counted)))
-  const over = overCeiling(of, of.band, of.mode)
-  if (over > DECIDE.floorSlack) return sets('A10', -Math.ceil(over))
+  const more = towardTarget(of)
+  if (more) return more
   if (of.verdict === 'progress') return { row: 'A11', change: { kind: 'go_on' } }
   const answers = of.recovered + of.notRecovered
   return answers === 0 || of.recovered / answers >= DECIDE.notRecoveredShare
@@ -238,19 +327,44 @@ function decided(of: GroupEvidence): Found {
     : held('A12', of)
 }
 
-function confidenceOf(
-  { row }: Found,
-  { probability, verdict }: GroupEvidence,
-): Adjustment['confidence'] {
-  if (row === 'A1' || row === 'G1') return 'strong'
-  const sure = verdict === 'decline' ? 1 - probability : probability
-  return verdict === 'insufficient' || verdict === 'unclear'
-    ? 'weak'
-    : sure >= DECIDE.sure
-      ? 'strong'
-      : sure >= DECIDE.fair
-        ? 'fair'
-        : 'weak'
+type Confidence = Adjustment['confidence']
+
+const bySureness = (sure: number): Confidence =>
+  sure >= DECIDE.sure ? 'strong' : sure >= DECIDE.fair ? 'fair' : 'weak'
+
+/** How well a row is supported, by what it rests on: counted facts, answers, or the verdict of the log. */
+function confidenceOf({ row }: Found, of: GroupEvidence): Confidence {
+  switch (row) {
+    case 'A1':
+    case 'A2':
+    case 'A9':
+    case 'A10':
+    case 'A13':
+    case 'G1':
+      return 'strong'
+    case 'A6':
+    case 'A14':
+    case 'A15': {
+      const answers = lastAnswers(of)
+      const agreeing = answers.filter(answer => answer === (row !== 'A6')).length
+      return answers.length < DECIDE.lastAnswers
+        ? 'weak'
+        : agreeing === answers.length
+          ? 'strong'
+          : 'fair'
+    }
+    case 'A4':
+    case 'A5':
+      return bySureness(1 - of.probability)
+    // Looked for as flat: eight of ten that it lies within the band of no change is what the verdict asks.
+    case 'A7':
+    case 'A8':
+      return 'fair'
+    case 'A11':
+      return bySureness(of.probability)
+    default:
+      return 'weak'
+  }
 }
 
 const PRIORITY: Readonly<Record<Mode, number>> = { build: 3, keep: 2, maintain: 1 }

@@ -1,4 +1,5 @@
-export { withAdjustment } from './applied'
+export { mayHold, withAdjustment } from './applied'
+export type { Taking } from './applied'
 export { doneSession } from './doneSession'
 export {
   adjustmentKey,
@@ -8,7 +9,17 @@ export {
   DELOAD_SIGNS,
   ownDecision,
 } from './decide'
-export type { Adjustment, Change, DecisionRow, DeloadSign, GroupEvidence, OwnFacts } from './decide'
+export type {
+  Adjustment,
+  Change,
+  ChangedBefore,
+  DecisionRow,
+  DeloadSign,
+  GroupEvidence,
+  OwnFacts,
+} from './decide'
+export { cameOf, expectationOf } from './expected'
+export type { Came, Expectation, Expected } from './expected'
 export { blockCourse } from './course'
 export type { CourseArrival, CourseRow } from './course'
 export { passReview } from './passReview'

@@ -11,6 +11,7 @@ import { sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
 import { adjustmentKey, ownDecision, passReview, type SessionOutcome, withAdjustment } from '.'
 
+const ONCE = { isOnce: true, on: plainDate('2026-03-16'), why: '' }
 const context = defaultContext({ trainingAgeMonths: 40 })
 const arms = session(
   'barbell_curl 4 x 8-12, rir 1\npushdown_rope 4 x 10-12, rir 1\nlying_extension_cambered 4 x 8-12, rir 1',
@@ -107,7 +108,7 @@ describe('load steps', () => {
   })
   test('taken, the next rotation has it as an exception and the plan else stays', () => {
     const [up] = rowsOf(reviewed(done(12, 3)), 'E1')
-    const taken = withAdjustment(plan, 1, up!, context)
+    const taken = withAdjustment(plan, 1, up!, context, ONCE)
     expect(taken.block?.exceptions).toEqual([
       { kind: 'load', pass: 1, exercise: up?.facts?.exercise, step: 'up' },
     ])
@@ -122,7 +123,7 @@ describe('stand-ins', () => {
     expect(swaps.length).toBeGreaterThan(0)
     expect(review.adjustments[0]?.row).toBe('E3')
     const [first] = swaps
-    const taken = withAdjustment(plan, 1, first!, sore('swap'))
+    const taken = withAdjustment(plan, 1, first!, sore('swap'), ONCE)
     const exercises = sessionSlots(taken.rotation.days[0]!.sessions[0]!).map(
       ({ exercise }) => exercise,
     )
@@ -173,7 +174,7 @@ describe('time, absence, answers', () => {
       },
       facts: { limit: 30, minutes: 46 },
     })
-    const taken = withAdjustment(plan, 3, short!, context)
+    const taken = withAdjustment(plan, 3, short!, context, ONCE)
     expect(sessionSeconds(taken.rotation.days[0]!.sessions[0]!, context)).toBeLessThan(
       sessionSeconds(arms, context),
     )
@@ -259,6 +260,6 @@ describe('time, absence, answers', () => {
       'P1 triceps usual',
       'O1 barbell_curl 2026-04-06 41',
     ])
-    for (const one of all) expect(withAdjustment(plan, 1, one, context)).toBe(plan)
+    for (const one of all) expect(withAdjustment(plan, 1, one, context, ONCE)).toBe(plan)
   })
 })

@@ -169,7 +169,7 @@ function swapRow(
       'E3',
       { kind: 'swap', from: slot.exercise, to, intent },
       { exercise: slot.exercise, ...(sore && { sore }), ...(slope !== undefined && { slope }) },
-      sore ? 'strong' : 'weak',
+      sore ? 'strong' : 'fair',
     ),
   ]
 }

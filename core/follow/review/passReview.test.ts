@@ -10,6 +10,7 @@ import { type Session, sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
 import { adjustmentKey, doneSession, passReview, type SessionOutcome, withAdjustment } from '.'
 
+const ONCE = { isOnce: true, on: plainDate('2026-03-16'), why: '' }
 const context = defaultContext({ trainingAgeMonths: 40 })
 const arms = session(
   'warm-up 1 x 12, then 3 x 8-12, rir 1'.replace(/^/, 'barbell_curl ') +
@@ -195,19 +196,21 @@ describe('a proposal taken', () => {
     },
   ])('$name', ({ change, exceptions }) =>
     expect(
-      withAdjustment(plan, 1, { ...any!, group: 'triceps', change }, context).block?.exceptions,
+      withAdjustment(plan, 1, { ...any!, group: 'triceps', change }, context, ONCE).block
+        ?.exceptions,
     ).toEqual(exceptions),
   )
   test('an easier rotation; twice adds up; by hand changes nothing', () => {
     expect(
-      withAdjustment(plan, 1, { ...any!, group: null, change: { kind: 'deload' } }, context).block
-        ?.deloads,
+      withAdjustment(plan, 1, { ...any!, group: null, change: { kind: 'deload' } }, context, ONCE)
+        .block?.deloads,
     ).toEqual([1])
     const once = withAdjustment(
       plan,
       1,
       { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } },
       context,
+      ONCE,
     )
     expect(
       withAdjustment(
@@ -215,9 +218,12 @@ describe('a proposal taken', () => {
         1,
         { ...any!, group: 'triceps', change: { kind: 'sets', by: 1, rir: 0 } },
         context,
+        ONCE,
       ).block?.exceptions,
     ).toMatchObject([{ change: 2 }])
-    expect(withAdjustment(plan, 1, { ...any!, change: { kind: 'by_hand' } }, context)).toBe(plan)
+    expect(withAdjustment(plan, 1, { ...any!, change: { kind: 'by_hand' } }, context, ONCE)).toBe(
+      plan,
+    )
   })
   test('the next rotation then has those sets', () => {
     const more = withAdjustment(
@@ -225,6 +231,7 @@ describe('a proposal taken', () => {
       1,
       { ...any!, group: 'triceps', change: { kind: 'sets', by: 2, rir: 0 } },
       context,
+      ONCE,
     )
     const setsIn = (pass: number) =>
       expandedBlock(more, context)

@@ -1,5 +1,5 @@
 import { isSore } from '../../body/joints'
-import { daysBetween, type ExerciseId } from '../../base'
+import { DAYS_PER_WEEK, daysBetween, type ExerciseId } from '../../base'
 import {
   directGroups,
   type Group,
@@ -25,10 +25,17 @@ import { meantOtherwise } from './meant'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { Rotation } from '../../plan/rotation'
-import { sessionSeconds } from '../../plan/minutes'
+import { mainGroup, sessionSeconds } from '../../plan/minutes'
 import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
-import { type Adjustment, adjustments, DECIDE, type DeloadSign, type GroupEvidence } from './decide'
+import {
+  type Adjustment,
+  adjustments,
+  type ChangedBefore,
+  DECIDE,
+  type DeloadSign,
+  type GroupEvidence,
+} from './decide'
 import { doneSession } from './doneSession'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import { ownChanges } from './ownChanges'
@@ -229,6 +236,10 @@ function evidenceFor(group: Group, known: Known): GroupEvidence {
     planned: due,
     recovered: answers.filter(Boolean).length,
     notRecovered: answers.filter(answer => !answer).length,
+    lately: latelyFor(group, known),
+    changed: changedBefore(group, known),
+    owed: owedTo(group, next),
+    led: ledBy(group, next, context),
     readiness:
       arrivals.length > 0
         ? arrivals.reduce((sum, { readiness }) => sum + readiness, 0) / arrivals.length
@@ -242,6 +253,54 @@ function evidenceFor(group: Group, known: Known): GroupEvidence {
         : Math.max(0, direct - directSets(reviewed, group, context)),
     daysAway: daysAwayFor(group, known),
   }
+}
+
+/** The last answers of sessions that train a muscle, over rotations. */
+function latelyFor(group: Group, { question, reviewed }: Known): readonly boolean[] {
+  const { expanded, outcomes, context } = question
+  return expanded.passes
+    .slice(0, reviewed.at + 1)
+    .flatMap(({ at, sessions }) =>
+      sessions
+        .filter(({ content }) =>
+          sessionSlots(content).some(slot => directOf(slot, context).includes(group)),
+        )
+        .flatMap(session => outcomeOf(session, outcomes.get(at) ?? [])?.isRecovered ?? []),
+    )
+    .slice(-DECIDE.lastAnswers)
+}
+
+/** The latest change of a muscle's sets that has been done in at least one rotation by the next. */
+function changedBefore(group: Group, { question, next }: Known): ChangedBefore | null {
+  const latest = next.held.findLast(change => change.group === group && change.from < next.at)
+  const from = latest && question.expanded.passes[latest.from]?.from
+  return latest && from
+    ? {
+        row: latest.row,
+        change: latest.change,
+        rotations: next.at - latest.from,
+        weeks: daysBetween(from, next.from) / DAYS_PER_WEEK,
+      }
+    : null
+}
+
+/** Exercises of a rotation that a muscle leads. */
+function ledBy(group: Group, { sessions }: BlockPass, context: PlanContext): readonly ExerciseId[] {
+  const led = sessions
+    .filter(({ isSkipped }) => !isSkipped)
+    .flatMap(({ content }) => sessionSlots(content))
+    .filter(
+      slot => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context) === group,
+    )
+  return [...new Set(led.map(({ exercise }) => exercise))]
+}
+
+/** Sets that were taken out of a muscle because it had not recovered and that were not given back. */
+function owedTo(group: Group, { held }: BlockPass): number {
+  const own = held.filter(
+    change => change.group === group && (change.row === 'A6' || change.row === 'A14'),
+  )
+  return Math.max(0, -own.reduce((sum, { change }) => sum + change, 0))
 }
 
 /** Days beyond the plan from the last time a muscle was trained directly to the next rotation, as loads reckon them; null where it never was. */

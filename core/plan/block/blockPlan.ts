@@ -65,6 +65,19 @@ export type BlockException =
       readonly step: 'up' | 'down'
     }
 
+/** Sets of a muscle more or fewer from one rotation (pass, from 0) on, until they are changed again; with why, and when it was decided. */
+export interface HeldChange {
+  readonly from: number
+  /** The last rotation it holds in; left out, it holds to the end. */
+  readonly to?: number
+  readonly group: Group
+  readonly change: number
+  readonly on: PlainDate
+  /** The row of the review's table it came from. */
+  readonly row: string
+  readonly why: string
+}
+
 /** What makes a block of a rotation: how sets, effort, exercises and dates go from pass to pass. Left out means: every pass the same. */
 export interface BlockPlan {
   readonly ramps?: Readonly<Partial<Record<Group, GroupRamp>>>
@@ -77,6 +90,8 @@ export interface BlockPlan {
   readonly alternations?: readonly Alternation[]
   readonly events?: readonly BlockEvent[]
   readonly exceptions?: readonly BlockException[]
+  /** In the order they were decided. */
+  readonly changes?: readonly HeldChange[]
   /** How the load of an exercise goes up, where it differs from the method's rule. */
   readonly rules?: Readonly<
     Record<string, { readonly rule: LoadProgression; readonly backOffPercent?: number }>
@@ -135,5 +150,24 @@ export function withoutExceptions(block: BlockPlan, pass: number): BlockPlan {
     block,
     'exceptions',
     (block.exceptions ?? []).filter(exception => exception.pass !== pass),
+  )
+}
+
+/** The changes that hold in a pass. */
+export const heldIn = ({ changes = [] }: BlockPlan, pass: number): readonly HeldChange[] =>
+  changes.filter(({ from, to }) => from <= pass && pass <= (to ?? Infinity))
+
+/** A block plan with a change that holds from its rotation on; a change of nothing changes nothing. */
+export const withHeldChange = (block: BlockPlan, change: HeldChange): BlockPlan =>
+  change.change === 0 ? block : withPart(block, 'changes', [...(block.changes ?? []), change])
+
+/** A block plan in which a change holds no longer from a pass on; one that has not begun by then goes altogether. */
+export function withChangeEnded(block: BlockPlan, ended: HeldChange, pass: number): BlockPlan {
+  return withPart(
+    block,
+    'changes',
+    (block.changes ?? []).flatMap(change =>
+      change !== ended ? [change] : change.from >= pass ? [] : [{ ...change, to: pass - 1 }],
+    ),
   )
 }

@@ -2,13 +2,23 @@ export {
   ALTERNATION_MODES,
   EVENT_EFFECTS,
   exceptionOf,
+  heldIn,
+  withChangeEnded,
+  withHeldChange,
   MOST_PASSES,
   withException,
   withoutException,
   withoutExceptions,
   withPart,
 } from './blockPlan'
-export type { Alternation, BlockEvent, BlockException, BlockPlan, GroupRamp } from './blockPlan'
+export type {
+  Alternation,
+  BlockEvent,
+  BlockException,
+  BlockPlan,
+  GroupRamp,
+  HeldChange,
+} from './blockPlan'
 export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA } from './planDocument'
 export type { OneOff, PlanDocument, Variant } from './planDocument'
 export { datesOfDay, sessionOn, withOneOff } from './oneOffs'
