@@ -12,6 +12,7 @@ import { Bench } from 'tinybench'
 import { forgetRoster, roster } from '../server/services/roster'
 import { benchAllocation } from './bench/allocation'
 import { loadBench } from './bench/loads'
+import { decisionTables } from './bench/decisions'
 import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
@@ -122,6 +123,11 @@ if ('roster of 200 clients'.includes(wanted)) {
   const { coach, today } = await rosterStudio(200, 12)
   add('roster of 200 clients with 12 weeks of logs', () => roster(coach, today))
   add('roster of 200 clients, first time after a start', () => roster(coach, today), forgetRoster)
+}
+
+if (wanted === 'decisions') {
+  decisionTables()
+  process.exit(0)
 }
 
 // Not about time: how often the program is right. Its tables stand in docs/methods.md.

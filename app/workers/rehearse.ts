@@ -32,14 +32,15 @@ addEventListener(
   ({ data: { plan, context, runs, seed } }: MessageEvent<RehearseQuestion>) => {
     const began = performance.now()
     const data = rehearsalData(expandedBlock(plan, context), context)
-    const done: Run[] = []
+    const [done, without]: [Run[], Run[]] = [[], []]
     for (let at = 0; at < runs; at++) {
       done.push(rehearsedRun(data, seed + at))
+      without.push(rehearsedRun(data, seed + at, { policy: { kind: 'nothing' } }))
       if (at % STEP === 0) answer({ kind: 'progress', share: at / runs })
     }
     answer({
       kind: 'rehearsed',
-      spread: rehearsalSpread(done, data),
+      spread: rehearsalSpread(done, data, without),
       milliseconds: performance.now() - began,
     })
   },

@@ -35,17 +35,21 @@ test(
     await expect(
       page.getByText(/^taken by Test Coach, .*after rotation \d+, plan version 2/),
     ).toBeVisible()
-    // The plan has it as an exception of the next rotation, or as an easier one.
+    // The plan has it as a change that holds, as an exception of the next rotation, or as an easier one.
     const { block } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
       block: {
         id: string
         version: number
-        plan: { block?: { exceptions?: object[]; deloads?: number[] } }
+        plan: { block?: { exceptions?: object[]; deloads?: number[]; changes?: object[] } }
       }
     }
     expect(block.id).toBe(blockId)
     expect(
-      [...(block.plan.block?.exceptions ?? []), ...(block.plan.block?.deloads ?? [])].length,
+      [
+        ...(block.plan.block?.exceptions ?? []),
+        ...(block.plan.block?.deloads ?? []),
+        ...(block.plan.block?.changes ?? []),
+      ].length,
       first,
     ).toBeGreaterThan(0)
     for (let left = await proposals.count(); left > 0; left--) {
@@ -63,6 +67,41 @@ test(
     await expect(page).toHaveURL(/rotation=\d+/)
   },
 )
+
+test('a set fewer from now on: the block carries it with its reason, the review comes back to it, and it is ended', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id } = studio.client('Joren')
+  await page.goto(`/clients/${id}/review?rotation=3`)
+  await alive(page)
+  const proposals = page.getByRole('list', { name: 'Proposals' }).getByRole('listitem')
+  const fewer = proposals.filter({ hasText: /Biceps: 1 set fewer/ })
+  await expect(fewer).toContainText('Expected: recovered in two of the last three answers')
+  await fewer.getByRole('button').first().click()
+  await expect(fewer.getByRole('button', { name: /^Next rotation only/ })).toBeVisible()
+  await fewer.getByRole('button', { name: /^From now on/ }).click()
+  await expect(
+    page.getByRole('status').filter({ hasText: /from the next rotation on/ }),
+  ).toBeVisible()
+  await page.goto(`/clients/${id}/review?rotation=5`)
+  await alive(page)
+  const came = page.getByRole('region', { name: 'What came of it' })
+  await expect(came).toContainText(
+    /Biceps: 1 set fewer.*(As|Not as) expected: recovered in \d of the last 3 answers/,
+  )
+  await page.goto(`/clients/${id}/block`)
+  await alive(page)
+  const held = page.getByRole('region', { name: 'Changes that hold' })
+  await expect(held).toContainText(
+    /Biceps −1 set from rotation 4 on.*Not recovered in \d of the last 3 answers/,
+  )
+  await held.getByRole('button', { name: /^End it from rotation/ }).click()
+  await expect(held).toContainText(/Biceps −1 set from rotation 4 (only|to \d)/)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(held).toContainText('Biceps −1 set from rotation 4 on')
+})
 
 test('a decision from an older plan is told, and nothing is changed', async ({ page, studio }) => {
   await signIn(page, studio)

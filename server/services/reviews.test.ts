@@ -2,6 +2,11 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import { and, asc, eq } from 'drizzle-orm'
 import { addDays, exerciseId, slotId } from '#core/base'
+import { expandedBlock } from '#core/design/progress'
+import { BUILT_IN_CATALOGUE, directGroups } from '#core/plan/catalogue'
+import { contextWith } from '#core/plan/method'
+import { leadRir, plannedSets } from '#core/plan/scheme'
+import { sessionSlots } from '#core/plan/session'
 import { capitalised, PAIN_ASKS, painNotices } from '#core/words'
 import type { ReviewView } from '#shared/contracts/review'
 import { currentTime } from '../clock'
@@ -85,6 +90,110 @@ describe('a rotation reviewed', () => {
     const first = valueOf(await review(of.coach, of.id, 0, of.today))
     expect(first.review.pass).toBe(0)
     expect(first.review.from).toBe(of.client('Ines').plan.startsOn)
+  })
+})
+
+describe('a proposal about sets', () => {
+  async function joren() {
+    const studio = await ines()
+    const { id } = studio.client('Joren')
+    const at = async (pass: number) => valueOf(await review(studio.coach, id, pass, studio.today))
+    const take = async (pass: number, key: string, isOnce = false) => {
+      const view = await at(pass)
+      expect(view.open).toContain(key)
+      const body = { key, decision: 'taken', isOnce, reason: '', version: version(view) } as const
+      valueOf(await decideProposal(studio.coach, id, pass, body, studio.today))
+    }
+    const expanded = async () => {
+      const { block, method, facts } = valueOf(await client(studio.coach, id))
+      return expandedBlock(block!.plan, contextWith(method, facts))
+    }
+    return { studio, id, at, take, expanded }
+  }
+  const setsOf = ({ passes }: ReturnType<typeof expandedBlock>, exercises: readonly string[]) =>
+    passes.map(({ sessions }) =>
+      sessions
+        .flatMap(({ content }) => sessionSlots(content))
+        .filter(({ exercise }) => exercises.includes(exercise))
+        .reduce((sum, { scheme }) => sum + plannedSets(scheme), 0),
+    )
+  const curls = (of: ReturnType<typeof expandedBlock>) =>
+    setsOf(
+      of,
+      [...BUILT_IN_CATALOGUE.values()]
+        .filter(({ intents }) => directGroups(intents[0].credits)[0] === 'biceps')
+        .map(({ id }) => id),
+    )
+
+  test('taken, every rotation after it has it, with its reason; two rotations later the review comes back to it', async () => {
+    const { at, take, expanded, id, studio } = await joren()
+    const before = curls(await expanded())
+    await take(2, 'A6 biceps sets -1')
+    const after = curls(await expanded())
+    expect(after).toEqual(before.map((sets, pass) => sets - (pass >= 3 && sets > 0 ? 1 : 0)))
+    const { block } = valueOf(await client(studio.coach, id))
+    expect(block!.plan.block?.changes).toEqual([
+      {
+        from: 3,
+        group: 'biceps',
+        change: -1,
+        row: 'A6',
+        on: studio.today,
+        why: expect.stringMatching(/^Not recovered in \d of the last 3 answers\.$/),
+      },
+    ])
+    expect((await at(3)).came).toEqual([])
+    const [came, ...others] = (await at(4)).came
+    expect(others).toEqual([])
+    expect(came).toMatchObject({
+      words: expect.stringMatching(/^Biceps: 1 set fewer/),
+      expected: 'Expected: recovered in two of the last three answers, after 2 rotations',
+      came: expect.stringMatching(
+        /^(As expected|Not as expected): recovered in \d of the last 3 answers$/,
+      ),
+    })
+    // One rotation after it the same is not proposed again.
+    const biceps = (await at(3)).review.adjustments.find(({ group }) => group === 'biceps')
+    expect(biceps?.row === 'A6').toBe(false)
+  })
+
+  test('for the next rotation only it is that one’s, and the plan is as before after it', async () => {
+    const { take, expanded, studio, id } = await joren()
+    const before = curls(await expanded())
+    await take(2, 'A6 biceps sets -1', true)
+    expect(curls(await expanded())).toEqual(before.map((sets, pass) => sets - (pass === 3 ? 1 : 0)))
+    expect(valueOf(await client(studio.coach, id)).block!.plan.block?.changes).toBeUndefined()
+  })
+
+  test('more in reserve for the triceps touches what the triceps leads, says so, and leaves the rest alone', async () => {
+    const { at, take, expanded } = await joren()
+    const [before, view] = [await expanded(), await at(1)]
+    const { evidence } = view.review.adjustments.find(({ row }) => row === 'A5')!
+    await take(1, 'A5 triceps rir 1')
+    const after = await expanded()
+    const rirs = ({ passes }: typeof before, pass: number) =>
+      new Map(
+        passes[pass]!.sessions.flatMap(({ content }) =>
+          sessionSlots(content).map(slot => [
+            slot.id,
+            [
+              slot.exercise as string,
+              leadRir(slot.scheme.runs.find(({ role }) => role === 'working')!),
+            ] as const,
+          ]),
+        ),
+      )
+    const changed = [...rirs(after, 2)].filter(
+      ([slot, [, rir]]) => rir !== rirs(before, 2).get(slot)?.[1],
+    )
+    expect(changed.length).toBeGreaterThan(0)
+    expect([...new Set(changed.map(([, [exercise]]) => exercise))].sort()).toEqual(
+      [...evidence!.led!].sort(),
+    )
+    expect(rirs(after, 3)).toEqual(rirs(before, 3))
+    expect((await at(1)).decisions[0]?.words).toMatch(
+      /^Triceps: same sets, one more rep in reserve \(.+\)$/,
+    )
   })
 })
 

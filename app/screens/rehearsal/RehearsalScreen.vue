@@ -21,6 +21,7 @@ const {
   groups,
   joints,
   summary,
+  against,
   rules,
 } = useRehearsal(id, useChartColours())
 useActions(REHEARSAL_ACTIONS, { start, cancel })
@@ -105,9 +106,35 @@ const isLive = useMounted()
         </div>
         <div class="mt-2 grid grid-cols-2 gap-x-8 gap-y-3">
           <ChartFigure v-for="chart in charts" :key="chart.key" :chart="chart" />
+          <section aria-labelledby="against-head">
+            <h2 id="against-head" class="text-[14px] font-[650]">
+              Strength at the end, and against doing nothing
+            </h2>
+            <table class="mt-1 w-full text-left text-[13px]">
+              <thead>
+                <tr class="text-[12px] text-ink2">
+                  <th scope="col">The middle, and one in ten to either side</th>
+                  <th scope="col" class="text-right">With the rules</th>
+                  <th scope="col" class="text-right">Against doing nothing</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="line in against" :key="line.name" class="border-b border-hair">
+                  <th scope="row" class="font-normal">{{ line.name }}</th>
+                  <td class="text-right">{{ line.gained }}</td>
+                  <td class="text-right">{{ line.against }}</td>
+                </tr>
+              </tbody>
+            </table>
+            <p class="mt-1 text-[12.5px] text-ink2">
+              The same simulated clients on the same days, once with the proposals followed and once
+              with the plan left alone. She does not share the rules’ assumptions: how many sets
+              suit her is her own, and nobody knows it.
+            </p>
+          </section>
           <section aria-labelledby="rules-head">
             <h2 id="rules-head" class="text-[14px] font-[650]">
-              What the rules proposed, of all about muscles
+              What the rules proposed, of all they proposed
             </h2>
             <table class="mt-1 w-full text-left text-[13px]">
               <thead>
@@ -120,7 +147,7 @@ const isLive = useMounted()
               <tbody>
                 <tr v-for="rule in rules" :key="rule.row" class="border-b border-hair">
                   <th scope="row" class="font-normal">
-                    {{ rule.name }} <span class="text-ink2">{{ rule.row }}</span>
+                    {{ rule.name }}
                   </th>
                   <td class="text-right">
                     {{ rule.whole }}

@@ -1,4 +1,4 @@
-import { formatOneDecimal, GROUP_NAMES, JOINT_NAMES, ROW_NAMES } from '#core/words'
+import { formatOneDecimal, GROUP_NAMES, JOINT_NAMES, NBSP, ROW_NAMES } from '#core/words'
 import { type Group, JOINTS } from '#core/plan/catalogue'
 import { jointCeiling } from '#core/body/joints'
 import type { RehearsalSpread, Spread } from '#core/follow/rehearsal'
@@ -53,6 +53,32 @@ const spreadRows = (what: string, spreads: readonly Spread[], planned: readonly 
     one_in_ten_above: formatOneDecimal(high),
     ...(planned.length > 0 && { planned: formatOneDecimal(planned[at] ?? 0) }),
   }))
+
+const signedPercent = (share: number): string =>
+  `${share < 0 ? '−' : '+'}${formatOneDecimal(Math.abs(share) * 100)}${NBSP}%`
+const percents = ({ low, middle, high }: Spread): string =>
+  `${signedPercent(middle)}, ${signedPercent(low)} to ${signedPercent(high)}`
+
+/** What the rules bring each muscle beside the same clients on the same days with nothing decided, and what it costs. */
+function againstLines({ groups, againstNothing: cost }: RehearsalSpread) {
+  return [
+    ...groups.map(({ group, strength, against }) => ({
+      name: GROUP_NAMES[group],
+      gained: percents(strength),
+      against: percents(against),
+    })),
+    {
+      name: 'Exposures under 80 % ready',
+      gained: formatOneDecimal(cost.unready),
+      against: `${formatOneDecimal(cost.unreadyWithout)} without`,
+    },
+    {
+      name: 'Rotations in pain',
+      gained: formatOneDecimal(cost.pains),
+      against: `${formatOneDecimal(cost.painsWithout)} without`,
+    },
+  ]
+}
 
 /** A simulated client goes through the block ahead of time, many times over, in a worker. */
 export function useRehearsal(clientId: string, colours: Readonly<Ref<ChartColours | null>>) {
@@ -204,17 +230,13 @@ export function useRehearsal(clientId: string, colours: Readonly<Ref<ChartColour
     joints: JOINTS.map(one => ({ joint: one, name: JOINT_NAMES[one] })),
     summary: computed(() => {
       const held = spread.value
-      if (!held) return []
-      return [
-        `${held.runs} runs in ${formatOneDecimal(seconds.value)} s. A simulated client missed ${Math.round(held.missedShare * 100)} % of the sessions and was sore in ${formatOneDecimal(held.painPasses)} rotations.`,
-        ...held.groups
-          .filter(one => one.group === groupNow.value?.group)
-          .map(
-            one =>
-              `${GROUP_NAMES[one.group]}: strength ${formatOneDecimal(one.strength.low * 100)} to ${formatOneDecimal(one.strength.high * 100)} %, the middle ${formatOneDecimal(one.strength.middle * 100)} %.`,
-          ),
-      ]
+      return held
+        ? [
+            `${held.runs} runs in ${formatOneDecimal(seconds.value)} s. A simulated client missed ${Math.round(held.missedShare * 100)} % of the sessions and was sore in ${formatOneDecimal(held.painPasses)} rotations.`,
+          ]
+        : []
     }),
+    against: computed(() => (spread.value ? againstLines(spread.value) : [])),
     rules: computed(() =>
       (spread.value?.rows ?? []).map(({ row, whole, missed }) => ({
         row,

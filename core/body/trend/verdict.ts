@@ -83,15 +83,25 @@ function lookedAt({ slope, error }: Slope): 'progress' | 'decline' | 'plateau' |
  * Shape: observations in the order of their days; looks may come as often as one likes.
  */
 export function lookOn(before: Called, all: readonly Observed[]): Called {
+  return lookedOn(before, all).called
+}
+
+/** The same with the slope it was said from; undefined while there is too little to fit one. */
+export function lookedOn(
+  before: Called,
+  all: readonly Observed[],
+): { readonly called: Called; readonly fit: Slope | undefined } {
   const own = before.from === -Infinity ? all : all.filter(({ day }) => day > before.from)
-  if (!isEnough(daysOf(own))) return before
-  const said = lookedAt(slopeOf(own))
-  if (said === undefined) return before
+  if (!isEnough(daysOf(own))) return { called: before, fit: undefined }
+  const fit = slopeOf(own)
+  const said = lookedAt(fit)
+  if (said === undefined) return { called: before, fit }
   const today = own.at(-1)!.day
-  return {
+  const called = {
     ...(said === before.verdict ? before : { verdict: said, since: today }),
     from: said === 'plateau' ? before.from : today,
   }
+  return { called, fit }
 }
 
 /** Looks after every day. */

@@ -56,7 +56,7 @@ export function practiceLog(
   context: PlanContext,
 ): readonly PracticeSession[] {
   const outcomes: RehearsedOutcome[] = []
-  rehearsedRun(data, seed, outcome => outcomes.push(outcome))
+  rehearsedRun(data, seed, { keep: outcome => outcomes.push(outcome) })
   return outcomes.map(({ session: { session }, isMissed, sets, isRecovered }): PracticeSession => ({
     session,
     isMissed,

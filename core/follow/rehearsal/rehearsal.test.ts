@@ -6,8 +6,16 @@ import { defaultContext } from '../../plan/method'
 import { expandedBlock } from '../../design/progress'
 import { sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
+import { MAX_SETS_PER_EXERCISE } from '../../plan/scheme'
+import { allotted, spreadOver } from './allotted'
 import {
   chance,
+  growthBy,
+  hiddenClient,
+  type Policy,
+  REHEARSED_WORLDS,
+  type RehearsedWorld,
+  type RunTerms,
   rehearsalData,
   rehearsalSpread,
   rehearsedRun,
@@ -95,7 +103,7 @@ describe('a run', () => {
   })
   test('what is kept of it is what was counted: a session each, no sets of a missed one, reps that can be done', () => {
     const outcomes: RehearsedOutcome[] = []
-    rehearsedRun(data, 3, outcome => outcomes.push(outcome))
+    rehearsedRun(data, 3, { keep: outcome => outcomes.push(outcome) })
     expect(outcomes).toHaveLength(8 * 3)
     for (const { isMissed, sets, session: of } of outcomes) {
       if (isMissed) expect(sets).toEqual([])
@@ -145,4 +153,97 @@ test('a client who recovers slowly comes less ready', () => {
       data,
     ).groups.find(({ group }) => group === 'triceps')!.readiness[4]!.middle
   expect(readinessAt(1.8)).toBeLessThan(readinessAt(0.6))
+})
+
+describe('the simulated client does not share what the rules assume', () => {
+  test('more sets help ever less, or are best at her need', () => {
+    const doses = [0.25, 0.5, 0.75, 1, 1.25, 1.5, 2]
+    const steps = (world: RehearsedWorld) =>
+      doses.slice(1).map((dose, at) => growthBy(dose, world) - growthBy(doses[at]!, world))
+    expect(growthBy(1, 'more')).toBeCloseTo(1, 9)
+    expect(growthBy(1, 'best')).toBeCloseTo(1, 9)
+    expect(steps('more').every(step => step > 0)).toBe(true)
+    expect(steps('best').map(Math.sign)).toEqual([1, 1, 1, -1, -1, -1])
+    for (const world of REHEARSED_WORLDS) expect(growthBy(0, world)).toBeCloseTo(0, 9)
+  })
+  test('her need is her own: a third of the target to either side', () => {
+    const needs = Array.from({ length: 300 }, (_, seed) => hiddenClient(chance(seed)).need[0]!)
+    const mean = needs.reduce((sum, need) => sum + need, 0) / needs.length
+    expect(mean).toBeCloseTo(1, 1)
+    expect(Math.min(...needs)).toBeLessThan(0.6)
+    expect(Math.max(...needs)).toBeGreaterThan(1.4)
+  })
+  const gains = (more: Partial<typeof data>, terms: RunTerms = {}) =>
+    Array.from({ length: 60 }, (_, seed) => {
+      const { strength } = rehearsedRun({ ...data, ...more }, seed, {
+        policy: { kind: 'nothing' },
+        ...terms,
+      })
+      return data.trained.reduce((sum, group) => sum + strength[group]!, 0)
+    }).reduce((sum, gain) => sum + gain, 0)
+  test('whoever comes tired, or in pain, grows less', () => {
+    expect(gains({ tau: data.tau.map(hours => hours * 2) })).toBeLessThan(gains({}))
+    expect(gains({ ceilings: data.ceilings.map(() => 0.1) })).toBeLessThan(gains({}))
+  })
+})
+
+describe('ways to decide', () => {
+  const under = (policy: Policy, seed = 4) => rehearsedRun(data, seed, { policy })
+  test('meet the same client on the same days', () => {
+    const [rules, nothing] = [under({ kind: 'rules' }), under({ kind: 'nothing' })]
+    expect(rules.passes.map(({ missed }) => missed)).toEqual(
+      nothing.passes.map(({ missed }) => missed),
+    )
+    expect(rules.passes[0]!.counted).toEqual(
+      nothing.passes[0]!.missed > 0 ? expect.anything() : nothing.passes[0]!.counted,
+    )
+    expect(nothing.passes.every(({ rows }) => rows.length === 0)).toBe(true)
+  })
+  test('to the target ends at the target, a level at its level', () => {
+    const triceps = GROUPS.indexOf('triceps')
+    const doses = (policy: Policy) => {
+      const late = Array.from({ length: 40 }, (_, seed) =>
+        under(policy, seed).passes.slice(4),
+      ).flat()
+      return late.filter(({ missed }) => missed === 0).map(({ counted }) => counted[triceps]!)
+    }
+    const middle = (values: readonly number[]) =>
+      [...values].sort((a, b) => a - b)[values.length >> 1]!
+    const target = data.bands[triceps]!.target
+    expect(Math.abs(middle(doses({ kind: 'target' })) - target)).toBeLessThan(1.5)
+    const of = new Float64Array(GROUPS.length).fill(0.5)
+    expect(Math.abs(middle(doses({ kind: 'level', of })) - target / 2)).toBeLessThan(1.5)
+  })
+  test('what is decided for good is given out as the plan gives it, and every set is counted', () => {
+    const pass = data.passes[0]!
+    const triceps = GROUPS.indexOf('triceps')
+    const change = (by: number) => Float64Array.from(GROUPS, (_, at) => (at === triceps ? by : 0))
+    const total = (by: number) => {
+      const now = allotted(pass, change(by))
+      return [...now]
+        .filter(([{ main }]) => main === triceps)
+        .reduce((sum, [, sets]) => sum + sets, 0)
+    }
+    expect([0, 1, 3, -2].map(total)).toEqual([8, 9, 11, 6])
+    expect(total(100)).toBeLessThanOrEqual(2 * MAX_SETS_PER_EXERCISE)
+    expect(total(-100)).toBe(2)
+  })
+  test('half of a missed session goes to what trains its muscles later', () => {
+    const [push, , arms] = data.passes[0]!.sessions
+    const now = allotted(data.passes[0]!, new Float64Array(GROUPS.length))
+    const before = new Map(now)
+    spreadOver(push!, [arms!], now)
+    const gained = arms!.whole.slots.map(slot => now.get(slot)! - before.get(slot)!)
+    expect(gained).toEqual([0, 2])
+  })
+  test('against doing nothing is nothing where nothing was decided', () => {
+    const idle = Array.from({ length: 20 }, (_, seed) => under({ kind: 'nothing' }, seed))
+    const own = rehearsalSpread(idle, data, idle)
+    for (const { against } of own.groups) expect(against).toEqual({ low: 0, middle: 0, high: 0 })
+    const { groups, againstNothing } = rehearsalSpread(runs.slice(0, 20), data, idle)
+    expect(groups.some(({ against }) => against.low !== 0 || against.high !== 0)).toBe(true)
+    expect(againstNothing.unreadyWithout).toBeCloseTo(own.againstNothing.unready, 9)
+  })
+  test('rows about exercises are among them', () =>
+    expect(spreadOf.rows.map(({ row }) => row)).toEqual(expect.arrayContaining(['E2', 'E3'])))
 })

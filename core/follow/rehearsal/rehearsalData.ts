@@ -8,7 +8,7 @@ import {
   JOINTS,
   requireExercise,
 } from '../../plan/catalogue'
-import { jointLoads } from '../../body/joints'
+import { jointCeiling, jointLoads } from '../../body/joints'
 import { countedWorkOfDay, type CountedWork } from '../../count/ledger'
 import {
   type Band,
@@ -23,6 +23,7 @@ import type { BlockSession, ExpandedBlock } from '../../design/progress'
 import { impulsesOf, RECOVERY, tauHours } from '../../body/recovery'
 import { leadRir, nominalReps, plannedSets, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
+import { OWN } from '../review'
 
 /** An exercise of a session as the simulation needs it: what one set of it does. */
 export interface RehearsedSlot {
@@ -80,6 +81,9 @@ export interface RehearsalData {
   readonly trained: readonly number[]
   /** Joints by their place that exercises of a group load. */
   readonly jointsOf: readonly (readonly number[])[]
+  /** Ceilings of joints over 7 days, and exercises that load each with 2 or more. */
+  readonly ceilings: readonly number[]
+  readonly loading: readonly (readonly number[])[]
   readonly weeklyGain: number
 }
 
@@ -205,10 +209,11 @@ export function rehearsalData(
   const slots = passes
     .flatMap(({ sessions }) => sessions)
     .flatMap(({ content }) => sessionSlots(content))
-  const touches = (slot: Slot, joint: Joint) =>
+  const stressOf = (slot: Slot, joint: Joint) =>
     intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).jointStress[
       joint
-    ] > 0
+    ]
+  const touches = (slot: Slot, joint: Joint) => stressOf(slot, joint) > 0
   const trains = (slot: Slot, group: Group) =>
     directGroups(
       slot.credits ??
@@ -222,6 +227,14 @@ export function rehearsalData(
     modes: GROUPS.map(group => modeOf(context, group)),
     tau: GROUPS.map(group => tauHours(group, context)),
     capacity: GROUPS.map(group => RECOVERY[group].capacity),
+    ceilings: JOINTS.map(joint => jointCeiling(joint, context).week),
+    loading: JOINTS.map(joint =>
+      exercises.flatMap((id, at) =>
+        slots.some(slot => slot.exercise === id && stressOf(slot, joint) >= OWN.painStress)
+          ? [at]
+          : [],
+      ),
+    ),
     trained: GROUPS.flatMap((_, at) => (all.some(({ direct }) => direct[at]! > 0) ? [at] : [])),
     jointsOf: GROUPS.map(group =>
       JOINTS.flatMap((joint, at) =>

@@ -1,13 +1,15 @@
-import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
+import { GROUPS, JOINTS } from '../../plan/catalogue'
 import { estimatedOneRep, expectedReps, loadForReps } from '../../plan/estimate'
-import { normalShare, setReading, sharedVariance } from '../../body/log'
-import { type Called, lookOn, NOTHING_CALLED, type Observed, slopeOf } from '../../body/trend'
+import { setReading, sharedVariance } from '../../body/log'
 import type { PainLevel } from '../../plan/method'
 import { PERFORMANCE_LOSS } from '../../body/recovery'
-import { type Adjustment, adjustments, type DecisionRow, type GroupEvidence } from '../review'
-import { chance, type Chance } from './chance'
+import { type DecisionRow, isMeant } from '../review'
+import { type Allotted, allotted, spreadOver } from './allotted'
+import { chance } from './chance'
 import type { RehearsalData, RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
-import { type Hidden, hiddenClient, saidRir, saysRecovered, SIMULATED } from './hidden'
+import { growthBy, type RehearsedWorld, saidRir, saysRecovered, SIMULATED } from './hidden'
+import { decideNext, type Policy } from './policy'
+import { newState, newTally, type State, type Tally } from './state'
 
 /** One set as the simulated client did it. Load as a share of strength at the block's beginning. */
 export interface RehearsedSet {
@@ -35,6 +37,9 @@ export interface PassRun {
   readonly sessions: number
   readonly rows: readonly DecisionRow[]
   readonly pains: number
+  /** Exposures of muscles, and those at which one was truly under 80 % ready. */
+  readonly exposures: number
+  readonly unready: number
 }
 
 export interface Run {
@@ -42,37 +47,17 @@ export interface Run {
   readonly strength: Float64Array
 }
 
-const RAMP_WEEKS = 4
-const NOT_KNOWN = 100
-
-interface State {
-  readonly hidden: Hidden
-  readonly chance: Chance
-  /** ln of strength against the beginning, and what is left of fatigue: really, and as the model reckons it. */
-  readonly strength: Float64Array
-  readonly fatigue: Float64Array
-  readonly assumed: Float64Array
-  hour: number
-  readonly believed: Map<number, number[]>
-  /** Everything done, in the order of its days, and what was said of each muscle by it. */
-  readonly observed: Observed[]
-  readonly called: Called[]
-  readonly jointWeeks: number[][]
-  sore: readonly PainLevel[]
-  /** Sets and reps in reserve by which the pass differs from the plan. */
-  change: {
-    readonly sets: Float64Array
-    readonly rir: Float64Array
-    readonly isDeload: boolean
-  }
-  readonly belowFloor: Int8Array
+/** How a run is gone through; left out, by the rules and in the world where more sets always help a little. */
+export interface RunTerms {
+  /** The dose it begins with, in targets, by the order of GROUPS; left out, the plan's own. */
+  readonly start?: Float64Array
+  readonly policy?: Policy
+  readonly world?: RehearsedWorld
+  readonly keep?: (outcome: RehearsedOutcome) => void
 }
 
-const noChange = () => ({
-  sets: new Float64Array(GROUPS.length),
-  rir: new Float64Array(GROUPS.length),
-  isDeload: false,
-})
+const RAMP_WEEKS = 4
+const NOT_KNOWN = 100
 
 function decay(state: State, hour: number, { tau }: RehearsalData): void {
   const passed = hour - state.hour
@@ -87,15 +72,6 @@ function decay(state: State, hour: number, { tau }: RehearsalData): void {
 
 const readyPercent = (fatigue: number, capacity: number) =>
   100 * Math.max(0, 1 - fatigue / capacity)
-
-/** Sets of a slot in this pass: the plan's, and what was decided about its muscle, given to its first exercises. */
-function setsNow({ sets, main }: RehearsedSlot, left: Float64Array, isEasier: boolean): number {
-  if (isEasier) return Math.max(1, Math.round(sets / 2))
-  const wanted = left[main]!
-  const change = wanted > 0 ? Math.min(2, wanted) : Math.max(-(sets - 1), wanted)
-  left[main] = wanted - change
-  return sets + change
-}
 
 /** The lower middle of the last three estimates, as a coach would plan with. */
 function believedOf(state: State, exercise: number): number {
@@ -119,7 +95,9 @@ function doSlot(
     (1 - Math.min(0.9, loss)) *
     Math.exp(state.chance.normal(0, SIMULATED.dayScatter))
   const rir = Math.max(0, slot.rir + rirShift)
-  const load = loadForReps(believedOf(state, exercise), (low + high) / 2, rir)
+  const load =
+    loadForReps(believedOf(state, exercise), (low + high) / 2, rir) *
+    (state.loads.get(exercise) ?? 1)
   const able = expectedReps(today, load)
   // Who misjudges the first set misjudges the others alike; later sets lose a little to the ones before.
   const reps = Math.max(1, Math.floor(able - rir + SLACK))
@@ -129,6 +107,7 @@ function doSlot(
     sets,
     load,
     rir: said,
+    planned: rir,
     repsAt: set => Math.max(1, Math.floor(able * (1 - LOST_BY_SET * (set - 1)) - rir + SLACK)),
   }
 }
@@ -138,6 +117,7 @@ interface DoneSlot {
   readonly sets: number
   readonly load: number
   readonly rir: number
+  readonly planned: number
   readonly repsAt: (set: number) => number
 }
 const LOST_BY_SET = 0.03
@@ -155,8 +135,9 @@ function setsOf({ slot, sets, load, rir, repsAt }: DoneSlot): readonly Rehearsed
 }
 
 function remember(
-  { slot, sets, load, rir, repsAt }: DoneSlot,
+  { slot, sets, load, rir, planned, repsAt }: DoneSlot,
   state: State,
+  tally: Tally,
   hour: number,
   { capacity }: RehearsalData,
 ): void {
@@ -165,6 +146,9 @@ function remember(
   if (!estimate) return
   const own = state.believed.get(slot.exercise) ?? []
   state.believed.set(slot.exercise, [...own, estimate.load].slice(-3))
+  const errors = tally.errors.get(slot.exercise) ?? []
+  tally.errors.set(slot.exercise, errors)
+  for (let set = 0; set < sets; set++) errors.push(rir - planned)
   const { y, variance } = setReading(load, reps, { rir, isRirOpen: rir >= OPEN_RIR })
   state.observed.push({
     exercise: slot.exercise,
@@ -175,33 +159,6 @@ function remember(
   })
 }
 const OPEN_RIR = 4
-
-interface Tally {
-  readonly counted: Float64Array
-  readonly readiness: Float64Array
-  readonly lowest: Float64Array
-  readonly exposures: Int16Array
-  readonly low: Int16Array
-  readonly joints: Float64Array
-  readonly recovered: Int16Array
-  readonly notRecovered: Int16Array
-  done: number
-  missed: number
-}
-
-const newTally = (): Tally => ({
-  counted: new Float64Array(GROUPS.length),
-  readiness: new Float64Array(GROUPS.length),
-  lowest: new Float64Array(GROUPS.length).fill(NOT_KNOWN),
-  exposures: new Int16Array(GROUPS.length),
-  low: new Int16Array(GROUPS.length),
-  joints: new Float64Array(JOINTS.length),
-  recovered: new Int16Array(GROUPS.length),
-  notRecovered: new Int16Array(GROUPS.length),
-  done: 0,
-  missed: 0,
-})
-
 const NO_SETS: readonly RehearsedSet[] = []
 /** More in reserve in easier days. */
 const EASIER_RIR = 2
@@ -216,27 +173,37 @@ function arrive(
   { capacity }: RehearsalData,
   tally: Tally,
 ): boolean | null {
-  let worst = NOT_KNOWN
+  let [worst, least] = [NOT_KNOWN, NOT_KNOWN]
+  const assumedOf = (group: number) => readyPercent(state.assumed[group]!, capacity[group] ?? 1)
   for (const group of groups) {
-    const [assumed, really] = [
-      readyPercent(state.assumed[group]!, capacity[group] ?? 1),
-      readyPercent(state.fatigue[group]!, capacity[group] ?? 1),
-    ]
+    const assumed = assumedOf(group)
+    const really = readyPercent(state.fatigue[group]!, capacity[group] ?? 1)
+    least = Math.min(least, assumed)
     tally.readiness[group] = tally.readiness[group]! + assumed
-    tally.exposures[group] = (tally.exposures[group] ?? 0) + 1
-    if (assumed < LOW) tally.low[group] = (tally.low[group] ?? 0) + 1
+    tally.exposures[group] = tally.exposures[group]! + 1
+    tally.ready[group] = tally.ready[group]! + Math.min(1, really / SIMULATED.readyFrom)
+    if (assumed < LOW) tally.low[group] = tally.low[group]! + 1
+    if (really < LOW) tally.unready[group] = tally.unready[group]! + 1
     tally.lowest[group] = Math.min(tally.lowest[group] ?? NOT_KNOWN, really)
     worst = Math.min(worst, really)
   }
-  const isRecovered = groups.length === 0 ? null : saysRecovered(worst, state.chance)
+  if (groups.length === 0) return null
+  const isRecovered = saysRecovered(worst, state.chance)
   const answers = isRecovered ? tally.recovered : tally.notRecovered
-  for (const group of groups) answers[group] = (answers[group] ?? 0) + 1
+  for (const group of groups) {
+    if (!isMeant(isRecovered, assumedOf(group), least)) continue
+    answers[group] = answers[group]! + 1
+    state.lately[group] = [...state.lately[group]!, isRecovered].slice(-3)
+  }
   return isRecovered
 }
 
+/** Of an exercise another stands in for, what the joint still bears. */
+const SPARED = 0.5
+
 /** What an exercise leaves behind. */
 function leave(
-  { touched, strained, impulse, counted, joints }: RehearsedSlot,
+  { touched, strained, impulse, counted, joints, exercise }: RehearsedSlot,
   sets: number,
   state: State,
   tally: Tally,
@@ -247,31 +214,38 @@ function leave(
     state.assumed[group] = state.assumed[group]! + fatigue
     tally.counted[group] = tally.counted[group]! + counted[group]! * sets
   }
-  for (const joint of strained) tally.joints[joint] = tally.joints[joint]! + joints[joint]! * sets
+  const share = state.swapped.has(exercise) ? SPARED : 1
+  for (const joint of strained)
+    tally.joints[joint] = tally.joints[joint]! + joints[joint]! * sets * share
   tally.done += sets
 }
+
+interface Doing {
+  readonly tally: Tally
+  readonly sets: Allotted
+  readonly isEasier: boolean
+  readonly isKept: boolean
+  /** Sessions that missed sets are spread over, as the review proposes; empty where they are let go. */
+  readonly later: readonly RehearsedSession[]
+}
+
+/** Easier days: half the sets. */
+const easier = (sets: number) => Math.max(1, Math.round(sets / 2))
 
 function doSession(
   session: RehearsedSession,
   state: State,
   data: RehearsalData,
-  {
-    tally,
-    left,
-    isEasier,
-    isKept,
-  }: {
-    readonly tally: Tally
-    readonly left: Float64Array
-    readonly isEasier: boolean
-    readonly isKept: boolean
-  },
+  { tally, sets, isEasier, isKept, later }: Doing,
 ): RehearsedOutcome {
+  // Each session has chances of its own, so that two ways through a block meet the same days.
+  state.chance = chance(state.seed * 7919 + session.hour)
   const isMissed = state.chance.uniform() < SIMULATED.missed
   const { slots, groups } =
     state.chance.uniform() < SIMULATED.cutShort ? session.cut : session.whole
   if (isMissed) {
     tally.missed += 1
+    spreadOver(session, later, sets)
     return { session, isMissed, sets: NO_SETS, isRecovered: null }
   }
   decay(state, session.hour, data)
@@ -279,218 +253,127 @@ function doSession(
   const done = slots.map(slot => {
     const own = doSlot(
       slot,
-      setsNow(slot, left, isEasier),
+      isEasier ? easier(slot.sets) : sets.get(slot)!,
       state,
       data,
       isEasier ? EASIER_RIR : slot.main < 0 ? 0 : state.change.rir[slot.main]!,
     )
-    if (!isEasier) remember(own, state, session.hour, data)
+    if (!isEasier) remember(own, state, tally, session.hour, data)
     leave(slot, own.sets, state, tally)
     return own
   })
   return { session, isMissed, sets: isKept ? done.flatMap(setsOf) : NO_SETS, isRecovered }
 }
 
-/** Pain that a steep rise brings, joint by joint; it is there for a pass. */
-function newPains(tally: Tally, state: State): readonly PainLevel[] {
+/** Pain that a steep rise brings, and a joint near its ceiling; it is there for a pass. */
+function newPains(
+  tally: Tally,
+  state: State,
+  { ceilings }: RehearsalData,
+  weeks: number,
+  at: number,
+): readonly PainLevel[] {
+  const by = chance(state.seed * 7919 + 500_000 + at)
   return JOINTS.map((_, joint) => {
     const before = state.jointWeeks[joint]?.slice(-RAMP_WEEKS) ?? []
     const load = tally.joints[joint]!
     const mean = before.reduce((sum, week) => sum + week, 0) / Math.max(1, before.length)
     const ramp = before.length >= 2 && mean > 0 ? load / mean : 1
     state.jointWeeks[joint]?.push(load)
-    if (
-      state.chance.uniform() >=
-      SIMULATED.pain + SIMULATED.painByRamp * Math.max(0, ramp - SIMULATED.rampFrom)
-    )
-      return 'none'
-    const score =
-      SIMULATED.leastPain +
-      Math.floor(state.chance.uniform() * (SIMULATED.mostPain - SIMULATED.leastPain + 1))
-    return score >= 5 ? 'swap' : 'hold'
+    const [drawn, score] = [by.uniform(), by.uniform()]
+    const share = load / weeks / (ceilings[joint] ?? Infinity)
+    const risk =
+      SIMULATED.pain +
+      SIMULATED.painByRamp * Math.max(0, ramp - SIMULATED.rampFrom) +
+      SIMULATED.painByLoad * Math.max(0, share - SIMULATED.loadFrom)
+    if (drawn >= risk) return 'none'
+    const pain =
+      SIMULATED.leastPain + Math.floor(score * (SIMULATED.mostPain - SIMULATED.leastPain + 1))
+    return pain >= 5 ? 'swap' : 'hold'
   })
 }
 
-/** What the log says of a muscle by now: the verdict that holds, and the slope behind it. */
-function trendNow(group: number, { state, pass }: Facts) {
-  const members = pass.members[group] ?? []
-  const own = state.observed
-    .filter(({ exercise }) => members.includes(exercise))
-    .map(one => ({ ...one, exercise: members.indexOf(one.exercise) }))
-  const called = (state.called[group] = lookOn(state.called[group] ?? NOTHING_CALLED, own))
-  const { slope, error } = slopeOf(own)
-  return { verdict: called.verdict, slope, probability: normalShare(slope / error) }
-}
-
-/** The worst joint that exercises of a muscle load; null where none is sore. */
-function soreOf(
-  group: number,
-  { sore }: State,
-  { jointsOf }: RehearsalData,
-): GroupEvidence['sore'] {
-  const at = (jointsOf[group] ?? []).find(joint => sore[joint] !== 'none')
-  return at === undefined ? null : { joint: JOINTS[at] as Joint, level: sore[at] ?? 'none' }
-}
-
-/** Finished passes in a row in which a muscle was under its floor. */
-function underFloor(group: number, { tally, state, pass }: Facts, floor: number): number {
-  const isUnder = valueAt(tally.counted, group) / pass.weeks < floor - FLOOR_SLACK
-  return (state.belowFloor[group] = isUnder ? valueAt(state.belowFloor, group) + 1 : 0)
-}
-
-interface Facts {
-  readonly state: State
-  readonly tally: Tally
-  readonly data: RehearsalData
-  readonly pass: RehearsedPass
-  readonly next: RehearsedPass
-}
-const FLOOR_SLACK = 0.5
-const NO_BAND = { floor: 0, target: 0, ceiling: 0 } as const
-const valueAt = (values: Float64Array | Int16Array | Int8Array, at: number): number => values[at]!
-
-function evidenceFor(group: number, facts: Facts, planned: number): GroupEvidence {
-  const { state, tally, data, pass, next } = facts
-  const exposures = valueAt(tally.exposures, group)
-  const { verdict, probability, slope } = trendNow(group, facts)
-  const band = data.bands[group] ?? NO_BAND
-  const direct = valueAt(next.direct, group)
-  return {
-    group: GROUPS[group] as Group,
-    mode: data.modes[group] ?? 'keep',
-    direct,
-    counted: valueAt(next.counted, group) / next.weeks,
-    band,
-    verdict,
-    probability,
-    slope,
-    sore: soreOf(group, state, data),
-    adherence: planned === 0 ? 1 : tally.done / planned,
-    done: tally.done,
-    planned,
-    recovered: valueAt(tally.recovered, group),
-    notRecovered: valueAt(tally.notRecovered, group),
-    readiness: exposures > 0 ? valueAt(tally.readiness, group) / exposures : NOT_KNOWN,
-    exposures,
-    lowExposures: valueAt(tally.low, group),
-    belowFloorFor: underFloor(group, facts, band.floor),
-    ramp: next.isDeload || pass.isDeload ? 0 : Math.max(0, direct - valueAt(pass.direct, group)),
-  }
-}
-
-/** What the rules make of the pass, followed as proposed. */
-function decided(facts: Facts): readonly Adjustment[] {
-  const { state, tally, data, pass, next } = facts
-  const planned = pass.sessions.reduce(
-    (sum, { whole }) => sum + whole.slots.reduce((own, { sets }) => own + sets, 0),
-    0,
-  )
-  const evidence = data.trained.map(group => evidenceFor(group, facts, planned))
-  const answers =
-    tally.recovered.reduce((sum, one) => sum + one, 0) +
-    tally.notRecovered.reduce((sum, one) => sum + one, 0)
-  const falling = evidence.filter(({ verdict }) => verdict === 'decline').length >= 2
-  const isTired =
-    answers >= 4 && tally.notRecovered.reduce((sum, one) => sum + one, 0) / answers >= 0.5
-  const isSore = state.sore.filter(level => level !== 'none').length >= 2
-  return adjustments(
-    evidence,
-    next.isDeload
-      ? []
-      : [
-          ...(falling ? ['falling' as const] : []),
-          ...(isTired ? ['not_recovered' as const] : []),
-          ...(isSore ? ['sore_joints' as const] : []),
-        ],
-  )
-}
-
-function changeFrom(all: readonly Adjustment[]): State['change'] {
-  const next = noChange()
-  let isDeload = false
-  for (const { change, group, isWaiting } of all) {
-    const at = group === null ? -1 : GROUPS.indexOf(group)
-    if (isWaiting) continue
-    if (change.kind === 'deload') isDeload = true
-    if (at < 0) continue
-    if (change.kind === 'rir') next.rir[at] = Math.max(next.rir[at]!, change.by)
-    else if (change.kind === 'sets' || change.kind === 'hold_ramp') next.sets[at] = change.by
-    if (change.kind === 'sets') next.rir[at] = Math.max(next.rir[at]!, change.rir)
-  }
-  return { ...next, isDeload }
-}
-
+/** What the pass adds to strength: by the dose against her own need, how ready she came, pain, and reps left. */
 function grow(
   state: State,
   tally: Tally,
-  { bands, weeklyGain }: RehearsalData,
-  weeks: number,
+  { bands, weeklyGain, jointsOf }: RehearsalData,
+  { weeks }: RehearsedPass,
+  world: RehearsedWorld,
 ): void {
   for (let group = 0; group < GROUPS.length; group++) {
     const target = bands[group]?.target ?? 0
+    const exposures = tally.exposures[group]!
+    if (target <= 0 || exposures === 0) continue
+    const dose = tally.counted[group]! / weeks / (target * state.hidden.need[group]!)
+    const isSore = (jointsOf[group] ?? []).some(joint => state.sore[joint] !== 'none')
     const share =
-      target > 0 ? Math.min(SIMULATED.mostGainFactor, tally.counted[group]! / weeks / target) : 0
+      growthBy(dose, world) *
+      (tally.ready[group]! / exposures) *
+      (isSore ? SIMULATED.inPain : 1) *
+      Math.max(0, 1 - SIMULATED.perReserve * state.change.rir[group]!)
     state.strength[group] = state.strength[group]! + Math.log(1 + weeklyGain * share) * weeks
   }
 }
 
-const newState = (by: Chance): State => ({
-  hidden: hiddenClient(by),
-  chance: by,
-  strength: new Float64Array(GROUPS.length),
-  fatigue: new Float64Array(GROUPS.length),
-  assumed: new Float64Array(GROUPS.length),
-  hour: 0,
-  believed: new Map(),
-  observed: [],
-  called: GROUPS.map(() => NOTHING_CALLED),
-  jointWeeks: JOINTS.map(() => []),
-  sore: JOINTS.map(() => 'none' as const),
-  change: noChange(),
-  belowFloor: new Int8Array(GROUPS.length),
-})
+const sumOf = (values: Int16Array) => values.reduce((sum, value) => sum + value, 0)
+
+function passRun(
+  { weeks, sessions }: RehearsedPass,
+  tally: Tally,
+  rows: readonly DecisionRow[],
+  { sore }: State,
+): PassRun {
+  return {
+    counted: tally.counted.map(sum => sum / weeks),
+    readiness: tally.lowest,
+    joints: tally.joints.map(sum => sum / weeks),
+    missed: tally.missed,
+    sessions: sessions.length,
+    rows,
+    pains: sore.filter(level => level !== 'none').length,
+    exposures: sumOf(tally.exposures),
+    unready: sumOf(tally.unready),
+  }
+}
 
 /**
- * One going of a simulated client through a block, who follows the adjustments as proposed.
+ * One going of a simulated client through a block, under what is decided after each rotation.
  *
  * Shape:  a pass each; `keep` gets every session as it ends, for whoever wants the log.
  * Units:  counted sets per 7 days, percent at the least ready direct exposure, points in the pass, ln of strength at the end.
- * Edge:   the same seed gives the same run.
+ * Edge:   the same seed gives the same run, and under another policy the same days.
  * Source: docs/methods.md#rehearsal.
  */
 export function rehearsedRun(
   data: RehearsalData,
   seed: number,
-  keep?: (outcome: RehearsedOutcome) => void,
+  { policy = { kind: 'rules' }, world = 'more', start, keep }: RunTerms = {},
 ): Run {
-  const state = newState(chance(seed))
+  const state = newState(seed)
+  const from = policy.kind === 'level' ? policy.of : start
+  if (from) decideNext({ kind: 'level', of: from }, { state, tally: newTally(), data, at: -1 })
   const passes = data.passes.map((pass, at): PassRun => {
     const tally = newTally()
-    const left = Float64Array.from(state.change.sets)
-    const isEasier = state.change.isDeload && !pass.isDeload
-    for (const session of pass.sessions) {
-      const outcome = doSession(session, state, data, {
-        tally,
-        left,
-        isEasier,
-        isKept: keep !== undefined,
-      })
+    const { held, once } = state.change
+    const doing = {
+      tally,
+      sets: allotted(
+        pass,
+        held.map((sets, group) => sets + once[group]!),
+      ),
+      isEasier: state.change.isDeload && !pass.isDeload,
+      isKept: keep !== undefined,
+    }
+    pass.sessions.forEach((session, n) => {
+      const later = policy.kind === 'rules' ? pass.sessions.slice(n + 1) : []
+      const outcome = doSession(session, state, data, { ...doing, later })
       keep?.(outcome)
-    }
-    grow(state, tally, data, pass.weeks)
-    state.sore = newPains(tally, state)
-    const next = data.passes[at + 1]
-    const rows = next ? decided({ state, tally, data, pass, next }) : []
-    state.change = next ? changeFrom(rows) : noChange()
-    return {
-      counted: tally.counted.map(sum => sum / pass.weeks),
-      readiness: tally.lowest,
-      joints: tally.joints.map(sum => sum / pass.weeks),
-      missed: tally.missed,
-      sessions: pass.sessions.length,
-      rows: rows.filter(({ isWaiting }) => !isWaiting).map(({ row }) => row),
-      pains: state.sore.filter(level => level !== 'none').length,
-    }
+    })
+    grow(state, tally, data, pass, world)
+    state.sore = newPains(tally, state, data, pass.weeks, at)
+    const rows = at + 1 < data.passes.length ? decideNext(policy, { state, tally, data, at }) : []
+    return passRun(pass, tally, rows, state)
   })
   return { passes, strength: state.strength }
 }

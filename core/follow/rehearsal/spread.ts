@@ -1,7 +1,7 @@
 import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { DECISION_ROWS, type DecisionRow } from '../review'
 import type { RehearsalData } from './rehearsalData'
-import type { Run } from './run'
+import type { PassRun, Run } from './run'
 
 /** Where a tenth, half and nine tenths of the runs lie. */
 export interface Spread {
@@ -19,7 +19,16 @@ export interface RehearsalSpread {
     readonly counted: readonly Spread[]
     readonly readiness: readonly Spread[]
     readonly strength: Spread
+    /** The same client under the rules against herself under none: strength as a share of the beginning. */
+    readonly against: Spread
   }[]
+  /** Under the rules against doing nothing: rotations in pain, and exposures under 80 % ready, both on average of a run. */
+  readonly againstNothing: {
+    readonly pains: number
+    readonly painsWithout: number
+    readonly unready: number
+    readonly unreadyWithout: number
+  }
   readonly joints: readonly { readonly joint: Joint; readonly load: readonly Spread[] }[]
   /** Shares of all decisions about muscles, after rotations with nothing missed and with something missed. */
   readonly rows: readonly {
@@ -38,13 +47,21 @@ function spread(values: readonly number[]): Spread {
   return { low: at(0.1), middle: at(0.5), high: at(0.9) }
 }
 
+const each = (runs: readonly Run[], of: (pass: PassRun) => number): number =>
+  runs.reduce((sum, { passes }) => sum + passes.reduce((own, pass) => own + of(pass), 0), 0) /
+  Math.max(1, runs.length)
+
 /**
- * Many runs taken together.
+ * Many runs taken together, and beside them the same clients on the same days with nothing decided.
  *
  * Units: counted sets per 7 days, percent, points per 7 days, strength as a share of the beginning; shares 0 to 1.
  * Edge:  no runs give empty courses.
  */
-export function rehearsalSpread(runs: readonly Run[], data: RehearsalData): RehearsalSpread {
+export function rehearsalSpread(
+  runs: readonly Run[],
+  data: RehearsalData,
+  without: readonly Run[] = runs,
+): RehearsalSpread {
   const passes = runs.length > 0 ? data.passes.map((_, at) => at) : []
   const over = (of: (run: Run, pass: number) => number) =>
     passes.map(pass => spread(runs.map(run => of(run, pass))))
@@ -74,7 +91,18 @@ export function rehearsalSpread(runs: readonly Run[], data: RehearsalData): Rehe
       counted: over((run, pass) => run.passes[pass]?.counted[group] ?? 0),
       readiness: over((run, pass) => run.passes[pass]?.readiness[group] ?? 0),
       strength: spread(runs.map(run => Math.exp(run.strength[group]!) - 1)),
+      against: spread(
+        runs.map(
+          (run, at) => Math.exp(run.strength[group]!) - Math.exp(without[at]!.strength[group]!),
+        ),
+      ),
     })),
+    againstNothing: {
+      pains: each(runs, ({ pains: sore }) => Math.min(1, sore)),
+      painsWithout: each(without, ({ pains: sore }) => Math.min(1, sore)),
+      unready: each(runs, pass => pass.unready),
+      unreadyWithout: each(without, pass => pass.unready),
+    },
     joints: JOINTS.map((joint, at) => ({
       joint,
       load: over((run, pass) => run.passes[pass]?.joints[at] ?? 0),

@@ -342,7 +342,19 @@ describe('what was changed before', () => {
     ['two answers take nothing away', { lately: [false, false] }, 'A12', { kind: 'go_on' }],
     [
       'recovered: what was taken comes back',
+      { lately: [false, true, true], owed: 2, counted: 12.5 },
+      'A14',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
+      'not beyond the target: it was too much there',
       { lately: [false, true, true], owed: 2 },
+      'A12',
+      { kind: 'go_on' },
+    ],
+    [
+      'also to what is to be kept as it is',
+      { lately: yes3, owed: 1, counted: 12, mode: 'maintain' },
       'A14',
       { kind: 'sets', by: 1, rir: 0 },
     ],

@@ -180,6 +180,8 @@ export const DECIDE = {
   againRotations: 2,
   againWeeks: 5,
   underTarget: 1,
+  /** Points of readiness above the least ready muscle of a session within which a muscle may be meant by "not recovered". */
+  meantWithin: 5,
   absentDays: 7,
   longAbsentDays: 28,
   newStartDays: 56,
@@ -192,6 +194,10 @@ export const DECIDE = {
   sure: 0.95,
   fair: 0.8,
 } as const
+
+/** Whether an answer about a session is one about a muscle: "recovered" holds for all of it, "not" for those that came least ready by the model. */
+export const isMeant = (isRecovered: boolean, readiness: number, least: number): boolean =>
+  isRecovered || readiness <= least + DECIDE.meantWithin
 
 /** The last answers; where only the rotation's are known, those, the good ones first. */
 function lastAnswers({ lately, recovered, notRecovered }: GroupEvidence): readonly boolean[] {
@@ -254,9 +260,9 @@ function tired(of: GroupEvidence): Found {
     : { row: 'A6', change: { kind: 'rir', by: 1 } }
 }
 
-/** What was taken out because it had not recovered comes back, a set at a time. */
+/** What was taken out because it had not recovered comes back, a set at a time and up to the target: beyond it, it was too much. */
 function givenBack(of: GroupEvidence): Found | undefined {
-  return (of.owed ?? 0) > 0 && isRecovered(of) && of.counted + 1 <= of.band.ceiling
+  return (of.owed ?? 0) > 0 && isRecovered(of) && of.counted + 1 <= of.band.target
     ? sets('A14', 1)
     : undefined
 }
@@ -285,7 +291,7 @@ function flat(of: GroupEvidence): Found {
   return sets(
     'A7',
     Math.min(
-      of.mode === 'build' ? DECIDE.moreBuild : DECIDE.moreKeep,
+      of.mode === 'build' && of.counted <= of.band.target ? DECIDE.moreBuild : DECIDE.moreKeep,
       Math.max(1, Math.floor(of.band.ceiling - setsUnderCeiling(of, of.mode))),
     ),
   )
@@ -379,18 +385,24 @@ function weightOf({ evidence }: Adjustment): number {
 const changesSets = ({ change, row }: Adjustment) =>
   (row !== 'G1' && change.kind === 'sets' && change.by !== 0) || change.kind === 'rir'
 
+/** A set more on the way back or to the target is a small step; what takes sets away strains nobody. Both are no change to wait with. */
+const isLarge = ({ change }: Adjustment) =>
+  change.kind === 'rir' || (change.kind === 'sets' && change.by > 1)
+const addedBy = ({ change }: Adjustment) => (change.kind === 'sets' ? Math.max(0, change.by) : 0)
+
 /** No more changes in one week than a client can answer to: the heaviest first, the rest waits. */
 function withinOneWeek(all: readonly Adjustment[], total: number): readonly Adjustment[] {
   const chosen = new Set<Adjustment>()
-  let added = 0
+  let [added, large] = [0, 0]
   for (const adjustment of all.filter(changesSets).sort((a, b) => weightOf(b) - weightOf(a))) {
-    const more = adjustment.change.kind === 'sets' ? Math.max(0, adjustment.change.by) : 0
+    const more = addedBy(adjustment)
     if (
-      chosen.size >= DECIDE.mostGroups ||
-      added + more > Math.max(DECIDE.mostUp, DECIDE.weekShare * total)
+      (isLarge(adjustment) && large >= DECIDE.mostGroups) ||
+      (more > 0 && added + more > Math.max(DECIDE.mostUp, DECIDE.weekShare * total))
     )
       continue
     added += more
+    if (isLarge(adjustment)) large += 1
     chosen.add(adjustment)
   }
   return all.map(adjustment =>

@@ -7,6 +7,7 @@ export {
   DECIDE,
   DECISION_ROWS,
   DELOAD_SIGNS,
+  isMeant,
   ownDecision,
 } from './decide'
 export type {
@@ -18,6 +19,7 @@ export type {
   GroupEvidence,
   OwnFacts,
 } from './decide'
+export { OWN } from './ownChanges'
 export { cameOf, expectationOf } from './expected'
 export type { Came, Expectation, Expected } from './expected'
 export { blockCourse } from './course'

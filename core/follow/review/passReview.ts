@@ -35,6 +35,7 @@ import {
   DECIDE,
   type DeloadSign,
   type GroupEvidence,
+  isMeant,
 } from './decide'
 import { doneSession } from './doneSession'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
@@ -201,12 +202,9 @@ interface Known {
 }
 
 function evidenceFor(group: Group, known: Known): GroupEvidence {
-  const { question, reviewed, next, outcomes, done, before, due, setsDone } = known
+  const { question, reviewed, next, done, before, due, setsDone } = known
   const { context, muscles } = question
-  const trained = reviewed.sessions.filter(({ content }) =>
-    sessionSlots(content).some(slot => directOf(slot, context).includes(group)),
-  )
-  const answers = trained.flatMap(session => outcomeOf(session, outcomes)?.isRecovered ?? [])
+  const answers = answersIn(reviewed, group, known)
   const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
     ({ role }) => role !== 'indirect',
   )
@@ -255,18 +253,35 @@ function evidenceFor(group: Group, known: Known): GroupEvidence {
   }
 }
 
-/** The last answers of sessions that train a muscle, over rotations. */
-function latelyFor(group: Group, { question, reviewed }: Known): readonly boolean[] {
-  const { expanded, outcomes, context } = question
-  return expanded.passes
-    .slice(0, reviewed.at + 1)
-    .flatMap(({ at, sessions }) =>
-      sessions
-        .filter(({ content }) =>
-          sessionSlots(content).some(slot => directOf(slot, context).includes(group)),
-        )
-        .flatMap(session => outcomeOf(session, outcomes.get(at) ?? [])?.isRecovered ?? []),
-    )
+/** Answers of a rotation's sessions that are about a muscle, in their order. */
+function answersIn(
+  pass: BlockPass,
+  group: Group,
+  { question: { outcomes, context } }: Known,
+): readonly boolean[] {
+  const { arrivals } = rotationRecovery(pass.rotation, context)
+  const readyAt = (of: Group, { day, place }: BlockSession) =>
+    arrivals[of].find(
+      arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
+    )?.readiness
+  return pass.sessions
+    .filter(session => !session.isSkipped)
+    .flatMap(session => {
+      const trained = GROUPS.filter(of =>
+        sessionSlots(session.content).some(slot => directOf(slot, context).includes(of)),
+      )
+      const answer = outcomeOf(session, outcomes.get(pass.at) ?? [])?.isRecovered ?? null
+      if (answer === null || !trained.includes(group)) return []
+      const least = Math.min(...trained.map(of => readyAt(of, session) ?? 0))
+      return isMeant(answer, readyAt(group, session) ?? 0, least) ? [answer] : []
+    })
+}
+
+/** The last answers about a muscle, over rotations. */
+function latelyFor(group: Group, known: Known): readonly boolean[] {
+  return known.question.expanded.passes
+    .slice(0, known.reviewed.at + 1)
+    .flatMap(pass => answersIn(pass, group, known))
     .slice(-DECIDE.lastAnswers)
 }
 

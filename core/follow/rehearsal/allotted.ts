@@ -1,0 +1,58 @@
+import { MAX_SETS_PER_EXERCISE } from '../../plan/scheme'
+import type { RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
+
+/** Sets of each exercise of a pass. */
+export type Allotted = Map<RehearsedSlot, number>
+
+/** Gives sets out, one each and round the exercises; those that are full take none. */
+function give(slots: readonly RehearsedSlot[], sets: number, now: Allotted): void {
+  const open = () => slots.filter(slot => now.get(slot)! < MAX_SETS_PER_EXERCISE)
+  for (let given = 0; given < sets;) {
+    const places = open().slice(0, sets - given)
+    if (places.length === 0) return
+    for (const slot of places) now.set(slot, now.get(slot)! + 1)
+    given += places.length
+  }
+}
+
+/** Takes sets out, the largest exercise first; each keeps one. */
+function cut(slots: readonly RehearsedSlot[], sets: number, now: Allotted): void {
+  for (let gone = 0; gone < sets; gone++) {
+    let largest: RehearsedSlot | undefined
+    for (const slot of slots) if (now.get(slot)! > (largest ? now.get(largest)! : 1)) largest = slot
+    if (!largest) return
+    now.set(largest, now.get(largest)! - 1)
+  }
+}
+
+const slotsOf = (sessions: readonly RehearsedSession[]) =>
+  sessions.flatMap(({ whole }) => whole.slots)
+
+/** Sets of a pass with so many more or fewer of each muscle, as the plan would give them out. */
+export function allotted(pass: RehearsedPass, change: Float64Array): Allotted {
+  const slots = slotsOf(pass.sessions)
+  const now: Allotted = new Map(slots.map(slot => [slot, slot.sets]))
+  change.forEach((by, group) => {
+    if (by === 0) return
+    const own = slots.filter(({ main }) => main === group)
+    if (by > 0) give(own, by, now)
+    else cut(own, -by, now)
+  })
+  return now
+}
+
+/** Of a missed session, half of each exercise's sets go to what trains its muscle later in the pass. */
+const SPREAD_SHARE = 0.5
+export function spreadOver(
+  missed: RehearsedSession,
+  later: readonly RehearsedSession[],
+  now: Allotted,
+): void {
+  const slots = slotsOf(later)
+  for (const slot of missed.whole.slots)
+    give(
+      slots.filter(({ main }) => main === slot.main && main >= 0),
+      Math.floor(now.get(slot)! * SPREAD_SHARE),
+      now,
+    )
+}
