@@ -147,6 +147,10 @@ export function heldWords({ group, change, from, to }: HeldChange): string {
   return `${GROUP_NAMES[group]} ${signed(change)} ${Math.abs(change) === 1 ? 'set' : 'sets'} from rotation ${from + 1}${until}`
 }
 
+/** The same in the column of the rotation it begins in: `Triceps +1, holds`. */
+export const heldShort = ({ group, change }: HeldChange): string =>
+  `${GROUP_NAMES[group]} ${signed(change)}, holds`
+
 /** How a dated session stands. */
 export function sessionStateWords({ sent, isSkipped, event }: BlockSession): string {
   if (sent?.isDone) return 'done'

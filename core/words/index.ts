@@ -102,6 +102,7 @@ export {
   unplacedWords,
   EFFECT_NAMES,
   exceptionWords,
+  heldShort,
   heldWords,
   moveEffectWords,
   RAMP_NAMES,

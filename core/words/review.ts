@@ -252,10 +252,7 @@ const EXPECTED_WORDS: Readonly<Record<Expected, string>> = {
 
 /** What a change is expected to bring, and by when: `Expected: recovered in two of the last three answers, after 2 rotations`. */
 export function expectationWords({ what, rotations, sessions }: Expectation): string {
-  const when =
-    sessions === null
-      ? inRotations(rotations)
-      : `visible in about ${sessions} sessions, ${inRotations(rotations)}`
+  const when = sessions === null ? inRotations(rotations) : `visible in about ${sessions} sessions`
   return `Expected: ${EXPECTED_WORDS[what]}, ${when}`
 }
 

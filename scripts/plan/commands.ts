@@ -18,7 +18,7 @@ import { contextOf, PlanFile } from '#shared/contracts/planFile'
 import { LogFile } from '#shared/contracts/logFile'
 import { z } from 'zod'
 import { loadsCommand, sheetCommand } from './loadCommands'
-import { verdictsCommand } from './verdictCommand'
+import { ratesCommand, verdictsCommand } from './logCommands'
 
 /** What a command prints and how it ends; the caller does both. */
 export interface Outcome {
@@ -27,7 +27,7 @@ export interface Outcome {
   readonly errors?: readonly string[]
 }
 
-const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate|sheet|loads|verdicts FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}] [--on DATE]`
+const USAGE = `usage: npm run --silent plan -- ledger|recovery|minutes|checks|allocate|sheet|loads|verdicts|rates FILE.json [--school ${COUNTING_SCHOOL_IDS.join('|')}] [--on DATE]`
 
 interface Given {
   readonly solver: LinearSolver | undefined
@@ -155,7 +155,10 @@ function asFile(value: unknown): unknown {
 }
 
 /** Commands that read a log, of one client or of many, and no plan. */
-const LOG_COMMANDS: Readonly<Record<string, typeof verdictsCommand>> = { verdicts: verdictsCommand }
+const LOG_COMMANDS: Readonly<Record<string, typeof verdictsCommand>> = {
+  verdicts: verdictsCommand,
+  rates: ratesCommand,
+}
 
 interface Asked {
   readonly name: string

@@ -15,6 +15,10 @@ export const LogFile = z
     sessions: z.array(FileSession).max(5000).optional(),
     log: z.array(FileSession).max(5000).optional(),
     weighIns: z.array(weighIn).max(2000).optional(),
+    pain: z
+      .array(z.looseObject({ reportedAt: z.iso.datetime(), score: z.number() }))
+      .max(20_000)
+      .optional(),
     measurements: z
       .array(z.looseObject({ on: PlainDateContract, kind: z.string(), value: z.number() }))
       .max(20_000)

@@ -28,6 +28,9 @@ export const FileSession = z.looseObject({
   on: PlainDateContract,
   prescribed: SessionContract.optional(),
   sets: z.array(FileSet).max(400),
+  /** Whether it was begun recovered, as the client said it: yes or no, or 0 to 10. */
+  isRecovered: z.boolean().nullable().optional(),
+  recovery: z.int().min(0).max(10).nullable().optional(),
 })
 
 /** A plan with what it is computed with; what is left out is the built-in default (docs/formats.md). */

@@ -24,10 +24,10 @@ const rows = computed(() => heldRows(plan.value.changes ?? [], at.value))
           v-if="row.canEnd"
           type="button"
           class="quiet-link text-[12.5px]"
-          :aria-label="`End it from rotation ${at + 1} on: ${row.words}`"
+          :aria-label="`${row.ending}: ${row.words}`"
           @click="endHeld(row.held)"
         >
-          End it from rotation {{ at + 1 }} on
+          {{ row.ending }}
         </button>
       </li>
     </ul>

@@ -7,6 +7,7 @@ import {
   formatDay,
   formatOneDecimal,
   GROUP_NAMES,
+  heldShort,
   heldWords,
   splitOnScreen,
   wholeReadiness,
@@ -98,7 +99,7 @@ export function blockColumns(
       minutes: Math.round(minutes),
       done: pass.sessions.reduce((sum, { sent }) => sum + (sent?.setsDone ?? 0), 0),
       exceptions: pass.exceptions.map(exception => exceptionWords(exception, nameOf)),
-      begins: pass.held.filter(({ from }) => from === pass.at).map(heldWords),
+      begins: pass.held.filter(({ from }) => from === pass.at).map(heldShort),
       notPlaced: pass.notPlaced.length,
       leftOut: pass.sessions.filter(({ isSkipped }) => isSkipped).length,
     }
@@ -243,6 +244,7 @@ export function heldRows(changes: readonly HeldChange[], at: number) {
       why: held.why,
       on: formatDay(held.on),
       canEnd: at <= (held.to ?? Infinity),
+      ending: at <= held.from ? 'Take it out' : `End it from rotation ${at + 1} on`,
     }))
     .reverse()
 }

@@ -54,8 +54,10 @@ const spreadRows = (what: string, spreads: readonly Spread[], planned: readonly 
     ...(planned.length > 0 && { planned: formatOneDecimal(planned[at] ?? 0) }),
   }))
 
-const signedPercent = (share: number): string =>
-  `${share < 0 ? '−' : '+'}${formatOneDecimal(Math.abs(share) * 100)}${NBSP}%`
+function signedPercent(share: number): string {
+  const percent = Math.round(share * 1000) / 10
+  return `${percent < 0 ? '−' : percent > 0 ? '+' : ''}${formatOneDecimal(Math.abs(percent))}${NBSP}%`
+}
 const percents = ({ low, middle, high }: Spread): string =>
   `${signedPercent(middle)}, ${signedPercent(low)} to ${signedPercent(high)}`
 

@@ -71,7 +71,7 @@ describe('verdicts of a log from outside', () => {
   })
   test.each([
     [
-      'an answer of 11 kinds',
+      'a load that is no number',
       {
         sessions: [
           { on: '2026-01-05', sets: [{ exercise: 'cable_curl', set: 1, loadKg: 'x', reps: 10 }] },
@@ -85,5 +85,73 @@ describe('verdicts of a log from outside', () => {
     const { code, errors } = verdicts(value)
     expect(code).toBe(1)
     expect(errors!.some(error => error.startsWith(`${pointer}:`))).toBe(true)
+  })
+})
+
+describe('recovery rates of a log from outside', () => {
+  /** Many curls after one, two, three and six days by turns; whoever recovers slowly is weaker after a short gap. */
+  const spaced = (loss: number, count: number, answers: (isShort: boolean) => object) => {
+    let day = START
+    return {
+      sessions: Array.from({ length: count }, (_, at) => {
+        const gap = [1, 6, 2, 3][at % 4]!
+        const isShort = gap <= 2
+        day = addDays(day, gap)
+        return {
+          on: day,
+          ...answers(isShort),
+          sets: [0, 1, 2, 3, 4, 5, 6, 7].map(set => ({
+            exercise: 'cable_curl',
+            set: set + 1,
+            loadKg: 40 * (isShort ? 1 - loss : 1),
+            reps: 10,
+            rir: 1,
+          })),
+        }
+      }),
+    }
+  }
+  const rates = (value: unknown, ...options: readonly string[]) => {
+    const { code, out, errors } = run(['rates', 'log.json', ...options], () =>
+      JSON.stringify(value),
+    )
+    expect([code, errors]).toEqual([0, undefined])
+    const { muscles } = JSON.parse(out!) as { muscles: Record<string, number | string>[] }
+    return muscles.find(({ muscle }) => muscle === 'biceps')
+  }
+  test('weaker after short gaps, and saying so, is slow; strong after them, and fresh, is quick', () => {
+    const slow = rates(spaced(0.12, 24, isShort => ({ recovery: isShort ? 3 : 9 })))!
+    const quick = rates(spaced(0, 24, () => ({ isRecovered: true })))!
+    expect(slow.rate).toBeGreaterThan(1.05)
+    expect(quick.rate).toBeLessThan(1)
+    for (const { low, rate, high } of [slow, quick] as Record<string, number>[])
+      expect(low! < rate! && rate! < high!).toBe(true)
+    expect(slow.sessions).toBe(23)
+  })
+  test('answers alone put nothing in force: strength has to agree', () => {
+    const said = rates(spaced(0, 24, () => ({ recovery: 1 })))!
+    expect(said.isInForce).toBe(false)
+  })
+  test('too few, or painful days, say nothing', () => {
+    expect(rates(spaced(0.12, 6, () => ({})))).toMatchObject({ why: 'few', isInForce: false })
+    const log = spaced(0.12, 24, () => ({}))
+    const pain = log.sessions.map(({ on }) => ({ reportedAt: `${on}T18:00:00.000Z`, score: 4 }))
+    expect(rates({ ...log, pain })).toBeUndefined()
+  })
+  test('an answer of 11 is named', () => {
+    const { code, errors } = run(['rates', 'log.json'], () =>
+      JSON.stringify(spaced(0, 4, () => ({ recovery: 11 }))),
+    )
+    expect(code).toBe(1)
+    expect(errors![0]).toMatch(/^\/sessions\/0\/recovery:/)
+  })
+  test('many clients come back in their order', () => {
+    const { out } = run(['rates', 'log.json'], () =>
+      JSON.stringify([
+        { ...log(0, 4), name: 'A' },
+        { ...log(0, 4), name: 'B' },
+      ]),
+    )
+    expect((JSON.parse(out!) as { name: string }[]).map(({ name }) => name)).toEqual(['A', 'B'])
   })
 })

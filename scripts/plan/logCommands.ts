@@ -1,6 +1,14 @@
-import { addDays, exerciseId, groupedBy, type PlainDate, sessionId } from '#core/base'
+import { addDays, exerciseId, groupedBy, plainDate, type PlainDate, sessionId } from '#core/base'
 import { type DatedValue, exposureValue, splitByUse } from '#core/body/log'
-import { tiredBefore, tiredFor } from '#core/body/recovery-rate'
+import {
+  isClear,
+  learnedPaces,
+  LEARNING_DAYS,
+  tiredBefore,
+  tiredFor,
+} from '#core/body/recovery-rate'
+import type { OwnPace } from '#core/body/recovery'
+import type { Group } from '#core/plan/catalogue'
 import { type DatedTrend, exerciseTrends, muscleTrends, TREND } from '#core/body/trend'
 import { doneSession } from '#core/follow/review'
 import { contextWith, methodById } from '#core/plan/method'
@@ -61,25 +69,30 @@ function weightOn({ weighIns = [], measurements = [] }: LogFile, on: PlainDate):
   )
 }
 
+/** Sessions of a log as they were done, in the order of their days. */
+function sessionsIn(file: LogFile) {
+  return [...(file.sessions ?? file.log ?? [])]
+    .filter(({ sets }) => sets.length > 0)
+    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))
+    .map((session, at) => ({
+      ...session,
+      id: String(at),
+      place: 0,
+      content: doneSession(
+        session.prescribed ?? { id: sessionId(String(at)), groupings: [] },
+        session.sets,
+      ),
+    }))
+}
+
 /** Values of every exercise and day in a log, with how tired its muscle came. */
 function valuesIn(file: LogFile) {
   const context = contextWith(
     methodById(undefined),
     file.facts ?? file.client ?? { trainingAgeMonths: USUAL_MONTHS },
   )
-  const sessions = [...(file.sessions ?? file.log ?? [])]
-    .filter(({ sets }) => sets.length > 0)
-    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))
-    .map((session, at) => ({ ...session, id: String(at), place: 0 }))
-  const tired = tiredBefore(
-    sessions.map(({ id, on, place, prescribed, sets }) => ({
-      id,
-      on,
-      place,
-      content: doneSession(prescribed ?? { id: sessionId(id), groupings: [] }, sets),
-    })),
-    context,
-  )
+  const sessions = sessionsIn(file)
+  const tired = tiredBefore(sessions, context)
   const values = sessions.flatMap(({ id, on, sets }) =>
     [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, own]): DatedValue[] => {
       const value = exposureValue(own, weightOn(file, on))
@@ -88,7 +101,7 @@ function valuesIn(file: LogFile) {
         : []
     }),
   )
-  return { values, context }
+  return { values, context, sessions }
 }
 
 /** Where each exercise and muscle of a client is going by her log, with its evidence; `on` is the day it is looked at. */
@@ -119,3 +132,51 @@ function verdictsOf(file: LogFile, on: PlainDate | undefined) {
 /** Verdicts of one client, or of each of many. */
 export const verdictsCommand = (files: readonly LogFile[], on: PlainDate | undefined): unknown =>
   files.length === 1 ? verdictsOf(files[0]!, on) : files.map(file => verdictsOf(file, on))
+
+/** Pain from here on says that a session tells nothing of recovery. */
+const HURTS = 3
+
+/** A rate as the command prints it: a multiple of the usual hours, and whether it is clear enough to be used by itself. */
+function printedRate([muscle, own]: readonly [Group, OwnPace]) {
+  const known = { muscle, sessions: own.exposures, isInForce: isClear(own) }
+  return own.kind === 'pace'
+    ? {
+        ...known,
+        rate: rounded(own.pace),
+        low: rounded(own.low),
+        high: rounded(own.high),
+        byStrength: rounded(own.byStrength),
+      }
+    : { ...known, why: own.why }
+}
+
+/** How fast each muscle of a client recovers by her log. */
+function ratesOf(file: LogFile, on: PlainDate | undefined) {
+  const { values, context, sessions } = valuesIn(file)
+  const today = on ?? sessions.at(-1)?.on
+  const isIn = (day: PlainDate) => !today || (day <= today && day >= addDays(today, -LEARNING_DAYS))
+  const painful = new Set(
+    (file.pain ?? [])
+      .filter(({ score }) => score >= HURTS)
+      .map(({ reportedAt }) => plainDate(reportedAt.slice(0, 10))),
+  )
+  const trained = sessions
+    .filter(session => isIn(session.on))
+    .map(({ isRecovered = null, recovery = null, ...session }) => ({
+      ...session,
+      isRecovered: recovery ?? isRecovered,
+      isPainful: painful.has(session.on),
+    }))
+  const { used } = splitByUse(
+    values.filter(value => isIn(value.on)),
+    NOTHING_KNOWN,
+  )
+  return {
+    name: file.name ?? file.profile?.name ?? '',
+    muscles: [...learnedPaces(trained, used, context)].map(printedRate),
+  }
+}
+
+/** Recovery rates of one client, or of each of many. */
+export const ratesCommand = (files: readonly LogFile[], on: PlainDate | undefined): unknown =>
+  files.length === 1 ? ratesOf(files[0]!, on) : files.map(file => ratesOf(file, on))
