@@ -131,6 +131,7 @@ export {
   CONFIDENCE_WORDS,
   LEFT_OUT_WORDS,
   otherwiseWords,
+  paceDifferenceWords,
   paceWords,
   REPLAN_WORDS,
   ROW_NAMES,

@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import { exerciseId, plainDate } from '../base'
+import type { Group } from '../plan/catalogue'
 import { type Adjustment, type Change, DECISION_ROWS } from '../follow/review'
 import {
   adjustmentReason,
   adjustmentWords,
   LEFT_OUT_WORDS,
+  paceDifferenceWords,
   paceWords,
   REPLAN_WORDS,
   ROW_NAMES,
@@ -148,3 +150,23 @@ test.each([
     'about 1.2 times the usual hours (0.9 to 1.6), learned from 14 sessions',
   ],
 ])('a pace in words, %#', (own, words) => expect(paceWords(own)).toBe(words))
+
+test('the difference between muscles is told where it is one', () => {
+  const at = (group: Group, pace: number) => ({
+    group,
+    learned: {
+      kind: 'pace' as const,
+      pace,
+      low: pace,
+      high: pace,
+      exposures: 20,
+      byStrength: pace,
+    },
+  })
+  const silent = { group: 'lats' as const, learned: null }
+  expect(paceDifferenceWords([at('biceps', 0.9), silent, at('triceps', 1.35)])).toMatch(
+    /^Triceps takes longest against its usual hours, biceps least: 1\.5 to 1\./,
+  )
+  expect(paceDifferenceWords([at('biceps', 1.3), at('triceps', 1.35)])).toBe('')
+  expect(paceDifferenceWords([at('biceps', 1.3), silent])).toBe('')
+})

@@ -2,6 +2,7 @@ import { roundHalfUp } from '../base'
 import type { ReplanOption } from '../follow/replan'
 import { type ExclusionReason, LAPSE_WORDS } from '../body/log'
 import type { OwnPace } from '../body/recovery'
+import type { Group } from '../plan/catalogue'
 import type {
   Adjustment,
   Came,
@@ -192,6 +193,27 @@ export function paceWords(own: OwnPace): string {
   return `about ${formatOneDecimal(own.pace)} times the usual hours (${formatOneDecimal(own.low)} to ${formatOneDecimal(own.high)}), learned from ${own.exposures} sessions`
 }
 
+/** Ratio of two recovery rates from which a difference is worth a word. */
+const TELLING_RATIO = 1.15
+
+/**
+ * What a log tells best of recovery: which muscle takes longest against which takes least, for what a client calls recovered is the
+ * same for both. Empty where they are alike, or fewer than two are known.
+ */
+export function paceDifferenceWords(
+  all: readonly { readonly group: Group; readonly learned: OwnPace | null }[],
+): string {
+  const known = all
+    .flatMap(({ group, learned }) =>
+      learned?.kind === 'pace' ? [{ group, pace: learned.pace }] : [],
+    )
+    .sort((a, b) => b.pace - a.pace)
+  const [slowest, fastest] = [known[0], known.at(-1)]
+  if (!slowest || !fastest || slowest.pace / fastest.pace < TELLING_RATIO) return ''
+  const ratio = formatOneDecimal(slowest.pace / fastest.pace)
+  return `${GROUP_NAMES[slowest.group]} takes longest against its usual hours, ${GROUP_NAMES[fastest.group].toLowerCase()} least: ${ratio} to 1. The difference between muscles is known better than how fast they all are.`
+}
+
 /** What each row of the decision table comes down to, in a few words. */
 export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   A1: 'Nothing up on a sore joint',
@@ -215,7 +237,7 @@ export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   E3: 'Another exercise',
   S1: 'A session made to fit',
   M1: 'Missed session',
-  P1: 'Recovery pace',
+  P1: 'Recovery rate',
   O1: 'Estimate confirmed',
 }
 
@@ -242,6 +264,8 @@ const inRotations = (count: number) =>
   count === 1 ? 'after one rotation' : `after ${count} rotations`
 
 const EXPECTED_WORDS: Readonly<Record<Expected, string>> = {
+  reserve_fits: 'as many reps left as planned',
+  session_fits: 'the session fits its minutes',
   recovers: 'recovered in two of the last three answers',
   calms: 'the joint is calm',
   done: 'most of the sets get done',
@@ -256,7 +280,15 @@ export function expectationWords({ what, rotations, sessions }: Expectation): st
   return `Expected: ${EXPECTED_WORDS[what]}, ${when}`
 }
 
-function cameFigures({ expectation: { what }, now }: Came): string {
+const reserveWords = ({ rirDone, rirPlanned }: NonNullable<Came['exercise']>): string =>
+  rirDone === null || rirPlanned === null
+    ? 'nobody said how many were left'
+    : `${formatSets(rirDone)} left for ${formatSets(rirPlanned)} planned`
+
+function cameFigures({ expectation: { what }, now, exercise }: Came): string {
+  if (what === 'session_fits') return 'as its minutes say'
+  if (what === 'reserve_fits') return exercise ? reserveWords(exercise) : 'it was not done'
+  if (!now) return 'nothing is known of it'
   switch (what) {
     case 'recovers':
       return answersWords(now.lately ?? []).toLowerCase()

@@ -28,7 +28,7 @@ const {
   exercises,
 } = review
 const { missed, lines, choose, ahead, cannotCome, canCome } = useReplans(id, review)
-const { rows: paces, silent, set, usual, anew } = usePaces(id, review)
+const { difference, rows: paces, silent, set, usual, anew } = usePaces(id, review)
 useHead({ title: () => `Review of ${view.value?.name ?? ''} · Tholepin` })
 const isRefusing = ref(false)
 const change = () => navigateTo(`/clients/${id}/block?view=rotations`)
@@ -257,6 +257,7 @@ const isLive = useMounted()
         </section>
         <section aria-labelledby="pace-head" class="mt-4">
           <h2 id="pace-head" class="section-head">Recovery, learned from twelve weeks</h2>
+          <p v-if="difference">{{ difference }}</p>
           <PaceTable
             v-if="paces.length > 0"
             :rows="paces"

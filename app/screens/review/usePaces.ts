@@ -1,4 +1,4 @@
-import { formatDay, GROUP_NAMES, paceWords } from '#core/words'
+import { formatDay, GROUP_NAMES, paceDifferenceWords, paceWords } from '#core/words'
 import type { Group } from '#core/plan/catalogue'
 import { Done } from '#shared/contracts/history'
 import type { Review } from './useReview'
@@ -24,6 +24,7 @@ export function usePaces(clientId: string, { view, change }: Review) {
       at: `/api/clients/${clientId}/pace`,
     })
   return {
+    difference: computed(() => paceDifferenceWords(view.value?.paces ?? [])),
     /** Muscles the log says something about, or somebody has decided about; the others only say why not. */
     rows: computed(() =>
       all.value.filter(

@@ -456,6 +456,7 @@ describe('what is expected, and what came', () => {
   const reviewed = (pass: number, more: Partial<GroupEvidence>) => ({
     pass,
     adjustments: adjustments([of(more)], []),
+    exercises: [],
   })
   test('recovery is looked at after two rotations, and nowhere else', () => {
     const cameAt = (pass: number, lately: readonly boolean[]) =>
@@ -493,7 +494,7 @@ describe('what is expected, and what came', () => {
   test('what changes nothing is expected to bring nothing', () =>
     expect(expectationOf(one({}))).toBeNull())
   test('for a muscle that is not trained any more nothing is said', () =>
-    expect(cameOf([{ pass: 1, proposal: taken }], { pass: 3, adjustments: [] }, context)).toEqual(
-      [],
-    ))
+    expect(
+      cameOf([{ pass: 1, proposal: taken }], { pass: 3, adjustments: [], exercises: [] }, context),
+    ).toEqual([]))
 })

@@ -3,9 +3,22 @@ import { TREND } from '../../body/trend'
 import { isSore } from '../../body/joints'
 import { type PlanContext, setsUnderCeiling } from '../../plan/method'
 import { type Adjustment, DECIDE, type DecisionRow, type GroupEvidence } from './decide'
+import type { ExerciseRow } from './reviewed'
 
-export const EXPECTED = ['recovers', 'calms', 'done', 'stops_falling', 'shows', 'in_band'] as const
-/** What a change is for: recovery, a calm joint, sets that get done, an end of the fall, strength that shows, a dose within its band. */
+export const EXPECTED = [
+  'recovers',
+  'calms',
+  'done',
+  'stops_falling',
+  'shows',
+  'in_band',
+  'reserve_fits',
+  'session_fits',
+] as const
+/**
+ * What a change is for: recovery, a calm joint, sets that get done, an end of the fall, strength that shows, a dose within its band,
+ * reps left as planned, a session within its minutes.
+ */
 export type Expected = (typeof EXPECTED)[number]
 
 /** What is expected of a proposal, and by when: so many rotations after it begins, or so many sessions of the muscle. */
@@ -30,13 +43,17 @@ const OF_ROW: Readonly<
   A10: { what: 'in_band', rotations: 1 },
   A14: { what: 'recovers', rotations: 2 },
   A15: { what: 'recovers', rotations: 2 },
+  E1: { what: 'reserve_fits', rotations: 1 },
+  E2: { what: 'reserve_fits', rotations: 1 },
+  S1: { what: 'session_fits', rotations: 1 },
 }
 
-/** What is expected of a change about a muscle; null where nothing is changed. */
+/** What is expected of a change; null where nothing is changed, or nobody could say by when. */
 export function expectationOf({ row, change, evidence }: Adjustment): Expectation | null {
   const of = OF_ROW[row]
-  if (!of || !evidence || change.kind === 'go_on' || change.kind === 'by_hand') return null
+  if (!of || change.kind === 'go_on' || change.kind === 'by_hand') return null
   if (of.rotations !== undefined) return { ...of, rotations: of.rotations, sessions: null }
+  if (!evidence) return null
   const sessions = TREND.usualSessions
   return {
     what: of.what,
@@ -53,10 +70,21 @@ export interface Came {
   readonly pass: number
   /** Null where nobody can tell. */
   readonly isMet: boolean | null
-  readonly now: GroupEvidence
+  /** The muscle as it is now, or the exercise; null where it is about neither. */
+  readonly now: GroupEvidence | null
+  readonly exercise: ExerciseRow | null
 }
 
-function isMet(
+/** Reps by which the reserve may miss what was planned and still be as planned. */
+const RESERVE_SLACK = 1
+
+function isReserveMet({ rirDone, rirPlanned }: ExerciseRow): boolean | null {
+  return rirDone === null || rirPlanned === null
+    ? null
+    : Math.abs(rirDone - rirPlanned) <= RESERVE_SLACK
+}
+
+function isMuscleMet(
   what: Expected,
   now: GroupEvidence,
   { evidence }: Adjustment,
@@ -84,28 +112,71 @@ function isMet(
         now.counted >= now.band.floor - DECIDE.floorSlack &&
         setsUnderCeiling(now, now.mode) <= now.band.ceiling + DECIDE.floorSlack
       )
+    case 'reserve_fits':
+    case 'session_fits':
+      return null
   }
+}
+
+interface Reviewed {
+  readonly pass: number
+  readonly adjustments: readonly Adjustment[]
+  readonly exercises: readonly ExerciseRow[]
+}
+
+/** What is known now of what a change was about; undefined where it is not trained any more. */
+function standingOf(
+  { group, facts, change }: Adjustment,
+  { adjustments, exercises }: Reviewed,
+): Pick<Came, 'now' | 'exercise'> | undefined {
+  if (change.kind === 'shorten') return { now: null, exercise: null }
+  if (group === null) {
+    const exercise = exercises.find(row => row.exercise === facts?.exercise)
+    return exercise && { now: null, exercise }
+  }
+  const now = adjustments.find(one => one.evidence !== null && one.group === group)?.evidence
+  return now ? { now, exercise: null } : undefined
+}
+
+function isMet(
+  { what }: Expectation,
+  { now, exercise }: Pick<Came, 'now' | 'exercise'>,
+  proposal: Adjustment,
+  reviewed: Reviewed,
+  context: PlanContext,
+): boolean | null {
+  // A session that still takes too long is proposed to be shortened again.
+  if (what === 'session_fits')
+    return !reviewed.adjustments.some(
+      ({ row, facts }) => row === 'S1' && facts?.session === proposal.facts?.session,
+    )
+  if (exercise) return isReserveMet(exercise)
+  return now && isMuscleMet(what, now, proposal, context)
 }
 
 /**
  * Changes taken earlier whose time has come in this rotation: what was expected of each, and what came.
  *
  * Shape: in the order given, each once: in the rotation its expectation names, counted from the one it began in.
- * Edge:  nothing of muscles that are not trained any more.
+ * Edge:  nothing of muscles and exercises that are not trained any more.
  */
 export function cameOf(
   taken: readonly { readonly pass: number; readonly proposal: Adjustment }[],
-  reviewed: { readonly pass: number; readonly adjustments: readonly Adjustment[] },
+  reviewed: Reviewed,
   context: PlanContext,
 ): readonly Came[] {
   return taken.flatMap(({ pass, proposal }): Came[] => {
     const expectation = expectationOf(proposal)
-    const now = reviewed.adjustments.find(
-      ({ group, evidence }) => evidence !== null && group === proposal.group,
-    )?.evidence
-    if (!expectation || !now || reviewed.pass !== pass + expectation.rotations) return []
+    const standing = standingOf(proposal, reviewed)
+    if (!expectation || !standing || reviewed.pass !== pass + expectation.rotations) return []
     return [
-      { proposal, expectation, pass, now, isMet: isMet(expectation.what, now, proposal, context) },
+      {
+        proposal,
+        expectation,
+        pass,
+        ...standing,
+        isMet: isMet(expectation, standing, proposal, reviewed, context),
+      },
     ]
   })
 }

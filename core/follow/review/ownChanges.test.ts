@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { plainDate } from '../../base'
+import { exerciseId, plainDate } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import type { LoggedSet } from '../../body/log'
 import { datedTrend } from '../../body/trend'
@@ -9,7 +9,20 @@ import { expandedBlock } from '../../design/progress'
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
-import { adjustmentKey, ownDecision, passReview, type SessionOutcome, withAdjustment } from '.'
+import { cameWords, expectationWords } from '../../words'
+import {
+  type Adjustment,
+  adjustmentKey,
+  cameOf,
+  type Change,
+  type ExerciseRow,
+  expectationOf,
+  ownDecision,
+  type OwnFacts,
+  passReview,
+  type SessionOutcome,
+  withAdjustment,
+} from '.'
 
 const ONCE = { isOnce: true, on: plainDate('2026-03-16'), why: '' }
 const context = defaultContext({ trainingAgeMonths: 40 })
@@ -261,5 +274,66 @@ describe('time, absence, answers', () => {
       'O1 barbell_curl 2026-04-06 41',
     ])
     for (const one of all) expect(withAdjustment(plan, 1, one, context, ONCE)).toBe(plan)
+  })
+})
+
+describe('what came of a change of load or of a session', () => {
+  const own = (row: 'E1' | 'S1', change: Change, facts: OwnFacts): Adjustment => ({
+    row,
+    group: null,
+    change,
+    before: 0,
+    after: 0,
+    evidence: null,
+    signs: [],
+    facts,
+    confidence: 'fair',
+    isWaiting: false,
+  })
+  const curl = exerciseId('barbell_curl')
+  const heavier = own('E1', { kind: 'load', exercise: curl, step: 'up' }, { exercise: curl })
+  const came = (
+    proposal: Adjustment,
+    rows: Partial<ExerciseRow>[],
+    adjustments: Adjustment[] = [],
+  ) =>
+    cameOf(
+      [{ pass: 0, proposal }],
+      {
+        pass: 1,
+        adjustments,
+        exercises: rows.map(row => ({
+          exercise: curl,
+          setsDue: 4,
+          setsDone: 4,
+          topKg: 30,
+          plannedKg: 30,
+          repsPlanned: 10,
+          repsDone: 10,
+          rirPlanned: 1,
+          rirDone: 1,
+          otherwise: [],
+          ...row,
+        })),
+      },
+      context,
+    ).map(one => [one.isMet, cameWords(one)])
+  test.each([
+    [[{ rirDone: 1.5 }], [[true, 'As expected: 1.5 left for 1 planned']]],
+    [[{ rirDone: 4 }], [[false, 'Not as expected: 4 left for 1 planned']]],
+    [[{ rirDone: null }], [[null, 'Cannot be told: nobody said how many were left']]],
+    [[], []],
+  ])('a step heavier, %j', (rows, expected) => expect(came(heavier, rows)).toEqual(expected))
+  test('a session that is proposed to be shortened again did not fit', () => {
+    const shorter = own(
+      'S1',
+      { kind: 'shorten', day: 0, place: 0, minutes: 40 },
+      { session: 'Arms' },
+    )
+    expect(came(shorter, [])[0]?.[0]).toBe(true)
+    expect(came(shorter, [], [shorter])[0]?.[0]).toBe(false)
+    expect(expectationWords(expectationOf(shorter)!)).toBe(
+      'Expected: the session fits its minutes, after one rotation',
+    )
   })
 })
