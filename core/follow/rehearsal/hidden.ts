@@ -66,6 +66,27 @@ export function growthBy(dose: number, world: RehearsedWorld): number {
   return world === 'more' ? (1 - 10 ** -dose) / 0.9 : dose * Math.exp(1 - dose)
 }
 
+/** How a muscle was trained in a pass: dose against her need, readiness over what it takes (1 at most), pain, reps more in reserve. */
+export interface Trained {
+  readonly dose: number
+  readonly ready: number
+  readonly isSore: boolean
+  readonly reserve: number
+}
+
+/** What of a week's gain a pass brings. */
+export function gainShare(
+  { dose, ready, isSore, reserve }: Trained,
+  world: RehearsedWorld,
+): number {
+  return (
+    growthBy(dose, world) *
+    ready *
+    (isSore ? SIMULATED.inPain : 1) *
+    Math.max(0, 1 - SIMULATED.perReserve * reserve)
+  )
+}
+
 /** Reps in reserve as the client says them; people think they have fewer left than they do. */
 export function saidRir(trueRir: number, { normal }: Chance): number {
   const spread = trueRir <= 1 ? SIMULATED.rirSpreadNearFailure : SIMULATED.rirSpread

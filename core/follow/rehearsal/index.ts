@@ -3,6 +3,7 @@ export type { Chance } from './chance'
 export { rehearsalData } from './rehearsalData'
 export type { RehearsalData, RehearsedSession, RehearsedSlot } from './rehearsalData'
 export {
+  gainShare,
   growthBy,
   hiddenClient,
   REHEARSED_WORLDS,

@@ -10,6 +10,7 @@ import { MAX_SETS_PER_EXERCISE } from '../../plan/scheme'
 import { allotted, spreadOver } from './allotted'
 import {
   chance,
+  gainShare,
   growthBy,
   hiddenClient,
   type Policy,
@@ -166,6 +167,17 @@ describe('the simulated client does not share what the rules assume', () => {
     expect(steps('best').map(Math.sign)).toEqual([1, 1, 1, -1, -1, -1])
     for (const world of REHEARSED_WORLDS) expect(growthBy(0, world)).toBeCloseTo(0, 9)
   })
+  test.each([
+    ['as she should', {}, 1],
+    ['half as ready', { ready: 0.5 }, 0.5],
+    ['in pain', { isSore: true }, 0.8],
+    ['with two reps more in reserve', { reserve: 2 }, 0.88],
+    ['with nothing done', { dose: 0 }, 0],
+  ])('at her need %s', (_, more, share) =>
+    expect(
+      gainShare({ dose: 1, ready: 1, isSore: false, reserve: 0, ...more }, 'more'),
+    ).toBeCloseTo(share, 9),
+  )
   test('her need is her own: a third of the target to either side', () => {
     const needs = Array.from({ length: 300 }, (_, seed) => hiddenClient(chance(seed)).need[0]!)
     const mean = needs.reduce((sum, need) => sum + need, 0) / needs.length

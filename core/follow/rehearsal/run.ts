@@ -7,7 +7,7 @@ import { type DecisionRow, isMeant } from '../review'
 import { type Allotted, allotted, spreadOver } from './allotted'
 import { chance } from './chance'
 import type { RehearsalData, RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
-import { growthBy, type RehearsedWorld, saidRir, saysRecovered, SIMULATED } from './hidden'
+import { gainShare, type RehearsedWorld, saidRir, saysRecovered, SIMULATED } from './hidden'
 import { decideNext, type Policy } from './policy'
 import { newState, newTally, type State, type Tally } from './state'
 
@@ -307,11 +307,8 @@ function grow(
     if (target <= 0 || exposures === 0) continue
     const dose = tally.counted[group]! / weeks / (target * state.hidden.need[group]!)
     const isSore = (jointsOf[group] ?? []).some(joint => state.sore[joint] !== 'none')
-    const share =
-      growthBy(dose, world) *
-      (tally.ready[group]! / exposures) *
-      (isSore ? SIMULATED.inPain : 1) *
-      Math.max(0, 1 - SIMULATED.perReserve * state.change.rir[group]!)
+    const ready = tally.ready[group]! / exposures
+    const share = gainShare({ dose, ready, isSore, reserve: state.change.rir[group]! }, world)
     state.strength[group] = state.strength[group]! + Math.log(1 + weeklyGain * share) * weeks
   }
 }

@@ -7,7 +7,7 @@ import { expandedBlock, nextBlock } from '../../design/progress'
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import { planIn, written } from '../../testing/shorthandPlans'
-import { mayHold, passReview, type SessionOutcome, withAdjustment } from '.'
+import { isMeant, mayHold, passReview, type SessionOutcome, withAdjustment } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const { block: _, ...bare } = planIn(
@@ -138,4 +138,38 @@ describe('a change that holds', () => {
     })!
     return review.adjustments.find(({ group }) => group === 'triceps')!.evidence!
   }
+})
+
+describe('an answer about a session', () => {
+  const { block: _block, ...two } = planIn(
+    7,
+    written('push', 'pushdown_rope 8 x 10-12, rir 0'),
+    written('arms', 'barbell_curl 3 x 8-12, rir 1', 'pushdown_bar 3 x 10-12, rir 1'),
+  )
+  const latelyAfter = (isRecovered: boolean) => {
+    const review = passReview({
+      expanded: expandedBlock({ ...two, passes: 3 }, context),
+      pass: 0,
+      context,
+      outcomes: new Map([[0, [{ ...done, day: 1, isRecovered }]]]),
+      trends: [],
+      muscles: new Map(),
+    })!
+    return Object.fromEntries(
+      review.adjustments.flatMap(({ group, evidence }) =>
+        group && evidence ? [[group, evidence.lately]] : [],
+      ),
+    )
+  }
+  test('not recovered is about the muscle that came least ready, recovered about all of it', () => {
+    expect(latelyAfter(false)).toMatchObject({ triceps: [false], biceps: [] })
+    expect(latelyAfter(true)).toMatchObject({ triceps: [true], biceps: [true] })
+  })
+  test('muscles that came as ready as the least are meant too', () => {
+    expect([isMeant(false, 84, 80), isMeant(false, 86, 80), isMeant(true, 99, 80)]).toEqual([
+      true,
+      false,
+      true,
+    ])
+  })
 })

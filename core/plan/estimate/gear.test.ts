@@ -148,6 +148,8 @@ describe('what can be loaded with it', () => {
     expect(platesASide(8.75, belt)).toEqual([5, 2.5, 1.25])
     expect(platesASide(20, belt)).toEqual([20])
     expect(platesASide(0, belt)).toEqual([])
+    // Both plates of every pair at once.
+    expect(roundLoad(500, loadGrid(dip, 'kg', GEAR))).toBe(127.5)
     expect(roundLoad(8.6, loadGrid(dip, 'kg', {}))).toBe(7.5)
   })
 })
