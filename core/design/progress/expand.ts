@@ -176,13 +176,17 @@ function setsIn(
   { plan, context, sets }: Course,
   { rampStep, held, exceptions }: Turn,
 ): PassSets['of'] {
-  const own = exceptions.flatMap(one => (one.kind === 'sets' ? [one] : []))
   // What is taken out and given back later cancels first: neither leaves a trace in the exercises.
   const sums = new Map<Group, number>()
-  for (const { group, change } of [...held, ...own])
-    sums.set(group, (sums.get(group) ?? 0) + change)
-  return [...sums].reduce(
-    (now, [group, change]) => withChangedSets(plan, context, now, group, change),
+  for (const { group, change } of held) sums.set(group, (sums.get(group) ?? 0) + change)
+  const changes = [
+    ...[...sums].map(([group, change]) => ({ group, change, isHeld: true })),
+    ...exceptions.flatMap(one =>
+      one.kind === 'sets' ? [{ group: one.group, change: one.change, isHeld: false }] : [],
+    ),
+  ]
+  return changes.reduce(
+    (now, change) => withChangedSets(plan, context, now, change),
     sets[rampStep]?.of ?? new Map(),
   )
 }

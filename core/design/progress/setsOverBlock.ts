@@ -239,15 +239,26 @@ function cut(cells: readonly Cell[], sets: number, now: Map<SlotId, number>): nu
   return gone
 }
 
+/** More or fewer sets of a muscle in one pass. */
+export interface SetChange {
+  readonly group: Group
+  readonly change: number
+  /** Decided earlier for good: what loads a joint that is sore by now takes none of it. */
+  readonly isHeld: boolean
+}
+
 /** Sets of one pass with what the coach wants otherwise in it; limits are hers to judge. */
 export function withChangedSets(
   plan: PlanDocument,
   context: PlanContext,
   sets: ReadonlyMap<SlotId, number>,
-  group: Group,
-  change: number,
+  { group, change, isHeld }: SetChange,
 ): ReadonlyMap<SlotId, number> {
-  const cells = cellsOf(plan, context).filter(cell => cell.group === group)
+  const cells = cellsOf(plan, context).filter(
+    cell =>
+      cell.group === group &&
+      !(isHeld && change > 0 && !mayGrow(stressesOf(cell.slot, context), context)),
+  )
   const changed = new Map(sets)
   if (change < 0) cut(cells, -change, changed)
   for (let at = 0; at < change && cells.length > 0; at++) {

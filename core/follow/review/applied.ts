@@ -6,7 +6,7 @@ import { intentFor, type PlanContext } from '../../plan/method'
 import type { Session } from '../../plan/session'
 import { groupWeeks, shortSession } from '../../design/short'
 import { standIn } from '../../design/suggest'
-import type { Adjustment, Change, DecisionRow } from './decide'
+import type { Adjustment, Change, DecisionRow } from './adjustment'
 
 /** What is added to an exception that is there already. */
 function changeOf(

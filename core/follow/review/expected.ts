@@ -2,7 +2,8 @@ import type { Joint } from '../../plan/catalogue'
 import { TREND } from '../../body/trend'
 import { isSore } from '../../body/joints'
 import { type PlanContext, setsUnderCeiling } from '../../plan/method'
-import { type Adjustment, DECIDE, type DecisionRow, type GroupEvidence } from './decide'
+import type { Adjustment, DecisionRow, GroupEvidence } from './adjustment'
+import { DECIDE } from './decide'
 import type { ExerciseRow } from './reviewed'
 
 export const EXPECTED = [

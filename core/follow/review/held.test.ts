@@ -44,8 +44,8 @@ describe('a change that holds', () => {
     group: 'triceps' as const,
     change: { kind: 'sets' as const, by: 1, rir: 0 },
   }
-  const tricepsIn = (plan: PlanDocument) =>
-    expandedBlock(plan, context).passes.map(pass =>
+  const tricepsIn = (plan: PlanDocument, under = context) =>
+    expandedBlock(plan, under).passes.map(pass =>
       pass.sessions
         .flatMap(({ content }) => sessionSlots(content))
         .filter(({ exercise }) => exercise === 'pushdown_rope')
@@ -106,6 +106,19 @@ describe('a change that holds', () => {
       expect(tricepsIn({ ...begun(from), block: {} })[0]).toBe(tricepsIn(plan)[0]! + 1)
       expect(begun(from).block?.changes).toBeUndefined()
     }
+  })
+  test('a joint that is sore by now gets none of what was decided before; what takes sets away holds', () => {
+    const sore = defaultContext({ trainingAgeMonths: 40, pain: { elbow_extensor_side: 'hold' } })
+    const held = (by: number) =>
+      withAdjustment(plan, 1, { ...more, change: { kind: 'sets', by, rir: 0 } }, context, taking)
+    const before = tricepsIn(plan)
+    expect(tricepsIn(held(1), sore)).toEqual(before)
+    expect(tricepsIn(held(-1), sore)).toEqual(
+      before.map((sets, pass) => sets - (pass >= 1 ? 1 : 0)),
+    )
+    // Her own one-off is hers to judge.
+    const once = withAdjustment(plan, 1, more, context, { ...taking, isOnce: true })
+    expect(tricepsIn(once, sore)[1]).toBe(before[1]! + 1)
   })
   test('taken out and given back leaves the exercises as they were', () => {
     const less = { ...more, row: 'A6' as const, change: { kind: 'sets' as const, by: -1, rir: 0 } }

@@ -1,15 +1,8 @@
 export { mayHold, withAdjustment } from './applied'
 export type { Taking } from './applied'
 export { doneSession } from './doneSession'
-export {
-  adjustmentKey,
-  adjustments,
-  DECIDE,
-  DECISION_ROWS,
-  DELOAD_SIGNS,
-  isMeant,
-  ownDecision,
-} from './decide'
+export { adjustmentKey, DECISION_ROWS, DELOAD_SIGNS, ownDecision } from './adjustment'
+export { adjustments, DECIDE, isMeant } from './decide'
 export type {
   Adjustment,
   Change,
@@ -18,7 +11,7 @@ export type {
   DeloadSign,
   GroupEvidence,
   OwnFacts,
-} from './decide'
+} from './adjustment'
 export { OWN } from './ownChanges'
 export { cameOf, expectationOf } from './expected'
 export type { Came, Expectation, Expected } from './expected'

@@ -20,7 +20,7 @@ import { sessionSeconds } from '../../plan/minutes'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { leadRir } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
-import type { Adjustment, OwnFacts } from './decide'
+import type { Adjustment, OwnFacts } from './adjustment'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import type { ReviewQuestion, SessionOutcome } from './reviewed'
 

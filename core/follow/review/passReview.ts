@@ -28,15 +28,8 @@ import type { Rotation } from '../../plan/rotation'
 import { mainGroup, sessionSeconds } from '../../plan/minutes'
 import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
-import {
-  type Adjustment,
-  adjustments,
-  type ChangedBefore,
-  DECIDE,
-  type DeloadSign,
-  type GroupEvidence,
-  isMeant,
-} from './decide'
+import type { Adjustment, ChangedBefore, DeloadSign, GroupEvidence } from './adjustment'
+import { adjustments, DECIDE, isMeant } from './decide'
 import { doneSession } from './doneSession'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import { ownChanges } from './ownChanges'

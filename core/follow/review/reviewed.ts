@@ -5,7 +5,7 @@ import type { ExerciseId, PlainDate } from '../../base'
 import type { BlockSession, ExpandedBlock } from '../../design/progress'
 import type { Group } from '../../plan/catalogue'
 import type { Band, PlanContext } from '../../plan/method'
-import type { Adjustment } from './decide'
+import type { Adjustment } from './adjustment'
 import type { MeantOtherwise } from './meant'
 
 /** A session of the rotation with what came of it. */
