@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 
-/** A dialog with a title and a way out. */
+/** A dialog with a title and a way out; a field marked `data-first` can be typed in at once. */
 const { title, width = 620 } = defineProps<{ title: string; width?: number }>()
 const emit = defineEmits<{ closed: [] }>()
 defineSlots<{ default?: () => unknown; actions?: () => unknown }>()
-const panel = useTemplateRef<HTMLElement>('panel')
+const panel = useTemplateRef<{ $el: HTMLElement }>('panel')
+// The dialog moves the focus into itself after it is there.
+onMounted(() =>
+  requestAnimationFrame(() => panel.value?.$el.querySelector<HTMLElement>('[data-first]')?.focus()),
+)
 </script>
 
 <template>

@@ -121,6 +121,15 @@ export {
   scenarioWords,
   SCOPE_NAMES,
 } from './proposals'
+export {
+  LEVER_NAMES,
+  leverStepWords,
+  leverWords,
+  WAY_NAMES,
+  wayCourseWords,
+  wayWords,
+} from './plateau'
+export { habitWords, trialStateWords, trialWords, triedWords } from './tried'
 export { shareInWords, strengthInWords } from './report'
 export {
   adherenceWords,

@@ -62,6 +62,11 @@ export function needWords(
             : `Block ends ${dayWord(need.on, today)}`,
         detail: 'No next block yet',
       }
+    case 'trial_over':
+      return {
+        headline: `Trial over: ${need.what}`,
+        detail: `Since ${dayWord(need.on, today)}: see what came of it`,
+      }
     case 'out_of_band': {
       const { subject, matter } = attentionWords(need.worst)
       return {

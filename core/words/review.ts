@@ -104,6 +104,11 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
       changed
         ? `Changed ${changed.rotations === 1 ? 'a rotation' : `${changed.rotations} rotations`} ago: it has its time before the same is looked at again.`
         : 'Changed lately: it has its time first.',
+    A16: ({ onTrialUntil }) =>
+      onTrialUntil
+        ? `On trial until ${formatDay(onTrialUntil)}: what it does for strength is judged then.`
+        : 'On trial: judged when it is over.',
+    A17: () => 'Strength holds while eating less: that is what can be had. Nothing is added.',
     A14: ({ lately = [] }) => `${answersWords(lately)}: what was taken out comes back.`,
     A15: ({ counted, band, lately = [] }) =>
       `${answersWords(lately)} and under the target: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.target)}.`,
@@ -231,6 +236,8 @@ export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   A13: 'Go on: changed lately',
   A14: 'A set back: recovered again',
   A15: 'A set more, toward the target',
+  A16: 'Go on: on trial',
+  A17: 'Go on: holds while eating less',
   G1: 'Fewer sets after an absence',
   E1: 'A step heavier',
   E2: 'Lighter',

@@ -12,7 +12,11 @@ const INTERVAL = 1.28
 export type SaidTrend = Pick<
   DatedTrend,
   'verdict' | 'slope' | 'count' | 'spanWeeks' | 'since' | 'leaning' | 'isHighReps'
-> & { readonly error: number | null }
+> & {
+  readonly error: number | null
+  /** In a phase of eating less. */
+  readonly eatsLess?: boolean
+}
 
 const signed = (share: number) => `${share > 0 ? '+' : ''}${percent(share)}`
 
@@ -39,7 +43,9 @@ export function trendSentence(trend: SaidTrend): string {
     case 'decline':
       return `Falling${sinceWords(since)}: ${percent(-slope)} a week.${rangeWords(trend)}`
     case 'plateau':
-      return `Flat over ${Math.round(spanWeeks)} weeks${sinceWords(since)}.${rangeWords(trend)}`
+      return trend.eatsLess
+        ? `Holding over ${Math.round(spanWeeks)} weeks${sinceWords(since)}: while eating less that is success.${rangeWords(trend)}`
+        : `Flat over ${Math.round(spanWeeks)} weeks${sinceWords(since)}.${rangeWords(trend)}`
     case 'unclear': {
       const early =
         count < TREND.usualSessions

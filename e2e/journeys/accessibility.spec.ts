@@ -94,7 +94,7 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
   },
   'a client’s review, trends, rehearsal and report': async walk => {
     const client = `/clients/${walk.studio.client('Teo').id}`
-    const parts = ['review', 'trends', 'rehearsal', 'report']
+    const parts = ['review', 'plateau/triceps', 'trends', 'rehearsal', 'report']
     await lookAtPages(
       walk,
       parts.map(part => `${client}/${part}`),

@@ -1,5 +1,7 @@
+import { addDays } from '#core/base'
 import { sql } from 'drizzle-orm'
 import { connectedDatabase } from '../../server/db/database'
+import { serverToday } from '../../server/clock'
 import { alive, expect, signedIn, signIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
@@ -134,4 +136,74 @@ test('a muscle whose sets say nothing about strength was trained all the same: n
   ).json()) as { review: { adjustments: { row: string; group: string }[] } }
   expect(review.adjustments.length).toBeGreaterThan(0)
   expect(review.adjustments.filter(({ row }) => row === 'G1')).toEqual([])
+})
+
+test.describe('four logs', () => {
+  test.use({ stories: { Ines: { gain: 0, shortWithinDays: 0 }, Teo: { weeks: 1 } } })
+
+  test('a rising, a flat, a falling and a too short one are read rightly on review and roster', async ({
+    page,
+    studio,
+  }) => {
+    await signedIn(page, studio)
+    const triceps = page
+      .getByRole('region', { name: /^Muscles, counted sets/ })
+      .getByRole('row', { name: /^Triceps: / })
+    for (const [who, words] of [
+      ['Sunniva', /Rising, since .*: [\d.]+\s% a week/],
+      ['Ines', /Flat over \d+ weeks, since/],
+      ['Joren', /Falling, since .*: [\d.]+\s% a week/],
+      ['Teo', /Too early: \d of about 16 sessions that a rise of 1\s% a week takes to show/],
+    ] as const) {
+      await page.goto(`/clients/${studio.client(who).id}/review`)
+      await alive(page)
+      await expect(triceps, who).toContainText(words)
+    }
+    await page.goto('/roster')
+    await expect(page.getByText('Triceps falling')).toHaveCount(1)
+    // The flat one leads to what could move it: one thing at a time.
+    await page.goto(`/clients/${studio.client('Ines').id}/review`)
+    await alive(page)
+    await triceps.getByRole('link', { name: 'What could move it' }).click()
+    await expect(
+      page.getByRole('heading', { level: 1, name: 'Triceps: what could move it' }),
+    ).toBeVisible()
+    await expect(page.getByRole('row')).toHaveCount(10)
+    await expect(page.getByText('next', { exact: true })).toHaveCount(1)
+  })
+})
+
+test('an arm day on trial: begun by keyboard, quiet about strength, told when it is over, put away and back', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id } = studio.client('Joren')
+  await page.goto(`/clients/${id}/block`)
+  await alive(page)
+  await page.keyboard.press('t')
+  const dialog = page.getByRole('dialog', { name: 'Try something out' })
+  await expect(dialog.getByLabel('What')).toBeFocused()
+  await page.keyboard.type('Arm day')
+  await dialog.getByLabel('Weeks').fill('2')
+  await page.keyboard.press('Enter')
+  await expect(dialog.getByRole('alert')).toContainText(/between 3 and 12/)
+  await dialog.getByLabel('Weeks').fill('3')
+  await dialog.getByLabel('From').fill(addDays(serverToday(), -24))
+  await dialog.getByRole('checkbox', { name: 'Triceps' }).check()
+  await page.keyboard.press('Enter')
+  await expect(dialog).toBeHidden()
+  const onTrial = page.getByRole('region', { name: 'On trial' })
+  await expect(onTrial).toContainText(/^On trial\s*Arm day: .*triceps.*3 weeks to/)
+  await expect(page.getByText(/^Saved/)).toBeVisible()
+  await onTrial.getByRole('link', { name: 'What came of it' }).click()
+  await expect(page.getByRole('region', { name: 'On trial' })).toContainText(
+    /Triceps: .* direct sets a week.*; before it .*\./,
+  )
+  await page.goto(`/clients/${id}/block`)
+  await alive(page)
+  await onTrial.getByRole('button', { name: /^Put away: Arm day/ }).click()
+  await expect(onTrial).toBeHidden()
+  await page.keyboard.press('z')
+  await expect(onTrial).toBeVisible()
 })

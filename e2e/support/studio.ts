@@ -1,6 +1,7 @@
 import { randomBytes, randomInt, randomUUID } from 'node:crypto'
 import { coachId } from '#core/base'
 import { type DemoClient, demoClients } from '../../scripts/demo/studio'
+import { type ToldOtherwise, toldOtherwise } from '../../scripts/demo/toldOtherwise'
 import { writtenHistory } from '../../scripts/demo/writtenHistory'
 import { connectedDatabase } from '../../server/db/database'
 import { insertHistories, insertStudio } from '../../server/db/queries/studio'
@@ -20,7 +21,10 @@ const url = process.env.DATABASE_URL
 if (!url) throw new Error('DATABASE_URL is not set; run the journeys through npm test')
 
 /** Writes a new coach with the demo's clients under ids of their own; with their last weeks where a test is about them. */
-export async function newStudio(logs: 'none' | 'logged' = 'none'): Promise<TestStudio> {
+export async function newStudio(
+  logs: 'none' | 'logged' = 'none',
+  stories: ToldOtherwise = {},
+): Promise<TestStudio> {
   const { db, close } = connectedDatabase(url as string)
   try {
     const password = randomBytes(9).toString('hex')
@@ -43,7 +47,10 @@ export async function newStudio(logs: 'none' | 'logged' = 'none'): Promise<TestS
       await insertHistories(
         db,
         id,
-        clients.map(client => writtenHistory(client, today)),
+        clients.map(client => {
+          const [told, weeks] = toldOtherwise(client, stories)
+          return writtenHistory(told, today, weeks)
+        }),
       )
     return {
       email,

@@ -1,5 +1,6 @@
 import { test as base, type BrowserContext, expect, type Page } from '@playwright/test'
 import { currentTime } from '../../server/clock'
+import type { ToldOtherwise } from '../../scripts/demo/toldOtherwise'
 import { newStudio, type TestStudio } from './studio'
 
 interface Fixtures {
@@ -7,6 +8,8 @@ interface Fixtures {
   readonly studio: TestStudio
   /** Whether the studio's clients have a log. */
   readonly logs: 'none' | 'logged'
+  /** Pasts that are told otherwise than the demo has them, by the beginning of a name. */
+  readonly stories: ToldOtherwise
   /** Console errors that a journey provokes on purpose. */
   readonly expectedErrors: RegExp[]
 }
@@ -32,7 +35,8 @@ export const onThisDay = (context: BrowserContext) => context.addInitScript(move
 /** Journeys of one coach each; an error in the browser's console fails the test. */
 export const test = base.extend<Fixtures>({
   logs: ['none', { option: true }],
-  studio: async ({ logs }, use) => use(await newStudio(logs)),
+  stories: [{}, { option: true }],
+  studio: async ({ logs, stories }, use) => use(await newStudio(logs, stories)),
   // eslint-disable-next-line no-empty-pattern
   expectedErrors: async ({}, use) => use([]),
   context: async ({ context, expectedErrors }, use) => {

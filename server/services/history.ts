@@ -27,7 +27,7 @@ import { decideMissed, exposuresOf, sessionsOf } from '../db/queries/training'
 import { client } from './clients'
 import { painOf } from './pain'
 import type { Coach } from './signIn'
-import { exclusionFactsOf, saidTrend, trendsOf } from './trends'
+import { exclusionFactsOf, saidTrends, trendsOf } from './trends'
 import { currentTime } from '../clock'
 
 /** Twelve weeks of sessions are shown. */
@@ -60,7 +60,7 @@ export async function history(
       setsDone: setsDone ?? 0,
       state: sessionState(session, today),
     })),
-    trends: trendsOf(exposures, facts).map(saidTrend),
+    trends: saidTrends(trendsOf(exposures, facts), found.value.facts),
     joints: JOINTS.flatMap(joint => {
       const own = reports.filter(report => report.joint === joint)
       const clearance = clearances.find(candidate => candidate.joint === joint)

@@ -42,9 +42,10 @@ import { database } from '../db/database'
 import { insertDecision, notesSince } from '../db/queries/decisions'
 import { decideMissed } from '../db/queries/training'
 import { aheadRows, missedRows, replanQuestion, type ReviewData, reviewData } from './reviewData'
+import { habitsOf } from './manyRotations'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
-import { saidTrend } from './trends'
+import { saidOf, saidTrends } from './trends'
 import { currentTime } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
@@ -171,9 +172,14 @@ async function reviewOf(
     missed: missed.map(({ id, name: session, on }) => ({ id, name: session, on })),
     ahead: aheadRows(data, today).map(({ id, name: session, on }) => ({ id, name: session, on })),
     replans: missed[0] ? withoutContents(replans(replanQuestion(data, missed[0], today))) : [],
-    trends: trends.map(saidTrend),
+    trends: saidTrends(trends, question.context.client),
+    muscleTrends: [...question.muscles].map(([group, trend]) => ({
+      group,
+      ...saidOf(trend, question.context.client),
+    })),
     leftOut: data.leftOut,
     paces: pacesOf(data),
+    ...habitsOf(data, today),
   })
 }
 

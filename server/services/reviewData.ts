@@ -9,13 +9,19 @@ import {
   DAYS_PER_WEEK,
 } from '#core/base'
 import { type Catalogue, catalogueWith } from '#core/plan/catalogue'
-import { isAhead, type ExcludedEstimate, sessionState, splitByUse } from '#core/body/log'
+import {
+  type DatedValue,
+  isAhead,
+  type ExcludedEstimate,
+  sessionState,
+  splitByUse,
+} from '#core/body/log'
 import { exerciseTrends, muscleTrends, TREND } from '#core/body/trend'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { LEARNING_DAYS } from '#core/body/recovery-rate'
 import { blockAsTold } from '#core/design/progress'
 import type { ReplanQuestion } from '#core/follow/replan'
-import type { ReviewQuestion, SessionOutcome } from '#core/follow/review'
+import type { PastSession, ReviewQuestion, SessionOutcome } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { sessionDocument } from '../db/documents'
@@ -47,6 +53,8 @@ export interface ReviewData {
   readonly decided: Awaited<ReturnType<typeof decisionsOf>>
   readonly reports: Awaited<ReturnType<typeof painReportsOf>>
   readonly leftOut: readonly ExcludedEstimate[]
+  /** Estimates that are reckoned with, of the last weeks. */
+  readonly used: readonly DatedValue[]
   readonly learned: ReturnType<typeof learnedFrom>
 }
 
@@ -126,6 +134,7 @@ export async function reviewData(
     sets: bySession,
     decided,
     reports,
+    used,
     leftOut: leftOut.filter(({ on }) => on >= trendFrom),
     question: {
       expanded,
@@ -135,6 +144,7 @@ export async function reviewData(
       trends: exerciseTrends(ofWindow),
       muscles: muscleTrends(ofWindow, catalogue),
       lastDone: done,
+      trials: block.plan.block?.trials ?? [],
     },
     learned: learnedFrom(
       { sessions: trained, sets, values: used, painfulDays: painfulDaysOf(reports) },
@@ -142,6 +152,18 @@ export async function reviewData(
       context,
     ),
   })
+}
+
+/** Sessions of the block that are behind, from a day on, as they were sent and as they were logged. */
+export function pastSessions({ question }: ReviewData, from: PlainDate): readonly PastSession[] {
+  return question.expanded.passes.flatMap(({ at, sessions }) =>
+    sessions.flatMap(({ day, place, on, name, content, isSkipped }): PastSession[] => {
+      const outcome = question.outcomes.get(at)?.find(one => one.day === day && one.place === place)
+      if (!outcome || on < from || isAhead(outcome.state)) return []
+      const isExcused = isSkipped || outcome.state === 'decided' || outcome.state === 'begun'
+      return [{ on, name, content, sets: outcome.sets, isExcused }]
+    }),
+  )
 }
 
 /** Sessions of the reviewed rotation that were missed and not decided about, by date. */

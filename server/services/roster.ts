@@ -214,7 +214,12 @@ function needsOf({ today, plan, sessions, muscles, reports, clearances }: Known)
     muscles,
     attention: plan?.strip.attention ?? [],
     block: plan
-      ? { startsOn: plan.startsOn, passes: plan.passes, lengthDays: plan.days.length }
+      ? {
+          startsOn: plan.startsOn,
+          passes: plan.passes,
+          lengthDays: plan.days.length,
+          trials: plan.plan.block?.trials ?? [],
+        }
       : null,
     pains: Object.entries(levels).flatMap(([joint, level]) => {
       const last = latestReport(reports, joint as keyof typeof levels)
@@ -279,6 +284,7 @@ function placeOf({ kind }: Need, id: ClientId): string {
     not_opened: 'history#sessions',
     not_sent: 'split',
     block_ends: 'split',
+    trial_over: 'review#trials',
     out_of_band: 'split',
   }
   return `/clients/${id}/${page[kind]}`

@@ -107,12 +107,10 @@ export async function story(
   const known = catalogue.get(asked)
   if (!known) return failure({ kind: 'not-found', what: 'exercise' })
   const exercise = exerciseId(asked)
+  const context = { catalogue, client: facts }
   const data = await storyData(coach, found.value, exercise, today)
-  const days = exerciseStory({
-    ...data,
-    exercise,
-    pains: data.reports.filter(({ joint, score }) => score > 0 && loads(known).includes(joint)),
-  })
+  const pains = data.reports.filter(({ joint, score }) => score > 0 && loads(known).includes(joint))
+  const days = exerciseStory({ ...data, exercise, pains })
   const gaps = sideDays(days)
   const nameOf = (other: string) => catalogue.get(other)?.name ?? other
   const toldOf = days.flatMap(({ instead, standsFor }) => [...instead, ...standsFor])
@@ -127,7 +125,7 @@ export async function story(
     })),
     bests: bestSets(days),
     attempts: attemptsIn(days),
-    course: data.values.length > 0 ? courseOf(exercise, data.values, { catalogue }, today) : null,
+    course: data.values.length > 0 ? courseOf(exercise, data.values, context, today) : null,
     sides: { days: gaps, gap: sideGap(gaps) },
     sideRule: sidesRule(facts, exercise) ?? null,
     others: othersOf(found.value, data.sets, exercise, nameOf),

@@ -2,6 +2,8 @@ import type { ExerciseId, PlainDate } from '#core/base'
 import { type DatedValue, type ExclusionFacts, splitByUse } from '#core/body/log'
 import { type DatedTrend, exerciseTrends } from '#core/body/trend'
 import { passDates, type PlanDocument } from '#core/plan/block'
+import { type ClientFacts, eatsLess } from '#core/plan/method'
+import type { SaidTrend } from '#core/words'
 import { type Catalogue, catalogueWith, JOINTS } from '#core/plan/catalogue'
 import type { Adjustment } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
@@ -25,15 +27,11 @@ type Exposure = Omit<DatedValue, 'exercise'> & { readonly exercise: ExerciseId }
 export const trendsOf = (exposures: readonly Exposure[], facts = NOTHING_KNOWN) =>
   exerciseTrends(splitByUse(exposures, facts).used)
 
-/** A trend as pages get it: an endless error is none. */
-export const saidTrend = ({
-  exercise,
-  trend: { verdict, slope, error, count, spanWeeks, since, leaning, isHighReps },
-}: {
-  readonly exercise: string
-  readonly trend: DatedTrend
-}) => ({
-  exercise,
+/** A trend as pages get it: an endless error is none, and a phase of eating less is told with it. */
+export const saidOf = (
+  { verdict, slope, error, count, spanWeeks, since, leaning, isHighReps }: DatedTrend,
+  client: Pick<ClientFacts, 'slowedBy'>,
+): SaidTrend => ({
   verdict,
   slope,
   error: Number.isFinite(error) ? error : null,
@@ -42,7 +40,14 @@ export const saidTrend = ({
   since,
   leaning,
   ...(isHighReps && { isHighReps }),
+  ...(eatsLess(client) && { eatsLess: true }),
 })
+
+/** The same for a list of exercises. */
+export const saidTrends = (
+  trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[],
+  client: Pick<ClientFacts, 'slowedBy'>,
+) => trends.map(({ exercise, trend }) => ({ exercise, ...saidOf(trend, client) }))
 
 type PainRow = Awaited<ReturnType<typeof painReportsOf>>[number]
 interface Sift {

@@ -18,6 +18,7 @@ import {
 } from '#core/body/log'
 import { datedTrend, TREND, trendBand } from '#core/body/trend'
 import { blockCourse, densities } from '#core/follow/review'
+import type { PlanContext } from '#core/plan/method'
 import type { Problem } from '#shared/contracts/problem'
 import type { ExerciseCourse, TrendsView } from '#shared/contracts/trends'
 import { database } from '../db/database'
@@ -25,7 +26,7 @@ import { measurementsOf } from '../db/queries/health'
 import { exposuresOf } from '../db/queries/training'
 import { type ReviewData, reviewData } from './reviewData'
 import type { Coach } from './signIn'
-import { siftFacts } from './trends'
+import { saidOf, siftFacts } from './trends'
 
 /** A year is shown; a trend goes by its last eight weeks. */
 const SHOWN_DAYS = 365
@@ -33,7 +34,7 @@ const SHOWN_DAYS = 365
 export function courseOf(
   exercise: string,
   own: readonly (DatedValue & { readonly leftOut: ExclusionReason | null })[],
-  { catalogue }: Pick<ReviewData, 'catalogue'>,
+  { catalogue, client }: Pick<PlanContext, 'catalogue' | 'client'>,
   today: PlainDate,
 ): ExerciseCourse {
   const from = own[0]?.on ?? today
@@ -49,7 +50,7 @@ export function courseOf(
     group: known ? (directGroups(known.intents[0].credits)[0] ?? null) : null,
     points: own.map(({ on, value, leftOut }) => ({ on, value, leftOut })),
     setUps: setUpChanges(own),
-    trend: { ...trend, error: Number.isFinite(trend.error) ? trend.error : null },
+    trend: saidOf(trend, client),
     line: trendBand(used, trend).map(({ week, ...range }) => ({
       ...range,
       on: plainDate(addDays(from, Math.round(week * DAYS_PER_WEEK))),
@@ -73,7 +74,7 @@ export function exerciseCourses(
     ...leftOut.map(({ reason, ...one }) => ({ ...one, leftOut: reason })),
   ].sort((a, b) => a.on.localeCompare(b.on))
   return [...groupedBy(all, ({ exercise }) => exercise)]
-    .map(([exercise, own]) => courseOf(exercise, own, data, today))
+    .map(([exercise, own]) => courseOf(exercise, own, data.context, today))
     .sort((a, b) => b.points.length - a.points.length)
 }
 

@@ -4,6 +4,7 @@ import postgres from 'postgres'
 import { type CoachId, coachId, type PlainDate, plainDate, type Result } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import { type DemoClient, demoClients } from '../../scripts/demo/studio'
+import { type ToldOtherwise, toldOtherwise } from '../../scripts/demo/toldOtherwise'
 import { writtenHistory } from '../../scripts/demo/writtenHistory'
 import { closeDatabase, database } from '../db/database'
 import { insertHistories, insertStudio } from '../db/queries/studio'
@@ -59,7 +60,12 @@ let seed = 4000
 export async function unitStudio({
   logsOf = [],
   today = TEST_DAY,
-}: { readonly logsOf?: readonly string[]; readonly today?: PlainDate } = {}): Promise<UnitStudio> {
+  stories = {},
+}: {
+  readonly logsOf?: readonly string[]
+  readonly today?: PlainDate
+  readonly stories?: ToldOtherwise
+} = {}): Promise<UnitStudio> {
   const clients = demoClients(today, (seed += 1))
   const id: CoachId = coachId(randomUUID())
   const email = `coach-${randomBytes(6).toString('hex')}@skerrylane.example`
@@ -69,7 +75,10 @@ export async function unitStudio({
   await insertHistories(
     database(),
     id,
-    logged.map(client => writtenHistory(client, today)),
+    logged.map(client => {
+      const [told, weeks] = toldOtherwise(client, stories)
+      return writtenHistory(told, today, weeks)
+    }),
   )
   const client = (name: string) => {
     const found = clients.find(candidate => candidate.name.startsWith(name))

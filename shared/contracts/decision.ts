@@ -88,6 +88,8 @@ const evidence = z
       .nullable()
       .exactOptional(),
     owed: z.number().exactOptional(),
+    onTrialUntil: PlainDateContract.nullable().exactOptional(),
+    eatsLess: z.boolean().exactOptional(),
     led: z.array(exercise).max(200).readonly().exactOptional(),
   })
   .readonly()

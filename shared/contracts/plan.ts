@@ -12,6 +12,9 @@ import {
   EVENT_EFFECTS,
   MAX_GROUPINGS,
   MOST_PASSES,
+  MOST_TRIALS,
+  TRIAL_WEEKS,
+  WAY_KINDS,
   ONE_OFF_REASONS,
   PLAN_SCHEMA,
   type PlanDocument,
@@ -355,6 +358,34 @@ export const BlockPlanContract = z
           .readonly(),
       )
       .max(400)
+      .readonly()
+      .exactOptional(),
+    trials: z
+      .array(
+        z
+          .strictObject({
+            what: z.string().trim().min(1).max(LIMITS.shortText),
+            from: PlainDateContract,
+            weeks: z.int().min(TRIAL_WEEKS.least).max(TRIAL_WEEKS.most),
+            groups: z.array(z.enum(GROUPS)).min(1).max(GROUPS.length).readonly(),
+          })
+          .readonly(),
+      )
+      .max(MOST_TRIALS)
+      .readonly()
+      .exactOptional(),
+    ways: z
+      .record(
+        id,
+        z
+          .strictObject({
+            kind: z.enum(WAY_KINDS),
+            everyWeeks: z.int().min(1).max(8),
+            by: z.int().min(1).max(60),
+            to: z.int().min(1).max(300),
+          })
+          .readonly(),
+      )
       .readonly()
       .exactOptional(),
     rules: z

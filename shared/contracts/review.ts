@@ -4,7 +4,7 @@ import type { ExcludedEstimate } from '#core/body/log'
 import type { SaidTrend } from '#core/words'
 import type { OwnPace } from '#core/body/recovery'
 import { type Replan, REPLAN_OPTIONS } from '#core/follow/replan'
-import type { PassReview } from '#core/follow/review'
+import type { Habit, PassReview, Plateau, TriedTrial, WayCourse } from '#core/follow/review'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
 import { LIMITS } from './limits'
@@ -75,11 +75,32 @@ export interface ReviewView {
   readonly replans: readonly ReplanView[]
   /** Where the exercises of the client are going, by what the log is reckoned with. */
   readonly trends: readonly (SaidTrend & { readonly exercise: string })[]
+  /** The same of its muscles, each by all exercises that train it directly: what rules go by. */
+  readonly muscleTrends: readonly (SaidTrend & { readonly group: Group })[]
   /** Estimates that are kept and not reckoned with. */
   readonly leftOut: readonly ExcludedEstimate[]
   readonly paces: readonly PaceView[]
+  /** What is being tried out, or was; what the client tends to skip; exercises that go a way of their own. */
+  readonly trials: readonly TriedTrial[]
+  readonly skipped: readonly Habit[]
+  readonly ways: readonly WayCourse[]
 }
 export const ReviewAnswer = z.custom<ReviewView>(
+  value => typeof value === 'object' && value !== null,
+)
+
+export const PlateauParams = z.object({
+  clientId: z.uuid().transform(clientId),
+  group: z.enum(GROUPS),
+})
+/** A muscle that does not move: its course, what was looked at, and the next thing to try. */
+export interface PlateauView {
+  readonly name: string
+  readonly group: Group
+  readonly trend: SaidTrend
+  readonly plateau: Plateau
+}
+export const PlateauAnswer = z.custom<PlateauView>(
   value => typeof value === 'object' && value !== null,
 )
 

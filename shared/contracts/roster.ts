@@ -20,6 +20,7 @@ const need = z.object({
     'not_sent',
     'falling',
     'block_ends',
+    'trial_over',
     'out_of_band',
     'not_opened',
   ]),

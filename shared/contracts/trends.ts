@@ -1,6 +1,7 @@
 import type { Group } from '#core/plan/catalogue'
 import type { ExclusionReason, SetUpChange } from '#core/body/log'
-import type { BandPoint, DatedTrend } from '#core/body/trend'
+import type { BandPoint } from '#core/body/trend'
+import type { SaidTrend } from '#core/words'
 import type { CourseArrival, CourseRow, Density } from '#core/follow/review'
 import type { PlainDate } from '#core/base'
 import { z } from 'zod'
@@ -18,7 +19,7 @@ export interface ExerciseCourse {
   }[]
   /** Days from which it was set up otherwise; the trend begins a line of its own on each. */
   readonly setUps: readonly SetUpChange[]
-  readonly trend: Omit<DatedTrend, 'error'> & { readonly error: number | null }
+  readonly trend: SaidTrend
   readonly line: readonly (Omit<BandPoint, 'week'> & { readonly on: PlainDate })[]
 }
 

@@ -4,7 +4,8 @@ import type { LoadProgression } from '#core/plan/method'
 import { CircleAlert } from 'lucide-vue-next'
 
 /** Loads set by set, rotation by rotation, if everything goes as planned. */
-const { rows, passes, isKnown, setRule } = useBlockLoads()
+const { rows, passes, isKnown, setRule, setWay, setWayField, wayLimits, wayProblem } =
+  useBlockLoads()
 const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
 </script>
 
@@ -15,11 +16,13 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
       What the phone says, set by set, if every target before is met; the reps aimed at behind it.
       Loads go on from the last log, begin with what the plan names, and are what can be loaded.
     </p>
+    <p v-if="wayProblem" role="alert" class="mb-2 text-alert">{{ wayProblem }}</p>
     <table class="min-w-max text-left" :aria-busy="!isKnown">
       <thead class="text-[12px] text-ink2">
         <tr>
           <th class="pr-4 font-normal">Exercise</th>
           <th class="pr-4 font-normal">Rule</th>
+          <th class="pr-4 font-normal">Gains by</th>
           <th class="pr-4 font-normal">Next time</th>
           <th
             v-for="pass in passes"
@@ -56,6 +59,15 @@ const RULES = Object.keys(RULE_NAMES) as LoadProgression[]
                 {{ RULE_NAMES[rule][0] }}
               </option>
             </select>
+          </td>
+          <td class="pr-4">
+            <WayCell
+              :name="row.name"
+              :way="row.way"
+              :limits="row.way && wayLimits[row.way.kind]"
+              @chosen="kind => setWay(row.exercise, kind)"
+              @changed="(field, value) => setWayField(row.exercise, field, value)"
+            />
           </td>
           <td v-if="!row.isKnown" :colspan="passes.length + 1" class="px-2 text-ink2">
             no load yet: name one in the session, or log one

@@ -14,7 +14,7 @@ const { isTakenUp } = useAutosave()
 const isLive = useMounted()
 const block = useBlock()
 provideBlock(block)
-const { at, message, looks, readout, columns, isAskingAgain, isSending } = block
+const { at, message, looks, readout, columns, isAskingAgain, isSending, isTrying } = block
 const route = useRoute()
 const view = computed<BlockView>({
   get: () => BLOCK_VIEWS.find(([name]) => name === route.query.view)?.[0] ?? 'rotations',
@@ -48,7 +48,7 @@ useActions(
     toSplit: () => navigateTo(`/clients/${id}/split`),
   },
   {
-    isSilent: () => !isTakenUp.value || isBeginning.value || isAskingAgain.value,
+    isSilent: () => !isTakenUp.value || isBeginning.value || isAskingAgain.value || isTrying.value,
     ours: 'in_grid',
   },
 )
@@ -145,6 +145,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
         <template v-if="view === 'rotations'">
           <BlockRotations />
           <HeldChanges />
+          <BlockTrials :client-id="id" />
         </template>
         <LazyBlockTerms v-else-if="view === 'terms'" />
         <LazyBlockLoads v-else-if="view === 'loads'" />
@@ -180,6 +181,9 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
         <button type="button" class="quiet-link" @click="block.holdOn()">
           <KeyCap label="H" /> hold from here on
         </button>
+        <button type="button" class="quiet-link" @click="isTrying = true">
+          <KeyCap label="T" /> try out
+        </button>
         <button type="button" class="quiet-link" @click="block.copyToNext()">
           <KeyCap label="K" /> copy to next
         </button>
@@ -194,6 +198,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
       @closed="isAskingAgain = false"
       @confirmed="block.send(true)"
     />
+    <LazyTrialDialog v-if="isTrying" />
     <LazyNextBlockDialog v-if="isBeginning" @closed="isBeginning = false" />
   </div>
 </template>

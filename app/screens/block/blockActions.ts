@@ -83,6 +83,13 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
       do: ({ block }) => block.copyToNext(),
     },
     {
+      id: 'trial',
+      keys: ['t'],
+      label: 'try something out, with a length',
+      when: onRotations,
+      do: ({ block }) => (block.isTrying.value = true),
+    },
+    {
       id: 'hold',
       keys: ['h'],
       label: 'let the change of this muscle hold from here on',

@@ -428,3 +428,50 @@ describe('the next block', () => {
     })
   })
 })
+
+describe('something tried out', () => {
+  const trial = {
+    what: ' Arm day ',
+    from: '2026-03-30',
+    weeks: 4,
+    groups: ['triceps', 'biceps'],
+  } as const
+
+  test('begins with the muscle and the rotation in hand, stands in the plan, and is put away', () => {
+    expect(page.of.proposedTrial.value).toEqual({
+      what: '',
+      from: '2026-03-30',
+      weeks: 4,
+      groups: [page.of.group.value],
+    })
+    page.of.isTrying.value = true
+    expect(page.of.begin(trial)).toBeUndefined()
+    expect(page.of.isTrying.value).toBe(false)
+    expect(page.store.plan!.block!.trials).toEqual([
+      { what: 'Arm day', from: '2026-03-30', weeks: 4, groups: ['biceps', 'triceps'] },
+    ])
+    expect(page.of.trialRows.value).toMatchObject([
+      { words: 'Arm day: biceps, triceps, 4 weeks to Sun 26 Apr', isOver: false },
+    ])
+    page.of.putAway(page.store.plan!.block!.trials![0]!)
+    expect(page.of.trialRows.value).toEqual([])
+    page.store.undo()
+    expect(page.of.trialRows.value).toHaveLength(1)
+  })
+
+  test('one that is over says so', () => {
+    page.of.begin({ ...trial, from: '2026-02-02', weeks: 4 })
+    expect(page.of.trialRows.value).toMatchObject([{ isOver: true, state: 'over' }])
+  })
+
+  test.each([
+    [{ what: '  ' }, /^What is tried out\?/],
+    [{ from: '30 March' }, /^From is no date/],
+    [{ weeks: 2 }, /^Weeks must be a whole number between 3 and 12/],
+    [{ weeks: 4.5 }, /^Weeks must be a whole number/],
+    [{ groups: [] }, /^Tick at least one muscle/],
+  ] as const)('%j is asked for again', (more, words) => {
+    expect(page.of.begin({ ...trial, ...more })).toMatch(words)
+    expect(page.store.plan!.block?.trials).toBeUndefined()
+  })
+})

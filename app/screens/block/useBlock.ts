@@ -12,6 +12,7 @@ import {
 } from './blockRows'
 import { useBlockSteps } from './useBlockSteps'
 import { useSendRotation } from './useSendRotation'
+import { useTrials } from './useTrials'
 
 /** The block as it is laid out and judged: rotations, muscles, weeks, what to look at. */
 function useShownBlock() {
@@ -81,9 +82,11 @@ export function useBlock() {
     message.value = `${look.what}: ${look.much}`
   }
 
+  const steps = useBlockSteps(place)
   return {
     ...shown,
-    ...useBlockSteps(place),
+    ...steps,
+    ...useTrials(place, steps.change),
     ...useSendRotation(place),
     at,
     groupAt,

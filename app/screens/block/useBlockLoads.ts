@@ -2,6 +2,7 @@ import { type BlockPlan, withPart } from '#core/plan/block'
 import { requireExercise } from '#core/plan/catalogue'
 import { formatSets, loadReasonWords, loadRowWords, shapeLossWords, slotName } from '#core/words'
 import type { LoadProgression, PlanContext } from '#core/plan/method'
+import { useWays } from './useWays'
 import { loadKey, type SlotLoads } from '#core/design/loads'
 import { type BlockPass, loadRuleOf } from '#core/design/progress'
 import { type Slot, sessionSlots } from '#core/plan/session'
@@ -66,7 +67,7 @@ function reasonOf(passes: readonly BlockPass[], exercise: string, ahead: Ahead):
 function rowsOf(
   passes: readonly BlockPass[],
   ahead: Ahead,
-  rules: NonNullable<BlockPlan['rules']>,
+  { rules = {}, ways = {} }: BlockPlan,
   context: PlanContext,
 ) {
   return [...slotsByExercise(passes)].map(([exercise, slot]) => ({
@@ -74,10 +75,21 @@ function rowsOf(
     name: slotName({ ...slot, intent: null }, context.catalogue),
     rule: loadRuleOf(requireExercise(context.catalogue, exercise), rules, context),
     isOwn: rules[exercise] !== undefined,
+    way: ways[exercise],
     isKnown: passes.some(pass => loadsIn(pass, exercise, ahead).length > 0),
     reason: reasonOf(passes, exercise, ahead),
     cells: passes.map(pass => cellOf(pass, loadsIn(pass, exercise, ahead))),
   }))
+}
+
+/** A block in which an exercise's load goes up by a rule of its own, or by the method's. */
+export function withRule(
+  block: BlockPlan,
+  exercise: string,
+  rule: LoadProgression | '',
+): BlockPlan {
+  const { [exercise]: _, ...others } = block.rules ?? {}
+  return withPart(block, 'rules', rule === '' ? others : { ...others, [exercise]: { rule } })
 }
 
 /** Loads of every exercise from rotation to rotation, and the rules they go by. */
@@ -90,7 +102,7 @@ export function useBlockLoads() {
     await loads.load()
     isKnown.value = true
   })
-  const rules = computed(() => store.plan?.block?.rules ?? {})
+  const block = computed(() => store.plan?.block ?? {})
   /** Rotations with a session that is still to be done: what is behind stands in the log. */
   const passes = computed(() =>
     (issued.expanded?.passes ?? []).filter(({ sessions }) =>
@@ -98,24 +110,17 @@ export function useBlockLoads() {
     ),
   )
   function setRule(exercise: string, rule: LoadProgression | ''): void {
-    const { [exercise]: _, ...others } = rules.value
-    store.edit({
-      kind: 'set_block',
-      block: withPart(
-        store.plan?.block ?? {},
-        'rules',
-        rule === '' ? others : { ...others, [exercise]: { rule } },
-      ),
-    })
+    store.edit({ kind: 'set_block', block: withRule(block.value, exercise, rule) })
   }
   return {
     rows: computed(() =>
-      store.context ? rowsOf(passes.value, loads.ahead, rules.value, store.context) : [],
+      store.context ? rowsOf(passes.value, loads.ahead, block.value, store.context) : [],
     ),
     passes: computed(() =>
       passes.value.map(({ at, isDeload }) => ({ at, number: at + 1, isDeload })),
     ),
     isKnown,
     setRule,
+    ...useWays(passes),
   }
 }

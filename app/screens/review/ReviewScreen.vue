@@ -26,6 +26,8 @@ const {
   nothingWords,
   muscles,
   exercises,
+  trials,
+  skipped,
 } = review
 const { missed, lines, choose, ahead, cannotCome, canCome } = useReplans(id, review)
 const { difference, rows: paces, silent, set, usual, anew } = usePaces(id, review)
@@ -138,55 +140,7 @@ const isLive = useMounted()
         <p v-for="note in view.notes" :key="note.text" class="mt-1">
           “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
         </p>
-        <section aria-labelledby="muscles-head" class="mt-3">
-          <h2 id="muscles-head" class="section-head">Muscles, counted sets per 7 days</h2>
-          <table class="w-full text-left">
-            <thead>
-              <tr class="text-[12px] text-ink2">
-                <th scope="col">Muscle</th>
-                <th scope="col" class="text-right">Done</th>
-                <th scope="col" class="text-right">Due so far</th>
-                <th scope="col" class="text-right">Planned</th>
-                <th scope="col" class="text-right">Missed</th>
-                <th scope="col" class="text-right">Days</th>
-                <th scope="col" class="text-right">Least ready</th>
-                <th scope="col" class="pl-6">Floor, target, ceiling</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in muscles" :key="row.group" class="border-b border-hair">
-                <th scope="row" class="py-0.5 font-semibold">
-                  {{ row.name }}
-                </th>
-                <td class="text-right font-semibold">
-                  <SetPegs :done="row.pegs.done" :due="row.pegs.due" />{{ row.done }}
-                </td>
-                <td class="text-right">
-                  {{ row.due }}
-                </td>
-                <td class="text-right text-ink2">
-                  {{ row.planned }}
-                </td>
-                <td class="text-right" :class="row.short ? 'font-semibold text-alert' : ''">
-                  {{ row.short }}
-                </td>
-                <td
-                  class="text-right"
-                  :class="row.isRarer ? 'font-semibold text-alert' : 'text-ink2'"
-                >
-                  {{ row.times }}
-                </td>
-                <td class="text-right text-ink2">
-                  {{ row.ready }}
-                </td>
-                <td class="pl-6 text-ink2">
-                  {{ row.band }}
-                  <span v-if="row.words" class="font-semibold text-alert">{{ row.words }}</span>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
+        <MuscleTable :client-id="id" :rows="muscles" />
         <section aria-labelledby="exercises-head" class="mt-4">
           <h2 id="exercises-head" class="section-head">Exercises</h2>
           <table class="w-full text-left">
@@ -225,9 +179,7 @@ const isLive = useMounted()
                 <td class="pl-3 text-right whitespace-nowrap">
                   {{ row.rir }}
                 </td>
-                <td class="pl-4" :class="row.trend.isFalling ? 'text-alert' : 'text-ink2'">
-                  {{ row.trend.words }}
-                </td>
+                <td class="pl-4 text-ink2">{{ row.trend }}</td>
               </tr>
             </tbody>
           </table>
@@ -290,6 +242,8 @@ const isLive = useMounted()
           }}
         </p>
         <CameList :lines="view.came" />
+        <TrialList :lines="trials" />
+        <HabitList :lines="skipped" />
         <ProposalList
           v-model:refusing="isRefusing"
           class="mt-2"

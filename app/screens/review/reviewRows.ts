@@ -11,6 +11,11 @@ import {
   LEFT_OUT_WORDS,
   NBSP,
   trendSentence,
+  habitWords,
+  trialStateWords,
+  trialWords,
+  triedWords,
+  wayCourseWords,
   wholeReadiness,
   otherwiseWords,
 } from '#core/words'
@@ -138,11 +143,33 @@ function muscleLine(row: MuscleRow) {
   }
 }
 
-/** Muscles as planned beside as done; those that need a look come first. */
-export function muscleLines({ review }: ReviewView) {
-  const needsLook = ({ short, words }: ReturnType<typeof muscleLine>) =>
-    Number(short !== '' || words !== '')
-  return review.muscles.map(muscleLine).sort((a, b) => needsLook(b) - needsLook(a))
+/** Muscles as planned beside as done, each with where its strength goes; those that need a look come first. */
+export function muscleLines({ review, muscleTrends }: ReviewView) {
+  const needsLook = ({
+    short,
+    words,
+    trend,
+  }: {
+    short: string
+    words: string
+    trend: MuscleTrend
+  }) => Number(short !== '' || words !== '' || trend.isFalling)
+  return review.muscles
+    .map(row => ({
+      ...muscleLine(row),
+      trend: muscleTrend(muscleTrends.find(({ group }) => group === row.group)),
+    }))
+    .sort((a, b) => needsLook(b) - needsLook(a))
+}
+
+export type MuscleLine = ReturnType<typeof muscleLines>[number]
+type MuscleTrend = ReturnType<typeof muscleTrend>
+function muscleTrend(trend: ReviewView['muscleTrends'][number] | undefined) {
+  return {
+    words: trend ? trendSentence(trend) : '',
+    isFalling: trend?.verdict === 'decline',
+    isFlat: trend?.verdict === 'plateau',
+  }
 }
 
 const NO_TREND = {
@@ -155,11 +182,11 @@ const NO_TREND = {
   leaning: null,
 } as const
 
-function trendOf({ trends }: ReviewView, exercise: string) {
-  const trend = trends.find(known => known.exercise === exercise)
-  return trend
-    ? { words: trendSentence(trend), isFalling: trend.verdict === 'decline' }
-    : { words: trendSentence(NO_TREND), isFalling: false }
+/** Where an exercise goes: by its own way where it has one, else by strength. One of many, so nothing is marked by it. */
+function trendOf({ trends, ways }: ReviewView, exercise: string): string {
+  const way = ways.find(known => known.exercise === exercise)
+  if (way) return `${wayCourseWords(way)}.`
+  return trendSentence(trends.find(known => known.exercise === exercise) ?? NO_TREND)
 }
 
 function exerciseLine(row: ExerciseRow, view: ReviewView, nameOf: NameOf) {
@@ -188,3 +215,16 @@ export function excludedLines({ leftOut }: ReviewView, nameOf: NameOf) {
     isQuestioned: value.reason === 'outlier' || value.reason === 'unit',
   }))
 }
+
+/** Trials on their way and over, with what came of each muscle. */
+export const trialLines = ({ trials }: ReviewView) =>
+  trials.map((tried, n) => ({
+    key: `${n} ${tried.trial.what}`,
+    words: trialWords(tried.trial, tried.until),
+    state: trialStateWords(tried),
+    isOver: tried.isOver,
+    muscles: tried.muscles.map(triedWords),
+  }))
+
+/** What the client tends to skip, each with its remedy. */
+export const habitLines = ({ skipped }: ReviewView) => skipped.map(habitWords)

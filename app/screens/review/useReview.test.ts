@@ -78,6 +78,10 @@ const reviewView = (
   trends: [],
   leftOut: [],
   paces: [],
+  muscleTrends: [],
+  trials: [],
+  skipped: [],
+  ways: [],
   ...more,
 })
 
@@ -201,24 +205,81 @@ describe('what is told of a rotation', () => {
     expect(of.exercises.value).toMatchObject([{ name: 'Cable curl, bar', ...words }])
   })
 
-  test('a trend that falls is marked; without one it says that it is too early', async () => {
-    const falling = {
-      exercise: 'cable_curl',
+  test('a muscle that falls is marked and stands first, a flat one leads on; an exercise alone marks nothing', async () => {
+    const trend = {
       since: null,
       leaning: null,
-      verdict: 'decline' as const,
       slope: -0.02,
       error: 0.004,
       count: 12,
       spanWeeks: 6,
     }
-    const { of } = await opened(reviewView({}, { trends: [falling] }))
-    expect(of.exercises.value[0]!.trend.isFalling).toBe(true)
+    const falling = { ...trend, verdict: 'decline' as const }
+    const flat = { ...trend, slope: 0, verdict: 'plateau' as const }
+    const { of } = await opened(
+      reviewView(
+        { muscles: [muscle({ group: 'biceps' }), muscle({ group: 'triceps' })] },
+        {
+          trends: [{ ...falling, exercise: 'cable_curl' }],
+          muscleTrends: [
+            { ...falling, group: 'triceps' },
+            { ...flat, group: 'biceps' },
+          ],
+        },
+      ),
+    )
+    expect(of.exercises.value[0]!.trend).toMatch(/^Falling/)
+    expect(
+      of.muscles.value.map(({ group, trend: { isFalling, isFlat } }) => [group, isFalling, isFlat]),
+    ).toEqual([
+      ['triceps', true, false],
+      ['biceps', false, true],
+    ])
     const early = await opened()
-    expect(early.of.exercises.value[0]!.trend).toMatchObject({
-      isFalling: false,
-      words: expect.stringContaining('Too early'),
-    })
+    expect(early.of.exercises.value[0]!.trend).toContain('Too early')
+    expect(early.of.muscles.value[0]!.trend.words).toBe('')
+  })
+
+  test('a muscle that holds while eating less has succeeded', async () => {
+    const holding = {
+      group: 'biceps' as const,
+      verdict: 'plateau' as const,
+      since: null,
+      leaning: null,
+      slope: 0,
+      error: 0.001,
+      count: 20,
+      spanWeeks: 10,
+      eatsLess: true,
+    }
+    const { of } = await opened(reviewView({}, { muscleTrends: [holding] }))
+    expect(of.muscles.value[0]!.trend.words).toMatch(
+      /^Holding over 10 weeks: while eating less that is success/,
+    )
+  })
+
+  test('an exercise that goes a way of its own is read by its own measure', async () => {
+    const way = { kind: 'sets', everyWeeks: 2, by: 1, to: 6 } as const
+    const { of } = await opened(
+      reviewView(
+        {},
+        {
+          ways: [
+            {
+              exercise: exerciseId('cable_curl'),
+              way,
+              first: 1840,
+              last: 2210,
+              sessions: 9,
+              isReps: false,
+            },
+          ],
+        },
+      ),
+    )
+    expect(of.exercises.value[0]!.trend).toBe(
+      'By a set more: 1,840 to 2,210 kg moved a session, over 9 sessions.',
+    )
   })
 
   test('an estimate that is left out says why; only a questioned one can be confirmed', async () => {

@@ -8,11 +8,13 @@ import type { ApiFailure } from '~/shell/useApi'
 import {
   excludedLines,
   exerciseLines,
+  habitLines,
   headLines,
   muscleLines,
   nothingWords,
   type ProposalLine,
   proposalLines,
+  trialLines,
 } from './reviewRows'
 
 const NO_LINES = { proposals: [], waiting: [], asPlanned: [] }
@@ -168,6 +170,8 @@ export async function useReview(clientId: string) {
     head: computed(() => view.value && headLines(view.value)),
     nothingWords: computed(() => (view.value ? nothingWords(view.value) : '')),
     leftOut: computed(() => (view.value ? excludedLines(view.value, nameOf) : [])),
+    trials: computed(() => (view.value ? trialLines(view.value) : [])),
+    skipped: computed(() => (view.value ? habitLines(view.value) : [])),
     muscles: computed(() => (view.value ? muscleLines(view.value) : [])),
     exercises: computed(() => (view.value ? exerciseLines(view.value, nameOf) : [])),
   }

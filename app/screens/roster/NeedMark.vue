@@ -7,6 +7,7 @@ import {
   Circle,
   EyeOff,
   Flag,
+  FlaskConical,
   Send,
   TrendingDown,
 } from 'lucide-vue-next'
@@ -18,6 +19,7 @@ const MARKS = {
   not_sent: Send,
   falling: TrendingDown,
   block_ends: Flag,
+  trial_over: FlaskConical,
   out_of_band: ArrowUpDown,
   not_opened: EyeOff,
 } as const

@@ -32,6 +32,7 @@ const ANSWER_WORDS: Readonly<Record<RosterEntry['needs'][number]['kind'], string
   not_sent: 'Finish the plan',
   falling: 'See the trend',
   block_ends: 'Open the plan',
+  trial_over: 'See what came of it',
   out_of_band: 'Open the plan',
   not_opened: 'See the sheet',
 }

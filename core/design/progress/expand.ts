@@ -22,6 +22,7 @@ import { groupWeeks, shortSession } from '../short'
 import { type PassTerms, sessionInPass } from './passContent'
 import { effortRamp, LEAST_RIR } from './ramp'
 import { type PassSets, setsOverBlock, withChangedSets } from './setsOverBlock'
+import { waySteps } from './ways'
 
 /** A session of a block with its date, as it will be done. */
 export interface BlockSession {
@@ -335,6 +336,12 @@ function passOf(course: Course, at: number, working: number): BlockPass {
       block.alternations?.find(
         alternation => alternation.slot === slot.id && choiceFor(alternation, on) === 'B',
       ),
+    ...(block.ways && {
+      wayOf: (exercise: string) => {
+        const way = block.ways?.[exercise]
+        return way && { way, steps: waySteps(way, plan.startsOn, on) }
+      },
+    }),
   })
   const sessions = plan.rotation.days.flatMap((day, d) =>
     day.sessions.map((session, place) => datedSession(course, turn, { d, place, session, terms })),

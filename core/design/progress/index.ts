@@ -4,14 +4,9 @@ export { nextLoadPlan, shareOfLoad, steppedLoad, unusualJump } from './loadRules
 export type { DoneSet, LoadPlan, LoadQuestion } from './loadRules'
 export { leastDose, setsToRemove, specialisation } from './specialise'
 export type { ProposedCut, Trade } from './specialise'
-export {
-  DELOAD,
-  deloadBand,
-  deloadScheme,
-  withLeadRir,
-  withRepShift,
-  withSetCount,
-} from './passContent'
+export { DELOAD, deloadBand, deloadScheme } from './deload'
+export { withLeadRir, withRepShift, withSetCount } from './passContent'
+export { loweringOf, reached, restOf, waySteps } from './ways'
 export { blockAsTold, expandedAfter, expandedBlock, issuedBlock } from './expand'
 export type { BlockPass, BlockSession, ExpandedBlock, SentMark, SentSession } from './expand'
 export { blockVerdict } from './judge'

@@ -1,8 +1,7 @@
-import { remembered, roundHalfUp, mapNonEmpty } from '../../base'
+import { remembered, mapNonEmpty } from '../../base'
 import type { Alternation } from '../../plan/block'
 import { requireExercise } from '../../plan/catalogue'
-import { loadGrid, roundLoad } from '../../plan/estimate'
-import { type Band, intentFor, type PlanContext } from '../../plan/method'
+import { intentFor, type PlanContext } from '../../plan/method'
 import { mayGrow } from '../../body/joints'
 import {
   leadRir,
@@ -14,25 +13,12 @@ import {
   type Stage,
   type WeightUnit,
   withSetsAdded,
-  workStages,
 } from '../../plan/scheme'
 import type { Grouping, Session, Slot } from '../../plan/session'
+import { deloadScheme } from './deload'
 import { LEAST_RIR } from './ramp'
+import { reached, type TakenWay, withWay } from './ways'
 
-/** Parts of a deload; rules of thumb. Source: docs/methods.md#block. */
-export const DELOAD = { sets: 0.5, load: 0.9, rir: 4 } as const
-
-/** What easier days leave of a band, as shares of its target: half the sets, a little less or more. */
-const DELOAD_BAND = { floor: 0.4, target: 0.55, ceiling: 0.7 } as const
-
-/** The band of easier days. Units: those of the band. */
-export function deloadBand({ target }: Band): Band {
-  return {
-    floor: target * DELOAD_BAND.floor,
-    target: target * DELOAD_BAND.target,
-    ceiling: target * DELOAD_BAND.ceiling,
-  }
-}
 const LEAST_REPS = 3
 const MOST_RIR = 6
 
@@ -114,48 +100,6 @@ export function withRepShift(scheme: SetScheme, shift: number): SetScheme {
       )
 }
 
-/** Half the sets, straight, far from failure, with a tenth less load. Example P19. */
-export function deloadScheme(
-  scheme: SetScheme,
-  slot: Pick<Slot, 'exercise'>,
-  context: PlanContext,
-): SetScheme {
-  const first = scheme.runs.find(({ role }) => role !== 'warmup')
-  const lead = first && workStages(first)[0]
-  if (!first || !lead) return scheme
-  const exercise = requireExercise(context.catalogue, slot.exercise)
-  const { load } = lead
-  const lighter =
-    load?.kind === 'weight'
-      ? {
-          ...load,
-          amount: roundLoad(
-            load.amount * DELOAD.load,
-            loadGrid(exercise, load.unit, context.client.gear),
-            'down',
-          ),
-        }
-      : load
-  const reps =
-    lead.reps?.kind === 'to_failure' || lead.reps?.kind === 'same_as'
-      ? { kind: 'between' as const, low: exercise.repRange[0], high: exercise.repRange[1] }
-      : lead.reps
-  const { protocol: _protocol, countRange: _range, ...plain } = first
-  const run: SetRun = {
-    ...plain,
-    count: Math.max(1, roundHalfUp(plannedSets(scheme) * DELOAD.sets)),
-    stages: [
-      {
-        ...lead,
-        ...(reps && { reps }),
-        ...(lighter && { load: lighter }),
-        effort: { kind: 'rir', rir: Math.max(DELOAD.rir, leadRir(first) ?? 0) },
-      },
-    ],
-  }
-  return { ...scheme, runs: [...scheme.runs.filter(({ role }) => role === 'warmup'), run] }
-}
-
 export interface PassTerms {
   readonly setsOf: (slot: Slot) => number
   readonly rir: { readonly compound: number; readonly isolation: number } | null
@@ -163,6 +107,8 @@ export interface PassTerms {
   readonly repShift: number
   readonly isDeload: boolean
   readonly otherOf: (slot: Slot) => Alternation | undefined
+  /** How far an exercise is along a way of its own; left out where none has one. */
+  readonly wayOf?: (exercise: string) => TakenWay | undefined
 }
 
 /** What becomes of a slot in a pass, in figures: equal figures make equal slots. */
@@ -172,6 +118,7 @@ interface SlotTerms {
   readonly repShift: number
   readonly isDeload: boolean
   readonly other: Alternation | undefined
+  readonly taken: TakenWay | undefined
 }
 
 function isKept(slot: Slot, other: Alternation | undefined, context: PlanContext): boolean {
@@ -180,9 +127,13 @@ function isKept(slot: Slot, other: Alternation | undefined, context: PlanContext
   return !mayGrow(jointStress, context)
 }
 
+const begun = (taken: TakenWay | undefined) => (taken && taken.steps > 0 ? taken : undefined)
+const setsAlong = (sets: number, taken: TakenWay | undefined): number =>
+  taken?.way.kind === 'sets' && sets > 0 ? reached(taken.way, sets, taken.steps) : sets
+
 function termsOf(
   slot: Slot,
-  { setsOf, rir: course, rirShiftOf, repShift, isDeload, otherOf }: PassTerms,
+  { setsOf, rir: course, rirShiftOf, repShift, isDeload, otherOf, wayOf }: PassTerms,
   context: PlanContext,
 ): SlotTerms {
   const other = otherOf(slot)
@@ -197,24 +148,28 @@ function termsOf(
   const rir = lead === null ? null : lead + rirShift
   // A sore joint is loaded no nearer to failure, and with no more weight for fewer reps, than now.
   const isHeld = isKept(slot, other, context)
+  const taken = isHeld || isDeload ? undefined : begun(wayOf?.(other?.exercise ?? slot.exercise))
   return {
-    sets: setsOf(slot),
+    sets: setsAlong(setsOf(slot), taken),
     rir: rir !== null && isHeld ? Math.max(rir, leadOf(slot.scheme)) : rir,
     repShift: isHeld ? Math.max(0, repShift) : repShift,
     isDeload,
     other,
+    taken,
   }
 }
 
 function slotIn(
   slot: Slot,
-  { sets, rir, repShift, isDeload, other }: SlotTerms,
+  { sets, rir, repShift, isDeload, other, taken }: SlotTerms,
   context: PlanContext,
 ): Slot {
   const { credits: _, ...bare } = slot
   const named: Slot = other ? { ...bare, exercise: other.exercise, intent: other.intent } : slot
-  const { kind } = requireExercise(context.catalogue, named.exercise)
+  const exercise = requireExercise(context.catalogue, named.exercise)
+  const { kind } = exercise
   let scheme = withRepShift(withSetCount(slot.scheme, sets), repShift)
+  if (taken) scheme = withWay(scheme, taken.way, taken.steps, exercise)
   if (rir !== null)
     scheme = withLeadRir(scheme, rir, LEAST_RIR[kind === 'isolation' ? 'isolation' : 'compound'])
   if (isDeload) scheme = deloadScheme(scheme, named, context)
@@ -225,6 +180,17 @@ function leadOf(scheme: SetScheme): number {
   const first = scheme.runs.find(({ role }) => role !== 'warmup')
   return (first && leadRir(first)) ?? 2
 }
+
+const keyOf = ({ sets, rir, repShift, isDeload, other, taken }: SlotTerms): string =>
+  [
+    sets,
+    rir,
+    repShift,
+    isDeload,
+    other?.exercise,
+    other?.intent,
+    ...(taken ? [taken.way.kind, taken.way.by, taken.way.to, taken.steps] : []),
+  ].join()
 
 /** More versions of one session than a block has; what is older is made again when it is asked for. */
 const MOST_VERSIONS = 400
@@ -248,7 +214,7 @@ export function sessionInPass(session: Session, terms: PassTerms, context: PlanC
   const groupings = session.groupings.flatMap((grouping): Grouping[] => {
     if (grouping.placement === 'warmup') return [grouping]
     const own = grouping.slots.map(slot => termsOf(slot, terms, context))
-    const groupingKey = `${grouping.id}|${own.map(({ sets, rir, repShift, isDeload, other }) => [sets, rir, repShift, isDeload, other?.exercise, other?.intent].join()).join(';')}`
+    const groupingKey = `${grouping.id}|${own.map(keyOf).join(';')}`
     key += groupingKey
     const held =
       known.get(groupingKey) ?? (known.has(groupingKey) ? null : made(grouping, own, context))

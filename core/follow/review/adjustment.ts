@@ -41,6 +41,10 @@ export interface GroupEvidence {
   readonly belowFloorFor: number
   /** Sets the plan adds in the next rotation by itself. */
   readonly ramp: number
+  /** The last day of a trial that it is in. */
+  readonly onTrialUntil?: PlainDate | null
+  /** The client eats less than is used up: strength that holds is what can be had. */
+  readonly eatsLess?: boolean
   /** Days from the last time it was trained to the next rotation; null where it never was. */
   readonly daysAway?: number | null
 }
@@ -69,6 +73,8 @@ export const DECISION_ROWS = [
   'A13',
   'A14',
   'A15',
+  'A16',
+  'A17',
   'G1',
   'E1',
   'E2',

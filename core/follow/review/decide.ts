@@ -82,6 +82,11 @@ function held(row: DecisionRow, { ramp }: GroupEvidence): Found {
 /** Nothing more yet: what was changed last has not had its time. */
 const WAITS: Found = { row: 'A13', change: { kind: 'go_on' } }
 
+/** What is tried out has its time before strength is asked; recovery, joints and ceilings hold all the same. */
+const ON_TRIAL: Found = { row: 'A16', change: { kind: 'go_on' } }
+/** Eating less, nothing more than holding can be had. */
+const HOLDS: Found = { row: 'A17', change: { kind: 'go_on' } }
+
 function falling(of: GroupEvidence): Found {
   if (isYoung(of.changed, DECIDE.againWeeks, 'weeks')) return WAITS
   if (!isNotRecovered(of) && of.readiness >= DECIDE.readiness)
@@ -127,6 +132,7 @@ function overCeilingBy(of: GroupEvidence): Found | undefined {
 }
 
 function flat(of: GroupEvidence): Found {
+  if (of.eatsLess) return HOLDS
   if (isYoung(of.changed, DECIDE.againWeeks, 'weeks')) return towardTarget(of) ?? WAITS
   if (setsUnderCeiling(of, of.mode) >= of.band.ceiling)
     return { row: 'A8', change: { kind: 'by_hand' } }
@@ -158,10 +164,12 @@ function decided(of: GroupEvidence): Found {
   const away = absent(of)
   if (away) return away
   if (of.adherence < DECIDE.adherence) return held('A2', of)
-  if (of.verdict === 'decline') return falling(of)
+  const isOnTrial = Boolean(of.onTrialUntil)
+  if (of.verdict === 'decline' && !isOnTrial) return falling(of)
   if (isNotRecovered(of)) return tired(of)
   const over = overCeilingBy(of)
   if (over) return over
+  if (isOnTrial) return ON_TRIAL
   const back = givenBack(of)
   if (back) return back
   if (of.verdict === 'plateau') return flat(of)
@@ -189,6 +197,7 @@ function confidenceOf({ row }: Found, of: GroupEvidence): Confidence {
     case 'A9':
     case 'A10':
     case 'A13':
+    case 'A16':
     case 'G1':
       return 'strong'
     case 'A6':
@@ -208,6 +217,7 @@ function confidenceOf({ row }: Found, of: GroupEvidence): Confidence {
     // Looked for as flat: eight of ten that it lies within the band of no change is what the verdict asks.
     case 'A7':
     case 'A8':
+    case 'A17':
       return 'fair'
     case 'A11':
       return bySureness(of.probability)

@@ -8,6 +8,7 @@ import {
   JOINTS,
   requireExercise,
 } from '../../plan/catalogue'
+import { onTrialUntil } from '../../plan/block'
 import { kilogramsOf } from '../../plan/estimate'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { isAhead, isLeftOut, type LoggedSet, median } from '../../body/log'
@@ -15,6 +16,7 @@ import { UNKNOWN_TREND } from '../../body/trend'
 import {
   asEstimated,
   bandOf,
+  eatsLess,
   intentFor,
   modeOf,
   PAIN_LEVELS,
@@ -243,6 +245,8 @@ function evidenceFor(group: Group, known: Known): GroupEvidence {
         ? 0
         : Math.max(0, direct - directSets(reviewed, group, context)),
     daysAway: daysAwayFor(group, known),
+    onTrialUntil: onTrialUntil({ trials: question.trials ?? [] }, group, next.from),
+    eatsLess: eatsLess(context.client),
   }
 }
 
@@ -370,6 +374,24 @@ function deloadSigns(
     ...(sore.length >= LEAST_SORE ? ['sore_joints' as const] : []),
     ...(shortSessions(reviewed, outcomes).length >= 2 ? ['missed_reps' as const] : []),
   ]
+}
+
+/** What is known of a muscle after a rotation; where the block is at its end, as if the rotation came again. */
+export function muscleEvidence(question: ReviewQuestion, group: Group): GroupEvidence | undefined {
+  const reviewed = question.expanded.passes[question.pass]
+  if (!reviewed) return undefined
+  const outcomes = question.outcomes.get(question.pass) ?? []
+  const rows = exerciseRows(reviewed, outcomes)
+  return evidenceFor(group, {
+    question,
+    reviewed,
+    next: question.expanded.passes[question.pass + 1] ?? reviewed,
+    outcomes,
+    done: doneLedger(reviewed, outcomes, question.context),
+    before: null,
+    due: rows.reduce((sum, row) => sum + row.setsDue, 0),
+    setsDone: rows.reduce((sum, row) => sum + row.setsDone, 0),
+  })
 }
 
 /**

@@ -3,6 +3,7 @@ import type { LoggedSet, SessionState } from '../../body/log'
 import type { DatedTrend } from '../../body/trend'
 import type { ExerciseId, PlainDate } from '../../base'
 import type { BlockSession, ExpandedBlock } from '../../design/progress'
+import type { Trial } from '../../plan/block'
 import type { Group } from '../../plan/catalogue'
 import type { Band, PlanContext } from '../../plan/method'
 import type { Adjustment } from './adjustment'
@@ -29,6 +30,8 @@ export interface ReviewQuestion {
   readonly trends: readonly { readonly exercise: string; readonly trend: DatedTrend }[]
   /** Of each muscle, from all exercises that train it directly. */
   readonly muscles: ReadonlyMap<Group, DatedTrend>
+  /** What is being tried out, over or not. */
+  readonly trials?: readonly Trial[]
   /** When each exercise was done last; left out, nobody was away. */
   readonly lastDone?: readonly { readonly exercise: string; readonly on: PlainDate }[]
 }

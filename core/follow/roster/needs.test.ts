@@ -114,6 +114,41 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
       section: 'week',
     },
     {
+      name: 'falling in a trial is not told before its time',
+      facts: {
+        block: {
+          ...block,
+          trials: [{ what: 'Arm day', from: today, weeks: 4, groups: ['triceps'] }],
+        },
+        muscles: new Map([['triceps', falling]]),
+      },
+      kinds: [],
+      section: 'steady',
+    },
+    {
+      name: 'another muscle in a trial hides nothing',
+      facts: {
+        block: {
+          ...block,
+          trials: [{ what: 'Arm day', from: today, weeks: 4, groups: ['biceps'] }],
+        },
+        muscles: new Map([['triceps', falling]]),
+      },
+      kinds: ['falling'],
+      section: 'week',
+    },
+    {
+      name: 'a trial that is over waits to be looked at',
+      facts: {
+        block: {
+          ...block,
+          trials: [{ what: 'Arm day', from: addDays(today, -28), weeks: 4, groups: ['biceps'] }],
+        },
+      },
+      kinds: ['trial_over'],
+      section: 'week',
+    },
+    {
       name: 'a block that ends in five days',
       facts: { today: plainDate('2026-04-28') },
       kinds: ['block_ends'],

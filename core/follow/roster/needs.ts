@@ -1,5 +1,6 @@
 import { isSore } from '../../body/joints'
 import { addDays, daysBetween, type PlainDate } from '../../base'
+import { onTrialUntil, type Trial, trialEnd } from '../../plan/block'
 import type { Group, Joint } from '../../plan/catalogue'
 import type { Attention } from '../../count/ledger'
 import type { SessionState } from '../../body/log'
@@ -31,6 +32,7 @@ export type Need =
       readonly others: number
     }
   | { readonly kind: 'block_ends'; readonly on: PlainDate }
+  | { readonly kind: 'trial_over'; readonly what: string; readonly on: PlainDate }
   | { readonly kind: 'out_of_band'; readonly worst: Attention; readonly others: number }
   | { readonly kind: 'not_opened'; readonly sentOn: PlainDate }
 
@@ -43,6 +45,7 @@ const ORDER: readonly Need['kind'][] = [
   'not_sent',
   'falling',
   'block_ends',
+  'trial_over',
   'out_of_band',
   'not_opened',
 ]
@@ -70,6 +73,7 @@ export interface RosterFacts {
     readonly startsOn: PlainDate
     readonly passes: number
     readonly lengthDays: number
+    readonly trials?: readonly Trial[]
   } | null
   /** Of the current block, in the order of their days. */
   readonly sessions: readonly RosterSession[]
@@ -99,6 +103,7 @@ export function clientNeeds(facts: RosterFacts): readonly Need[] {
     ...sendingNeeds(facts),
     ...fallingNeeds(facts),
     ...blockNeeds(facts),
+    ...trialNeeds(facts),
     ...bandNeeds(facts),
     ...openingNeeds(facts),
   ]
@@ -140,9 +145,14 @@ function sendingNeeds({ block, sessions, today }: RosterFacts): readonly Need[] 
     : []
 }
 
-function fallingNeeds({ muscles }: RosterFacts): readonly Need[] {
+/** What is on trial is not judged by strength before its time. */
+function fallingNeeds({ muscles, block, today }: RosterFacts): readonly Need[] {
+  const trials = block?.trials ?? []
   const [worst, ...others] = [...muscles]
-    .filter(([, { verdict }]) => verdict === 'decline')
+    .filter(
+      ([group, { verdict }]) =>
+        verdict === 'decline' && onTrialUntil({ trials }, group, today) === null,
+    )
     .sort(([, a], [, b]) => a.slope - b.slope)
   return worst ? [{ kind: 'falling', group: worst[0], trend: worst[1], others: others.length }] : []
 }
@@ -152,6 +162,12 @@ function blockNeeds({ block, today }: RosterFacts): readonly Need[] {
   const on = addDays(block.startsOn, block.passes * block.lengthDays - 1)
   return daysBetween(today, on) <= WITHIN.blockEnd ? [{ kind: 'block_ends', on }] : []
 }
+
+/** A trial whose time is over, until the coach puts it away. */
+const trialNeeds = ({ block, today }: RosterFacts): readonly Need[] =>
+  (block?.trials ?? [])
+    .filter(trial => trialEnd(trial) < today)
+    .map(trial => ({ kind: 'trial_over', what: trial.what, on: trialEnd(trial) }))
 
 function bandNeeds({ attention: [worst, ...others] }: RosterFacts): readonly Need[] {
   return worst ? [{ kind: 'out_of_band', worst, others: others.length }] : []

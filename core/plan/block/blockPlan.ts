@@ -78,6 +78,27 @@ export interface HeldChange {
   readonly why: string
 }
 
+export const WAY_KINDS = ['sets', 'rest', 'lowering'] as const
+/**
+ * What an exercise gains by while its load stays: a set more, less rest, a slower lowering.
+ * Units: `by` every so many weeks, up or down to `to`; sets or seconds.
+ */
+export interface Way {
+  readonly kind: (typeof WAY_KINDS)[number]
+  readonly everyWeeks: number
+  readonly by: number
+  readonly to: number
+}
+
+/** Something tried out for a while: nothing is judged by strength before its time is over, and then it is told what came of it. */
+export interface Trial {
+  readonly what: string
+  readonly from: PlainDate
+  readonly weeks: number
+  /** Muscles it is about. */
+  readonly groups: readonly Group[]
+}
+
 /** What makes a block of a rotation: how sets, effort, exercises and dates go from pass to pass. Left out means: every pass the same. */
 export interface BlockPlan {
   readonly ramps?: Readonly<Partial<Record<Group, GroupRamp>>>
@@ -92,6 +113,9 @@ export interface BlockPlan {
   readonly exceptions?: readonly BlockException[]
   /** In the order they were decided. */
   readonly changes?: readonly HeldChange[]
+  readonly trials?: readonly Trial[]
+  /** What exercises gain by other than load and reps. */
+  readonly ways?: Readonly<Record<string, Way>>
   /** How the load of an exercise goes up, where it differs from the method's rule. */
   readonly rules?: Readonly<
     Record<string, { readonly rule: LoadProgression; readonly backOffPercent?: number }>

@@ -9,6 +9,7 @@ export {
   withException,
   withoutException,
   withoutExceptions,
+  WAY_KINDS,
   withPart,
 } from './blockPlan'
 export type {
@@ -18,7 +19,10 @@ export type {
   BlockPlan,
   GroupRamp,
   HeldChange,
+  Trial,
+  Way,
 } from './blockPlan'
+export { MOST_TRIALS, onTrialUntil, TRIAL_WEEKS, trialEnd, withoutTrial, withTrial } from './trial'
 export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA } from './planDocument'
 export type { OneOff, PlanDocument, Variant } from './planDocument'
 export { datesOfDay, sessionOn, withOneOff } from './oneOffs'

@@ -27,6 +27,10 @@ export const HINDRANCES = ['energy_deficit', 'age_50', 'age_60', 'short_sleep'] 
 /** What slows recovery and lowers what is worth doing. */
 export type Hindrance = (typeof HINDRANCES)[number]
 
+/** Eating less than is used up: strength that holds is what can be had. */
+export const eatsLess = ({ slowedBy }: Pick<ClientFacts, 'slowedBy'>): boolean =>
+  slowedBy?.includes('energy_deficit') ?? false
+
 /** What the plan is for: muscles outside it have no floor, since they are trained elsewhere or left alone. */
 export const PLAN_SCOPES = ['whole_body', 'upper_body', 'arms'] as const
 export type PlanScope = (typeof PLAN_SCOPES)[number]

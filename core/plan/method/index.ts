@@ -34,6 +34,7 @@ export {
   bandOf,
   contextWith,
   defaultContext,
+  eatsLess,
   HINDRANCES,
   PAIN_LEVELS,
   PLAN_SCOPES,
