@@ -273,6 +273,7 @@ const inRotations = (count: number) =>
 const EXPECTED_WORDS: Readonly<Record<Expected, string>> = {
   reserve_fits: 'as many reps left as planned',
   session_fits: 'the session fits its minutes',
+  signs_gone: 'nothing asks for easier days any more',
   recovers: 'recovered in two of the last three answers',
   calms: 'the joint is calm',
   done: 'most of the sets get done',
@@ -292,8 +293,12 @@ const reserveWords = ({ rirDone, rirPlanned }: NonNullable<Came['exercise']>): s
     ? 'nobody said how many were left'
     : `${formatSets(rirDone)} left for ${formatSets(rirPlanned)} planned`
 
-function cameFigures({ expectation: { what }, now, exercise }: Came): string {
+function cameFigures({ expectation: { what }, now, exercise, isMet, proposal }: Came): string {
   if (what === 'session_fits') return 'as its minutes say'
+  if (what === 'signs_gone')
+    return isMet ? 'no two signs of it are left' : 'two signs of it are there again'
+  if (proposal.facts?.sore)
+    return `${JOINT_NAMES[proposal.facts.sore.joint]} is ${isMet ? 'calm' : 'sore still'}`
   if (what === 'reserve_fits') return exercise ? reserveWords(exercise) : 'it was not done'
   if (!now) return 'nothing is known of it'
   switch (what) {

@@ -21,8 +21,8 @@ const submit = () => (problem.value = begin(entered) ?? '')
         <label class="min-w-56 flex-1"
           >What
           <input
-            data-first
             v-model="entered.what"
+            data-first
             type="text"
             class="small-field block w-full"
             dir="auto"

@@ -392,6 +392,18 @@ describe('what was changed before', () => {
     ['not without answers', { lately: [], counted: 12 }, 'A12', { kind: 'go_on' }],
     ['over the ceiling: down once', { counted: 22.5 }, 'A10', { kind: 'sets', by: -3, rir: 0 }],
     [
+      'over it and not recovered: down to it, which is more than the one set',
+      { counted: 22.5, lately: no3 },
+      'A10',
+      { kind: 'sets', by: -3, rir: 0 },
+    ],
+    [
+      'over it still, changed lately and not recovered: the one set',
+      { counted: 22.5, lately: no3, ...changed('A10', 1) },
+      'A6',
+      { kind: 'sets', by: -1, rir: 0 },
+    ],
+    [
       'over it still: not again at once',
       { counted: 22.5, ...changed('A10', 1) },
       'A13',
@@ -533,6 +545,13 @@ describe('what is expected, and what came', () => {
       true,
       false,
     ])
+  })
+  test('who comes back after an absence is expected to do it', () => {
+    const back = one({ daysAway: 20 })
+    expect(back.row).toBe('G1')
+    const met = (adherence: number) =>
+      cameOf([{ pass: 0, proposal: back }], reviewed(1, { adherence }), context)[0]?.isMet
+    expect([met(0.9), met(0.4)]).toEqual([true, false])
   })
   test('what changes nothing is expected to bring nothing', () =>
     expect(expectationOf(one({}))).toBeNull())

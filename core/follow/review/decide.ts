@@ -166,8 +166,10 @@ function decided(of: GroupEvidence): Found {
   if (of.adherence < DECIDE.adherence) return held('A2', of)
   const isOnTrial = Boolean(of.onTrialUntil)
   if (of.verdict === 'decline' && !isOnTrial) return falling(of)
-  if (isNotRecovered(of)) return tired(of)
+  // Down to the ceiling is more than the one set that tiredness takes.
   const over = overCeilingBy(of)
+  if (over && over !== WAITS) return over
+  if (isNotRecovered(of)) return tired(of)
   if (over) return over
   if (isOnTrial) return ON_TRIAL
   const back = givenBack(of)

@@ -15,10 +15,11 @@ export const EXPECTED = [
   'in_band',
   'reserve_fits',
   'session_fits',
+  'signs_gone',
 ] as const
 /**
  * What a change is for: recovery, a calm joint, sets that get done, an end of the fall, strength that shows, a dose within its band,
- * reps left as planned, a session within its minutes.
+ * reps left as planned, a session within its minutes, nothing that asks for easier days any more.
  */
 export type Expected = (typeof EXPECTED)[number]
 
@@ -36,6 +37,8 @@ const OF_ROW: Readonly<
 > = {
   A1: { what: 'calms', rotations: 2 },
   A2: { what: 'done', rotations: 1 },
+  // The easier rotation itself, and one after it.
+  A3: { what: 'signs_gone', rotations: 2 },
   A4: { what: 'stops_falling' },
   A5: { what: 'stops_falling' },
   A6: { what: 'recovers', rotations: 2 },
@@ -46,13 +49,17 @@ const OF_ROW: Readonly<
   A15: { what: 'recovers', rotations: 2 },
   E1: { what: 'reserve_fits', rotations: 1 },
   E2: { what: 'reserve_fits', rotations: 1 },
+  E3: { what: 'calms', rotations: 2 },
+  G1: { what: 'done', rotations: 1 },
   S1: { what: 'session_fits', rotations: 1 },
 }
 
 /** What is expected of a change; null where nothing is changed, or nobody could say by when. */
-export function expectationOf({ row, change, evidence }: Adjustment): Expectation | null {
+export function expectationOf({ row, change, evidence, facts }: Adjustment): Expectation | null {
   const of = OF_ROW[row]
   if (!of || change.kind === 'go_on' || change.kind === 'by_hand') return null
+  // A stand-in for what falls is a try; one for what hurts is there to calm the joint.
+  if (row === 'E3' && !facts?.sore) return null
   if (of.rotations !== undefined) return { ...of, rotations: of.rotations, sessions: null }
   if (!evidence) return null
   const sessions = TREND.usualSessions
@@ -115,6 +122,7 @@ function isMuscleMet(
       )
     case 'reserve_fits':
     case 'session_fits':
+    case 'signs_gone':
       return null
   }
 }
@@ -130,7 +138,8 @@ function standingOf(
   { group, facts, change }: Adjustment,
   { adjustments, exercises }: Reviewed,
 ): Pick<Came, 'now' | 'exercise'> | undefined {
-  if (change.kind === 'shorten') return { now: null, exercise: null }
+  if (change.kind === 'shorten' || change.kind === 'swap' || change.kind === 'deload')
+    return { now: null, exercise: null }
   if (group === null) {
     const exercise = exercises.find(row => row.exercise === facts?.exercise)
     return exercise && { now: null, exercise }
@@ -151,6 +160,8 @@ function isMet(
     return !reviewed.adjustments.some(
       ({ row, facts }) => row === 'S1' && facts?.session === proposal.facts?.session,
     )
+  if (what === 'signs_gone') return !reviewed.adjustments.some(({ row }) => row === 'A3')
+  if (proposal.facts?.sore) return !isSore(context.client.pain?.[proposal.facts.sore.joint])
   if (exercise) return isReserveMet(exercise)
   return now && isMuscleMet(what, now, proposal, context)
 }

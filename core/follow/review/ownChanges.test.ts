@@ -324,6 +324,46 @@ describe('what came of a change of load or of a session', () => {
     [[{ rirDone: null }], [[null, 'Cannot be told: nobody said how many were left']]],
     [[], []],
   ])('a step heavier, %j', (rows, expected) => expect(came(heavier, rows)).toEqual(expected))
+  test('easier days are over when two signs of them are gone', () => {
+    const easier: Adjustment = {
+      ...own('S1', { kind: 'deload' }, {}),
+      row: 'A3',
+      signs: ['falling', 'not_recovered'],
+    }
+    const { facts: _, ...deload } = easier
+    const at = (pass: number, adjustments: Adjustment[]) =>
+      cameOf([{ pass: 0, proposal: deload }], { pass, adjustments, exercises: [] }, context).map(
+        cameWords,
+      )
+    expect(expectationWords(expectationOf(deload)!)).toBe(
+      'Expected: nothing asks for easier days any more, after 2 rotations',
+    )
+    expect(at(1, [])).toEqual([])
+    expect(at(2, [])).toEqual(['As expected: no two signs of it are left'])
+    expect(at(2, [deload])).toEqual(['Not as expected: two signs of it are there again'])
+  })
+  test('a stand-in is there to calm a joint; one for what falls is a try', () => {
+    const swap: Change = {
+      kind: 'swap',
+      from: curl,
+      to: exerciseId('hammer_curl'),
+      intent: null,
+    }
+    const kinder = own('S1', swap, { sore: { joint: 'wrist', level: 'swap' } })
+    const proposal: Adjustment = { ...kinder, row: 'E3' }
+    const under = (pain: 'none' | 'hold') =>
+      cameOf(
+        [{ pass: 0, proposal }],
+        { pass: 2, adjustments: [], exercises: [] },
+        {
+          ...context,
+          client: { ...context.client, pain: { wrist: pain } },
+        },
+      ).map(cameWords)
+    expect(under('none')).toEqual(['As expected: wrist is calm'])
+    expect(under('hold')).toEqual(['Not as expected: wrist is sore still'])
+    expect(expectationOf({ ...proposal, facts: { slope: -0.01 } })).toBeNull()
+  })
   test('a session that is proposed to be shortened again did not fit', () => {
     const shorter = own(
       'S1',

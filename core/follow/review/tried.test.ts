@@ -90,7 +90,7 @@ describe('a trial', () => {
       pains: [
         { joint: 'wrist' as const, score: 4, on: addDays(from, 5) },
         { joint: 'wrist' as const, score: 2, on: addDays(from, 6) },
-        { joint: 'low_back' as const, score: 6, on: addDays(from, 6) },
+        { joint: 'elbow_extensor_side' as const, score: 6, on: addDays(from, 6) },
       ],
     }
     const [biceps] = tried(short).muscles
