@@ -109,6 +109,10 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
         ? `On trial until ${formatDay(onTrialUntil)}: what it does for strength is judged then.`
         : 'On trial: judged when it is over.',
     A17: () => 'Strength holds while eating less: that is what can be had. Nothing is added.',
+    A18: ({ strain }) =>
+      strain
+        ? `${JOINT_NAMES[strain.joint]} bears ${percent(strain.share)} of what it may in a week: no set more for what loads it.`
+        : 'A joint bears most of what it may: no set more.',
     A14: ({ lately = [] }) => `${answersWords(lately)}: what was taken out comes back.`,
     A15: ({ counted, band, lately = [] }) =>
       `${answersWords(lately)} and under the target: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.target)}.`,
@@ -238,6 +242,7 @@ export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
   A15: 'A set more, toward the target',
   A16: 'Go on: on trial',
   A17: 'Go on: holds while eating less',
+  A18: 'Go on: a joint has no room',
   G1: 'Fewer sets after an absence',
   E1: 'A step heavier',
   E2: 'Lighter',

@@ -88,6 +88,11 @@ const evidence = z
       .nullable()
       .exactOptional(),
     owed: z.number().exactOptional(),
+    strain: z
+      .strictObject({ joint: z.enum(JOINTS), share: z.number() })
+      .readonly()
+      .nullable()
+      .exactOptional(),
     onTrialUntil: PlainDateContract.nullable().exactOptional(),
     eatsLess: z.boolean().exactOptional(),
     led: z.array(exercise).max(200).readonly().exactOptional(),

@@ -65,6 +65,19 @@ function soreOf(
   return at === undefined ? null : { joint: JOINTS[at] as Joint, level: sore[at] ?? 'none' }
 }
 
+type Strain = NonNullable<GroupEvidence['strain']>
+
+/** The joint nearest to its ceiling of those that exercises of a muscle load, by the pass that is over. */
+function strainOf(group: number, { state, data, pass }: Facts): Strain | null {
+  let worst: Strain | null = null
+  for (const joint of data.jointsOf[group] ?? []) {
+    const load = state.jointWeeks[joint]?.at(-1) ?? 0
+    const share = load / pass.weeks / (data.ceilings[joint] ?? Infinity)
+    if (share > (worst?.share ?? 0)) worst = { joint: JOINTS[joint] as Joint, share }
+  }
+  return worst
+}
+
 /** Finished passes in a row in which a muscle was under its floor. */
 function underFloor(group: number, { tally, state, pass }: Facts, floor: number): number {
   const isUnder = valueAt(tally.counted, group) / pass.weeks < floor - FLOOR_SLACK
@@ -100,6 +113,7 @@ function evidenceFor(group: number, facts: Facts, planned: number, now: Planned)
     probability,
     slope,
     sore: soreOf(group, state, data),
+    strain: strainOf(group, facts),
     adherence: planned === 0 ? 1 : tally.done / planned,
     done: tally.done,
     planned,

@@ -41,6 +41,8 @@ export interface GroupEvidence {
   readonly belowFloorFor: number
   /** Sets the plan adds in the next rotation by itself. */
   readonly ramp: number
+  /** The joint that bears most of its ceiling in a week of those its exercises load: which, and what share. */
+  readonly strain?: { readonly joint: Joint; readonly share: number } | null
   /** The last day of a trial that it is in. */
   readonly onTrialUntil?: PlainDate | null
   /** The client eats less than is used up: strength that holds is what can be had. */
@@ -75,6 +77,7 @@ export const DECISION_ROWS = [
   'A15',
   'A16',
   'A17',
+  'A18',
   'G1',
   'E1',
   'E2',

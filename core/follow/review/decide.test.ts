@@ -429,6 +429,36 @@ describe('what was changed before', () => {
     ],
     ['flat on trial', { verdict: 'plateau', onTrialUntil: '2026-04-12' }, 'A16', { kind: 'go_on' }],
     [
+      'under the target, a joint at 85 % of its ceiling: no set more',
+      { lately: yes3, counted: 12, strain: { joint: 'wrist', share: 0.85 } },
+      'A18',
+      { kind: 'go_on' },
+    ],
+    [
+      'a joint at 80 %: room enough',
+      { lately: yes3, counted: 12, strain: { joint: 'wrist', share: 0.8 } },
+      'A15',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
+      'flat, a joint near its ceiling',
+      { verdict: 'plateau', counted: 12, strain: { joint: 'wrist', share: 0.95 } },
+      'A18',
+      { kind: 'go_on' },
+    ],
+    [
+      'what was taken out comes back all the same: the joint has borne it',
+      { lately: yes3, owed: 1, counted: 12, strain: { joint: 'wrist', share: 0.95 } },
+      'A14',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
+      'and so does the way up after a cut',
+      { lately: yes3, counted: 12, strain: { joint: 'wrist', share: 0.95 }, ...changed('A10', 3) },
+      'A15',
+      { kind: 'sets', by: 1, rir: 0 },
+    ],
+    [
       'recovered and under the target on trial: no set more besides',
       { lately: yes3, counted: 12, onTrialUntil: '2026-04-12' },
       'A16',

@@ -23,6 +23,8 @@ export const DECIDE = {
   againRotations: 2,
   againWeeks: 5,
   underTarget: 1,
+  /** Share of a joint's ceiling from which on no set is added to what loads it. */
+  strain: 0.8,
   /** Points of readiness above the least ready muscle of a session within which a muscle may be meant by "not recovered". */
   meantWithin: 5,
   absentDays: 7,
@@ -158,8 +160,17 @@ function absent({ daysAway, direct, counted, band }: GroupEvidence): Found | und
   return sets('G1', Math.max(-direct, Math.min(0, by)), DECIDE.absentRir)
 }
 
+/** Growing waits while a joint bears much of its ceiling as it is; what is given back it bore before. */
+const GROWING: readonly DecisionRow[] = ['A7', 'A15']
+const withRoom = (found: Found, { strain, changed }: GroupEvidence): Found =>
+  GROWING.includes(found.row) && (strain?.share ?? 0) > DECIDE.strain && (changed?.change ?? 0) >= 0
+    ? { row: 'A18', change: { kind: 'go_on' } }
+    : found
+
 /** The first row of the table that fits a muscle. */
-function decided(of: GroupEvidence): Found {
+const decided = (of: GroupEvidence): Found => withRoom(firstRow(of), of)
+
+function firstRow(of: GroupEvidence): Found {
   if (isSore(of.sore?.level)) return held('A1', of)
   const away = absent(of)
   if (away) return away
@@ -200,6 +211,7 @@ function confidenceOf({ row }: Found, of: GroupEvidence): Confidence {
     case 'A10':
     case 'A13':
     case 'A16':
+    case 'A18':
     case 'G1':
       return 'strong'
     case 'A6':

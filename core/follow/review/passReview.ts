@@ -1,38 +1,21 @@
-import { isSore } from '../../body/joints'
-import { DAYS_PER_WEEK, daysBetween, type ExerciseId } from '../../base'
-import {
-  directGroups,
-  type Group,
-  GROUPS,
-  type Joint,
-  JOINTS,
-  requireExercise,
-} from '../../plan/catalogue'
-import { onTrialUntil } from '../../plan/block'
+import { isSore, rotationJoints } from '../../body/joints'
+import type { ExerciseId } from '../../base'
+import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { kilogramsOf } from '../../plan/estimate'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { isAhead, isLeftOut, type LoggedSet, median } from '../../body/log'
-import { UNKNOWN_TREND } from '../../body/trend'
-import {
-  asEstimated,
-  bandOf,
-  eatsLess,
-  intentFor,
-  modeOf,
-  PAIN_LEVELS,
-  type PlanContext,
-} from '../../plan/method'
-import { plannedGap } from '../../design/loads'
+import { asEstimated, bandOf, type PlanContext } from '../../plan/method'
 import { meantOtherwise } from './meant'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { Rotation } from '../../plan/rotation'
-import { mainGroup, sessionSeconds } from '../../plan/minutes'
+import { sessionSeconds } from '../../plan/minutes'
 import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
-import type { Adjustment, ChangedBefore, DeloadSign, GroupEvidence } from './adjustment'
-import { adjustments, DECIDE, isMeant } from './decide'
+import type { Adjustment, DeloadSign, GroupEvidence } from './adjustment'
+import { adjustments, DECIDE } from './decide'
 import { doneSession } from './doneSession'
+import { directOf, directSets, evidenceFor, type Known } from './evidence'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
 import { ownChanges } from './ownChanges'
 import type { ExerciseRow, MuscleRow, PassReview, ReviewQuestion, SessionOutcome } from './reviewed'
@@ -71,22 +54,6 @@ function doneRotation(pass: BlockPass, outcomes: readonly SessionOutcome[]): Rot
       ? doneSession(session.content, outcome.sets)
       : undefined
   })
-}
-
-const directOf = (slot: Slot, context: PlanContext) =>
-  directGroups(
-    slot.credits ??
-      intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
-  )
-
-function directSets({ sessions }: BlockPass, group: Group, context: PlanContext): number {
-  return sessions
-    .filter(({ isSkipped }) => !isSkipped)
-    .flatMap(({ content }) => sessionSlots(content))
-    .reduce(
-      (sum, slot) => sum + (directOf(slot, context).includes(group) ? plannedSets(slot.scheme) : 0),
-      0,
-    )
 }
 
 type MeantSet = Parameters<typeof meantOtherwise>[0][number]
@@ -171,169 +138,6 @@ function minutesOf(
   }
 }
 
-function soreJoint(slots: readonly Slot[], context: PlanContext): GroupEvidence['sore'] {
-  const touched = JOINTS.filter(joint =>
-    slots.some(
-      slot =>
-        intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent)
-          .jointStress[joint] > 0,
-    ),
-  )
-  const [worst] = touched
-    .map(joint => ({ joint, level: context.client.pain?.[joint] ?? ('none' as const) }))
-    .sort((a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level))
-  return worst && worst.level !== 'none' ? worst : null
-}
-
-interface Known {
-  readonly question: ReviewQuestion
-  readonly reviewed: BlockPass
-  readonly next: BlockPass
-  readonly outcomes: readonly SessionOutcome[]
-  readonly done: RotationLedger
-  readonly before: RotationLedger | null
-  readonly due: number
-  readonly setsDone: number
-}
-
-function evidenceFor(group: Group, known: Known): GroupEvidence {
-  const { question, reviewed, next, done, before, due, setsDone } = known
-  const { context, muscles } = question
-  const answers = answersIn(reviewed, group, known)
-  const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
-    ({ role }) => role !== 'indirect',
-  )
-  const pooled = muscles.get(group) ?? UNKNOWN_TREND
-  const nextLedger = rotationLedger(next.rotation, context)
-  const band = bandOf(context, group)
-  const isBelow = (ledger: RotationLedger) =>
-    ledger.groups[group].week.counted.value < band.floor - DECIDE.floorSlack
-  const direct = directSets(next, group, context)
-  return {
-    group,
-    mode: modeOf(context, group),
-    direct,
-    counted: nextLedger.groups[group].week.counted.value,
-    band,
-    verdict: pooled.verdict,
-    probability: pooled.probability,
-    slope: pooled.slope,
-    sore: soreJoint(
-      next.sessions
-        .flatMap(({ content }) => sessionSlots(content))
-        .filter(slot => directOf(slot, context).includes(group)),
-      context,
-    ),
-    adherence: due === 0 ? 1 : setsDone / due,
-    done: setsDone,
-    planned: due,
-    recovered: answers.filter(Boolean).length,
-    notRecovered: answers.filter(answer => !answer).length,
-    lately: latelyFor(group, known),
-    changed: changedBefore(group, known),
-    owed: owedTo(group, next),
-    led: ledBy(group, next, context),
-    readiness:
-      arrivals.length > 0
-        ? arrivals.reduce((sum, { readiness }) => sum + readiness, 0) / arrivals.length
-        : 100,
-    exposures: arrivals.length,
-    lowExposures: arrivals.filter(({ readiness }) => readiness < DECIDE.readiness).length,
-    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0,
-    ramp:
-      next.isDeload || reviewed.isDeload
-        ? 0
-        : Math.max(0, direct - directSets(reviewed, group, context)),
-    daysAway: daysAwayFor(group, known),
-    onTrialUntil: onTrialUntil({ trials: question.trials ?? [] }, group, next.from),
-    eatsLess: eatsLess(context.client),
-  }
-}
-
-/** Answers of a rotation's sessions that are about a muscle, in their order. */
-function answersIn(
-  pass: BlockPass,
-  group: Group,
-  { question: { outcomes, context } }: Known,
-): readonly boolean[] {
-  const { arrivals } = rotationRecovery(pass.rotation, context)
-  const readyAt = (of: Group, { day, place }: BlockSession) =>
-    arrivals[of].find(
-      arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
-    )?.readiness
-  return pass.sessions
-    .filter(session => !session.isSkipped)
-    .flatMap(session => {
-      const trained = GROUPS.filter(of =>
-        sessionSlots(session.content).some(slot => directOf(slot, context).includes(of)),
-      )
-      const answer = outcomeOf(session, outcomes.get(pass.at) ?? [])?.isRecovered ?? null
-      if (answer === null || !trained.includes(group)) return []
-      const least = Math.min(...trained.map(of => readyAt(of, session) ?? 0))
-      return isMeant(answer, readyAt(group, session) ?? 0, least) ? [answer] : []
-    })
-}
-
-/** The last answers about a muscle, over rotations. */
-function latelyFor(group: Group, known: Known): readonly boolean[] {
-  return known.question.expanded.passes
-    .slice(0, known.reviewed.at + 1)
-    .flatMap(pass => answersIn(pass, group, known))
-    .slice(-DECIDE.lastAnswers)
-}
-
-/** The latest change of a muscle's sets that has been done in at least one rotation by the next. */
-function changedBefore(group: Group, { question, next }: Known): ChangedBefore | null {
-  const latest = next.held.findLast(change => change.group === group && change.from < next.at)
-  const from = latest && question.expanded.passes[latest.from]?.from
-  return latest && from
-    ? {
-        row: latest.row,
-        change: latest.change,
-        rotations: next.at - latest.from,
-        weeks: daysBetween(from, next.from) / DAYS_PER_WEEK,
-      }
-    : null
-}
-
-/** Exercises of a rotation that a muscle leads. */
-function ledBy(group: Group, { sessions }: BlockPass, context: PlanContext): readonly ExerciseId[] {
-  const led = sessions
-    .filter(({ isSkipped }) => !isSkipped)
-    .flatMap(({ content }) => sessionSlots(content))
-    .filter(
-      slot => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context) === group,
-    )
-  return [...new Set(led.map(({ exercise }) => exercise))]
-}
-
-/** Sets that were taken out of a muscle because it had not recovered and that were not given back. */
-function owedTo(group: Group, { held }: BlockPass): number {
-  const own = held.filter(
-    change => change.group === group && (change.row === 'A6' || change.row === 'A14'),
-  )
-  return Math.max(0, -own.reduce((sum, { change }) => sum + change, 0))
-}
-
-/** Days beyond the plan from the last time a muscle was trained directly to the next rotation, as loads reckon them; null where it never was. */
-function daysAwayFor(
-  group: Group,
-  { question: { context, lastDone = [] }, next }: Known,
-): number | null {
-  const last = lastDone
-    .filter(
-      ({ exercise, on }) =>
-        on < next.from &&
-        directGroups(context.catalogue.get(exercise)?.intents[0].credits ?? {}).includes(group),
-    )
-    .map(({ on }) => on)
-    .sort()
-    .at(-1)
-  return last === undefined
-    ? null
-    : Math.max(0, daysBetween(last, next.from) - plannedGap(group, next.rotation, context))
-}
-
 const LEAST_ANSWERS_FOR_DELOAD = 4
 const LEAST_SORE = 2
 const LEAST_FALLING = 2
@@ -382,10 +186,12 @@ export function muscleEvidence(question: ReviewQuestion, group: Group): GroupEvi
   if (!reviewed) return undefined
   const outcomes = question.outcomes.get(question.pass) ?? []
   const rows = exerciseRows(reviewed, outcomes)
+  const next = question.expanded.passes[question.pass + 1] ?? reviewed
   return evidenceFor(group, {
     question,
     reviewed,
-    next: question.expanded.passes[question.pass + 1] ?? reviewed,
+    next,
+    joints: rotationJoints(next.rotation, question.context),
     outcomes,
     done: doneLedger(reviewed, outcomes, question.context),
     before: null,
@@ -431,7 +237,17 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
     exercises.reduce((sum, row) => sum + row.setsDone, 0),
   ]
   const next = expanded.passes[pass + 1]
-  const known = next && { question, reviewed, next, outcomes, done, before, due, setsDone }
+  const known = next && {
+    question,
+    reviewed,
+    next,
+    outcomes,
+    done,
+    before,
+    due,
+    setsDone,
+    joints: rotationJoints(next.rotation, context),
+  }
   const evidence = known
     ? GROUPS.filter(group => directSets(next, group, context) > 0).map(group =>
         evidenceFor(group, known),

@@ -1,0 +1,256 @@
+import { DAYS_PER_WEEK, daysBetween, type ExerciseId } from '../../base'
+import type { rotationJoints } from '../../body/joints'
+import { rotationRecovery } from '../../body/recovery'
+import { UNKNOWN_TREND } from '../../body/trend'
+import { type RotationLedger, rotationLedger } from '../../count/ledger'
+import { plannedGap } from '../../design/loads'
+import type { BlockPass, BlockSession } from '../../design/progress'
+import { onTrialUntil } from '../../plan/block'
+import {
+  directGroups,
+  type Group,
+  GROUPS,
+  type Joint,
+  JOINTS,
+  requireExercise,
+} from '../../plan/catalogue'
+import {
+  bandOf,
+  eatsLess,
+  intentFor,
+  modeOf,
+  PAIN_LEVELS,
+  type PlanContext,
+} from '../../plan/method'
+import { mainGroup } from '../../plan/minutes'
+import { plannedSets } from '../../plan/scheme'
+import { sessionSlots, type Slot } from '../../plan/session'
+import type { ChangedBefore, GroupEvidence } from './adjustment'
+import { DECIDE, isMeant } from './decide'
+import { outcomeOf } from './outcome'
+import type { ReviewQuestion, SessionOutcome } from './reviewed'
+
+/* What is known of each muscle after a rotation: what the table of decisions goes by. */
+
+export const directOf = (slot: Slot, context: PlanContext) =>
+  directGroups(
+    slot.credits ??
+      intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
+  )
+
+export function directSets({ sessions }: BlockPass, group: Group, context: PlanContext): number {
+  return sessions
+    .filter(({ isSkipped }) => !isSkipped)
+    .flatMap(({ content }) => sessionSlots(content))
+    .reduce(
+      (sum, slot) => sum + (directOf(slot, context).includes(group) ? plannedSets(slot.scheme) : 0),
+      0,
+    )
+}
+
+/** Joints that some of the slots load. */
+const jointsOf = (slots: readonly Slot[], context: PlanContext): readonly Joint[] =>
+  JOINTS.filter(joint =>
+    slots.some(
+      slot =>
+        intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent)
+          .jointStress[joint] > 0,
+    ),
+  )
+
+function soreJoint(
+  touched: readonly Joint[],
+  { client }: PlanContext,
+): NonNullable<GroupEvidence['sore']> | null {
+  const [worst] = touched
+    .map(joint => ({ joint, level: client.pain?.[joint] ?? ('none' as const) }))
+    .sort((a, b) => PAIN_LEVELS.indexOf(b.level) - PAIN_LEVELS.indexOf(a.level))
+  return worst && worst.level !== 'none' ? worst : null
+}
+
+/** The joint that bears most of what it may in the week it bears most. */
+function strainedJoint(
+  touched: readonly Joint[],
+  joints: Known['joints'],
+): NonNullable<GroupEvidence['strain']> | null {
+  const [worst] = touched
+    .map(joint => ({ joint, share: joints[joint].weekLoad / joints[joint].ceiling.week }))
+    .sort((a, b) => b.share - a.share)
+  return worst ?? null
+}
+
+/** What a rotation's evidence is gathered from. */
+export interface Known {
+  readonly question: ReviewQuestion
+  readonly reviewed: BlockPass
+  readonly next: BlockPass
+  readonly outcomes: readonly SessionOutcome[]
+  readonly done: RotationLedger
+  readonly before: RotationLedger | null
+  readonly due: number
+  readonly setsDone: number
+  /** What joints bear in the next rotation. */
+  readonly joints: ReturnType<typeof rotationJoints>
+}
+
+/** What was answered about it: of the rotation, and lately. */
+function answered(group: Group, known: Known) {
+  const answers = answersIn(known.reviewed, group, known)
+  return {
+    recovered: answers.filter(Boolean).length,
+    notRecovered: answers.filter(answer => !answer).length,
+    lately: latelyFor(group, known),
+  }
+}
+
+/** How ready it comes to what the next rotation has of it. */
+function readiness(group: Group, { question: { context }, next }: Known) {
+  const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
+    ({ role }) => role !== 'indirect',
+  )
+  const sum = arrivals.reduce((all, arrival) => all + arrival.readiness, 0)
+  return {
+    readiness: arrivals.length > 0 ? sum / arrivals.length : 100,
+    exposures: arrivals.length,
+    lowExposures: arrivals.filter(arrival => arrival.readiness < DECIDE.readiness).length,
+  }
+}
+
+/** How its joints stand. */
+function jointsFor(group: Group, { question: { context }, next, joints }: Known) {
+  const touched = jointsOf(
+    next.sessions
+      .flatMap(({ content }) => sessionSlots(content))
+      .filter(slot => directOf(slot, context).includes(group)),
+    context,
+  )
+  return { sore: soreJoint(touched, context), strain: strainedJoint(touched, joints) }
+}
+
+/** Its sets as planned next, and how it did against its band. */
+function doseFor(group: Group, { question: { context }, reviewed, next, done, before }: Known) {
+  const band = bandOf(context, group)
+  const isBelow = (ledger: RotationLedger) =>
+    ledger.groups[group].week.counted.value < band.floor - DECIDE.floorSlack
+  const direct = directSets(next, group, context)
+  return {
+    mode: modeOf(context, group),
+    direct,
+    counted: rotationLedger(next.rotation, context).groups[group].week.counted.value,
+    band,
+    belowFloorFor: isBelow(done) ? (before && isBelow(before) ? 2 : 1) : 0,
+    ramp:
+      next.isDeload || reviewed.isDeload
+        ? 0
+        : Math.max(0, direct - directSets(reviewed, group, context)),
+  }
+}
+
+export function evidenceFor(group: Group, known: Known): GroupEvidence {
+  const { question, next, due, setsDone } = known
+  const { context, muscles, trials = [] } = question
+  const { verdict, probability, slope } = muscles.get(group) ?? UNKNOWN_TREND
+  return {
+    group,
+    ...doseFor(group, known),
+    verdict,
+    probability,
+    slope,
+    ...jointsFor(group, known),
+    adherence: due === 0 ? 1 : setsDone / due,
+    done: setsDone,
+    planned: due,
+    ...answered(group, known),
+    changed: changedBefore(group, known),
+    owed: owedTo(group, next),
+    led: ledBy(group, next, context),
+    ...readiness(group, known),
+    daysAway: daysAwayFor(group, known),
+    onTrialUntil: onTrialUntil({ trials }, group, next.from),
+    eatsLess: eatsLess(context.client),
+  }
+}
+
+/** Answers of a rotation's sessions that are about a muscle, in their order. */
+function answersIn(
+  pass: BlockPass,
+  group: Group,
+  { question: { outcomes, context } }: Known,
+): readonly boolean[] {
+  const { arrivals } = rotationRecovery(pass.rotation, context)
+  const readyAt = (of: Group, { day, place }: BlockSession) =>
+    arrivals[of].find(
+      arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
+    )?.readiness
+  return pass.sessions
+    .filter(session => !session.isSkipped)
+    .flatMap(session => {
+      const trained = GROUPS.filter(of =>
+        sessionSlots(session.content).some(slot => directOf(slot, context).includes(of)),
+      )
+      const answer = outcomeOf(session, outcomes.get(pass.at) ?? [])?.isRecovered ?? null
+      if (answer === null || !trained.includes(group)) return []
+      const least = Math.min(...trained.map(of => readyAt(of, session) ?? 0))
+      return isMeant(answer, readyAt(group, session) ?? 0, least) ? [answer] : []
+    })
+}
+
+/** The last answers about a muscle, over rotations. */
+function latelyFor(group: Group, known: Known): readonly boolean[] {
+  return known.question.expanded.passes
+    .slice(0, known.reviewed.at + 1)
+    .flatMap(pass => answersIn(pass, group, known))
+    .slice(-DECIDE.lastAnswers)
+}
+
+/** The latest change of a muscle's sets that has been done in at least one rotation by the next. */
+function changedBefore(group: Group, { question, next }: Known): ChangedBefore | null {
+  const latest = next.held.findLast(change => change.group === group && change.from < next.at)
+  const from = latest && question.expanded.passes[latest.from]?.from
+  return latest && from
+    ? {
+        row: latest.row,
+        change: latest.change,
+        rotations: next.at - latest.from,
+        weeks: daysBetween(from, next.from) / DAYS_PER_WEEK,
+      }
+    : null
+}
+
+/** Exercises of a rotation that a muscle leads. */
+function ledBy(group: Group, { sessions }: BlockPass, context: PlanContext): readonly ExerciseId[] {
+  const led = sessions
+    .filter(({ isSkipped }) => !isSkipped)
+    .flatMap(({ content }) => sessionSlots(content))
+    .filter(
+      slot => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context) === group,
+    )
+  return [...new Set(led.map(({ exercise }) => exercise))]
+}
+
+/** Sets that were taken out of a muscle because it had not recovered and that were not given back. */
+function owedTo(group: Group, { held }: BlockPass): number {
+  const own = held.filter(
+    change => change.group === group && (change.row === 'A6' || change.row === 'A14'),
+  )
+  return Math.max(0, -own.reduce((sum, { change }) => sum + change, 0))
+}
+
+/** Days beyond the plan from the last time a muscle was trained directly to the next rotation, as loads reckon them; null where it never was. */
+function daysAwayFor(
+  group: Group,
+  { question: { context, lastDone = [] }, next }: Known,
+): number | null {
+  const last = lastDone
+    .filter(
+      ({ exercise, on }) =>
+        on < next.from &&
+        directGroups(context.catalogue.get(exercise)?.intents[0].credits ?? {}).includes(group),
+    )
+    .map(({ on }) => on)
+    .sort()
+    .at(-1)
+  return last === undefined
+    ? null
+    : Math.max(0, daysBetween(last, next.from) - plannedGap(group, next.rotation, context))
+}
