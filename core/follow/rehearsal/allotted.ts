@@ -1,3 +1,4 @@
+import type { ReplanOption } from '../replan'
 import { MAX_SETS_PER_EXERCISE } from '../../plan/scheme'
 import type { RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
 
@@ -41,18 +42,21 @@ export function allotted(pass: RehearsedPass, change: Float64Array): Allotted {
   return now
 }
 
-/** Of a missed session, half of each exercise's sets go to what trains its muscle later in the pass. */
+/** Of a missed session, half of each exercise's sets go to what trains its muscle later in the pass; into the next session all go. */
 const SPREAD_SHARE = 0.5
-export function spreadOver(
+export function refill(
   missed: RehearsedSession,
+  option: ReplanOption,
   later: readonly RehearsedSession[],
   now: Allotted,
 ): void {
-  const slots = slotsOf(later)
+  if (option !== 'spread' && option !== 'merge') return
+  const [share, takers] = option === 'spread' ? [SPREAD_SHARE, later] : [1, later.slice(0, 1)]
+  const slots = slotsOf(takers)
   for (const slot of missed.whole.slots)
     give(
       slots.filter(({ main }) => main === slot.main && main >= 0),
-      Math.floor(now.get(slot)! * SPREAD_SHARE),
+      Math.floor(now.get(slot)! * share),
       now,
     )
 }

@@ -6,8 +6,9 @@ import { defaultContext } from '../../plan/method'
 import { expandedBlock } from '../../design/progress'
 import { sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
+import { REPLAN_OPTIONS, type ReplanOption } from '../replan'
 import { MAX_SETS_PER_EXERCISE } from '../../plan/scheme'
-import { allotted, spreadOver } from './allotted'
+import { allotted, refill } from './allotted'
 import {
   chance,
   gainShare,
@@ -244,9 +245,44 @@ describe('ways to decide', () => {
     const [push, , arms] = data.passes[0]!.sessions
     const now = allotted(data.passes[0]!, new Float64Array(GROUPS.length))
     const before = new Map(now)
-    spreadOver(push!, [arms!], now)
-    const gained = arms!.whole.slots.map(slot => now.get(slot)! - before.get(slot)!)
-    expect(gained).toEqual([0, 2])
+    refill(push!, 'spread', [arms!], now)
+    const gained = () => arms!.whole.slots.map(slot => now.get(slot)! - before.get(slot)!)
+    expect(gained()).toEqual([0, 2])
+    refill(push!, 'drop', [arms!], now)
+    refill(push!, 'shift', [arms!], now)
+    expect(gained()).toEqual([0, 2])
+  })
+  test('merged, all of it goes into the next session and no other', () => {
+    const [push, pull, arms] = data.passes[0]!.sessions
+    const now = allotted(data.passes[0]!, new Float64Array(GROUPS.length))
+    const before = new Map(now)
+    const gainedBy = (session: typeof push) =>
+      session!.whole.slots.reduce((sum, slot) => sum + now.get(slot)! - before.get(slot)!, 0)
+    refill(push!, 'merge', [arms!, pull!], now)
+    expect(gainedBy(pull)).toBe(0)
+    const lead = (session: typeof push) =>
+      new Set(session!.whole.slots.map(({ main }) => main).filter(main => main >= 0))
+    const shared = push!.whole.slots.filter(({ main }) => lead(arms).has(main))
+    expect(gainedBy(arms)).toBe(shared.reduce((sum, slot) => sum + before.get(slot)!, 0))
+    expect(gainedBy(arms)).toBeGreaterThan(0)
+  })
+  test('what the review puts first for each session is what a missed one gets; shifted, it is done a day later', () => {
+    expect([...data.replans.values()].every(option => REPLAN_OPTIONS.includes(option))).toBe(true)
+    expect(data.replans.size).toBe(data.passes[0]!.sessions.length)
+    const outcomesUnder = (option: ReplanOption) => {
+      const outcomes: RehearsedOutcome[] = []
+      const told = { ...data, replans: new Map([...data.replans.keys()].map(at => [at, option])) }
+      const run = rehearsedRun(told, 7, { keep: outcome => outcomes.push(outcome) })
+      return { outcomes, missed: run.passes.reduce((sum, { missed }) => sum + missed, 0) }
+    }
+    const [shifted, dropped] = [outcomesUnder('shift'), outcomesUnder('drop')]
+    expect(dropped.missed).toBeGreaterThan(0)
+    expect(dropped.outcomes.filter(({ isMissed }) => isMissed)).toHaveLength(dropped.missed)
+    expect(dropped.outcomes.some(({ isPutOff }) => isPutOff)).toBe(false)
+    expect(shifted.outcomes.filter(({ isPutOff }) => isPutOff)).toHaveLength(shifted.missed)
+    expect(shifted.outcomes.some(({ isMissed }) => isMissed)).toBe(false)
+    for (const { isPutOff, sets } of shifted.outcomes)
+      if (isPutOff) expect(sets.length).toBeGreaterThan(0)
   })
   test('against doing nothing is nothing where nothing was decided', () => {
     const idle = Array.from({ length: 20 }, (_, seed) => under({ kind: 'nothing' }, seed))

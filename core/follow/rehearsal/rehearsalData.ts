@@ -1,5 +1,5 @@
 import { SECOND_SESSION_HOURS } from '../../plan/rotation'
-import { daysBetween, type ExerciseId, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
+import { addDays, daysBetween, type ExerciseId, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
 import {
   directGroups,
   type Group,
@@ -23,6 +23,7 @@ import type { BlockSession, ExpandedBlock } from '../../design/progress'
 import { impulsesOf, RECOVERY, tauHours } from '../../body/recovery'
 import { leadRir, nominalReps, plannedSets, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
+import { type ReplanOption, replans } from '../replan'
 import { OWN } from '../review'
 
 /** An exercise of a session as the simulation needs it: what one set of it does. */
@@ -81,6 +82,8 @@ export interface RehearsalData {
   readonly trained: readonly number[]
   /** Joints by their place that exercises of a group load. */
   readonly jointsOf: readonly (readonly number[])[]
+  /** What the review puts first where a session of the rotation is missed, by its day and place. */
+  readonly replans: ReadonlyMap<string, ReplanOption>
   /** Ceilings of joints over 7 days, and exercises that load each with 2 or more. */
   readonly ceilings: readonly number[]
   readonly loading: readonly (readonly number[])[]
@@ -158,11 +161,33 @@ const portion = (slots: readonly RehearsedSlot[]): Portion => ({
   groups: [...new Set(slots.flatMap(({ direct }) => direct))],
 })
 
+export const placeKey = ({ day, place }: Pick<BlockSession, 'day' | 'place'>) => `${day} ${place}`
+
+/** The first choice for each session of a rotation, asked once in the middle of the block. */
+function replansOf(expanded: ExpandedBlock, context: PlanContext): RehearsalData['replans'] {
+  const working = expanded.passes.filter(({ isDeload }) => !isDeload)
+  const pass = working[Math.floor((working.length - 1) / 2)]
+  return new Map(
+    (pass?.sessions ?? [])
+      .filter(({ isSkipped }) => !isSkipped)
+      .flatMap(session => {
+        const [first] = replans({
+          expanded,
+          missed: session,
+          today: addDays(session.on, 1),
+          context,
+          missedLately: 1,
+          isAnchored: pass?.rotation.anchor.kind === 'weekday',
+          isClosed: () => false,
+        })
+        return first ? [[placeKey(session), first.option] as const] : []
+      }),
+  )
+}
+
 /** A block made ready for a rehearsal: what every set of every session does, counted once. */
-export function rehearsalData(
-  { passes, from }: ExpandedBlock,
-  context: PlanContext,
-): RehearsalData {
+export function rehearsalData(expanded: ExpandedBlock, context: PlanContext): RehearsalData {
+  const { passes, from } = expanded
   const exercises: ExerciseId[] = []
   const placeOf = (exercise: ExerciseId) => {
     const at = exercises.indexOf(exercise)
@@ -221,6 +246,7 @@ export function rehearsalData(
     ).includes(group)
   return {
     passes: all,
+    replans: replansOf(expanded, context),
     exercises,
     weeklyGain: GAIN[trainingAge(context.client.trainingAgeMonths)],
     bands: GROUPS.map(group => bandOf(context, group)),

@@ -3,10 +3,17 @@ import { estimatedOneRep, expectedReps, loadForReps } from '../../plan/estimate'
 import { setReading, sharedVariance } from '../../body/log'
 import type { PainLevel } from '../../plan/method'
 import { PERFORMANCE_LOSS } from '../../body/recovery'
+import type { ReplanOption } from '../replan'
 import { type DecisionRow, isMeant } from '../review'
-import { type Allotted, allotted, spreadOver } from './allotted'
+import { type Allotted, allotted, refill } from './allotted'
 import { chance } from './chance'
-import type { RehearsalData, RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
+import {
+  placeKey,
+  type RehearsalData,
+  type RehearsedPass,
+  type RehearsedSession,
+  type RehearsedSlot,
+} from './rehearsalData'
 import { gainShare, type RehearsedWorld, saidRir, saysRecovered, SIMULATED } from './hidden'
 import { decideNext, type Policy } from './policy'
 import { newState, newTally, type State, type Tally } from './state'
@@ -24,6 +31,8 @@ export interface RehearsedSet {
 export interface RehearsedOutcome {
   readonly session: RehearsedSession
   readonly isMissed: boolean
+  /** Missed on its day and done on the next. */
+  readonly isPutOff: boolean
   readonly sets: readonly RehearsedSet[]
   readonly isRecovered: boolean | null
 }
@@ -59,15 +68,16 @@ export interface RunTerms {
 const RAMP_WEEKS = 4
 const NOT_KNOWN = 100
 
+/** Time goes on; a session put off may come as late as the first of the next pass. */
 function decay(state: State, hour: number, { tau }: RehearsalData): void {
-  const passed = hour - state.hour
+  const passed = Math.max(0, hour - state.hour)
   for (let group = 0; group < GROUPS.length; group++) {
     const usual = tau[group] ?? 1
     state.fatigue[group] =
       state.fatigue[group]! * Math.exp(-passed / (usual * (state.hidden.pace[group] ?? 1)))
     state.assumed[group] = state.assumed[group]! * Math.exp(-passed / usual)
   }
-  state.hour = hour
+  state.hour += passed
 }
 
 const readyPercent = (fatigue: number, capacity: number) =>
@@ -225,8 +235,11 @@ interface Doing {
   readonly sets: Allotted
   readonly isEasier: boolean
   readonly isKept: boolean
-  /** Sessions that missed sets are spread over, as the review proposes; empty where they are let go. */
+  /** What the review would do about the session, were it missed, and the sessions that could take over. */
+  readonly replan: ReplanOption
   readonly later: readonly RehearsedSession[]
+  /** Hours by which sessions missed and done a day later have put off the rest of the pass. */
+  readonly delay: number
 }
 
 /** Easier days: half the sets. */
@@ -236,7 +249,7 @@ function doSession(
   session: RehearsedSession,
   state: State,
   data: RehearsalData,
-  { tally, sets, isEasier, isKept, later }: Doing,
+  { tally, sets, isEasier, isKept, replan, later, delay }: Doing,
 ): RehearsedOutcome {
   // Each session has chances of its own, so that two ways through a block meet the same days.
   state.chance = chance(state.seed * 7919 + session.hour)
@@ -245,10 +258,11 @@ function doSession(
     state.chance.uniform() < SIMULATED.cutShort ? session.cut : session.whole
   if (isMissed) {
     tally.missed += 1
-    spreadOver(session, later, sets)
-    return { session, isMissed, sets: NO_SETS, isRecovered: null }
+    refill(session, replan, later, sets)
+    if (replan !== 'shift')
+      return { session, isMissed, isPutOff: false, sets: NO_SETS, isRecovered: null }
   }
-  decay(state, session.hour, data)
+  decay(state, session.hour + delay + (isMissed ? HOURS_PER_DAY : 0), data)
   const isRecovered = arrive(groups, state, data, tally)
   const done = slots.map(slot => {
     const own = doSlot(
@@ -258,11 +272,12 @@ function doSession(
       data,
       isEasier ? EASIER_RIR : slot.main < 0 ? 0 : state.change.rir[slot.main]!,
     )
-    if (!isEasier) remember(own, state, tally, session.hour, data)
+    if (!isEasier) remember(own, state, tally, state.hour, data)
     leave(slot, own.sets, state, tally)
     return own
   })
-  return { session, isMissed, sets: isKept ? done.flatMap(setsOf) : NO_SETS, isRecovered }
+  const kept = isKept ? done.flatMap(setsOf) : NO_SETS
+  return { session, isMissed: false, isPutOff: isMissed, sets: kept, isRecovered }
 }
 
 /** Pain that a steep rise brings, and a joint near its ceiling; it is there for a pass. */
@@ -362,9 +377,13 @@ export function rehearsedRun(
       isEasier: state.change.isDeload && !pass.isDeload,
       isKept: keep !== undefined,
     }
+    let delay = 0
     pass.sessions.forEach((session, n) => {
-      const later = policy.kind === 'rules' ? pass.sessions.slice(n + 1) : []
-      const outcome = doSession(session, state, data, { ...doing, later })
+      const replan =
+        policy.kind === 'rules' ? (data.replans.get(placeKey(session.session)) ?? 'drop') : 'drop'
+      const later = pass.sessions.slice(n + 1)
+      const outcome = doSession(session, state, data, { ...doing, replan, later, delay })
+      if (outcome.isPutOff) delay += HOURS_PER_DAY
       keep?.(outcome)
     })
     grow(state, tally, data, pass, world)
