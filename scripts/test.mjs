@@ -7,6 +7,7 @@ import { atEnd, end, endOnSignals } from './setup/cleanup.mjs'
 import { drawnDay } from './setup/days.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
 import { dataHome, ROOT } from './setup/paths.mjs'
+import { setup as prepareTemplate } from './setup/jestDatabase.mjs'
 import { privatePostgres } from './setup/postgres.mjs'
 import { ensureBuild, ensureDependencies, ensurePrepared } from './setup/project.mjs'
 import { run } from './setup/run.mjs'
@@ -54,11 +55,16 @@ const checked = (title, script) =>
     count(Number(isGood), Number(!isGood))
   })
 
-const unitTests = () =>
-  timed('unit tests', async () => {
-    say('Unit tests')
-    const file = join(REPORTS, 'jest.json')
+/** Unit tests wait in parts for whichever lane has time, so that no core idles while the other still has work. */
+const UNIT_PARTS = 6
+const waiting = Array.from({ length: UNIT_PARTS }, (_, at) => at + 1)
+
+const unitPart = part =>
+  timed(`unit tests ${part} of ${UNIT_PARTS}`, async () => {
+    say(`Unit tests, part ${part} of ${UNIT_PARTS}`)
+    const file = join(REPORTS, `jest-${part}.json`)
     const args = ['run', '--silent', 'unit', '--', '--json', `--outputFile=${file}`]
+    args.push(`--shard=${part}/${UNIT_PARTS}`)
     const isGood = await shown('npm', args, { NODE_ENV: 'test' })
     await reported(
       isGood,
@@ -69,6 +75,10 @@ const unitTests = () =>
       ],
     )
   })
+
+async function unitTests() {
+  for (let part = waiting.shift(); part !== undefined; part = waiting.shift()) await unitPart(part)
+}
 
 /** Names of the tests that passed only when they were tried again. */
 function namesOfRetried({ suites = [] }) {
@@ -115,6 +125,7 @@ async function browserLane() {
   await journeys('journeys', undefined, process.argv.slice(2))
   const day = drawnDay(new Date().toISOString().slice(0, 10))
   if (process.argv.length === 2) await journeys(`journeys on ${day}`, day, ['--grep', '@day'])
+  await unitTests()
 }
 
 async function codeLane() {
@@ -154,6 +165,7 @@ try {
   // Both lanes use one database server; it is up before either asks for it, and outlives both.
   if (!process.env.DATABASE_URL)
     atEnd((await privatePostgres(dataHome('test'), { isThrowaway: true })).stop)
+  await prepareTemplate()
   await Promise.all([lane(browserLane), lane(codeLane)])
   share()
 } catch (error) {

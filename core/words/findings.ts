@@ -120,6 +120,8 @@ export const FINDING_SENTENCES: Readonly<Record<CheckId, Sentence>> = {
     text('what') === 'restricted_flow'
       ? `${text('exercise')} is done with restricted flow in the client's first months.`
       : `${text('exercise')} goes on after failure in the client's first months.`,
+  'momentum-unwanted': ({ text }) =>
+    `${text('exercise')} is done with momentum; the method has ${text('allows') === 'lastReps' ? 'that in the last reps only' : 'strict form'}.`,
   'momentum-low-back': ({ text }) =>
     `${text('exercise')} is done with momentum, and the low back is sensitive.`,
   'minor-limits': ({ text }) => `${text('exercise')} asks more than a client under 18 should do.`,

@@ -56,7 +56,7 @@ export {
 } from './findings'
 export { NOT_MEDICAL_ADVICE, REFERRAL } from '../plan/safety'
 export { CAUTIONS as CAUTION_WORDS, cueLines } from '../plan/catalogue'
-export { METHOD_CHOICES, methodDifferences, settingWords } from './methods'
+export { METHOD_CHOICES, methodDifferences, SETTING_ACTS, settingWords } from './methods'
 export type { MethodChoice, MethodDifference } from './methods'
 export {
   formatClock,

@@ -374,6 +374,10 @@ export const BlockPlanContract = z
       .max(MOST_TRIALS)
       .readonly()
       .exactOptional(),
+    failure: z
+      .strictObject({ fromWeek: z.int().min(1).max(16) })
+      .readonly()
+      .exactOptional(),
     ways: z
       .record(
         id,

@@ -34,6 +34,7 @@ const {
   setRamp,
   setEffort,
   setWave,
+  setFailure,
   toggleDeload,
   proposeDeloads,
   addTurn: addTurnOf,
@@ -253,6 +254,16 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
             :value="(block.repWave ?? []).join(' ')"
             placeholder="0 −2 −4"
             @change="setWave(textOf($event))"
+        /></label>
+        <label class="mt-1 block"
+          >Last set of single-joint work to failure, from week
+          <input
+            type="text"
+            inputmode="numeric"
+            class="small-field w-16"
+            :value="block.failure?.fromWeek ?? ''"
+            placeholder="never"
+            @change="setFailure(textOf($event))"
         /></label>
       </section>
       <section aria-labelledby="terms-deloads" class="mt-3">

@@ -118,6 +118,19 @@ describe('effort, waves and deloads', () => {
     expect(store.plan?.block?.effort).toMatchObject({ compound: { from: 4 }, isolation: { to: 0 } })
   })
 
+  test('the last set to failure has a week, or none', async () => {
+    const { store, of } = await terms()
+    of.setFailure('4')
+    expect(store.plan?.block?.failure).toEqual({ fromWeek: 4 })
+    of.setFailure('0')
+    expect(of.message.value).toMatch(
+      /^Last set to failure: give the week it begins in, from 1 to 16/,
+    )
+    expect(store.plan?.block?.failure).toEqual({ fromWeek: 4 })
+    of.setFailure('')
+    expect(store.plan?.block?.failure).toBeUndefined()
+  })
+
   test.each([
     ['0 -2 −4', [0, -2, -4]],
     ['0, 1; 2/3', [0, 1, 2, 3]],

@@ -141,6 +141,14 @@ export function useBlockTerms() {
       return void (message.value = 'Rep wave: give whole numbers from −8 to 8, such as 0 −2 −4.')
     putPart('repWave', steps.every(step => step === 0) ? [] : steps)
   }
+  /** From which week on the last set of single-joint work goes to failure; empty is never. */
+  function setFailure(text: string): void {
+    const fromWeek = Number(text)
+    if (text.trim() !== '' && !(Number.isInteger(fromWeek) && fromWeek >= 1 && fromWeek <= 16))
+      return void (message.value =
+        'Last set to failure: give the week it begins in, from 1 to 16, or nothing for never.')
+    putPart('failure', text.trim() === '' ? undefined : { fromWeek })
+  }
   const deloads = computed(() => block.value.deloads ?? [])
   function toggleDeload(pass: number): void {
     putPart(
@@ -282,6 +290,7 @@ export function useBlockTerms() {
     setRamp,
     setEffort,
     setWave,
+    setFailure,
     toggleDeload,
     proposeDeloads,
     addTurn,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { groupedBy } from '#core/base'
-import { settingWords } from '#core/words'
+import { SETTING_ACTS, settingWords } from '#core/words'
 import {
   jointSparing,
   type Method,
@@ -100,7 +100,12 @@ async function submit(): Promise<void> {
               class="setting"
               :data-differs="differs(setting) || undefined"
             >
-              <label :for="keyOf(setting)">{{ setting.label }}</label>
+              <label :for="keyOf(setting)"
+                >{{ setting.label
+                }}<span class="block text-[11.5px] text-ink2"
+                  >acts on {{ SETTING_ACTS[keyOf(setting)] }}</span
+                ></label
+              >
               <span class="flex items-center gap-1.5">
                 <select
                   v-if="setting.kind === 'choice'"

@@ -1,4 +1,9 @@
-import { filledTemplate, ROTATION_TEMPLATES, type RotationTemplate } from '#core/plan/block'
+import {
+  filledTemplate,
+  type RotationTemplate,
+  ROTATION_TEMPLATES,
+  templatesFor,
+} from '#core/plan/block'
 import { checkInput } from '#core/judge/checks'
 import { editProblemSentence } from '#core/words'
 import {
@@ -59,7 +64,7 @@ export function useRotationEditor() {
   }
   /** What a template comes to for this client: direct arm sets and minutes of the longest day. */
   const templates = computed(() =>
-    ROTATION_TEMPLATES.map(template => {
+    (store.context ? templatesFor(store.context.method) : ROTATION_TEMPLATES).map(template => {
       const [context, plan] = [store.context, store.plan]
       if (!context || !plan) return { template, flexors: 0, triceps: 0, minutes: 0 }
       const filled = checkInput(

@@ -4,6 +4,7 @@ import {
   type Group,
   GROUP_MUSCLES,
   type Intent,
+  isOverhead,
   type Muscle,
   requireExercise,
 } from '../../plan/catalogue'
@@ -83,7 +84,6 @@ const NEUTRAL = new Set([
   'cross_body_hammer_curl',
   'rotating_curl',
 ])
-const OVERHEAD = /^(overhead_extension_|lying_extension_behind_head|bodyweight_extension)/
 
 interface DirectSets {
   readonly sets: number
@@ -122,7 +122,7 @@ const describedSets = remembered(
     const lead = run.stages.find(stage => stage.kind === 'work')
     return {
       sets: sets.value,
-      isOverhead: OVERHEAD.test(exercise.id),
+      isOverhead: isOverhead(exercise.id),
       length: lengthBiasOf(run, exercise, intentFor(context, exercise, slot.intent)),
       grip: gripOf(exercise.id, slot.intent, lead?.kind === 'work' ? lead.grip : undefined),
     }

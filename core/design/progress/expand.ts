@@ -336,6 +336,9 @@ function passOf(course: Course, at: number, working: number): BlockPass {
       block.alternations?.find(
         alternation => alternation.slot === slot.id && choiceFor(alternation, on) === 'B',
       ),
+    ...(block.failure && {
+      isToFailure: daysBetween(plan.startsOn, on) >= (block.failure.fromWeek - 1) * DAYS_PER_WEEK,
+    }),
     ...(block.ways && {
       wayOf: (exercise: string) => {
         const way = block.ways?.[exercise]

@@ -16,6 +16,7 @@ import {
 } from '../../plan/scheme'
 import type { Grouping, Session, Slot } from '../../plan/session'
 import { deloadScheme } from './deload'
+import { mayFail, withLastToFailure } from './lastSet'
 import { LEAST_RIR } from './ramp'
 import { reached, type TakenWay, withWay } from './ways'
 
@@ -107,6 +108,8 @@ export interface PassTerms {
   readonly repShift: number
   readonly isDeload: boolean
   readonly otherOf: (slot: Slot) => Alternation | undefined
+  /** The last set of single-joint work goes to failure by now. */
+  readonly isToFailure?: boolean
   /** How far an exercise is along a way of its own; left out where none has one. */
   readonly wayOf?: (exercise: string) => TakenWay | undefined
 }
@@ -119,6 +122,7 @@ interface SlotTerms {
   readonly isDeload: boolean
   readonly other: Alternation | undefined
   readonly taken: TakenWay | undefined
+  readonly fails: boolean
 }
 
 function isKept(slot: Slot, other: Alternation | undefined, context: PlanContext): boolean {
@@ -133,7 +137,7 @@ const setsAlong = (sets: number, taken: TakenWay | undefined): number =>
 
 function termsOf(
   slot: Slot,
-  { setsOf, rir: course, rirShiftOf, repShift, isDeload, otherOf, wayOf }: PassTerms,
+  { setsOf, rir: course, rirShiftOf, repShift, isDeload, otherOf, wayOf, isToFailure }: PassTerms,
   context: PlanContext,
 ): SlotTerms {
   const other = otherOf(slot)
@@ -156,12 +160,13 @@ function termsOf(
     isDeload,
     other,
     taken,
+    fails: isToFailure === true && !isHeld && !isDeload && mayFail(other ?? slot, context),
   }
 }
 
 function slotIn(
   slot: Slot,
-  { sets, rir, repShift, isDeload, other, taken }: SlotTerms,
+  { sets, rir, repShift, isDeload, other, taken, fails }: SlotTerms,
   context: PlanContext,
 ): Slot {
   const { credits: _, ...bare } = slot
@@ -172,6 +177,7 @@ function slotIn(
   if (taken) scheme = withWay(scheme, taken.way, taken.steps, exercise)
   if (rir !== null)
     scheme = withLeadRir(scheme, rir, LEAST_RIR[kind === 'isolation' ? 'isolation' : 'compound'])
+  if (fails) scheme = withLastToFailure(scheme)
   if (isDeload) scheme = deloadScheme(scheme, named, context)
   return scheme === slot.scheme && named === slot ? slot : { ...named, scheme }
 }
@@ -181,12 +187,13 @@ function leadOf(scheme: SetScheme): number {
   return (first && leadRir(first)) ?? 2
 }
 
-const keyOf = ({ sets, rir, repShift, isDeload, other, taken }: SlotTerms): string =>
+const keyOf = ({ sets, rir, repShift, isDeload, other, taken, fails }: SlotTerms): string =>
   [
     sets,
     rir,
     repShift,
     isDeload,
+    fails,
     other?.exercise,
     other?.intent,
     ...(taken ? [taken.way.kind, taken.way.by, taken.way.to, taken.steps] : []),

@@ -1,8 +1,31 @@
-import { DAYS_PER_WEEK } from '../../base'
-import { type BlockPlan, type PlanDocument, type GroupRamp, withPart } from '../../plan/block'
-import { type Group, GROUPS } from '../../plan/catalogue'
+import { DAYS_PER_WEEK, exerciseId } from '../../base'
+import { stressLimits } from '../../body/joints'
+import {
+  type Alternation,
+  type BlockPlan,
+  type PlanDocument,
+  type GroupRamp,
+  withPart,
+} from '../../plan/block'
+import {
+  ARM_GROUPS,
+  type Group,
+  GROUPS,
+  rankedSubstitutes,
+  requireExercise,
+} from '../../plan/catalogue'
 import { rotationLedger } from '../../count/ledger'
-import { bandOf, modeOf, type PlanContext } from '../../plan/method'
+import {
+  bandOf,
+  intentFor,
+  type Method,
+  modeOf,
+  notPlanned,
+  type PlanContext,
+} from '../../plan/method'
+import { mainGroup } from '../../plan/minutes'
+import { daySlots } from '../../plan/rotation'
+import { suitsRole } from '../../plan/session'
 import { weeksBeforeDeload } from './concerns'
 
 /** Passes that come nearest to so many weeks, at least one. */
@@ -15,14 +38,19 @@ export function proposedDeloads(
   { passes, rotation }: PlanDocument,
   context: PlanContext,
 ): readonly number[] {
-  if (context.method.deload.mode === 'none') return []
-  if (passes < 3) return []
-  const every = passesFor(weeksBeforeDeload(context), rotation.days.length) + 1
+  const { mode } = context.method.deload
+  if (mode === 'none' || mode === 'triggered') return []
+  const { deloadWeeks } = context.method.progress
+  if (passes < 3 || deloadWeeks === 0) return []
+  const easier = passesFor(deloadWeeks, rotation.days.length)
+  const every = passesFor(weeksBeforeDeload(context), rotation.days.length) + easier
   const rounds = Math.max(1, Math.round(passes / every))
-  return Array.from(
-    { length: rounds },
-    (_, round) => Math.round(((round + 1) * passes) / rounds) - 1,
-  )
+  return Array.from({ length: rounds }, (_, round) => {
+    const last = Math.round(((round + 1) * passes) / rounds) - 1
+    return Array.from({ length: easier }, (_, back) => last - easier + 1 + back)
+  })
+    .flat()
+    .filter(pass => pass > 0)
 }
 
 /** Where a muscle's sets go by the end of the working passes: halfway from target to ceiling where it is built up, to the target where it is kept. */
@@ -49,12 +77,53 @@ export function usualBlock(plan: PlanDocument, context: PlanContext): BlockPlan 
       ramps[group] = { kind: progress.setRamp, end }
   }
   const kept = plan.block ?? {}
-  return withPart(
-    withPart(withPart(kept, 'ramps', ramps), 'effort', {
-      compound: effort.rirCompound,
-      isolation: effort.rirIsolation,
-    }),
-    'deloads',
-    proposedDeloads(plan, context),
+  const parts: Partial<BlockPlan> = {
+    ramps,
+    effort: { compound: effort.rirCompound, isolation: effort.rirIsolation },
+    deloads: proposedDeloads(plan, context),
+    ...(failureOf(context.method) && { failure: failureOf(context.method)! }),
+    // Turns that the coach has arranged come before those a method would make.
+    alternations: kept.alternations ?? turnsOf(plan, context),
+  }
+  const { failure: _, ...others } = kept
+  return (Object.keys(parts) as (keyof BlockPlan)[]).reduce<BlockPlan>(
+    (block, key) => withPart(block, key, parts[key]),
+    others,
   )
+}
+
+/** From which week on a method takes the last set of single-joint work to failure. */
+function failureOf({ effort: { lastSetToFailure } }: Method): BlockPlan['failure'] {
+  if (lastSetToFailure === 'never') return undefined
+  return { fromWeek: lastSetToFailure === 'always' ? 1 : lastSetToFailure.fromWeek }
+}
+
+/** Single-joint arm exercises with what comes nearest to each, by turns; nothing twice in a rotation. */
+function turnsOf(plan: PlanDocument, context: PlanContext): readonly Alternation[] {
+  const { catalogue, client, method } = context
+  const by = method.progress.alternation
+  if (by === 'none') return []
+  const slots = plan.rotation.days.flatMap(daySlots)
+  const taken = slots.map(({ exercise }) => exercise as string)
+  return slots.flatMap((slot): Alternation[] => {
+    const exercise = requireExercise(catalogue, slot.exercise)
+    const group = mainGroup(slot, exercise, context)
+    if (exercise.kind !== 'isolation' || !ARM_GROUPS.some(arm => arm === group) || slot.isHeld)
+      return []
+    const [best] = rankedSubstitutes(
+      exercise,
+      intentFor(context, exercise, slot.intent),
+      catalogue,
+      {
+        equipment: client.equipment,
+        without: [...taken, ...notPlanned(client)],
+        mostStress: stressLimits(context),
+        suits: (...doing) => suitsRole(slot.role, ...doing),
+      },
+    )
+    if (!best) return []
+    taken.push(best.exercise.id)
+    const intent = best.exercise.intents[0].id === best.intent.id ? null : best.intent.id
+    return [{ slot: slot.id, exercise: exerciseId(best.exercise.id), intent, by }]
+  })
 }

@@ -1,6 +1,13 @@
 import { soreJoints } from '../../body/joints'
 import { type ExerciseChoice, exerciseChoices } from '../../plan/block'
-import { type Group, type Intent, type Joint, JOINTS, requireIntent } from '../../plan/catalogue'
+import {
+  type Group,
+  type Intent,
+  isOverhead,
+  type Joint,
+  JOINTS,
+  requireIntent,
+} from '../../plan/catalogue'
 import type { CheckInput } from '../../judge/checks'
 import { coverage, type CoverageGap } from '../../count/ledger'
 
@@ -27,7 +34,6 @@ const WEIGHT = {
 } as const
 const SECONDS_OF_A_SET = 40
 const USUAL_SETS = 2
-const OVERHEAD = /^(overhead_extension_|lying_extension_behind_head|bodyweight_extension)/
 
 function fills(
   { exercise, intent }: { exercise: ExerciseChoice['exercise']; intent: Intent },
@@ -46,7 +52,7 @@ function fills(
     case 'shortened_much':
       return intent.lengthBias === 'shortened' ? 0 : WEIGHT.gap / 3
     case 'overhead_short':
-      return OVERHEAD.test(exercise.id) ? WEIGHT.gap : 0
+      return isOverhead(exercise.id) ? WEIGHT.gap : 0
     case 'neutral_short':
       return intent.credits.elbow_flexors_other === 1 ? WEIGHT.gap : 0
   }

@@ -1,5 +1,5 @@
 import { assert, exerciseId, sessionId, mapNonEmpty } from '../../base'
-import { copiedSession, fittedSets } from '../../plan/block'
+import { copiedSession, fittedSets, inMethod, sessionInOrder } from '../../plan/block'
 import {
   isPossibleWith,
   type Joint,
@@ -162,7 +162,16 @@ export function fittedSession(wanted: Session, fit: Fit, scales = false): Fitted
       if (chosen.exercise !== slot.exercise)
         swapped.push({ wanted: slot.exercise, given: chosen.exercise })
       taken.push(chosen.exercise)
-      const sized = scales ? { ...chosen, scheme: scaled(chosen.scheme, context) } : chosen
+      const sized = scales
+        ? {
+            ...chosen,
+            scheme: inMethod(
+              scaled(chosen.scheme, context),
+              requireExercise(context.catalogue, chosen.exercise),
+              context.method,
+            ),
+          }
+        : chosen
       return [{ ...sized, scheme: loaded(sized, fit) }]
     })
     return first
@@ -175,11 +184,9 @@ export function fittedSession(wanted: Session, fit: Fit, scales = false): Fitted
         ]
       : []
   })
-  const { session, eased } = easedForPain(
-    { ...wanted, id: sessionId(newId()), groupings },
-    fit.bearing,
-    context,
-  )
+  const made = { ...wanted, id: sessionId(newId()), groupings }
+  const ordered = scales ? sessionInOrder(made, context) : made
+  const { session, eased } = easedForPain(ordered, fit.bearing, context)
   const unfitted = sessionSeconds(session, context)
   if (minutes === undefined || unfitted <= minutes * 60)
     return { session, swapped, eased, leftOut, seconds: unfitted, unfitted }

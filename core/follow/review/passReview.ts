@@ -286,10 +286,17 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
   }
 }
 
+/** Whether a method has easier days when signs ask for them. */
+const asksForSigns = ({ method: { deload } }: PlanContext) =>
+  deload.mode === 'triggered' || deload.mode === 'both'
+
 /** Easier days first, then what spares a joint, then muscles, exercises and sessions; in easier days no load goes up and nothing is made shorter. */
 function proposed(evidence: readonly GroupEvidence[], known: Known): readonly Adjustment[] {
   const { question, reviewed, next } = known
-  const groups = adjustments(evidence, next.isDeload ? [] : deloadSigns(evidence, known))
+  const groups = adjustments(
+    evidence,
+    next.isDeload || !asksForSigns(question.context) ? [] : deloadSigns(evidence, known),
+  )
   const own = ownChanges(question, reviewed, next, groups).filter(
     ({ row }) => !next.isDeload || row === 'E3',
   )

@@ -37,6 +37,7 @@ export const CHECK_TABLE = {
   'exhausting-early': { scope: 'session', severity: 'info', anchor: 'checks', watch: 'exhausting' },
   'lead-late': { scope: 'session', severity: 'info', anchor: 'checks', watch: 'lead' },
   'session-no-stretch': { scope: 'session', severity: 'info', anchor: 'coverage', watch: 'stretch' },
+  'momentum-unwanted': { scope: 'session', severity: 'info', anchor: 'schools' },
   'role-unfit': { scope: 'session', severity: 'info', anchor: 'checks' },
   'many-new': { scope: 'rotation', severity: 'info', anchor: 'checks' },
   'kept-exercise-missing': { scope: 'rotation', severity: 'info', anchor: 'checks' },

@@ -110,6 +110,11 @@ const ROWS: readonly Row[] = [
     calm: one('barbell_curl 3 x 10, rir 2'),
   },
   {
+    check: 'momentum-unwanted',
+    plan: one('barbell_curl 3 x 10 momentum, rir 2'),
+    calm: one('barbell_curl 3 x 10, rir 2'),
+  },
+  {
     check: 'minor-limits',
     plan: one('cable_curl 3 x 6, rir 0'),
     context: client({ isMinor: true }),

@@ -104,6 +104,8 @@ export interface BlockPlan {
   readonly ramps?: Readonly<Partial<Record<Group, GroupRamp>>>
   /** Reps in reserve of the first working set, from the first to the last working rotation. */
   readonly effort?: { readonly compound: FromTo; readonly isolation: FromTo }
+  /** From which week on the last set of single-joint work goes to failure; 1 is from the beginning. */
+  readonly failure?: { readonly fromWeek: number }
   /** Reps more or fewer than planned, rotation by rotation, over and over. */
   readonly repWave?: readonly number[]
   /** Passes, from 0, that are easier on purpose. */

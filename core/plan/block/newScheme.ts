@@ -1,11 +1,12 @@
 import type { Exercise } from '../catalogue'
 import type { Method } from '../method'
 import type { SetScheme } from '../scheme'
+import { inMethod } from './inMethod'
 
-/** Straight sets as an exercise is usually done: its rep range and rest, the method's RIR. */
+/** Straight sets as an exercise is usually done, in the method's way: its reps, rest and RIR. */
 export function usualScheme(exercise: Exercise, count: number, method: Method): SetScheme {
   const [low, high] = exercise.repRange
-  return {
+  const usual: SetScheme = {
     runs: [
       {
         count,
@@ -21,4 +22,5 @@ export function usualScheme(exercise: Exercise, count: number, method: Method): 
       },
     ],
   }
+  return inMethod(usual, exercise, method)
 }

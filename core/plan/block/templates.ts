@@ -6,9 +6,10 @@ import {
   requireExercise,
   requireIntent,
 } from '../catalogue'
-import { insteadOf, notPlanned, type PlanContext } from '../method'
+import { insteadOf, type Method, notPlanned, type PlanContext } from '../method'
 import type { DayRole, RotationDay } from '../rotation'
 import type { Grouping, Placement, Slot } from '../session'
+import { armPlacementFit, daysInOrder } from './armOrder'
 import { usualScheme } from './newScheme'
 
 /** One exercise a template wants: `id` or `id:purpose`, and its sets. */
@@ -453,7 +454,7 @@ export function filledTemplate(
   context: PlanContext,
   newId: () => string,
 ): readonly RotationDay[] {
-  return template.days.map(({ role, minutes, parts }): RotationDay => {
+  const days = template.days.map(({ role, minutes, parts }): RotationDay => {
     if (role === 'rest') return { role, sessions: [] }
     const taken: string[] = []
     const slotsOf = (wants: readonly Want[]) =>
@@ -477,7 +478,14 @@ export function filledTemplate(
       sessions: groupings.length === 0 ? [] : [{ id: sessionId(newId()), groupings }],
     }
   })
+  return daysInOrder(days, context)
 }
+
+/** The templates in the order a method would look at them: those first that have arm work where it has it. */
+export const templatesFor = (method: Method): readonly RotationTemplate[] =>
+  [...ROTATION_TEMPLATES].sort(
+    (a, b) => armPlacementFit(b.days, method) - armPlacementFit(a.days, method),
+  )
 
 function groupingsOf(
   { kind }: Part,

@@ -125,3 +125,7 @@ export interface Exercise {
   readonly substitutes: readonly string[]
   readonly intents: readonly [Intent, ...Intent[]]
 }
+
+const OVERHEAD = /^(overhead_extension_|lying_extension_behind_head|bodyweight_extension)/
+/** Extensions with the arm overhead or the bar behind the head. */
+export const isOverhead = (exercise: string): boolean => OVERHEAD.test(exercise)

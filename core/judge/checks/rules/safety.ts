@@ -1,6 +1,6 @@
 import type { Equipment } from '../../../plan/catalogue'
 import { isSore } from '../../../body/joints'
-import { classedStages, workStages } from '../../../plan/scheme'
+import { classedStages, type SetRun, workStages } from '../../../plan/scheme'
 import type { Rule } from '../finding'
 import { straightened, strictForm, withReps, withRir, withThumb } from '../fixes'
 import { extendedSets, type PlacedSlot } from '../input'
@@ -215,6 +215,35 @@ const momentumLowBack: Rule = {
   },
 }
 
+/** A method that has strict form, or a swing in the last reps only. */
+const momentumUnwanted: Rule = {
+  id: 'momentum-unwanted',
+  reason:
+    'Strict reps keep the load where it is counted; a method may allow a swing at the end of a set.',
+  tunedBy: 'form.momentum',
+  find: input => {
+    const { momentum } = input.context.method.form
+    const isSwung = (run: SetRun) =>
+      workStages(run).some(
+        ({ form }, at, all) =>
+          form === 'momentum' && (momentum === 'strict' || at < all.length - 1 || all.length === 1),
+      )
+    return momentum === 'allowed'
+      ? []
+      : everySlot(input, (placed, session) =>
+          placed.runs.some(isSwung)
+            ? [
+                {
+                  place: placeOf(session, placed),
+                  figures: { exercise: placed.exercise.name, allows: momentum },
+                  fix: strictForm(placed),
+                },
+              ]
+            : [],
+        )
+  },
+}
+
 const minor: Rule = {
   id: 'minor-limits',
   reason: 'Under 18: at least two reps in reserve, at least eight reps, no long sets.',
@@ -247,5 +276,6 @@ export const SAFETY: readonly Rule[] = [
   notPermitted,
   firstMonths,
   momentumLowBack,
+  momentumUnwanted,
   minor,
 ]
