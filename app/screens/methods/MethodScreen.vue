@@ -100,16 +100,17 @@ async function submit(): Promise<void> {
               class="setting"
               :data-differs="differs(setting) || undefined"
             >
-              <label :for="keyOf(setting)"
-                >{{ setting.label
-                }}<span class="block text-[11.5px] text-ink2"
+              <div>
+                <label :for="keyOf(setting)">{{ setting.label }}</label>
+                <span :id="`${keyOf(setting)}-acts`" class="block text-[11.5px] text-ink2"
                   >acts on {{ SETTING_ACTS[keyOf(setting)] }}</span
-                ></label
-              >
+                >
+              </div>
               <span class="flex items-center gap-1.5">
                 <select
                   v-if="setting.kind === 'choice'"
                   :id="keyOf(setting)"
+                  :aria-describedby="`${keyOf(setting)}-acts`"
                   class="small-field max-w-[150px]"
                   :value="settingOf(draft, setting)"
                   @change="set(setting, $event)"
@@ -125,6 +126,7 @@ async function submit(): Promise<void> {
                 <template v-else>
                   <input
                     :id="keyOf(setting)"
+                    :aria-describedby="`${keyOf(setting)}-acts`"
                     type="number"
                     class="small-field w-[70px]"
                     :min="setting.low"
