@@ -28,6 +28,8 @@ const WEEK: readonly (readonly [number, string, Session])[] = [
     writtenSession('barbell_curl 3 x 8', 'lying_extension_cambered 3 x 10', 'hammer_curl 3 x 12'),
   ],
 ]
+/** What stands in the middle of each. */
+const MIDDLE = ['wrist_curl', 'cable_curl', 'lying_extension_cambered']
 const setOf = (slot: LoggedSet['slot'], exercise: string): LoggedSet => ({
   slot,
   exercise: exerciseId(exercise),
@@ -91,6 +93,19 @@ describe('what is skipped', () => {
     ['forearms wherever they stand', 8, ({ exercise }) => exercise === 'wrist_curl', ['forearms']],
     ['three weeks of it: too early', 3, ({ name }) => name === 'Arms', []],
     ['everything now and then', 8, ({ week }) => week % 3 === 0, []],
+    [
+      'the last a little more often than the rest: chance does that',
+      8,
+      ({ week, isLast, exercise }) =>
+        isLast ? week % 2 === 0 : week % 2 === 1 && MIDDLE.includes(exercise),
+      [],
+    ],
+    [
+      'the last mostly, and forearms only where they stand last',
+      8,
+      ({ isLast, name, week }) => isLast && (name === 'Pull' || week % 5 < 3),
+      ['last'],
+    ],
     ['one exercise once', 8, ({ week, isLast }) => week === 2 && isLast, []],
   ])('%s', (_, weeks, leaves, told) => {
     expect(found(weeks, leaves)).toEqual(told)

@@ -75,6 +75,19 @@ describe('a trial', () => {
     expect(tried(logOf(0.02, -0.02)).muscles[0]!.verdict).toBe('slower')
   })
 
+  test('is called by the difference of its slopes over their errors, and by nothing less', () => {
+    const all = [0, 0.002, 0.004, 0.006, 0.01, 0.02, -0.01].flatMap(more =>
+      Array.from({ length: 12 }, (_, at) => tried(logOf(0.002, 0.002 + more, 40 + at)).muscles[0]!),
+    )
+    const zOf = ({ before, during }: (typeof all)[number]) =>
+      (during.slope - before.slope) / Math.hypot(before.error!, during.error!)
+    for (const one of all) {
+      const z = zOf(one)
+      expect(one.verdict).toBe(z >= 1.96 ? 'faster' : z <= -1.96 ? 'slower' : 'unclear')
+    }
+    expect(all.some(one => Math.abs(zOf(one)) > 1 && Math.abs(zOf(one)) < 1.96)).toBe(true)
+  })
+
   test('that did nothing is called something in few clients of a hundred', () => {
     const called = Array.from({ length: 200 }, (_, at) => tried(logOf(0.005, 0.005, 10 + at)))
       .flatMap(({ muscles }) => muscles)
