@@ -9,6 +9,7 @@ import {
 } from '../plan/block'
 import { requireExercise } from '../plan/catalogue'
 import {
+  bandOf,
   contextWith,
   type Method,
   METHOD_SETTINGS,
@@ -62,6 +63,12 @@ const PLANS: readonly PlanDocument[] = [
     written('arms', 'pushdown_rope 4 x 12, rir 1', 'cable_curl 4 x 12, rir 1'),
     written('upper', 'cable_fly 3 x 12, rir 1', 'bench_press_dumbbell 4 x 8, rir 2'),
   ),
+  planIn(
+    7,
+    written('arms', 'cable_curl 6 x 12, rir 0', 'machine_chest_press 3 x 12, rir 2'),
+    written('arms', 'cable_curl 9 x 12, rir 0', 'pushdown_rope 3 x 12, rir 0'),
+    written('arms', 'cable_curl 3 x 12, rir 0'),
+  ),
 ]
 
 const shown = (plan: PlanDocument, method: Method, months = 40) => {
@@ -83,6 +90,8 @@ const shown = (plan: PlanDocument, method: Method, months = 40) => {
     ]),
     counted: ledger.groups.biceps.week.counted.value + ledger.groups.triceps.week.counted.value,
     balance: armBalance(ledger.work.flat(), context),
+    frequency: [ledger.groups.biceps.spread, ledger.groups.triceps.spread],
+    bands: bandOf(context, 'biceps'),
     asked: rotationRecovery(plan.rotation, context).arrivals.biceps.map(({ required }) => required),
     minutes: plan.rotation.days.flatMap(({ sessions }) =>
       sessions.map(one => sessionSeconds(one, context)),
@@ -99,34 +108,52 @@ const shown = (plan: PlanDocument, method: Method, months = 40) => {
   }
 }
 
-/** Everything a coach sees that a method may change. */
-function outcomes(method: Method) {
+/** What a coach sees that a method may change, by the words in which the form says so. */
+function outcomes(method: Method): Readonly<Record<string, string>> {
   const context = contextWith(method, { trainingAgeMonths: 40 })
-  return JSON.stringify({
-    plans: PLANS.map(plan => shown(plan, method)),
-    templates: ROTATION_TEMPLATES.map(template =>
-      filledTemplate(template, context, idsInARow()).map(({ sessions }) =>
-        sessions.map(one => formatSession(one)),
+  const plans = PLANS.map(plan => shown(plan, method))
+  const of = (part: keyof ReturnType<typeof shown>) => plans.map(plan => plan[part])
+  const places = {
+    checks: of('checks'),
+    'counted set': of('counted'),
+    board: [of('balance'), of('asked'), of('frequency')],
+    band: of('bands'),
+    minutes: of('minutes'),
+    'new block': [of('block'), of('expanded')],
+    loads: of('rules'),
+    templates: [
+      templatesFor(method).map(({ id }) => id),
+      ROTATION_TEMPLATES.map(template =>
+        filledTemplate(template, context, idsInARow()).map(({ sessions }) =>
+          sessions.map(one => formatSession(one)),
+        ),
       ),
-    ),
-    order: templatesFor(method).map(({ id }) => id),
-    sessions: SESSION_TEMPLATES.map(template =>
-      formatSession(
-        fittedSession(
-          templateSession(template, idsInARow()),
-          { context, ledger: rotationLedger(PLANS[0]!.rotation, context), newId: idsInARow() },
-          template.scales,
-        ).session,
+      SESSION_TEMPLATES.map(template =>
+        formatSession(
+          fittedSession(
+            templateSession(template, idsInARow()),
+            { context, ledger: rotationLedger(PLANS[0]!.rotation, context), newId: idsInARow() },
+            template.scales,
+          ).session,
+        ),
       ),
-    ),
-    schemes: [
+    ],
+    'new exercises': [
       'bench_press_dumbbell',
       'cable_curl',
       'pushdown_rope',
       'wrist_curl',
       'machine_squat',
-    ].map(id => formatScheme(usualScheme(requireExercise(context.catalogue, id), 3, method))),
-  })
+      'barbell_back_squat',
+      'incline_press_barbell',
+    ].flatMap(id => {
+      const exercise = context.catalogue.get(id)
+      return exercise ? [formatScheme(usualScheme(exercise, 3, method))] : []
+    }),
+  }
+  return Object.fromEntries(
+    Object.entries(places).map(([place, found]) => [place, JSON.stringify(found)]),
+  )
 }
 
 /** The ends of a setting: every choice, or both bounds. */
@@ -141,8 +168,14 @@ describe('every setting of a method acts', () => {
     (path, setting) => {
       const seen = endsOf(setting).map(end => outcomes(withSetting(STEADY_MIDDLE, setting, end)))
       // Each of its ends differs from at least one other, so none of its choices is the same as all others.
-      for (const one of seen) expect(seen.filter(other => other !== one).length).toBeGreaterThan(0)
-      expect(SETTING_ACTS[path]).toMatch(/\w/)
+      for (const one of seen)
+        expect(seen.some(other => JSON.stringify(other) !== JSON.stringify(one))).toBe(true)
+      // And it acts where the form says that it does, as far as these places can be looked at here.
+      const words = SETTING_ACTS[path] ?? ''
+      expect(words).toMatch(/\w/)
+      const said = Object.keys(seen[0]!).filter(place => words.includes(place))
+      const acts = said.filter(place => new Set(seen.map(one => one[place])).size > 1)
+      expect(acts).toEqual(said)
     },
   )
 

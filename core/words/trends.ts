@@ -18,14 +18,15 @@ export type SaidTrend = Pick<
   readonly eatsLess?: boolean
 }
 
-const signed = (share: number) => `${share > 0 ? '+' : ''}${percent(share)}`
+export const signed = (share: number): string => `${share > 0 ? '+' : ''}${percent(share)}`
 
-/** `−0.2 % to +1.4 % a week`, the range that holds four times in five; empty where nothing is known. */
-function rangeWords({ slope, error }: SaidTrend): string {
-  return error === null
-    ? ''
-    : ` ${signed(slope - INTERVAL * error)} to ${signed(slope + INTERVAL * error)} a week, four times in five.`
-}
+/** `−0.2 % to +1.4 %`, the range that holds four times in five. */
+export const slopeRange = (slope: number, error: number): string =>
+  `${signed(slope - INTERVAL * error)} to ${signed(slope + INTERVAL * error)}`
+
+/** The range of a trend as a sentence; empty where nothing is known. */
+const rangeWords = ({ slope, error }: SaidTrend): string =>
+  error === null ? '' : ` ${slopeRange(slope, error)} a week, four times in five.`
 
 const LEANING = { up: 'Leaning up.', down: 'Leaning down.' } as const
 const sinceWords = (since: PlainDate | null) => (since ? `, since ${formatDay(since)}` : '')

@@ -2,12 +2,9 @@ import type { Habit, Stretch, TriedMuscle, TriedTrial } from '../follow/review'
 import type { Trial } from '../plan/block'
 import { roundHalfUp } from '../base'
 import { formatDay } from './dates'
-import { formatOneDecimal, NBSP } from './figures'
+import { formatOneDecimal } from './figures'
 import { GROUP_NAMES } from './names'
-
-const INTERVAL = 1.28
-const percent = (share: number) => `${formatOneDecimal(share * 100)}${NBSP}%`
-const signed = (share: number) => `${share > 0 ? '+' : ''}${percent(share)}`
+import { signed, slopeRange } from './trends'
 
 /** `Arm day on Saturdays: biceps, triceps, 4 weeks to Sat 26 Dec`. */
 export function trialWords({ what, groups, weeks }: Trial, until: TriedTrial['until']): string {
@@ -24,9 +21,7 @@ export function trialStateWords({ isOver, weeksDone, trial }: TriedTrial): strin
 
 const stretchWords = ({ slope, error, setsPerWeek, pains }: Stretch): string =>
   [
-    error === null
-      ? 'too little to tell'
-      : `${signed(slope)} a week (${signed(slope - INTERVAL * error)} to ${signed(slope + INTERVAL * error)})`,
+    error === null ? 'too little to tell' : `${signed(slope)} a week (${slopeRange(slope, error)})`,
     `${formatOneDecimal(setsPerWeek)} direct sets a week`,
     ...(pains > 0 ? [`${pains} ${pains === 1 ? 'report' : 'reports'} of pain`] : []),
   ].join(', ')

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { addDays, type PlainDate } from '#core/base'
+import { addDays, daysBetween, type PlainDate } from '#core/base'
+import { expandedBlock } from '#core/design/progress'
 import { type BlockPlan, type PlanDocument, trialEnd } from '#core/plan/block'
+import { contextWith } from '#core/plan/method'
 import { plannedSets } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
 import {
@@ -11,11 +13,13 @@ import {
   useTestDatabase,
   valueOf,
 } from '../testing/database'
+import { send } from './blocks'
 import { client } from './clients'
 import { plateau } from './manyRotations'
 import { review } from './review'
 import { roster } from './roster'
 import { savePlan } from './savePlan'
+import { sheet } from './sheet'
 
 useTestDatabase()
 
@@ -144,5 +148,60 @@ describe('a plateau', () => {
     expect(problemOf(await plateau(other, id, 'triceps', studio.today))).toMatchObject({
       kind: 'not-found',
     })
+  })
+})
+
+describe('what the block makes of an exercise reaches the phone', () => {
+  /** The first single exercise of a straight grouping in the next rotation, on the phone and in the coach's block. */
+  async function nextTime(studio: UnitStudio, who: string, block: BlockPlan) {
+    const { id, blockId } = studio.client(who)
+    await saved(studio, who, plan => ({ ...plan.block, ...block }))
+    const { block: known, method, facts } = valueOf(await client(studio.coach, id))
+    const { plan, version } = known!
+    const pass =
+      Math.floor(daysBetween(plan.startsOn, studio.today) / plan.rotation.days.length) + 1
+    for (const at of [pass - 1, pass])
+      valueOf(await send(studio.coach, blockId, { pass: at, version, again: true }))
+    const told = expandedBlock(plan, contextWith(method, facts)).passes[pass]!
+    const { sessions } = valueOf(
+      await sheet({ coach: studio.coach, clientId: id } as never, studio.today),
+    )
+    return told.sessions.flatMap(({ on, content }) => {
+      const phone = sessions.find(({ session }) => session.on === on)?.session
+      return sessionSlots(content).flatMap(slot => {
+        const sets = phone?.ways[0].sets[slot.id]?.filter(({ role }) => role === 'working')
+        return sets ? [{ slot, sets }] : []
+      })
+    })
+  }
+  const studioOf = () => unitStudio({ logsOf: ['Joren'] })
+  const exercise = 'incline_dumbbell_curl'
+
+  test('a set more: as many on the phone as the block says, and more than the rotation has', async () => {
+    const studio = await studioOf()
+    const base = studio
+      .client('Joren')
+      .plan.rotation.days.flatMap(({ sessions }) => sessions.flatMap(sessionSlots))
+      .find(slot => slot.exercise === exercise)!
+    const to = plannedSets(base.scheme) + 2
+    const all = await nextTime(studio, 'Joren', {
+      ways: { [exercise]: { kind: 'sets', everyWeeks: 1, by: 1, to } },
+    })
+    const own = all.filter(({ slot }) => slot.exercise === exercise)
+    expect(own.length).toBeGreaterThan(0)
+    for (const { slot, sets } of own)
+      expect([plannedSets(slot.scheme), sets.length]).toEqual([to, to])
+  })
+
+  test('the last set to failure: the phone asks for it where the block does', async () => {
+    const all = await nextTime(await studioOf(), 'Joren', { failure: { fromWeek: 1 } })
+    const fails = (slot: (typeof all)[number]['slot']) =>
+      JSON.stringify(slot.scheme.runs.at(-1)).includes('"failure"')
+    expect(all.filter(({ slot }) => fails(slot)).length).toBeGreaterThan(1)
+    for (const { slot, sets } of all)
+      expect([
+        slot.exercise,
+        sets.at(-1)!.parts[0].words.includes('until no rep is possible'),
+      ]).toEqual([slot.exercise, fails(slot)])
   })
 })

@@ -5,6 +5,7 @@ import { contextWith, defaultContext, METHODS, STEADY_MIDDLE } from '../../plan/
 import { sessionSlots } from '../../plan/session'
 import { formatScheme } from '../../plan/shorthand'
 import { planIn, written } from '../../testing/shorthandPlans'
+import { checkPlan } from '../../judge/checks'
 import { expandedBlock, usualBlock } from '.'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
@@ -41,6 +42,33 @@ describe('the last set to failure', () => {
     expect(easier[2]!.join(' ')).not.toContain('failure')
     const sore = defaultContext({ trainingAgeMonths: 40, pain: { wrist: 'hold' } })
     expect(schemes({ failure: { fromWeek: 1 } }, sore)[1]![1]).not.toContain('failure')
+  })
+})
+
+describe('whatever the exercise', () => {
+  const alone = (exercise: string, under: typeof context) => {
+    const one = { ...planIn(7, written('arms', `${exercise} 3 x 10-12, rir 2`)), passes: 1 }
+    const inBlock = (block: BlockPlan) => ({
+      ...one,
+      rotation: expandedBlock({ ...one, block }, under).passes[0]!.rotation,
+    })
+    const cautions = (block: BlockPlan) =>
+      checkPlan(inBlock(block), under)
+        .filter(({ severity, check }) => severity !== 'info' && check !== 'failure-share')
+        .map(({ check }) => check)
+    return { with: cautions({ failure: { fromWeek: 1 } }), without: cautions({}) }
+  }
+  test.each([
+    ['a grown client', {}],
+    ['one under 18', { isMinor: true }],
+    ['one in the first months', { trainingAgeMonths: 3 }],
+  ] as const)('failure brings no caution that was not there, %s', (_, facts) => {
+    const under = defaultContext({ trainingAgeMonths: 40, ...facts })
+    for (const { id, kind, repUnit } of under.catalogue.values()) {
+      if (kind !== 'isolation' || repUnit !== 'reps') continue
+      const found = alone(id, under)
+      expect([id, found.with.filter(check => !found.without.includes(check))]).toEqual([id, []])
+    }
   })
 })
 

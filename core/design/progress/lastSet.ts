@@ -1,4 +1,4 @@
-import { requireExercise } from '../../plan/catalogue'
+import { isFreeOverhead, requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { leadRir, type SetRun, type SetScheme } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
@@ -7,9 +7,17 @@ import type { Slot } from '../../plan/session'
 const NEVER = ['fail_needs_safety', 'weight_over_face', 'anchor_and_band_check'] as const
 
 /** Whether the last set of an exercise may end in failure: single-joint work that nothing speaks against. */
-export function mayFail({ exercise: id }: Pick<Slot, 'exercise'>, { catalogue }: PlanContext) {
-  const { kind, cautions } = requireExercise(catalogue, id)
-  return kind === 'isolation' && !NEVER.some(caution => cautions.includes(caution))
+export function mayFail(
+  { exercise: id }: Pick<Slot, 'exercise'>,
+  { catalogue, client }: PlanContext,
+): boolean {
+  const exercise = requireExercise(catalogue, id)
+  return (
+    exercise.kind === 'isolation' &&
+    !client.isMinor &&
+    !isFreeOverhead(exercise) &&
+    !NEVER.some(caution => exercise.cautions.includes(caution))
+  )
 }
 
 /**

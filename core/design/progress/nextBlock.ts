@@ -1,10 +1,12 @@
 import { isoWeekday, type PlainDate, type SlotId } from '../../base'
 import {
   type Alternation,
+  type BlockPlan,
   copiedSession,
   findSlot,
   heldIn,
   type PlanDocument,
+  trialEnd,
   withPart,
 } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
@@ -31,7 +33,7 @@ function firstDays(plan: PlanDocument, context: PlanContext) {
 /**
  * The plan of the block after one: its rotation with new identities, ramps and effort as the client's method and new priorities have them.
  *
- * Edge: the coach's closing notes go along as what she took from the last block; exercises that take turns, load rules and changes that hold carry over; events, exceptions and what was said for single dates do not.
+ * Edge: the coach's closing notes go along as what she took from the last block; exercises that take turns, load rules, ways, changes that hold and trials that still run carry over; events, exceptions and what was said for single dates do not.
  */
 export function nextBlock(
   plan: PlanDocument,
@@ -68,14 +70,22 @@ export function nextBlock(
         : { ...alternation, slot: after.id },
     ]
   })
-  const kept = withPart(withPart({}, 'rules', plan.block?.rules), 'alternations', alternations)
+  const { rules, ways, trials = [] } = plan.block ?? {}
+  const running = trials.filter(trial => trialEnd(trial) >= startsOn)
+  // A load that stays because of a way stays with it.
+  const kept = [
+    ['rules', rules],
+    ['ways', ways],
+    ['trials', running],
+    ['alternations', alternations],
+  ] as const
   const begun: PlanDocument = {
     schema: plan.schema,
     title,
     startsOn,
     passes: passesFor(weeks, rotation.days.length),
     rotation,
-    block: kept,
+    block: kept.reduce<BlockPlan>((block, [key, value]) => withPart(block, key, value), {}),
     ...(plan.closingNotes && { fromLast: plan.closingNotes }),
   }
   const block = usualBlock(begun, context)

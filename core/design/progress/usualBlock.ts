@@ -77,18 +77,17 @@ export function usualBlock(plan: PlanDocument, context: PlanContext): BlockPlan 
       ramps[group] = { kind: progress.setRamp, end }
   }
   const kept = plan.block ?? {}
-  const parts: Partial<BlockPlan> = {
+  const parts = {
     ramps,
     effort: { compound: effort.rirCompound, isolation: effort.rirIsolation },
     deloads: proposedDeloads(plan, context),
-    ...(failureOf(context.method) && { failure: failureOf(context.method)! }),
+    failure: failureOf(context.method),
     // Turns that the coach has arranged come before those a method would make.
     alternations: kept.alternations ?? turnsOf(plan, context),
   }
-  const { failure: _, ...others } = kept
-  return (Object.keys(parts) as (keyof BlockPlan)[]).reduce<BlockPlan>(
+  return (Object.keys(parts) as (keyof typeof parts)[]).reduce<BlockPlan>(
     (block, key) => withPart(block, key, parts[key]),
-    others,
+    kept,
   )
 }
 

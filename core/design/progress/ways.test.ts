@@ -7,7 +7,8 @@ import { sessionSlots, type Slot } from '../../plan/session'
 import { formatScheme } from '../../plan/shorthand'
 import { plannedSets } from '../../plan/scheme'
 import { planIn, written } from '../../testing/shorthandPlans'
-import { expandedBlock, reached, restOf, waySteps } from '.'
+import { idsInARow } from '../../testing/notation'
+import { expandedBlock, nextBlock, reached, restOf, waySteps } from '.'
 import { requireExercise } from '../../plan/catalogue'
 
 const context = defaultContext({ trainingAgeMonths: 30 })
@@ -95,5 +96,32 @@ describe('an exercise on a way of its own', () => {
     expect(waySteps(more, from, plainDate('2026-03-15'))).toBe(0)
     expect(waySteps(more, from, plainDate('2026-03-16'))).toBe(1)
     expect(waySteps(more, from, plainDate('2026-02-20'))).toBe(0)
+  })
+})
+
+describe('the next block', () => {
+  const next = (block: BlockPlan, startsOn = '2026-04-13') =>
+    nextBlock({ ...plan, block }, context, {
+      title: 'Next',
+      startsOn: plainDate(startsOn),
+      weeks: 6,
+      from: 'first',
+      newId: idsInARow(),
+    }).block ?? {}
+  test('keeps the way with the load that stays because of it', () => {
+    const block = next({ ways: { cable_curl: more }, rules: { cable_curl: { rule: 'held' } } })
+    expect(block.ways).toEqual({ cable_curl: more })
+    expect(block.rules).toEqual({ cable_curl: { rule: 'held' } })
+  })
+  test('keeps a trial that still runs, and no other', () => {
+    const running = {
+      what: 'Arm day',
+      from: plainDate('2026-03-30'),
+      weeks: 4,
+      groups: ['biceps'],
+    } as const
+    const over = { ...running, what: 'Before', from: plainDate('2026-03-02') }
+    expect(next({ trials: [over, running] }).trials).toEqual([running])
+    expect(next({ trials: [over, running] }, '2026-04-27').trials).toBeUndefined()
   })
 })

@@ -129,3 +129,8 @@ export interface Exercise {
 const OVERHEAD = /^(overhead_extension_|lying_extension_behind_head|bodyweight_extension)/
 /** Extensions with the arm overhead or the bar behind the head. */
 export const isOverhead = (exercise: string): boolean => OVERHEAD.test(exercise)
+
+/** Free weights above the head: put down before the form breaks, not after. */
+export const isFreeOverhead = ({ cautions, pattern, equipment }: Exercise): boolean =>
+  (cautions.includes('overhead_range') || pattern === 'vertical_press') &&
+  equipment.some(piece => piece === 'barbell' || piece === 'dumbbell' || piece === 'cambered_bar')

@@ -1,4 +1,4 @@
-import type { Equipment } from '../../../plan/catalogue'
+import { type Equipment, isFreeOverhead } from '../../../plan/catalogue'
 import { isSore } from '../../../body/joints'
 import { classedStages, type SetRun, workStages } from '../../../plan/scheme'
 import type { Rule } from '../finding'
@@ -128,14 +128,8 @@ const overheadFailure: Rule = {
   id: 'overhead-failure',
   reason: 'Free weights above the head are put down before the form breaks, not after.',
   find: input =>
-    everySlot(input, (placed, session) => {
-      const isOverhead =
-        placed.exercise.cautions.includes('overhead_range') ||
-        placed.exercise.pattern === 'vertical_press'
-      const isFree = placed.exercise.equipment.some(
-        piece => piece === 'barbell' || piece === 'dumbbell' || piece === 'cambered_bar',
-      )
-      return isOverhead && isFree && placed.lowestRir <= 0
+    everySlot(input, (placed, session) =>
+      isFreeOverhead(placed.exercise) && placed.lowestRir <= 0
         ? [
             {
               place: placeOf(session, placed),
@@ -143,8 +137,8 @@ const overheadFailure: Rule = {
               fix: withRir(placed, 1),
             },
           ]
-        : []
-    }),
+        : [],
+    ),
 }
 
 const notPermitted: Rule = {
