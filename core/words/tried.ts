@@ -15,7 +15,7 @@ export function trialWords({ what, groups, weeks }: Trial, until: TriedTrial['un
 /** How a trial stands: on its way, over, or still ahead. */
 export function trialStateWords({ isOver, weeksDone, trial }: TriedTrial): string {
   if (isOver)
-    return 'Over: here is what came of it. Keep it in the plan or take it out, then put the trial away.'
+    return 'Over: here is what came of it. Keep it in the plan or take it out, then put the trial away on the Block page.'
   return `${weeksDone} of ${trial.weeks} weeks behind. No verdict on strength before it is over; recovery and joints are watched as always.`
 }
 
