@@ -24,23 +24,39 @@ export function portrait(value: unknown, now = '9999'): string {
   return `${text.slice(0, SHOWN)}… ${text.length} characters, ${digest}`
 }
 
+/** Whether something only holds a value for the framework. */
+export const isRef = (value: object) => '__v_isRef' in value
+
 /** A value as plain data: maps and sets as lists, refs as what they hold; stores and what holds itself are left out. */
 function plain(value: unknown, way: readonly object[]): unknown {
-  if (typeof value === 'number')
-    return Number.isFinite(value) ? Number(value.toPrecision(6)) : String(value)
+  if (typeof value === 'number') return rounded(value)
   if (typeof value === 'function') return undefined
   if (typeof value !== 'object' || value === null) return value
-  if ('__v_isRef' in value) return plain((value as { readonly value?: unknown }).value, way)
+  if (isRef(value)) return plain((value as { readonly value?: unknown }).value, way)
   if ('$id' in value || way.includes(value)) return undefined
   const further = [...way, value]
   if (value instanceof Date) return value.toISOString()
-  if (value instanceof Map || value instanceof Set || Array.isArray(value))
-    return [...value].map(one => plain(one, further))
-  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, plain(one, further)]))
+  if (Array.isArray(value)) return value.map(one => plain(one, further))
+  if (value instanceof Map || value instanceof Set)
+    return Array.from(value, one => plain(one, further))
+  const made: Record<string, unknown> = {}
+  for (const key of Object.keys(value))
+    made[key] = plain((value as Record<string, unknown>)[key], further)
+  return made
 }
 
-/** Each part of an object as a line `name: value`, by name. */
+const rounded = (value: number): unknown =>
+  Number.isSafeInteger(value)
+    ? Math.abs(value) < 1e6
+      ? value
+      : Number(value.toPrecision(6))
+    : Number.isFinite(value)
+      ? Number(value.toPrecision(6))
+      : String(value)
+
+/** Each part of an object as a line `name: value`, by name; of a ref what it holds. */
 export function portraitLines(of: Readonly<Record<string, unknown>>, now?: string): string[] {
+  if (isRef(of)) return [`value: ${portrait(of, now)}`]
   return Object.keys(of)
     .filter(name => typeof of[name] !== 'function')
     .sort()

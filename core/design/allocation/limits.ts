@@ -25,6 +25,20 @@ export interface Loosened {
   readonly joints?: number
 }
 
+/**
+ * The sessions within any seven days running, by index and each kind of week once; a rotation shorter than a week comes
+ * round again within it.
+ */
+function weeksOf(places: Problem['places'], length: number): readonly (readonly number[])[] {
+  const weeks = Array.from({ length }, (_, start) =>
+    places.flatMap(({ day }, at) => {
+      const first = (((day - start) % length) + length) % length
+      return first < 7 ? Array<number>(Math.ceil((7 - first) / length)).fill(at) : []
+    }),
+  )
+  return [...new Map(weeks.map(week => [week.join(' '), week])).values()]
+}
+
 /** Hard limits, lifted to what stands fixed; the state must have no open sets yet. */
 export function limitsOf(
   { places, cells, context, plan }: Problem,
@@ -32,17 +46,12 @@ export function limitsOf(
   loosened: Loosened,
 ) {
   const { sums } = state
-  const length = plan.rotation.days.length
-
-  function largestWeek(joint: number, loads = sums.map(sum => sum.joints[joint]!)): number {
+  const weeks = weeksOf(places, plan.rotation.days.length)
+  function largestWeek(joint: number, loads?: readonly number[]): number {
     let most = 0
-    for (let start = 0; start < length; start++) {
+    for (const held of weeks) {
       let week = 0
-      for (const [at, { day }] of places.entries()) {
-        // A rotation shorter than a week comes round again within seven days.
-        for (let ahead = (((day - start) % length) + length) % length; ahead < 7; ahead += length)
-          week += loads[at]!
-      }
+      for (const at of held) week += loads ? loads[at]! : sums[at]!.joints[joint]!
       most = Math.max(most, week)
     }
     return most

@@ -1,5 +1,5 @@
 import { limitsOf, type Loosened } from './limits'
-import type { Problem } from './problem'
+import type { Cell, Problem } from './problem'
 import { allocationState } from './state'
 import { type Miss, wantsOf } from './wants'
 
@@ -18,17 +18,23 @@ export function scorer(problem: Problem, loosened: Loosened = {}) {
   const state = allocationState(problem)
   const { fits, tight } = limitsOf(problem, state, loosened)
   const { points, misses, stimulus } = wantsOf(problem, state.sums)
-  const { sets, set, seconds, secondsOnDay } = state
+  const { sets, seconds, secondsOnDay } = state
+  const changed = { exercises: 0, sets: 0 }
 
-  function changes(): { readonly exercises: number; readonly sets: number } {
-    let [own, all] = [0, 0]
-    for (const { at, now } of problem.cells) {
-      const wanted = sets[at] ?? 0
-      all += Math.abs(wanted - now)
-      own += Number((wanted === 0) !== (now === 0))
-    }
-    return { exercises: own, sets: all }
+  /** How far a cell's sets are from the plan's, added to what is changed in all. */
+  function note({ now }: Cell, wanted: number, sign: 1 | -1): void {
+    changed.sets += sign * Math.abs(wanted - now)
+    if ((wanted === 0) !== (now === 0)) changed.exercises += sign
   }
+  for (const cell of problem.cells) note(cell, sets[cell.at]!, 1)
+
+  function set(at: number, wanted: number): void {
+    const cell = problem.cells[at]!
+    note(cell, sets[at]!, -1)
+    note(cell, wanted, 1)
+    state.set(at, wanted)
+  }
+  const changes = (): Readonly<typeof changed> => changed
   function scored(): Scored {
     const { exercises, sets: all } = changes()
     return {

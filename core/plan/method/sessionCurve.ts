@@ -14,12 +14,13 @@ const WIDTHS: Readonly<Record<CurveAge, readonly number[]>> = {
  * Source:  docs/methods.md#session-curve; table D in sessionCurve.test.ts.
  */
 export function effectiveSets(sets: number, age: CurveAge): number {
+  const widths = WIDTHS[age]
   let left = sets
   let effective = 0
-  WIDTHS[age].forEach((width, segment) => {
-    const used = Math.min(Math.max(0, left), width)
-    effective += used * SLOPES[segment]!
+  for (let segment = 0; segment < widths.length && left > 0; segment++) {
+    const width = widths[segment]!
+    effective += Math.min(left, width) * SLOPES[segment]!
     left -= width
-  })
+  }
   return effective
 }

@@ -124,8 +124,8 @@ function leads(runs: readonly SetRun[]): readonly WorkStage[] {
   return runs.flatMap(({ stages: [lead] }) => (lead.kind === 'work' ? [lead] : []))
 }
 
-function allSame(values: readonly unknown[]): boolean {
-  return values.every(value => text(value) === text(values[0]))
+function allSame([first, ...others]: readonly unknown[]): boolean {
+  return others.every(value => value === first || text(value) === text(first))
 }
 
 function fitsOneRow(runs: readonly SetRun[]): boolean {
