@@ -80,6 +80,11 @@ describe('a proposal is what the board shows after it', () => {
             plan,
             allocationEdits(problem, Array.from(state.sets)).map(({ edit }) => edit),
           )
+          const changed = problem.cells.filter(({ at, now }) => state.sets[at] !== now)
+          expect(state.changes()).toEqual({
+            exercises: changed.filter(({ at, now }) => !(state.sets[at] && now)).length,
+            sets: changed.reduce((sum, { at, now }) => sum + Math.abs(state.sets[at]! - now), 0),
+          })
           const input = checkInput(edited, context)
           const again = allocationProblem({ plan: edited, context })
           const fresh = scorer(again)

@@ -13,25 +13,31 @@ export interface Scored {
   readonly setChanges: number
 }
 
+/** Exercises that come or go against the plan and sets that differ, kept up to date cell by cell. */
+function changesOf({ cells }: Problem, sets: ArrayLike<number>) {
+  const changed = { exercises: 0, sets: 0 }
+  const isChanged = ({ now }: Cell, wanted: number) => Number((wanted === 0) !== (now === 0))
+  for (const cell of cells) {
+    changed.exercises += isChanged(cell, sets[cell.at]!)
+    changed.sets += Math.abs(sets[cell.at]! - cell.now)
+  }
+  function note(at: number, before: number, after: number): void {
+    const cell = cells[at]!
+    changed.exercises += isChanged(cell, after) - isChanged(cell, before)
+    changed.sets += Math.abs(after - cell.now) - Math.abs(before - cell.now)
+  }
+  return { changed, note }
+}
+
 /** Scores a vector of sets again and again, exactly as the board would after the same edits. */
 export function scorer(problem: Problem, loosened: Loosened = {}) {
   const state = allocationState(problem)
   const { fits, tight } = limitsOf(problem, state, loosened)
   const { points, misses, stimulus } = wantsOf(problem, state.sums)
   const { sets, seconds, secondsOnDay } = state
-  const changed = { exercises: 0, sets: 0 }
-
-  /** How far a cell's sets are from the plan's, added to what is changed in all. */
-  function note({ now }: Cell, wanted: number, sign: 1 | -1): void {
-    changed.sets += sign * Math.abs(wanted - now)
-    if ((wanted === 0) !== (now === 0)) changed.exercises += sign
-  }
-  for (const cell of problem.cells) note(cell, sets[cell.at]!, 1)
-
+  const { changed, note } = changesOf(problem, sets)
   function set(at: number, wanted: number): void {
-    const cell = problem.cells[at]!
-    note(cell, sets[at]!, -1)
-    note(cell, wanted, 1)
+    note(at, sets[at]!, wanted)
     state.set(at, wanted)
   }
   const changes = (): Readonly<typeof changed> => changed

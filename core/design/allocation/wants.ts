@@ -109,7 +109,9 @@ function wantList(problem: Problem): readonly Want[] {
 }
 
 function total(sums: readonly Sums[], key: 'counted' | 'direct', g: number): number {
-  return sums.reduce((sum, held) => sum + held[key][g]!, 0)
+  let sum = 0
+  for (const held of sums) sum += held[key][g]!
+  return sum
 }
 
 /** Floor, target and ceiling; gives the group's sets per 7 days. */
@@ -134,15 +136,18 @@ function noteBand(
 function noteFrequency(
   { g, group, priority, exposures }: Want,
   sums: readonly Sums[],
-  { places, plan, context }: Problem,
+  { places, context }: Problem,
   note: Note,
 ): void {
-  const daily = new Float64Array(plan.rotation.days.length)
-  places.forEach(({ day }, at) => (daily[day] = daily[day]! + (sums[at]?.fractional[g] ?? 0)))
-  const days = daily.reduce(
-    (sum, sets) => sum + Number(sets >= context.method.dose.minSetsPerExposure - SLACK),
-    0,
-  )
+  const least = context.method.dose.minSetsPerExposure - SLACK
+  let days = 0
+  let daily = 0
+  for (let at = 0; at < places.length; at++) {
+    daily += sums[at]!.fractional[g]!
+    const isLast = places[at + 1]?.day !== places[at]!.day
+    if (isLast && daily >= least) days++
+    if (isLast) daily = 0
+  }
   if (days < exposures) note('frequency', group, exposures - days, PRICE.frequency * priority)
 }
 
