@@ -62,7 +62,7 @@ export function useCommands() {
       {
         name: `${name}: proposals`,
         kind: 'client',
-        hint: 'three allocations to choose from',
+        hint: 'ways to place the sets, to choose from',
         run: () => navigateTo(`/clients/${id}/proposals`),
       },
       {

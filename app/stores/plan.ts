@@ -7,13 +7,7 @@ import {
   type PlanEdit,
 } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
-import {
-  canBeDismissed,
-  checkInput,
-  type Finding,
-  findingKey,
-  findingsOf,
-} from '#core/judge/checks'
+import { checkInput, openFindings } from '#core/judge/checks'
 import {
   armBalance,
   attentionList,
@@ -90,17 +84,11 @@ export const usePlanStore = defineStore('plan', () => {
       ? checkInput(plan.value, context.value, {}, ledger.value)
       : null,
   )
-  const allFindings = computed(() =>
-    input.value && !isUnallocated(input.value.ledger) ? findingsOf(input.value) : [],
+  const found = computed(() =>
+    plan.value && input.value ? openFindings(plan.value, input.value) : { open: [], putAside: [] },
   )
-  const dismissedKeys = computed(
-    () => new Set((plan.value?.dismissed ?? []).map(({ finding }) => finding)),
-  )
-  /** A pain stop or an open screening stays in sight whatever the document says. */
-  const isAside = (finding: Finding) =>
-    canBeDismissed(finding) && dismissedKeys.value.has(findingKey(finding))
-  const findings = computed(() => allFindings.value.filter(finding => !isAside(finding)))
-  const dismissed = computed(() => allFindings.value.filter(isAside))
+  const findings = computed(() => found.value.open)
+  const dismissed = computed(() => found.value.putAside)
   const compounds = computed(() =>
     ledger.value && context.value ? pushPull(ledger.value.work.flat(), context.value) : null,
   )
@@ -114,6 +102,15 @@ export const usePlanStore = defineStore('plan', () => {
     client.value = result.value
     stand(result.value.block)
     return success(true)
+  }
+
+  /** What is known of the client, asked for anew; the plan and its steps stay as they are here. */
+  async function readClientAgain(): Promise<void> {
+    const known = client.value
+    if (!known) return
+    const result = await ask(`/api/clients/${known.id}`, { answer: ClientView })
+    if (result.ok && client.value?.id === known.id)
+      client.value = { ...result.value, block: known.block }
   }
 
   function stand(block: CurrentBlock | null): void {
@@ -346,6 +343,7 @@ export const usePlanStore = defineStore('plan', () => {
     dismissed,
     compounds,
     load,
+    readClientAgain,
     edit,
     editAll,
     put,

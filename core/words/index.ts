@@ -116,9 +116,13 @@ export {
   concernWords,
   limitWords,
   missWords,
+  fewestWords,
+  leftOutWords,
   proofWords,
   purchaseWords,
   scenarioWords,
+  whyNotLines,
+  withheldWords,
   SCOPE_NAMES,
 } from './proposals'
 export {
@@ -157,3 +161,4 @@ export {
   sideRuleWords,
   storyNotes,
 } from './story'
+export { secondFigureWords, twiceSeenWords } from './secondMethod'

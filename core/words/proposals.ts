@@ -1,18 +1,26 @@
 import type {
   AllocationConcern,
   AllocationScope,
+  Hurdle,
+  LeftOut,
   LimitUse,
   Miss,
   Proposals,
   ProposedChange,
   Purchase,
   ScenarioKind,
+  WhyNot,
+  Withheld,
 } from '../design/allocation'
-import type { Joint, Catalogue } from '../plan/catalogue'
+import { PROPOSAL_GOALS } from '../design/allocation'
+import type { Catalogue, Group, Joint } from '../plan/catalogue'
+import type { PlanContext } from '../plan/method'
 import { formatOneDecimal, formatSetCount, formatSets, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
+import { PAIN_ASKS } from './pain'
 import { slotName } from './session'
+import { capitalised } from './text'
 
 /** What a search may move, as the coach chooses it. */
 export const SCOPE_NAMES: Readonly<Record<AllocationScope, string>> = {
@@ -21,8 +29,18 @@ export const SCOPE_NAMES: Readonly<Record<AllocationScope, string>> = {
   all: 'every exercise',
 }
 
+const pointsWords = (amount: number) => {
+  const points = Math.max(1, Math.round(amount))
+  return `${points} ${points === 1 ? 'point' : 'points'}`
+}
+
 /** A want that is missed, in a few words. */
-export function missWords({ kind, group, amount, day }: Miss): string {
+export function missWords({
+  kind,
+  group,
+  amount,
+  day,
+}: Pick<Miss, 'kind' | 'group' | 'amount' | 'day'>): string {
   const name = group ? GROUP_NAMES[group] : ''
   const on = day === undefined ? '' : ` on day ${day + 1}`
   switch (kind) {
@@ -35,11 +53,15 @@ export function missWords({ kind, group, amount, day }: Miss): string {
     case 'frequency':
       return `${name} ${amount} ${amount === 1 ? 'day' : 'days'} fewer than wanted`
     case 'readiness':
-      return `${name} ${Math.max(1, Math.round(amount))} points short of ready${on}`
+      return `${name} ${pointsWords(amount)} short of ready${on}`
     case 'overhead':
       return 'Triceps without enough work with the arm overhead'
     case 'ratio':
       return 'Flexors and extensors off the wished ratio'
+    case 'lost':
+      return group === 'triceps'
+        ? 'No work with the arm overhead is left'
+        : 'No palms-facing curl is left'
     case 'crowded':
       return `${name} ${formatSets(amount)} more than one session should hold${on}`
   }
@@ -52,18 +74,87 @@ export function limitWords({ kind, day, of }: Pick<LimitUse, 'kind' | 'day' | 'o
   return kind === 'joint' ? `${joint} on day ${(day ?? 0) + 1}` : `${joint} in seven days`
 }
 
-/** What one step more of a limit would buy. */
-export function purchaseWords({ limit, step, gains }: Purchase): string {
-  const bought = gains.map(({ miss: { group, kind }, amount }) =>
-    kind === 'floor' || kind === 'target'
-      ? `${group ? GROUP_NAMES[group].toLowerCase() : ''} +${formatOneDecimal(amount)} sets`
-      : `${group ? GROUP_NAMES[group].toLowerCase() : 'the ratio'} better`,
+/** What stands in the way of a want: a limit, or another want that would have to give. */
+export function hurdleWords(hurdle: Hurdle): string {
+  switch (hurdle.kind) {
+    case 'minutes':
+      return `the minutes of day ${hurdle.day + 1}`
+    case 'exercises':
+      return `the number of exercises on day ${hurdle.day + 1}`
+    case 'joint':
+      return `the cap of the ${JOINT_NAMES[hurdle.joint]} on day ${hurdle.day + 1}`
+    case 'joint_week':
+      return `the cap of the ${JOINT_NAMES[hurdle.joint]} in seven days`
+    case 'crowded':
+      return `what one session should hold of the ${muscle(hurdle.group)} on day ${hurdle.day + 1}`
+    case 'readiness':
+      return `the recovery of the ${muscle(hurdle.group)} by day ${hurdle.day + 1}`
+    case 'ceiling':
+      return `the ceiling of the ${muscle(hurdle.group)}`
+    case 'floor':
+      return `the floor of the ${muscle(hurdle.group)}`
+    case 'target':
+      return `the target of the ${muscle(hurdle.group)}`
+    case 'frequency':
+      return `the training days of the ${muscle(hurdle.group)}`
+    case 'overhead':
+      return 'the wish for work with the arm overhead'
+    case 'lost':
+      return hurdle.group === 'triceps' ? 'keeping overhead work' : 'keeping palms-facing curls'
+  }
+}
+const muscle = (group: Group) => GROUP_NAMES[group].toLowerCase()
+
+/** `a`, `a and b`, `a, b and c`. */
+const listed = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+
+/** Why a want is not met: one line for each smallest set of hurdles that alone forbids it. */
+export function whyNotLines({ miss, sets }: WhyNot): readonly string[] {
+  if (sets.length === 0)
+    return ['No plan was found that does better, though nothing proves that there is none.']
+  return sets.map(hurdles =>
+    hurdles.length === 0
+      ? miss.kind === 'frequency'
+        ? 'The training days there are do not allow it.'
+        : 'What stands fixed forbids it.'
+      : capitalised(
+          `${listed(hurdles.map(hurdleWords))} ${hurdles.length > 1 ? 'together forbid it' : 'alone forbids it'}.`,
+        ),
   )
-  const more =
-    limit.kind === 'minutes'
-      ? `${step} more minutes on day ${(limit.day ?? 0) + 1}`
-      : `${step} points more for the joints`
-  return `${more}: ${[...new Set(bought)].join(', ')}`
+}
+
+/** One step of a hurdle: `10 more minutes on day 4`. */
+function stepWords({ hurdle, step }: Purchase): string {
+  switch (hurdle.kind) {
+    case 'minutes':
+      return `${step} more minutes on day ${hurdle.day + 1}`
+    case 'exercises':
+      return `${step} more exercise in a session`
+    case 'joint':
+    case 'joint_week':
+      return `${step} points more for every joint`
+    case 'crowded':
+      return `${step} set more of the ${muscle(hurdle.group)} in one session`
+    case 'readiness':
+      return `The ${muscle(hurdle.group)} ${step} points less ready`
+    case 'ceiling':
+      return `${step} set over the ceiling of the ${muscle(hurdle.group)}`
+    default:
+      return `${step} set less for the ${muscle(hurdle.group)}`
+  }
+}
+
+/** What one step more of a hurdle would buy. */
+export function purchaseWords(purchase: Purchase): string {
+  const bought = purchase.gains.map(({ miss: { group, kind }, amount }) =>
+    kind === 'floor' || kind === 'target'
+      ? `${group ? muscle(group) : ''} +${formatOneDecimal(amount)} sets`
+      : kind === 'readiness'
+        ? `${group ? muscle(group) : ''} ${pointsWords(amount)} readier`
+        : `${group ? muscle(group) : 'the ratio'} better`,
+  )
+  return `${stepWords(purchase)}: ${[...new Set(bought)].join(', ')}`
 }
 
 /** One change: `+ 3 sets of Wrist curl, day 2`. */
@@ -111,6 +202,40 @@ export function concernWords(concern: AllocationConcern): string {
     case 'fixed_over_limit':
       return `What stands fixed uses ${formatOneDecimal(concern.limit.used)} of ${formatOneDecimal(concern.limit.limit)}${concern.limit.kind === 'minutes' ? `${NBSP}min` : ''} (${limitWords(concern.limit)}). Nothing is added there; let something go or raise the limit.`
   }
+}
+
+/** Why fewer than three are shown, in the order of their letters. */
+export function leftOutWords({ kind, sameAs }: LeftOut): string {
+  const { letter, name } = PROPOSAL_GOALS[kind]
+  return sameAs
+    ? `${letter} ${name} would be the same as ${PROPOSAL_GOALS[sameAs].letter}, but for one exercise at most.`
+    : `${letter} ${name} would save less than a twentieth of the time.`
+}
+
+/** How sure it is that no fewer changes do; `changes` are those of the proposal with the fewest. */
+export function fewestWords(bound: number | null, changes: number): string {
+  if (bound === null) return ''
+  const fewer = changes - bound
+  return fewer <= 0
+    ? 'Proven: with fewer changes no plan comes within one set of the best.'
+    : `Not proven: at most ${fewer} ${fewer === 1 ? 'change' : 'changes'} fewer might do.`
+}
+
+/** What is not offered for the sake of a joint, a line for each reason. */
+export function withheldWords(
+  withheld: readonly Withheld[],
+  { catalogue, client }: PlanContext,
+): readonly string[] {
+  const names = (why: Withheld['why']) =>
+    withheld
+      .filter(one => one.why === why)
+      .map(({ exercise }) => catalogue.get(exercise)?.name ?? exercise)
+      .join(', ')
+  return [...new Set(withheld.map(({ why }) => why))].map(why =>
+    why === 'notes'
+      ? `Held back, since the notes name it: ${names(why)}.`
+      : `Held back for the ${JOINT_NAMES[why]}: ${names(why)}. ${capitalised(PAIN_ASKS[client.pain?.[why] ?? 'none'])}`,
+  )
 }
 
 /** Names of the other terms a rotation is tried under. */

@@ -102,6 +102,7 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
   'clients/[clientId]/index.delete.ts': () => ({ name: 'Marit Solheim-Okafor' }),
   'clients/[clientId]/sides.put.ts': () => ({ exercise: 'cable_curl', sides: null }),
+  'clients/[clientId]/method.put.ts': () => ({ method: 'steady-middle' }),
   'clients/[clientId]/marks.put.ts': () => ({ isFlagged: true, laterUntil: null }),
   'clients/[clientId]/targets.put.ts': () => ({
     modes: {},

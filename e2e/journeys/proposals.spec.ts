@@ -1,9 +1,9 @@
 import { boardIsLive, expect, saved, signedIn, signIn, test, week } from '../support/test'
 
-/** Opens the Proposals page and waits for three of them. */
+/** Opens the Proposals page and waits until they are drawn. */
 async function drawn(page: Parameters<typeof signIn>[0], id: string): Promise<void> {
   await page.goto(`/clients/${id}/proposals`)
-  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({
+  await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
     timeout: 60_000,
   })
 }
@@ -20,6 +20,11 @@ test('a client out of band has every arm muscle in band after one proposal, as o
   await expect(best.getByText('Every want is met')).toBeVisible()
   await expect(page.getByText(/^Proven: within these limits/)).toBeVisible()
   const figure = await best.locator('b.font-display').first().innerText()
+  // What the page promises of a proposal is what the board says once it is taken.
+  const promised = await best.getByText(/^\d+ to look at$/).innerText()
+  const elbow = Number(
+    (await best.getByText(/% in the hardest session$/).innerText()).split(/\s/)[0],
+  )
   await page.keyboard.press('a')
   await boardIsLive(page)
   await expect(week(page, 'Biceps')).toHaveAccessibleName(
@@ -28,6 +33,10 @@ test('a client out of band has every arm muscle in band after one proposal, as o
   for (const muscle of ['Biceps', 'Triceps', 'Forearms'])
     await expect(week(page, muscle)).not.toHaveAccessibleName(/under the floor|over the ceiling/)
   await saved(page)
+  await expect(
+    page.getByText(promised.startsWith('0 ') ? 'Nothing to look at' : promised),
+  ).toBeVisible()
+  expect(elbow).toBeGreaterThan(0)
   await page.keyboard.press('b')
   await expect(page.getByRole('textbox', { name: 'Name of version 2' })).toHaveValue(
     'Proposal A: most stimulus',
@@ -49,7 +58,7 @@ test('a week that asks too much says what gives; single changes can be left out;
   await expect(fewest.getByRole('heading', { name: 'What had to give' })).toBeVisible()
   await expect(fewest.getByText(/under the floor|below target/).first()).toBeVisible()
   const first = await fewest.innerText()
-  await page.getByRole('button', { name: /^Draw three again/ }).click()
+  await page.getByRole('button', { name: /^Draw again/ }).click()
   await expect(page.locator('main')).toHaveAttribute('data-draws', '2', { timeout: 60_000 })
   expect(await fewest.innerText()).toBe(first)
   for (const box of await fewest.getByRole('checkbox').all()) await box.uncheck()
@@ -122,8 +131,8 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
   await page.goto(`/clients/${id}/proposals`)
   await page.getByRole('button', { name: /^Stop/ }).click()
   await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible()
-  await page.getByRole('button', { name: /^Draw three again/ }).click()
-  await expect(page.getByRole('region', { name: /^C, Shortest sessions/ })).toBeVisible({
+  await page.getByRole('button', { name: /^Draw again/ }).click()
+  await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
     timeout: 60_000,
   })
   await page.getByRole('button', { name: /^Try shorter days/ }).click()

@@ -13,7 +13,12 @@ import { starterPlan } from '#core/plan/block'
 import type { Catalogue } from '#core/plan/catalogue'
 import { withSides } from '#core/plan/method'
 import type { FieldError, Problem } from '#shared/contracts/problem'
-import { type Profile, ProfileContract, type SidesBody } from '#shared/contracts/profile'
+import {
+  type FollowBody,
+  type Profile,
+  ProfileContract,
+  type SidesBody,
+} from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
 import { database } from '../db/database'
 import { followers, lockedFacts, updateFacts } from '../db/queries/clients'
@@ -64,6 +69,18 @@ export async function saveProfile(
     facts: factsOf(changed, found.facts),
   })
   return success({ id })
+}
+
+/** The client follows another of the coach's methods from now on; plans stay as they are and are read by it. */
+export async function followMethod(
+  coach: Coach,
+  id: ClientId,
+  { method }: FollowBody,
+): Promise<Result<{ id: ClientId }, Problem>> {
+  const found = await profileOf(database(), coach.id, id)
+  return found
+    ? saveProfile(coach, id, { ...found.profile, method })
+    : failure({ kind: 'not-found', what: 'client' })
 }
 
 /** Puts an exercise on the list of those the client is not to be given; saying it twice changes nothing. */

@@ -73,6 +73,7 @@ export const ClientFactsContract = z
     sideLoads: z.array(SideLoadContract).max(20).readonly().exactOptional(),
     times: ClientTimesContract.exactOptional(),
     doneExercises: z.array(z.string().max(60)).readonly().exactOptional(),
+    provokedBy: z.array(z.string().max(300)).max(20).readonly().exactOptional(),
     hasSafeties: z.boolean().exactOptional(),
     screening: z.enum(['open', 'clear', 'refer']).exactOptional(),
     scope: z.enum(PLAN_SCOPES).exactOptional(),

@@ -116,3 +116,7 @@ export const SidesBody = z.strictObject({
     .nullable(),
 })
 export type SidesBody = z.output<typeof SidesBody>
+
+/** The method a client follows from now on. */
+export const FollowBody = z.strictObject({ method: MethodIdContract })
+export type FollowBody = z.output<typeof FollowBody>

@@ -15,6 +15,7 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     gear: profile.gear,
     joints: Object.fromEntries(profile.sensitiveJoints.map(joint => [joint, 'sensitive' as const])),
     slowedBy: profile.slowedBy,
+    ...provokedBy(profile),
     sideLoads: profile.sideLoads,
     hasSafeties: profile.hasSafeties,
     permits: profile.permits,
@@ -22,6 +23,12 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     screening: screeningState(profile.screening),
     isMinor: isMinorBy(profile.screening),
   }
+}
+
+/** What the notes on joints warn of; left out where nothing is noted. */
+function provokedBy({ jointNotes }: Profile): Pick<ClientFacts, 'provokedBy'> {
+  const noted = jointNotes.map(note => note.provokedBy).filter(words => words.trim() !== '')
+  return noted.length > 0 ? { provokedBy: noted } : {}
 }
 
 /** What is set elsewhere than in the profile. */

@@ -1,5 +1,12 @@
 import { expect, test } from '@jest/globals'
-import { allocationProblem, propose, relaxedQuestion, search } from '../../core/design/allocation'
+import {
+  allocationProblem,
+  propose,
+  relaxedQuestion,
+  search,
+  whyNotMore,
+  winnerOf,
+} from '../../core/design/allocation'
 import { seededRandom } from '../../core/base'
 import { contextWith, STEADY_MIDDLE } from '../../core/plan/method'
 import { planIn, written } from '../../core/testing/shorthandPlans'
@@ -54,4 +61,47 @@ test('with the solver the same question has the same answer, and no proposal goe
 test('a text that is no model is answered, not thrown', async () => {
   const solver = await linearSolver()
   expect(solver({ text: 'not a model' }, 1).values?.size ?? 0).toBe(0)
+})
+
+test('why a want is not met: each set alone forbids it, none can do without one of its hurdles, and a step more buys what it says', async () => {
+  const solver = await linearSolver()
+  const days = plan.rotation.days.map(day =>
+    day.role === 'rest' ? day : { ...day, minuteLimit: 26 },
+  )
+  const question = { plan: { ...plan, rotation: { ...plan.rotation, days } }, context }
+  const { proposals } = propose(question, { solver, moves: 3000 })
+  const winner = winnerOf({ proposals })!
+  const { whyNot, purchases } = whyNotMore(question, winner, solver)
+  expect(whyNot.length).toBeGreaterThan(0)
+  const hurdles = whyNot.flatMap(({ sets }) => sets.flat())
+  expect(hurdles.some(({ kind }) => kind === 'minutes')).toBe(true)
+  for (const { sets } of whyNot) {
+    // Smallest first, and none within another.
+    const keys = sets.map(set => new Set(set.map(hurdle => JSON.stringify(hurdle))))
+    keys.forEach((own, at) =>
+      keys.forEach((other, beside) => {
+        if (at !== beside) expect([...own].every(key => other.has(key))).toBe(false)
+      }),
+    )
+    expect(sets.map(({ length }) => length)).toEqual(sets.map(({ length }) => length).sort())
+  }
+  // With all the time there is, no set of minutes stands in the way any more.
+  const free = { plan, context }
+  const wide = propose(free, { solver, moves: 3000 })
+  expect(
+    whyNotMore(free, winnerOf(wide)!, solver)
+      .whyNot.flatMap(({ sets }) => sets.flat())
+      .some(({ kind }) => kind === 'minutes'),
+  ).toBe(false)
+  // What ten minutes buy is there when they are given.
+  const minutes = purchases.find(({ hurdle }) => hurdle.kind === 'minutes')!
+  const given = question.plan.rotation.days.map((day, at) =>
+    minutes.hurdle.kind === 'minutes' && minutes.hurdle.day === at
+      ? { ...day, minuteLimit: 26 + minutes.step }
+      : day,
+  )
+  const longer = { ...question.plan, rotation: { ...question.plan.rotation, days: given } }
+  const after = winnerOf(propose({ plan: longer, context }, { solver, moves: 9000 }))!
+  expect(after.points).toBeLessThan(winner.points - 0.5 * minutes.points)
+  expect(whyNotMore(question, winner, solver)).toEqual({ whyNot, purchases })
 })

@@ -28,14 +28,18 @@ export async function linearSolver(locateFile?: (file: string) => string): Promi
       return highs.withModel({ format: 'lp', data: text }, model => {
         model.options.set({ ...OPTIONS, time_limit: seconds })
         model.run()
-        const isOptimal = model.getModelStatus() === highs.constants.modelStatus.optimal
+        const { optimal, infeasible, unboundedOrInfeasible } = highs.constants.modelStatus
+        const status = model.getModelStatus()
+        // Nothing here costs less than nothing, so that no model is unbounded.
+        if (status === infeasible || status === unboundedOrInfeasible)
+          return { status: 'impossible' as const, bound: null, values: null }
         const bound = Number(model.info.get('mip_dual_bound'))
         const { colValue } = model.getSolution()
         const values = new Map(
           Array.from(colValue, (value, at) => [String(model.getColName(at)), Number(value)]),
         )
         return {
-          status: isOptimal ? ('optimal' as const) : ('stopped' as const),
+          status: status === optimal ? ('optimal' as const) : ('stopped' as const),
           bound: Number.isFinite(bound) ? bound : null,
           values: values.size > 0 ? values : null,
         }

@@ -2,7 +2,7 @@
 import { formatOneDecimal, GROUP_NAMES } from '#core/words'
 
 useHead({ title: 'Compare · Tholepin' })
-const { roster, sides, left, right, rows, open } = await useComparison()
+const { roster, methods, sides, left, right, rows, open } = await useComparison()
 const halves = computed(() => [
   { id: 'left' as const, ...left },
   { id: 'right' as const, ...right },
@@ -24,8 +24,8 @@ const differs = (a: number | undefined, b: number | undefined) =>
     <main class="mx-auto max-w-[1180px] px-5 pt-4 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">Compare</h1>
       <p class="text-ink2">
-        Two rotations, or two saves of one plan, each counted by its own client’s method. What
-        differs on the right is blue.
+        Two rotations, two saves of one plan, or one plan by two methods. What differs on the right
+        is blue.
       </p>
       <div class="mt-4 grid grid-cols-2 gap-8">
         <section
@@ -38,7 +38,9 @@ const differs = (a: number | undefined, b: number | undefined) =>
               class="small-field"
               :value="sides[half.id].client"
               :aria-label="`Client, ${half.id}`"
-              @change="sides[half.id] = { client: valueOf($event), version: null }"
+              @change="
+                sides[half.id] = { ...sides[half.id], client: valueOf($event), version: null }
+              "
             >
               <option v-for="client in roster" :key="client.id" :value="client.id">
                 {{ client.name }}
@@ -60,6 +62,17 @@ const differs = (a: number | undefined, b: number | undefined) =>
               >
                 {{ revision.version }} ·
                 {{ revision.name ?? time.format(new Date(revision.savedAt)) }}
+              </option>
+            </select>
+            <select
+              class="small-field"
+              :value="sides[half.id].method ?? ''"
+              :aria-label="`Counted by, ${half.id}`"
+              @change="sides[half.id] = { ...sides[half.id], method: valueOf($event) || null }"
+            >
+              <option value="">by the client’s method</option>
+              <option v-for="method in methods" :key="method.id" :value="method.id">
+                by {{ method.name }}
               </option>
             </select>
             <button type="button" class="control ml-auto" @click="open(sides[half.id].client)">

@@ -8,16 +8,18 @@ import { ClientView } from '#shared/contracts/client'
 import { RevisionsView, RevisionView } from '#shared/contracts/revisions'
 import { RosterView } from '#shared/contracts/roster'
 
-/** What stands on one side: a client, and which save of her plan; null is the plan as it stands. */
+/** What stands on one side: a client, which save of her plan (null as it stands), and by which method (null her own). */
 interface Side {
   readonly client: string
   readonly version: number | null
+  readonly method: string | null
 }
 
 /** Two rotations side by side: two clients', or two saves of one plan. */
 export async function useComparison() {
   const { ask } = useApi()
   const route = useRoute()
+  const { methods } = useStudioSettings()
   const { data: roster } = await useAsyncData(
     'compare-clients',
     async () => {
@@ -33,8 +35,8 @@ export async function useComparison() {
 
   const first = String(route.query.left ?? roster.value[0]?.id ?? '')
   const sides = reactive<{ left: Side; right: Side }>({
-    left: { client: first, version: null },
-    right: { client: String(route.query.right ?? first), version: null },
+    left: { client: first, version: null, method: null },
+    right: { client: String(route.query.right ?? first), version: null, method: null },
   })
   const [left, right] = [loaded(() => sides.left), loaded(() => sides.right)]
 
@@ -46,8 +48,8 @@ export async function useComparison() {
     } | null>(null)
     const complaint = ref('')
     watch(
-      side,
-      async ({ client, version }) => {
+      () => [side().client, side().version] as const,
+      async ([client, version]) => {
         const found = await ask(`/api/clients/${client}`, { answer: ClientView })
         const block = found.ok ? found.value.block : null
         if (!found.ok || !block) {
@@ -70,19 +72,20 @@ export async function useComparison() {
           revisions: revisions.ok ? revisions.value.revisions : [],
         }
       },
-      { immediate: import.meta.client, deep: true },
+      { immediate: import.meta.client },
     )
     const shown = computed(() => {
       if (!view.value) return null
       const { client, plan } = view.value
-      const context = contextWith(client.method, client.facts, catalogueWith(client.library))
+      const method = methods.value.find(({ id }) => id === side().method) ?? client.method
+      const context = contextWith(method, client.facts, catalogueWith(client.library))
       const strip = rotationStrip(plan.rotation, context)
       return {
         title: plan.title,
         ledger: rotationLedger(plan.rotation, context),
         flexors: strip.flexorsPer7Days,
         triceps: strip.tricepsPer7Days,
-        method: client.method.name,
+        method: method.name,
         days: strip.days.map((day, at) => ({
           ...day,
           name: plan.rotation.days[at] ? dayName(plan.rotation.days[at]) : '',
@@ -117,6 +120,7 @@ export async function useComparison() {
   )
   return {
     roster,
+    methods,
     sides,
     left,
     right,

@@ -27,7 +27,7 @@ const { readiness, elbow, minutes, sets, open } = defineProps<{
     </dd>
     <dt>To look at</dt>
     <dd>
-      <b>{{ open }}</b> {{ open === 1 ? 'caution' : 'cautions' }} of the checks
+      <b>{{ open }}</b> to look at
     </dd>
   </dl>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ColumnRail } from './useProposals'
+import type { ColumnRail } from './columnView'
 
 /** A muscle's sets by day as stacks: solid direct, hollow indirect on top, what changes in blue. */
 const { rail, rest } = defineProps<{ rail: ColumnRail; rest: readonly boolean[] }>()

@@ -26,6 +26,8 @@ const {
   nowColumn,
   proof,
   concerns,
+  notes,
+  whyNot,
   isOld,
   scenarioRows,
   isTrying,
@@ -86,7 +88,7 @@ useActions(PROPOSALS_ACTIONS, {
           Stop <KeyCap label="Esc" />
         </button>
         <button v-else type="button" class="control" @click="draw()">
-          Draw three again <KeyCap label="G" />
+          Draw again <KeyCap label="G" />
         </button>
       </template>
     </ClientBar>
@@ -94,7 +96,7 @@ useActions(PROPOSALS_ACTIONS, {
     <main class="flex-1 px-5 pb-6" :data-draws="draws">
       <div class="flex flex-wrap items-start gap-x-8 gap-y-2 pt-3">
         <div class="min-w-[280px] flex-1">
-          <h1 class="font-display text-[23px] leading-[27px]">Three allocations</h1>
+          <h1 class="font-display text-[23px] leading-[27px]">Ways to place the sets</h1>
           <p class="text-ink2">
             {{ store.client?.name }} · {{ store.plan?.title }} · drawn from the plan as it stands,
             nothing changed yet{{ taken ? `, minutes ${taken}` : '' }}
@@ -145,6 +147,12 @@ useActions(PROPOSALS_ACTIONS, {
         <li v-for="concern in concerns" :key="concern">
           <span class="alert-chip">{{ concern }}</span>
         </li>
+      </ul>
+      <ul v-if="notes.withheld.length > 0" aria-label="Held back" class="mt-1">
+        <li v-for="note in notes.withheld" :key="note" class="font-semibold">{{ note }}</li>
+      </ul>
+      <ul v-if="notes.leftOut.length > 0" aria-label="Fewer ways than three" class="mt-1 text-ink2">
+        <li v-for="note in notes.leftOut" :key="note">{{ note }}</li>
       </ul>
       <div
         v-if="nowColumn"
@@ -231,7 +239,10 @@ useActions(PROPOSALS_ACTIONS, {
               :open="column.figures.open"
             />
           </div>
-          <h3 class="mt-2 font-semibold">What changes</h3>
+          <h3 class="mt-2 font-semibold">
+            What changes <span class="font-normal text-ink2">{{ column.changes.length }}</span>
+          </h3>
+          <p v-if="column.surety" class="text-[12.5px] text-ink2">{{ column.surety }}</p>
           <p v-if="column.changes.length === 0" class="text-ink2">
             Nothing: the plan already does this.
           </p>
@@ -262,13 +273,9 @@ useActions(PROPOSALS_ACTIONS, {
           >
             What binds: {{ column.binding.join(', ') }}.
           </p>
-          <ul v-if="column.purchases.length > 0" class="text-[12.5px] leading-[17px] text-focus">
-            <li v-for="purchase in column.purchases" :key="purchase">
-              {{ purchase }}
-            </li>
-          </ul>
         </section>
       </div>
+      <WhyNotMore v-if="whyNot.wants.length > 0" v-bind="whyNot" />
       <section v-if="proposals" aria-label="Other terms" class="mt-6">
         <div class="flex items-center gap-4">
           <h2 class="text-[14px] font-[650]">Under other terms</h2>

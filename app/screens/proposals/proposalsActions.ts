@@ -50,7 +50,7 @@ export const PROPOSALS_ACTIONS: ActionTable<ProposalsPage> = {
       do: ({ useLetter }, { key }) => useLetter(key),
       isByKeyOnly: true,
     },
-    { id: 'draw', keys: ['g'], label: 'draw three again', do: ({ draw }) => draw() },
+    { id: 'draw', keys: ['g'], label: 'draw again', do: ({ draw }) => draw() },
     {
       id: 'leave',
       keys: ['Escape'],

@@ -2,30 +2,32 @@ import {
   type AllocationScope,
   type Proposal,
   type Proposals,
+  type Reasons,
   type Scenario,
   PROPOSAL_GOALS,
+  winnerOf,
 } from '#core/design/allocation'
 import { applyEdits, type PlanDocument } from '#core/plan/block'
-import { ARM_GROUPS, type Group, GROUPS, ELBOW_JOINTS } from '#core/plan/catalogue'
-import { checkInput, findingsOf } from '#core/judge/checks'
+import { ARM_GROUPS, type Group, GROUPS } from '#core/plan/catalogue'
+import { checkInput } from '#core/judge/checks'
 import {
   changeWords,
   concernWords,
+  fewestWords,
   formatOneDecimal,
-  GROUP_NAMES,
+  leftOutWords,
   limitWords,
   missWords,
-  POSITION_NAMES,
   proofWords,
   purchaseWords,
   scenarioWords,
-  wholeReadiness,
+  whyNotLines,
+  withheldWords,
 } from '#core/words'
-import { armBalance } from '#core/count/ledger'
 import { modeOf } from '#core/plan/method'
-import type { AllocateAnswer, AllocateQuestion } from '~/workers/allocate'
 import { newId } from '~/shell/newId'
-import { familyOfGroup } from '~/ui/pegFamily'
+import type { Asked } from '~/workers/allocate'
+import { columnFigures, columnRails } from './columnView'
 
 const MOST_LINES = 7
 const MOST_OTHERS = 6
@@ -34,56 +36,12 @@ export const OTHER_GROUPS: readonly Group[] = GROUPS.filter(
   group => !(ARM_GROUPS as readonly Group[]).includes(group),
 )
 
-/** A muscle in one column: its week, and its sets by day. */
-export interface ColumnRail {
-  readonly group: string
-  readonly name: string
-  readonly family: string
-  readonly week: string
-  readonly change: string
-  readonly position: string
-  readonly isOut: boolean
-  readonly days: readonly {
-    readonly direct: number
-    readonly indirect: number
-    readonly change: number
-  }[]
-}
-
-/** Runs a question in a worker of its own, so that the page never waits; ending it ends the work at once. */
-function useWorker() {
-  let worker: Worker | null = null
-  const progress = ref(0)
-  function stop(): void {
-    worker?.terminate()
-    worker = null
-  }
-  function ask(question: AllocateQuestion): Promise<AllocateAnswer> {
-    stop()
-    progress.value = 0
-    const own = (worker = new Worker(new URL('../../workers/allocate.ts', import.meta.url), {
-      type: 'module',
-    }))
-    return new Promise((resolve, reject) => {
-      own.addEventListener('message', ({ data }: MessageEvent<AllocateAnswer>) => {
-        if (data.kind === 'progress') return void (progress.value = data.share)
-        resolve(data)
-        own.terminate()
-      })
-      own.addEventListener('error', () => reject(new Error('the worker failed')))
-      own.postMessage(question)
-    })
-  }
-  onScopeDispose(stop)
-  return { ask, stop, progress: readonly(progress) }
-}
-
 /** Everything the Proposals page shows and does: drawing three, looking into each, taking one whole or in part. */
 export function useProposals() {
   const store = usePlanStore()
   const { showOnBoard, nameVersion } = useTrial()
-  const drawing = useWorker()
-  const trying = useWorker()
+  const drawing = useAllocator()
+  const trying = useAllocator()
   const scope = ref<AllocationScope>('arms')
   /** Muscles beside the arms that may move too. */
   const others = ref<readonly Group[]>(
@@ -101,20 +59,34 @@ export function useProposals() {
   /** How often three have been drawn. */
   const draws = ref(0)
 
+  const reasons = shallowRef<Reasons | null>(null)
+  const asking = useAllocator()
+  /** Asked after the proposals are there, which nobody waits for. */
+  async function askWhyNot(question: Asked, drawn: Proposals): Promise<void> {
+    reasons.value = null
+    const winner = winnerOf(drawn)
+    if (!winner || winner.misses.length === 0) return
+    const proposal = { changes: winner.changes }
+    const answer = await asking.ask({ ...question, kind: 'why_not', proposal }).catch(() => null)
+    if (answer?.kind === 'reasons' && proposals.value === drawn) reasons.value = answer.reasons
+  }
+
   async function draw(): Promise<void> {
     const [plan, context] = [store.plan, store.context]
     if (!plan || !context) return
     state.value = 'drawing'
     left.value = new Set()
+    reasons.value = null
+    const question: Asked = {
+      plan: toRaw(plan),
+      context: toRaw(context),
+      scope: scope.value,
+      chosen: toRaw(others.value),
+    }
     try {
-      const answer = await drawing.ask({
-        kind: 'propose',
-        plan: toRaw(plan),
-        context: toRaw(context),
-        scope: scope.value,
-        chosen: toRaw(others.value),
-      })
+      const answer = await drawing.ask({ ...question, kind: 'propose' })
       if (answer.kind !== 'proposals') return
+      void askWhyNot(question, answer.proposals)
       proposals.value = answer.proposals
       drawnFor.value = plan
       state.value = 'drawn'
@@ -213,68 +185,13 @@ export function useProposals() {
     if (asked) await showOnBoard(asked.name, asked.edits)
   }
 
-  function railsOf(
-    input: NonNullable<typeof store.input>,
-    before: NonNullable<typeof store.input>,
-  ): readonly ColumnRail[] {
-    return shownGroups.value.map((group): ColumnRail => {
-      const { week, position, outside } = input.ledger.groups[group]
-      const was = before.ledger.groups[group].week.counted.value
-      return {
-        group,
-        name: GROUP_NAMES[group],
-        family: familyOfGroup(group),
-        week: formatOneDecimal(week.counted.value),
-        isOut: Math.abs(outside) >= 0.05,
-        position: POSITION_NAMES[position],
-        change:
-          Math.abs(week.counted.value - was) < 0.05
-            ? ''
-            : `${week.counted.value > was ? '+' : ''}${formatOneDecimal(week.counted.value - was)}`,
-        days: input.ledger.days.map(({ groups }, day) => ({
-          direct: groups[group].direct.value,
-          indirect: groups[group].indirect.value,
-          change:
-            groups[group].counted.value -
-            (before.ledger.days[day]?.groups[group].counted.value ?? 0),
-        })),
-      }
-    })
-  }
-  function figuresOf(input: NonNullable<typeof store.input>) {
-    const arrivals = ARM_GROUPS.flatMap(group =>
-      input.recovery.arrivals[group].map(arrival => ({ ...arrival, group })),
-    )
-    const [worst] = [...arrivals].sort(
-      (a, b) => a.readiness - a.required - (b.readiness - b.required),
-    )
-    const minutes = input.sessions.reduce((sum, { time }) => sum + time.seconds, 0) / 60
-    return {
-      readiness: worst
-        ? {
-            percent: wholeReadiness(worst.readiness),
-            isShort: worst.thread !== 'whole',
-            words: `${GROUP_NAMES[worst.group].split(' ')[0]}, day ${worst.fromDay + 1} to ${worst.day + 1}`,
-          }
-        : null,
-      elbow: Math.max(
-        ...ELBOW_JOINTS.map(joint =>
-          Math.max(
-            0,
-            ...input.joints[joint].sessions.map(
-              ({ load }) => load / input.joints[joint].ceiling.session,
-            ),
-          ),
-        ),
-      ),
-      minutes: Math.round(minutes),
-      sets: input.sessions.reduce((sum, { sets }) => sum + sets, 0),
-      open: findingsOf(input).filter(({ severity }) => severity !== 'info').length,
-      ratio: armBalance(input.ledger.work.flat(), input.context).ratio,
-    }
-  }
   const nowColumn = computed(() =>
-    store.input ? { rails: railsOf(store.input, store.input), ...figuresOf(store.input) } : null,
+    store.plan && store.input
+      ? {
+          rails: columnRails(store.input, store.input, shownGroups.value),
+          ...columnFigures(store.plan, store.input),
+        }
+      : null,
   )
   const columns = computed(
     () =>
@@ -289,20 +206,34 @@ export function useProposals() {
           name,
           idea,
           proposal,
-          ...(input && before
-            ? { rails: railsOf(input, before), figures: figuresOf(input) }
+          ...(after && input && before
+            ? {
+                rails: columnRails(input, before, shownGroups.value),
+                figures: columnFigures(after, input),
+              }
             : { rails: [], figures: null }),
           changes: proposal.changes.map((change, n) => ({
             words: changeWords(change, catalogue),
             isTaken: !left.value.has(keyOf(proposal, n)),
             toggle: () => toggle(proposal, n),
           })),
+          surety:
+            proposal.kind === 'fewest_changes'
+              ? fewestWords(proposals.value!.fewestBound, proposal.changes.length)
+              : '',
           misses: proposal.misses.slice(0, MOST_LINES).map(missWords),
           binding: [...new Set(proposal.limits.map(limitWords))],
-          purchases: proposal.purchases.slice(0, 4).map(purchaseWords),
         }
       }) ?? [],
   )
+  /** Why the one that meets the wants best meets no more of them, and what more would buy. */
+  const whyNot = computed(() => ({
+    wants: (reasons.value?.whyNot ?? []).map(why => ({
+      want: missWords(why.miss),
+      lines: whyNotLines(why),
+    })),
+    purchases: (reasons.value?.purchases ?? []).map(purchaseWords),
+  }))
   const proof = computed(() =>
     proposals.value
       ? proofWords(
@@ -312,6 +243,15 @@ export function useProposals() {
       : '',
   )
   const concerns = computed(() => proposals.value?.concerns.map(concernWords) ?? [])
+  /** What is held back for a joint, and why fewer than three are shown. */
+  const notes = computed(() => {
+    const [drawn, context] = [proposals.value, store.context]
+    if (!drawn || !context) return { withheld: [], leftOut: [] }
+    return {
+      withheld: withheldWords(drawn.withheld, context),
+      leftOut: drawn.cells === 0 ? [] : drawn.leftOut.map(leftOutWords),
+    }
+  })
   const scenarioRows = computed(() =>
     table.value.map(scenario => ({
       key: `${scenario.kind} ${scenario.day}`,
@@ -343,6 +283,8 @@ export function useProposals() {
     nowColumn,
     proof,
     concerns,
+    notes,
+    whyNot,
     isOld,
     scenarioRows,
     isTrying,

@@ -110,6 +110,7 @@ const sentence = computed(() => weekSentence(rail.view))
       <span v-if="rail.size === 'arm'" class="split"
         ><b>{{ figures.direct }}</b> + {{ figures.indirect }}</span
       >
+      <SecondFigure :rail-key="rail.key" :size="rail.size" />
     </div>
     <div role="gridcell" class="band" :aria-label="outside || 'inside the band'">
       <BandChannel
@@ -216,6 +217,7 @@ const sentence = computed(() => weekSentence(rail.view))
   line-height: 15px;
 }
 .figures {
+  position: relative;
   display: flex;
   flex-direction: column;
   align-items: flex-end;

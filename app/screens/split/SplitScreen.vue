@@ -39,7 +39,9 @@ useBoardActions({
   isSilent: () =>
     !isTakenUp.value ||
     board.isPickerOpen.value ||
-    (board.opened.value !== null && board.opened.value !== 'checks'),
+    (board.opened.value !== null &&
+      board.opened.value !== 'checks' &&
+      board.opened.value !== 'method'),
   // While something is on trial, Enter and Escape answer that, unless sets are in hand.
   onConfirm: () => answersTrial(trial.keep),
   onCancel: () => answersTrial(trial.putBack),
@@ -52,6 +54,7 @@ useBoardActions({
 preloadedLater([
   'ExercisePicker',
   'ChecksSheet',
+  'SecondMethodSheet',
   'DismissDialog',
   'DayChooser',
   'WhyDialog',
@@ -165,6 +168,7 @@ const difference = computed(() =>
     <LazyExercisePicker v-if="board.isPickerOpen.value" />
     <LazyWhyDialog v-if="board.opened.value === 'why'" />
     <LazyChecksSheet v-else-if="board.opened.value === 'checks'" />
+    <LazySecondMethodSheet v-else-if="board.opened.value === 'method'" />
     <LazyDismissDialog
       v-else-if="board.opened.value === 'dismiss' && board.notice.value"
       :finding="board.notice.value"

@@ -114,11 +114,17 @@ export const BOARD_ACTIONS: ActionTable<BoardScreen> = {
       do: ({ board }) => board.dismissNotice(),
       isByKeyOnly: true,
     },
+    {
+      id: 'method',
+      keys: ['M'],
+      label: 'a second method laid over the board',
+      do: ({ board }) => board.open('method'),
+    },
     { id: 'checks', keys: ['x'], label: 'all checks', do: ({ board }) => board.open('checks') },
     {
       id: 'proposals',
       keys: ['p'],
-      label: 'proposals: three allocations to choose from',
+      label: 'proposals: ways to place the sets',
       do: ({ board }) => navigateTo(`/clients/${board.clientId()}/proposals`),
     },
     {

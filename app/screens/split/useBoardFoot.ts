@@ -1,5 +1,5 @@
 import { ELBOW_JOINTS } from '#core/plan/catalogue'
-import { jointCeiling } from '#core/body/joints'
+import { elbowUse, minutesOn } from '#core/judge/checks'
 import { asTaken, formatOneDecimal } from '#core/words'
 import type { SplitBoardState } from './useSplitBoard'
 
@@ -25,25 +25,9 @@ const EMPTY = { value: '', of: '', share: null, over: '', isChanged: false }
 /** What each day costs: minutes against its limit, elbow load against its cap. */
 export function useBoardFoot(board: SplitBoardState) {
   const store = usePlanStore()
-  const minutesOf = (input: typeof store.input, day: number) =>
-    (input?.sessions ?? [])
-      .filter(session => session.day === day)
-      .reduce((sum, { time }) => sum + time.seconds / 60, 0)
-  /** The side of the elbow that uses more of its cap. */
-  function elbowOf(input: typeof store.input, day: number) {
-    const sides = ELBOW_JOINTS.map(joint => ({
-      load: Math.max(
-        0,
-        ...(input?.sessions ?? [])
-          .filter(session => session.day === day)
-          .map(({ joints }) => joints[joint]),
-      ),
-      cap: input ? jointCeiling(joint, input.context).session : 1,
-    }))
-    return sides.reduce((worse, side) =>
-      side.load / side.cap > worse.load / worse.cap ? side : worse,
-    )
-  }
+  const minutesOf = (input: typeof store.input, day: number) => (input ? minutesOn(input, day) : 0)
+  const elbowOf = (input: typeof store.input, day: number) =>
+    input ? elbowUse(input, day) : { load: 0, cap: 1 }
 
   return computed((): readonly FootRow[] => {
     const [input, resting] = [board.shownInput.value, store.input]

@@ -14,7 +14,7 @@ export interface BoardRail {
 }
 
 /** The lines of the board: arm groups in detail, the rest of the body folded; both open to what they hold. */
-export function useBoardRails(context: () => PlanContext | null) {
+export function useBoardRails() {
   const open = ref<ReadonlySet<string>>(new Set())
 
   function toggle(key: string): void {
@@ -23,12 +23,14 @@ export function useBoardRails(context: () => PlanContext | null) {
     open.value = next
   }
 
-  function railsOf(ledger: RotationLedger | null): readonly BoardRail[] {
-    const given = context()
-    if (!ledger || !given) return []
+  function railsOf(
+    ledger: RotationLedger | null,
+    context: PlanContext | null,
+  ): readonly BoardRail[] {
+    if (!ledger || !context) return []
     const line = (rail: Rail, part: Omit<BoardRail, 'view'>): BoardRail => ({
       ...part,
-      view: railView(ledger, rail, given),
+      view: railView(ledger, rail, context),
     })
     return [
       ...ARM_GROUPS.flatMap(group => armLines(group, open.value, line)),

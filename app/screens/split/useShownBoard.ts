@@ -1,6 +1,9 @@
 import type { PlanDocument } from '#core/plan/block'
 import { editProblemSentence } from '#core/words'
 import { checkInput } from '#core/judge/checks'
+import { underMethod } from '#core/judge/second-method'
+import { type RailView, rotationLedger } from '#core/count/ledger'
+import type { Method } from '#core/plan/method'
 import { daySetCount } from '#core/plan/rotation'
 import { type CarryOptions, useCarry } from './useCarry'
 import { useBoardRails } from './useBoardRails'
@@ -13,7 +16,16 @@ export interface BoardPlace {
 
 /** What can stand over the board. */
 export type BoardPanel =
-  'why' | 'calendar' | 'revisions' | 'rotation' | 'checks' | 'swap' | 'copy' | 'move' | 'dismiss'
+  | 'why'
+  | 'calendar'
+  | 'revisions'
+  | 'rotation'
+  | 'checks'
+  | 'method'
+  | 'swap'
+  | 'copy'
+  | 'move'
+  | 'dismiss'
 
 /** What is selected, picked and marked, and what stands over the board. */
 function useBoardMarks() {
@@ -31,6 +43,8 @@ function useBoardMarks() {
     tried: shallowRef<PlanDocument | null>(null),
     /** Cells that are changed together with the selected one. */
     marked: ref<ReadonlySet<string>>(new Set()),
+    /** The method that is laid over the board beside the client's own. */
+    laidOver: shallowRef<Method | null>(null),
   }
 }
 
@@ -38,7 +52,7 @@ function useBoardMarks() {
 export function useShownBoard(putDown: CarryOptions['putDown']) {
   const store = usePlanStore()
   const marks = useBoardMarks()
-  const { place, pick, message, tried, marked } = marks
+  const { place, pick, message, tried, marked, laidOver } = marks
   const carry = useCarry({ plan: () => store.plan, putDown })
   const preview = computed(() => carry.preview.value ?? tried.value)
   const shownPlan = computed(() => preview.value ?? store.plan)
@@ -46,8 +60,8 @@ export function useShownBoard(putDown: CarryOptions['putDown']) {
     preview.value && store.context ? checkInput(preview.value, store.context) : store.input,
   )
   const recovery = computed(() => shownInput.value?.recovery ?? null)
-  const { railsOf, toggle } = useBoardRails(() => store.context)
-  const rails = computed(() => railsOf(shownInput.value?.ledger ?? store.ledger))
+  const { railsOf, toggle } = useBoardRails()
+  const rails = computed(() => railsOf(shownInput.value?.ledger ?? store.ledger, store.context))
   const days = computed(() => shownPlan.value?.rotation.days ?? [])
   const selectedRail = computed(() => rails.value[place.value.rail])
   const selectedCell = computed(() => selectedRail.value?.view.cells[place.value.day])
@@ -93,8 +107,17 @@ export function useShownBoard(putDown: CarryOptions['putDown']) {
     rails,
     /** While sets are in hand the figures before the move stand beside the new ones. */
     restingRails: computed(() => {
-      const resting = preview.value ? railsOf(store.ledger) : rails.value
+      const resting = preview.value ? railsOf(store.ledger, store.context) : rails.value
       return new Map(resting.map(rail => [rail.key, rail]))
+    }),
+    /** The lines as the method laid over counts them; none where none is. */
+    laidOverRails: computed(() => {
+      const method = laidOver.value
+      const [plan, context] = [shownPlan.value, store.context]
+      if (!method || !plan || !context) return new Map<string, RailView>()
+      const under = underMethod(context, method)
+      const lines = railsOf(rotationLedger(plan.rotation, under), under)
+      return new Map(lines.map(({ key, view }) => [key, view]))
     }),
     days,
     setCounts: computed(() => days.value.map(daySetCount)),

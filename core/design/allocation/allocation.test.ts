@@ -3,8 +3,9 @@ import fc from 'fast-check'
 import { applyEdits, type PlanDocument } from '../../plan/block'
 import { checkInput } from '../../judge/checks'
 import { rotationLedger } from '../../count/ledger'
-import { type ClientFacts, contextWith, STEADY_MIDDLE } from '../../plan/method'
-import { concernWords, missWords, proofWords, purchaseWords } from '../../words'
+import { BUILT_IN_CATALOGUE } from '../../plan/catalogue'
+import { type ClientFacts, contextWith, type PlanContext, STEADY_MIDDLE } from '../../plan/method'
+import { concernWords, missWords, proofWords, withheldWords } from '../../words'
 import { planArbitrary } from '../../testing/arbitraries'
 import { idsInARow } from '../../testing/notation'
 import { planIn, written } from '../../testing/shorthandPlans'
@@ -13,6 +14,7 @@ import {
   allocationEdits,
   allocationProblem,
   greedyStart,
+  LOSS,
   type LinearSolver,
   propose,
   relaxedQuestion,
@@ -82,7 +84,8 @@ describe('a proposal is what the board shows after it', () => {
           )
           const changed = problem.cells.filter(({ at, now }) => state.sets[at] !== now)
           expect(state.changes()).toEqual({
-            exercises: changed.filter(({ at, now }) => !(state.sets[at] && now)).length,
+            lines: changed.length,
+            comeAndGo: changed.filter(({ at, now }) => !(state.sets[at] && now)).length,
             sets: changed.reduce((sum, { at, now }) => sum + Math.abs(state.sets[at]! - now), 0),
           })
           const input = checkInput(edited, context)
@@ -142,23 +145,39 @@ describe('a proposal is what the board shows after it', () => {
 describe('three proposals', () => {
   const context = client()
   const { proposals, now } = propose({ plan, context }, { moves: 3000 })
-  /** What changes, exercises that come or go before sets. */
-  const changed = (proposal: (typeof proposals)[number] | undefined) =>
-    proposal?.changes.reduce(
-      (sum, { cell, sets }) =>
-        sum + 2 * Math.abs(sets - cell.now) + 8 * Number((sets === 0) !== (cell.now === 0)),
-      0,
-    ) ?? 0
-  const [best, fewest, shortest] = proposals
+  const of = (kind: (typeof proposals)[number]['kind']) =>
+    proposals.find(proposal => proposal.kind === kind)
   test('they meet the wants better than the plan does and differ in kind', () => {
-    for (const { points } of proposals) expect(points).toBeLessThan(now.points)
-    expect(best?.stimulus).toBeGreaterThanOrEqual(
-      Math.max(fewest?.stimulus ?? 0, shortest?.stimulus ?? 0) - 1,
-    )
-    expect(changed(fewest)).toBeLessThanOrEqual(Math.min(changed(best), changed(shortest)) + 8)
-    expect(shortest?.minutes).toBeLessThanOrEqual(
-      Math.min(best?.minutes ?? 0, fewest?.minutes ?? 0) + 1,
-    )
+    expect(proposals.length).toBeGreaterThan(1)
+    const [best, fewest] = [of('best')!, of('fewest_changes')!]
+    for (const proposal of proposals) {
+      expect(proposal.points).toBeLessThan(now.points)
+      expect(best.stimulus).toBeGreaterThanOrEqual(proposal.stimulus - 2)
+      expect(fewest.changes.length).toBeLessThanOrEqual(proposal.changes.length)
+      expect(fewest.points).toBeLessThanOrEqual(proposal.points + LOSS)
+    }
+  })
+  test('two that differ in fewer than two exercises are one, and the shortest saves a twentieth', () => {
+    for (const minuteLimit of [24, 30, 40, 60]) {
+      const days = plan.rotation.days.map(day =>
+        day.role === 'rest' ? day : { ...day, minuteLimit },
+      )
+      const tight = { ...plan, rotation: { ...plan.rotation, days } }
+      const { proposals: shown, leftOut } = propose({ plan: tight, context }, QUICK)
+      expect(shown.length + leftOut.length).toBe(3)
+      const setsIn = (proposal: (typeof shown)[number]) =>
+        new Map(proposal.changes.map(({ cell, sets }) => [cell.slot.id, sets]))
+      shown.forEach((one, at) =>
+        shown.slice(0, at).forEach(other => {
+          const [mine, theirs] = [setsIn(one), setsIn(other)]
+          const ids = new Set([...mine.keys(), ...theirs.keys()])
+          const differ = [...ids].filter(id => mine.get(id) !== theirs.get(id))
+          expect(differ.length).toBeGreaterThan(1)
+          if (one.kind === 'shortest')
+            expect(one.minutes).toBeLessThanOrEqual(0.95 * other.minutes + 1e-6)
+        }),
+      )
+    }
   })
   test('limits hold and compounds stay', () => {
     for (const { changes } of proposals) {
@@ -180,10 +199,12 @@ describe('three proposals', () => {
       ).toBe(true)
     }
   })
-  test('none is worse than a greedy placement', () => {
+  test('none is worse than a greedy placement, but for the set that few changes may cost', () => {
     const { points } = greedyStart(allocationProblem({ plan, context }))
     for (const proposal of proposals)
-      expect(proposal.points).toBeLessThanOrEqual(points + 0.25 + 1e-6)
+      expect(proposal.points).toBeLessThanOrEqual(
+        points + 0.25 + (proposal.kind === 'fewest_changes' ? LOSS : 0) + 1e-6,
+      )
   })
   test('the same question has the same answer', () =>
     expect(propose({ plan, context }, QUICK)).toEqual(propose({ plan, context }, QUICK)))
@@ -218,12 +239,11 @@ describe('three proposals', () => {
 
 describe('what gives', () => {
   const over = limited(planIn(7, push, { ...rest, sessions: [] }, pull), 38)
-  test('a week that asks too much gets the honest list, what binds, and what more would buy', () => {
+  test('a week that asks too much gets the honest list and what binds', () => {
     const { proposals } = propose({ plan: over, context: client() }, { moves: 3000 })
     const [best] = proposals
     expect(best?.misses.map(missWords).join(' ')).toMatch(/under the floor|below target/)
     expect(best?.limits.some(({ kind }) => kind === 'minutes')).toBe(true)
-    expect(best?.purchases.map(purchaseWords).join(' ')).toMatch(/10 more minutes on day \d/)
   })
   test.each([
     ['no session at all', planIn(7), client(), /no session yet/],
@@ -248,7 +268,7 @@ describe('what gives', () => {
   ])('%s is told with the way out', (_, asked, context, words) => {
     const { concerns, proposals } = propose({ plan: asked, context }, QUICK)
     expect(concerns.map(concernWords).join(' ')).toMatch(words)
-    expect(proposals).toHaveLength(3)
+    expect(proposals.length).toBeGreaterThan(0)
   })
   test('floors above ceilings never make it impossible', () => {
     const problem = allocationProblem({
@@ -291,7 +311,7 @@ describe('the solver behind its port', () => {
   test('it can be stopped between two moves', () => {
     let heard = 0
     const { proposals } = propose({ plan, context: client() }, { onProgress: () => ++heard > 3 })
-    expect(proposals).toHaveLength(3)
+    expect(proposals.length).toBeGreaterThan(0)
   })
 })
 
@@ -386,4 +406,115 @@ test('whatever the plan, proposals never break it and never cost more points tha
     }),
     { numRuns: 3 },
   )
+})
+
+describe('proposals that a coach would sign', () => {
+  const sore = { pain: { elbow_extensor_side: 'hold' as const } }
+  test('nothing loads a sore joint more than now, and what is held back for it is told', () => {
+    const context = client(sore)
+    const { proposals, withheld } = propose({ plan, context }, QUICK)
+    const loadsOf = (of: PlanDocument) =>
+      checkInput(of, context).sessions.map(({ joints }) => joints.elbow_extensor_side)
+    const before = loadsOf(plan)
+    for (const { changes } of proposals)
+      loadsOf(
+        after(
+          plan,
+          changes.map(({ edit }) => edit),
+        ),
+      ).forEach((load, at) => expect(load).toBeLessThanOrEqual((before[at] ?? 0) + 1e-6))
+    expect(withheld.length).toBeGreaterThan(0)
+    for (const { why } of withheld) expect(why).toBe('elbow_extensor_side')
+    expect(withheldWords(withheld, context)[0]).toMatch(/^Held back for the back of the elbow: /)
+    expect(propose({ plan, context: client() }, QUICK).withheld).toEqual([])
+  })
+
+  test('an exercise that a note on a joint names is not put in', () => {
+    const isOffered = (context: PlanContext, id: string) =>
+      allocationProblem({ plan, context }).cells.some(
+        ({ isNew, slot }) => isNew && slot.exercise === id,
+      )
+    const [offered] = allocationProblem({ plan, context: client() }).cells.filter(
+      ({ isNew, main }) => isNew && main === 'triceps',
+    )
+    const { name, id } = BUILT_IN_CATALOGUE.get(offered!.slot.exercise)!
+    const noted = client({ provokedBy: [`${name}, and the cold`] })
+    expect(isOffered(client(), id)).toBe(true)
+    expect(isOffered(noted, id)).toBe(false)
+    expect(withheldWords(propose({ plan, context: noted }, QUICK).withheld, noted)).toEqual([
+      `Held back, since the notes name it: ${name}.`,
+    ])
+  })
+
+  test('palms-facing and overhead work stay, however low the ceiling', () => {
+    const withBoth = planIn(
+      7,
+      written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'overhead_extension_rope 3 x 12, rir 2'),
+      written('rest'),
+      written('pull', 'machine_row 4 x 10, rir 2', 'hammer_curl 3 x 12, rir 2'),
+    )
+    const low = { floor: 0, target: 1, ceiling: 1 }
+    const context = client({
+      bands: { elbow_flexors_other: low, triceps: low },
+      modes: { elbow_flexors_other: 'build', triceps: 'build' },
+    })
+    for (const { changes, misses } of propose({ plan: withBoth, context }, QUICK).proposals) {
+      const edited = after(
+        withBoth,
+        changes.map(({ edit }) => edit),
+      )
+      const { groups } = rotationLedger(edited.rotation, context)
+      expect(groups.elbow_flexors_other.week.direct.value).toBeGreaterThan(0)
+      expect(misses.map(({ kind }) => kind)).not.toContain('lost')
+    }
+  })
+
+  test('a ratio nobody asked for pushes nothing past its target; one that is asked for may', () => {
+    const heavy = { ...plan, rotation: plan.rotation }
+    const ratioOf = (facts: Partial<ClientFacts>, short: number) => {
+      const problem = allocationProblem({ plan: heavy, context: client(facts) })
+      const state = scorer(problem)
+      for (const cell of problem.cells)
+        state.set(cell.at, cell.main === 'triceps' ? cell.values.at(-1)! : short)
+      return state.scored().misses.find(({ kind }) => kind === 'ratio')
+    }
+    // Biceps have what their band asks; all that is off comes from the triceps.
+    const met = { bands: { biceps: { floor: 0, target: 1, ceiling: 30 } } }
+    expect(ratioOf(met, 2)).toBeUndefined()
+    expect(ratioOf({ ...met, ratioWish: 1 }, 2)?.amount).toBeGreaterThan(0)
+    expect(ratioOf({}, 0)?.amount).toBeGreaterThan(0)
+  })
+
+  test('no plan with fewer changes comes as near: every one is tried', () => {
+    const context = client({ equipment: ['cable', 'bodyweight'] })
+    const small = planIn(
+      7,
+      written('pull', 'seated_cable_row 3 x 10, rir 2', 'cable_curl 2 x 12, rir 2'),
+      written('rest'),
+      written('push', 'pushdown_rope 2 x 12, rir 2'),
+    )
+    const days = small.rotation.days.map(day => ({ ...day, minuteLimit: 30 }))
+    const tight = { ...small, rotation: { ...small.rotation, days } }
+    const { proposals } = propose({ plan: tight, context }, QUICK)
+    const fewest = proposals.find(({ kind }) => kind === 'fewest_changes') ?? proposals[0]!
+    const within = Math.min(...proposals.map(({ points }) => points)) + LOSS
+    const problem = allocationProblem({ plan: tight, context })
+    const state = scorer(problem)
+    for (const { at, now } of problem.cells) state.set(at, now)
+    let fewestPossible = Infinity
+    function tries(from: number, changes: number): void {
+      if (changes >= fewest.changes.length) return
+      const fits = problem.cells.every(({ at }) => state.fits(at))
+      if (fits && state.points() <= within) fewestPossible = Math.min(fewestPossible, changes)
+      for (const { at, now, values } of problem.cells.slice(from))
+        for (const sets of values) {
+          if (sets === now || changes + 1 >= fewest.changes.length) continue
+          state.set(at, sets)
+          tries(at + 1, changes + 1)
+          state.set(at, now)
+        }
+    }
+    tries(0, 0)
+    expect(fewestPossible).toBe(Infinity)
+  })
 })

@@ -2,7 +2,7 @@ import { exerciseChoices } from '../../plan/block'
 import { ARM_GROUPS, type Group } from '../../plan/catalogue'
 import { bandOf } from '../../plan/method'
 import type { LimitUse } from './limits'
-import type { Problem } from './problem'
+import type { Problem } from './cells'
 import { scorer } from './score'
 
 /** What is wrong with a question before anything is placed. Days from 0. */

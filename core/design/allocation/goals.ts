@@ -4,20 +4,27 @@ import type { Scorer } from './score'
 /** Cost that a search may go back on where it goes on from a good start. */
 export const GENTLE_HEAT = 4
 
+/** Points that a plan with fewer changes may cost more than the best one: about one set of one muscle. */
+export const LOSS = 8
+
 interface GoalRow {
   /** Names the proposal on the page and is its key. */
   readonly letter: string
   readonly name: string
   readonly idea: string
-  /** What a point of wants is worth beside the rest of the cost. */
-  readonly wants: number
   /** Cost that may be gone back on at first. */
   readonly heat: number
   /** Whether changes are taken back one by one at the end. */
   readonly settles: boolean
-  /** What the search makes small beside the wants; these weigh so much more that the rest only decides between plans that meet them equally. */
-  readonly cost: (wants: number, state: Scorer) => number
+  /**
+   * What the search makes small. Points of wants weigh so much more than the rest that this only decides between plans that
+   * meet the wants equally; `within` are points that may be missed freely.
+   */
+  readonly cost: (state: Scorer, within: number) => number
 }
+
+/** What a point of wants is worth beside the rest of the cost. */
+const WANTS = 20
 
 /**
  * What proposals are made for, in their order: the only place that lists them. All meet the wants first.
@@ -29,36 +36,39 @@ export const PROPOSAL_GOALS = {
     letter: 'A',
     name: 'Most stimulus',
     idea: 'As much effective work as the limits allow.',
-    wants: 20,
     heat: 1200,
     settles: false,
-    cost: (wants, state) => {
-      const { exercises, sets } = state.changes()
-      return wants - state.stimulus() + 2 * exercises + 0.25 * sets
+    cost: state => {
+      const { comeAndGo, sets } = state.changes()
+      return WANTS * state.points() - state.stimulus() + 4 * comeAndGo + 0.5 * sets
     },
   },
   fewest_changes: {
     letter: 'B',
     name: 'Fewest changes',
-    idea: 'The rotation as it is, with as little moved as it takes.',
-    // A last percent of readiness is not worth another exercise.
-    wants: 4,
+    idea: 'As little moved as it takes, at most about a set short.',
     heat: GENTLE_HEAT,
     settles: true,
-    cost: (wants, state) => {
-      const { exercises, sets } = state.changes()
-      return wants + 8 * exercises + 2 * sets - 0.02 * state.stimulus()
+    cost: (state, within) => {
+      const { lines, comeAndGo, sets } = state.changes()
+      const points = state.points()
+      const over = Math.max(0, points - within)
+      return (
+        WANTS * over + 10 * lines + comeAndGo + 0.5 * sets + 0.1 * points - 0.02 * state.stimulus()
+      )
     },
   },
   shortest: {
     letter: 'C',
     name: 'Shortest sessions',
     idea: 'The wants in as little time as possible.',
-    wants: 20,
     heat: 60,
     settles: false,
-    cost: (wants, state) =>
-      wants + state.seconds() / 60 - 0.02 * state.stimulus() + 0.05 * state.changes().sets,
+    cost: state =>
+      WANTS * state.points() +
+      state.seconds() / 60 -
+      0.02 * state.stimulus() +
+      0.5 * state.changes().lines,
   },
 } as const satisfies Readonly<Record<string, GoalRow>>
 

@@ -1,6 +1,6 @@
-import { JOINTS } from '../../plan/catalogue'
+import { type Group, type Joint, JOINTS } from '../../plan/catalogue'
 import { jointCeiling, painCeiling } from '../../body/joints'
-import type { Cell, Problem } from './problem'
+import type { Cell, Problem } from './cells'
 import type { AllocationState } from './state'
 
 /** More exercises than this in one session are not proposed. */
@@ -19,10 +19,34 @@ export interface LimitUse {
   /** More is used than the limit allows: what stands fixed does so already. */ readonly isLifted: boolean
 }
 
-/** Limits loosened to see what that would buy: minutes by day, points of every joint. */
+/** What of a muscle's wants is let go, in sets or points of readiness: under its band, over it, in one session, less ready. */
+export interface LoosenedWants {
+  readonly under?: number
+  readonly over?: number
+  readonly crowded?: number
+  readonly unready?: number
+}
+
+/** Limits and wants loosened to see what that would buy: minutes by day, points of every joint, exercises of every session, wants by muscle. */
 export interface Loosened {
   readonly minutes?: Readonly<Record<number, number>>
   readonly joints?: number
+  readonly exercises?: number
+  readonly wants?: Readonly<Partial<Record<Group, LoosenedWants>>>
+}
+
+/** The hard limits of a problem. Seconds by day; points of each joint by session, and in a week; exercises by session. */
+export interface HardLimits {
+  readonly minutes: readonly { readonly own: number; readonly lifted: number }[]
+  readonly joints: readonly {
+    readonly joint: Joint
+    readonly own: { readonly session: number; readonly week: number }
+    readonly session: readonly number[]
+    readonly week: number
+  }[]
+  readonly exercises: readonly number[]
+  /** Sessions within any seven days running, by index. */
+  readonly weeks: readonly (readonly number[])[]
 }
 
 /**
@@ -79,7 +103,10 @@ export function limitsOf(
       week: Math.max(allowed(own.week, largestWeek(j, now)), largestWeek(j)),
     }
   })
-  const exercises = state.exercises.map(count => Math.max(MOST_EXERCISES, count))
+  const exercises = state.exercises.map(count =>
+    Math.max(MOST_EXERCISES + (loosened.exercises ?? 0), count),
+  )
+  const limits: HardLimits = { minutes, joints, exercises, weeks }
 
   /** Whether the limits of one cell's session and day hold. */
   function fits(at: number): boolean {
@@ -141,5 +168,5 @@ export function limitsOf(
     ])
     return [...ofDays, ...ofJoints]
   }
-  return { fits, tight }
+  return { fits, tight, limits }
 }

@@ -1,18 +1,20 @@
 import { seededRandom } from '../../base'
 import type { PlanEdit } from '../../plan/block'
-import {
-  allocationEdits,
-  allocationProblem,
-  type AllocationQuestion,
-  type Cell,
-  type Problem,
-} from './problem'
+import type { AllocationQuestion, Cell, Problem, Withheld } from './cells'
+import { allocationEdits, allocationProblem } from './problem'
 import { type AllocationConcern, allocationConcerns } from './concerns'
-import { type LinearSolver, relaxedQuestion } from './relaxation'
-import type { LimitUse, Loosened } from './limits'
+import {
+  fewestQuestion,
+  type LinearAnswer,
+  type LinearQuestion,
+  type LinearSolver,
+  relaxedQuestion,
+} from './relaxation'
+import type { LimitUse } from './limits'
 import { scorer } from './score'
 import type { Miss } from './wants'
-import { GENTLE_HEAT, PROPOSAL_KINDS, type ProposalKind } from './goals'
+import { GENTLE_HEAT, LOSS, PROPOSAL_KINDS, type ProposalKind } from './goals'
+import { type Reasons, reasonsFor } from './reasons'
 import { costOf, type Found, greedyStart, search } from './search'
 
 /** A change a proposal makes: one exercise at one place, from so many sets to so many. */
@@ -32,31 +34,30 @@ export interface Proposal {
   readonly stimulus: number
   readonly minutes: number
   readonly limits: readonly LimitUse[]
-  /** What one step more of a limit would buy; empty where all wants are met. */
-  readonly purchases: readonly Purchase[]
 }
 
-/** A limit loosened by one step, and what the wants gain: sets per 7 days by group, in points altogether. */
-export interface Purchase {
-  readonly limit: Pick<LimitUse, 'kind' | 'day' | 'of'>
-  readonly step: number
-  readonly gains: readonly {
-    readonly miss: Pick<Miss, 'kind' | 'group'>
-    readonly amount: number
-  }[]
-  readonly points: number
+/** Why a kind of proposal is not shown: it comes to another one, or saves too little time. */
+export interface LeftOut {
+  readonly kind: ProposalKind
+  readonly sameAs: ProposalKind | null
 }
 
 export interface Proposals {
   /** How the plan as it stands does, over its limits where it is. */
   readonly now: Pick<Found, 'points' | 'misses' | 'stimulus'> & { readonly minutes: number }
+  /** Those that differ in substance. */
   readonly proposals: readonly Proposal[]
+  readonly leftOut: readonly LeftOut[]
   /** No plan within the limits can miss fewer points than this; null where nothing proves one. */
   readonly bound: number | null
+  /** No plan that misses as little can change fewer exercises than this; null where nothing proves one. */
+  readonly fewestBound: number | null
   readonly solver: 'proven' | 'gap' | 'stopped' | 'failed' | 'none'
   readonly cells: number
   /** What stands in the way before anything is placed. */
   readonly concerns: readonly AllocationConcern[]
+  /** Exercises not offered for the sake of a joint. */
+  readonly withheld: readonly Withheld[]
 }
 
 export interface ProposeOptions {
@@ -68,15 +69,17 @@ export interface ProposeOptions {
 }
 
 const MOVES = 9000
-const EXPLAIN_MOVES = 1500
 /** A guard: the solver's own limit of nodes ends it far sooner. */
 const SOLVER_SECONDS = 20
 const PROVEN_WITHIN = 1
-const MOST_PURCHASES = 6
-const STEPS: Readonly<Record<LimitUse['kind'], number>> = { minutes: 10, joint: 2, joint_week: 2 }
+/** Two proposals that differ in fewer exercises than this are one. */
+const LEAST_DIFFERENCE = 2
+/** The shortest one saves at least this share of the time of the others. */
+const LEAST_SAVING = 0.05
 
 /**
- * Three proposals for where the open sets go, the wants that each misses, what binds, and a bound on what is possible at all.
+ * Proposals for where the open sets go, up to three that differ in substance, the wants that each misses, what binds, and
+ * bounds on what is possible at all.
  *
  * Edge:   never infeasible: limits are lifted to what stands fixed, wants are soft. Nothing open gives proposals without changes.
  *         The same question has the same answer: moves and nodes are limited, not time.
@@ -84,88 +87,151 @@ const STEPS: Readonly<Record<LimitUse['kind'], number>> = { minutes: 10, joint: 
  */
 export function propose(question: AllocationQuestion, options: ProposeOptions = {}): Proposals {
   const problem = allocationProblem(question)
-  const { moves = MOVES, onProgress } = options
   const now = scorer(problem)
   for (const cell of problem.cells) now.set(cell.at, cell.now)
   const { points, misses, stimulus, seconds } = now.scored()
-  const solved = answer(problem, options)
+  const { found, solved, fewest } = searched(problem, options)
+  const best = Math.min(...PROPOSAL_KINDS.map(kind => found[kind].points))
+  options.onProgress?.(0.85)
+  const { shown, leftOut } = differing(found)
+  return {
+    now: { points, misses, stimulus, minutes: seconds / 60 },
+    bound: solved.bound,
+    fewestBound: fewest.bound === null ? null : Math.ceil(fewest.bound - 1e-6),
+    cells: problem.cells.length,
+    concerns: allocationConcerns(problem),
+    withheld: problem.withheld,
+    solver: statusOf(solved, best),
+    proposals: shown.map(kind => proposal(problem, kind, found[kind])),
+    leftOut,
+  }
+}
+
+/** Why a proposal meets no more of the wants, and what one step more of what forbids it would buy. */
+export function whyNotMore(
+  question: AllocationQuestion,
+  { changes }: Pick<Proposal, 'changes'>,
+  solver: LinearSolver,
+): Reasons {
+  const problem = allocationProblem(question)
+  const state = scorer(problem)
+  const wanted = new Map(changes.map(({ cell, sets }) => [cell.slot.id, sets]))
+  for (const { at, slot, now } of problem.cells) state.set(at, wanted.get(slot.id) ?? now)
+  return reasonsFor(problem, { ...state.scored(), sets: Array.from(state.sets), cost: 0 }, solver)
+}
+
+type FoundByKind = Readonly<Record<ProposalKind, Found>>
+
+interface Solved {
+  readonly status: 'optimal' | 'stopped' | 'failed' | 'none'
+  readonly bound: number | null
+  readonly sets: readonly number[] | null
+}
+
+/** One plan for each kind; what one search, a greedy placement or the solver found is worth having in all of them. */
+function searched(problem: Problem, options: ProposeOptions) {
+  const { moves = MOVES, onProgress } = options
   let isStopped = false
-  const part = (at: number, of: number) => (share: number) =>
-    (isStopped = onProgress?.(0.1 + (0.7 * (at + share)) / of) === true || isStopped)
-  let found = PROPOSAL_KINDS.map((kind, at) =>
+  const part = (from: number) => (share: number) =>
+    (isStopped = onProgress?.(from + 0.25 * share) === true || isStopped)
+  const solved = answer(problem, relaxedQuestion, options)
+  const first = (kind: ProposalKind, at: number) =>
     search(problem, {
       kind,
       moves,
       random: seededRandom(at + 1),
-      onProgress: part(at, PROPOSAL_KINDS.length),
-    }),
-  )
-  // What one search, a greedy placement or the solver found is worth having in all three: each kind goes on from the start that serves it best.
-  const starts = [
-    ...found.map(({ sets }) => sets),
-    greedyStart(problem).sets,
-    ...(solved.sets ? [solved.sets] : []),
-  ]
-  found = PROPOSAL_KINDS.map((kind, at) => {
-    const [from] = starts
-      .map(sets => ({ sets, cost: costOf(problem, kind, sets) }))
+      onProgress: part(0.1 + 0.25 * at),
+    })
+  const firsts = [first('best', 0), first('shortest', 1)]
+  const starts = [...firsts.map(({ sets }) => sets), greedyStart(problem).sets]
+  if (solved.sets) starts.push(solved.sets)
+  /** Goes on from the start that serves a kind best. */
+  function from(kind: ProposalKind, share: number, at: number, within = 0): Found {
+    const [start] = starts
+      .map(sets => ({ sets, cost: costOf(problem, kind, sets, within) }))
       .sort((one, other) => one.cost - other.cost)
     return search(problem, {
       kind,
-      moves: isStopped ? 0 : Math.floor(moves / 4),
+      within,
+      moves: isStopped ? 0 : Math.floor(moves * share),
       heat: GENTLE_HEAT,
       random: seededRandom(20 + at),
-      ...(from && { from: from.sets }),
+      ...(start && { from: start.sets }),
     })
-  })
-  const best = found.reduce((one, other) => (other.points < one.points ? other : one))
-  onProgress?.(0.85)
-  const bound = solved.bound === null ? null : Math.max(0, solved.bound)
-  return {
-    now: { points, misses, stimulus, minutes: seconds / 60 },
-    bound,
-    cells: problem.cells.length,
-    concerns: allocationConcerns(problem),
-    solver:
-      solved.status === 'none' || solved.status === 'failed'
-        ? solved.status
-        : bound !== null && best.points - bound < PROVEN_WITHIN
-          ? 'proven'
-          : solved.status === 'stopped'
-            ? 'stopped'
-            : 'gap',
-    proposals: PROPOSAL_KINDS.flatMap((kind, at): Proposal[] => {
-      const own = found[at]
-      return own ? [proposal(problem, kind, own, isStopped)] : []
-    }),
   }
+  const [best, shortest] = [from('best', 0.25, 0), from('shortest', 0.25, 2)]
+  const within = Math.min(best.points, shortest.points) + LOSS
+  const fewest = answer(problem, of => fewestQuestion(of, within), options)
+  starts.push(
+    best.sets,
+    problem.cells.map(({ now }) => now),
+  )
+  if (fewest.sets) starts.push(fewest.sets)
+  const found: FoundByKind = {
+    best,
+    fewest_changes: from('fewest_changes', 0.5, 1, within),
+    shortest,
+  }
+  return { found, solved, fewest }
+}
+
+/** Kinds that differ from those before them in substance, and why the others are left out. */
+function differing(found: FoundByKind): {
+  readonly shown: readonly ProposalKind[]
+  readonly leftOut: readonly LeftOut[]
+} {
+  const shown: ProposalKind[] = []
+  const leftOut: LeftOut[] = []
+  const isSame = (one: Found, other: Found) =>
+    one.sets.filter((sets, at) => sets !== other.sets[at]).length < LEAST_DIFFERENCE
+  for (const kind of PROPOSAL_KINDS) {
+    const sameAs = shown.find(other => isSame(found[other], found[kind])) ?? null
+    const savesTime =
+      kind !== 'shortest' ||
+      shown.every(other => found[kind].seconds <= (1 - LEAST_SAVING) * found[other].seconds)
+    if (sameAs || !savesTime) leftOut.push({ kind, sameAs })
+    else shown.push(kind)
+  }
+  return { shown, leftOut }
+}
+
+function statusOf({ status, bound }: Solved, points: number): Proposals['solver'] {
+  if (status === 'none' || status === 'failed') return status
+  if (bound !== null && points - bound < PROVEN_WITHIN) return 'proven'
+  return status === 'stopped' ? 'stopped' : 'gap'
+}
+
+/** The proposal that meets the wants best; of those that do so equally the one that changes least. Undefined where there is none. */
+export function winnerOf({ proposals }: Pick<Proposals, 'proposals'>): Proposal | undefined {
+  return [...proposals].sort(
+    (a, b) => Math.round(a.points - b.points) || a.changes.length - b.changes.length,
+  )[0]
 }
 
 function answer(
   problem: Problem,
+  questionOf: (problem: Problem) => LinearQuestion,
   { solver, solverSeconds = SOLVER_SECONDS }: ProposeOptions,
-): {
-  readonly status: 'optimal' | 'stopped' | 'failed' | 'none'
-  readonly bound: number | null
-  readonly sets: readonly number[] | null
-} {
+): Solved {
   if (!solver || problem.cells.length === 0) return { status: 'none', bound: null, sets: null }
-  const { status, bound, values } = solver(relaxedQuestion(problem), solverSeconds)
-  const sets =
-    values &&
-    problem.cells.map(cell => {
-      const wanted = Math.round(values.get(`y${cell.at}`) ?? 0)
-      return cell.values.includes(wanted) ? wanted : 0
-    })
-  return { status, bound: status === 'failed' ? null : bound, sets }
+  const { status, bound, values } = solver(questionOf(problem), solverSeconds)
+  // Limits are lifted and wants are soft: what says that nothing fits did not solve it.
+  if (status === 'impossible') return { status: 'failed', bound: null, sets: null }
+  return {
+    status,
+    bound: status === 'failed' || bound === null ? null : Math.max(0, bound),
+    sets: values && setsOf(problem, values),
+  }
 }
 
-function proposal(
-  problem: Problem,
-  kind: ProposalKind,
-  found: Found,
-  isStopped: boolean,
-): Proposal {
+/** The sets that a solver found, none where a cell cannot have so many. */
+const setsOf = ({ cells }: Problem, values: NonNullable<LinearAnswer['values']>) =>
+  cells.map(cell => {
+    const wanted = Math.round(values.get(`y${cell.at}`) ?? 0)
+    return cell.values.includes(wanted) ? wanted : 0
+  })
+
+function proposal(problem: Problem, kind: ProposalKind, found: Found): Proposal {
   const state = scorer(problem)
   found.sets.forEach((sets, at) => state.set(at, sets))
   const limits = state.tightLimits()
@@ -182,60 +248,5 @@ function proposal(
       sets: found.sets[cell.at]!,
       edit,
     })),
-    purchases: found.points > PROVEN_WITHIN && !isStopped ? purchases(problem, found, limits) : [],
   }
-}
-
-function loosenedBy({ kind, day }: LimitUse): Loosened | undefined {
-  if (kind === 'minutes' && day !== null) return { minutes: { [day]: STEPS.minutes } }
-  return kind === 'minutes' ? undefined : { joints: STEPS.joint }
-}
-
-/** Tries each tight limit one step looser, from the plan found: only gains that a whole plan shows are told. */
-function purchases(
-  problem: Problem,
-  found: Found,
-  limits: readonly LimitUse[],
-): readonly Purchase[] {
-  const seen = new Set<string>()
-  return limits
-    .flatMap((limit): Purchase[] => {
-      const loosened = loosenedBy(limit)
-      const key = limit.kind === 'minutes' ? `minutes ${limit.day}` : 'joint'
-      if (!loosened || seen.size === seen.add(key).size || seen.size > MOST_PURCHASES) return []
-      const bought = search(problem, {
-        kind: 'fewest_changes',
-        moves: EXPLAIN_MOVES,
-        heat: GENTLE_HEAT,
-        random: seededRandom(40 + seen.size),
-        from: found.sets,
-        loosened,
-      })
-      const amountOf = (of: Found, miss: Miss) =>
-        of.misses
-          .filter(({ kind, group }) => kind === miss.kind && group === miss.group)
-          .reduce((total, { amount }) => total + amount, 0)
-      const gains = found.misses
-        .filter(
-          (miss, at, all) =>
-            all.findIndex(other => other.kind === miss.kind && other.group === miss.group) === at,
-        )
-        .map(miss => ({
-          miss: { kind: miss.kind, group: miss.group },
-          amount: amountOf(found, miss) - amountOf(bought, miss),
-        }))
-        .filter(({ amount }) => amount > 0.05)
-      const points = found.points - bought.points
-      return points > 0.5 && gains.length > 0
-        ? [
-            {
-              limit: { kind: limit.kind, day: limit.day, of: limit.of },
-              step: STEPS[limit.kind],
-              gains,
-              points,
-            },
-          ]
-        : []
-    })
-    .sort((a, b) => b.points - a.points)
 }

@@ -1,4 +1,4 @@
-import type { Cell, Problem } from './problem'
+import type { Cell, Problem } from './cells'
 import { scorer, type Scorer } from './score'
 
 /** Seconds that a cell takes at least: so much once it is there (less than nothing, maybe), so much for each set. */

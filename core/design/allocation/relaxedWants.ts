@@ -2,7 +2,8 @@ import type { Group } from '../../plan/catalogue'
 import { bandOf, modeOf, ratioWishOf } from '../../plan/method'
 import { decayMatrix, RECOVERY, tauHours } from '../../body/recovery'
 import { type LinearModel, perSet, type Terms, x, y } from './linearModel'
-import type { Cell, CellWorth, Problem } from './problem'
+import type { Cell, CellWorth, Problem } from './cells'
+import { keptKinds } from './kept'
 import {
   exposuresWanted,
   isWanted,
@@ -44,12 +45,12 @@ export function addWeek(problem: Problem, group: Group, g: number, model: Linear
     const most = terms(cells, counted, 'most', scale)
     model.atLeast([...most, [`f${g}`, 1]], band.floor - fixed)
     model.atLeast([...most, [`f${g}`, 1], [`t${g}`, 1]], wishOf(band) - fixed)
-    model.cost(`f${g}`, PRICE.floor * price)
-    model.cost(`t${g}`, PRICE.target * price)
+    model.cost(`f${g}`, PRICE.floor * price, `floor ${group}`)
+    model.cost(`t${g}`, PRICE.target * price, `target ${group}`)
     addFrequency(problem, group, g, fixed > SLACK, model)
   }
   addCeiling(problem, group, g, model)
-  model.cost(`o${g}`, PRICE.ceiling)
+  model.cost(`o${g}`, PRICE.ceiling, `ceiling ${group}`)
 }
 
 /** Sets over the ceiling; outside build direct ones only (`overCeiling`). */
@@ -114,7 +115,8 @@ function addFrequency(
       ],
       0,
     )
-  model.cost(`v${g}`, PRICE.frequency * PRIORITY[modeOf(context, group)])
+  const price = PRICE.frequency * PRIORITY[modeOf(context, group)]
+  model.cost(`v${g}`, price, `frequency ${group}`)
 }
 
 /** Readiness at every session that works a group, without the more that the lead session asks. */
@@ -167,7 +169,7 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
         ],
         0,
       )
-      model.cost(`q${g}_${s}`, PRICE.readiness)
+      model.cost(`q${g}_${s}`, PRICE.readiness, `readiness ${group} ${place.day}`)
     })
   })
 }
@@ -177,7 +179,18 @@ const STEPS = [
   0, 0.025, 0.05, 0.075, 0.1, 0.125, 0.15, 0.175, 0.2, 0.25, 0.3, 0.35, 0.4, 0.5, 0.6, 0.7, 0.8, 1,
 ]
 
-/** Overhead work for the triceps, and flexors against extensors in steps. */
+/** Kinds of work that the plan has and the sets have not. */
+export function addLost(problem: Problem, model: LinearModel): void {
+  keptKinds(problem).forEach(({ group, of }) => {
+    if (problem.places.some(({ base }) => of(base) > SLACK)) return
+    const lost = `l${problem.groups.indexOf(group)}`
+    const keeping = problem.cells.filter(cell => gives(cell, of))
+    model.atLeast([...keeping.map(cell => [x(cell), 1] as const), [lost, 1]], 1)
+    model.cost(lost, PRICE.lost, `lost ${group}`)
+  })
+}
+
+/** Overhead work for the triceps, and flexors against extensors in steps where the coach asks for a ratio. */
 export function addShares(problem: Problem, model: LinearModel): void {
   const { groups, places, cells, context } = problem
   const fixed = (of: Amount) => places.reduce((sum, { base }) => sum + of(base), 0)
@@ -187,8 +200,10 @@ export function addShares(problem: Problem, model: LinearModel): void {
     const most = Math.max(0, fixed(lacking) + largest(cells, lacking))
     model.binary('ov')
     model.atMost([...terms(cells, lacking, 'least'), ['ov', -most]], -fixed(lacking))
-    model.cost('ov', PRICE.overhead)
+    model.cost('ov', PRICE.overhead, 'overhead triceps')
   }
+  // A ratio that follows from the bands is missed by no more than what a side lacks: at its kindest by nothing.
+  if (context.client.ratioWish === undefined) return
   const [flexors, extensors]: readonly Amount[] = [worth => worth.flexors, worth => worth.extensors]
   // With nothing on one side there is no ratio: where nothing fixed is, it counts from the first set.
   const begun = (

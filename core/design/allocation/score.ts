@@ -1,30 +1,35 @@
 import { limitsOf, type Loosened } from './limits'
-import type { Cell, Problem } from './problem'
+import type { Cell, Problem } from './cells'
 import { allocationState } from './state'
 import { type Miss, wantsOf } from './wants'
 
-/** How a vector of sets does. Points of wants missed, effective sets per 7 days, seconds of the whole rotation, changes against the plan. */
+/**
+ * How a vector of sets does: points of wants missed, effective sets per 7 days, seconds of the whole rotation. `changes` are
+ * exercises whose sets differ from the plan's, of which `comeAndGo` are new or out; `setChanges` adds up by how many sets.
+ */
 export interface Scored {
   readonly points: number
   readonly misses: readonly Miss[]
   readonly stimulus: number
   readonly seconds: number
   readonly changes: number
+  readonly comeAndGo: number
   readonly setChanges: number
 }
 
-/** Exercises that come or go against the plan and sets that differ, kept up to date cell by cell. */
+/** Exercises whose sets differ from the plan's, kept up to date cell by cell. */
 function changesOf({ cells }: Problem, sets: ArrayLike<number>) {
-  const changed = { exercises: 0, sets: 0 }
-  const isChanged = ({ now }: Cell, wanted: number) => Number((wanted === 0) !== (now === 0))
-  for (const cell of cells) {
-    changed.exercises += isChanged(cell, sets[cell.at]!)
-    changed.sets += Math.abs(sets[cell.at]! - cell.now)
+  const changed = { lines: 0, comeAndGo: 0, sets: 0 }
+  function add({ now }: Cell, wanted: number, sign: 1 | -1): void {
+    changed.lines += sign * Number(wanted !== now)
+    changed.comeAndGo += sign * Number((wanted === 0) !== (now === 0))
+    changed.sets += sign * Math.abs(wanted - now)
   }
+  for (const cell of cells) add(cell, sets[cell.at]!, 1)
   function note(at: number, before: number, after: number): void {
     const cell = cells[at]!
-    changed.exercises += isChanged(cell, after) - isChanged(cell, before)
-    changed.sets += Math.abs(after - cell.now) - Math.abs(before - cell.now)
+    add(cell, before, -1)
+    add(cell, after, 1)
   }
   return { changed, note }
 }
@@ -32,8 +37,8 @@ function changesOf({ cells }: Problem, sets: ArrayLike<number>) {
 /** Scores a vector of sets again and again, exactly as the board would after the same edits. */
 export function scorer(problem: Problem, loosened: Loosened = {}) {
   const state = allocationState(problem)
-  const { fits, tight } = limitsOf(problem, state, loosened)
-  const { points, misses, stimulus } = wantsOf(problem, state.sums)
+  const { fits, tight, limits } = limitsOf(problem, state, loosened)
+  const { points, misses, stimulus } = wantsOf(problem, state.sums, loosened)
   const { sets, seconds, secondsOnDay } = state
   const { changed, note } = changesOf(problem, sets)
   function set(at: number, wanted: number): void {
@@ -42,13 +47,14 @@ export function scorer(problem: Problem, loosened: Loosened = {}) {
   }
   const changes = (): Readonly<typeof changed> => changed
   function scored(): Scored {
-    const { exercises, sets: all } = changes()
+    const { lines, comeAndGo, sets: all } = changes()
     return {
       points: points(),
       misses: misses(),
       stimulus: stimulus(),
       seconds: seconds(),
-      changes: exercises,
+      changes: lines,
+      comeAndGo,
       setChanges: all,
     }
   }
@@ -63,6 +69,7 @@ export function scorer(problem: Problem, loosened: Loosened = {}) {
     secondsOnDay,
     scored,
     tightLimits: tight,
+    limits,
   }
 }
 

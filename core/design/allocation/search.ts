@@ -1,10 +1,12 @@
 import { PROPOSAL_GOALS, type ProposalKind } from './goals'
-import type { Cell, Problem } from './problem'
+import type { Cell, Problem } from './cells'
 import type { Loosened } from './limits'
 import { type Scored, scorer, type Scorer } from './score'
 
 export interface SearchOptions {
   readonly kind: ProposalKind
+  /** Points that may be missed freely where changes are to be few. */
+  readonly within?: number
   /** Numbers from 0 to 1 in a fixed order, so that the same question has the same answer. */
   readonly random: () => number
   readonly moves: number
@@ -23,10 +25,8 @@ export interface Found extends Scored {
 }
 
 /** What a search makes small: the wants first, then what its goal asks (goals.ts). */
-function cost(kind: ProposalKind, state: Scorer): number {
-  const goal = PROPOSAL_GOALS[kind]
-  return goal.cost(goal.wants * state.points(), state)
-}
+const cost = (kind: ProposalKind, state: Scorer, within: number): number =>
+  PROPOSAL_GOALS[kind].cost(state, within)
 
 /** The plan as it is, with sets taken out where it breaks a limit, the last first. */
 function start(problem: Problem, state: Scorer, from: readonly number[] | undefined): void {
@@ -91,6 +91,7 @@ export function search(
   problem: Problem,
   {
     kind,
+    within = 0,
     random,
     moves,
     loosened,
@@ -104,7 +105,8 @@ export function search(
   const byGroup = new Map<string, Cell[]>()
   for (const cell of problem.cells)
     byGroup.set(cell.main, [...(byGroup.get(cell.main) ?? []), cell])
-  let now = cost(kind, state)
+  const price = () => cost(kind, state, within)
+  let now = price()
   let [best, bestSets] = [now, Array.from(state.sets)]
   const all = problem.cells.length === 0 ? 0 : moves
   const perPart = Math.max(1, Math.floor(all / PARTS))
@@ -112,21 +114,21 @@ export function search(
     if (move % perPart === 0 && onProgress?.(move / all) === true) break
     const heat = hot * (COLD / hot) ** (move / all)
     const undo = step(problem, state, byGroup, random)
-    const next = undo.every(([at]) => state.fits(at)) ? cost(kind, state) : Infinity
+    const next = undo.every(([at]) => state.fits(at)) ? price() : Infinity
     if (next <= now || random() < Math.exp((now - next) / heat)) {
       now = next
       if (now < best - 1e-9) [best, bestSets] = [now, Array.from(state.sets)]
     } else for (const [at, before] of [...undo].reverse()) state.set(at, before)
   }
   bestSets.forEach((sets, at) => state.set(at, sets))
-  polish(problem, state, kind)
-  if (PROPOSAL_GOALS[kind].settles) settle(problem, state)
-  return { ...state.scored(), sets: Array.from(state.sets), cost: cost(kind, state) }
+  polish(problem, state, price)
+  if (PROPOSAL_GOALS[kind].settles) settle(problem, state, price)
+  return { ...state.scored(), sets: Array.from(state.sets), cost: price() }
 }
 
 /** Single steps downhill until none helps. */
-function polish(problem: Problem, state: Scorer, kind: ProposalKind): void {
-  let now = cost(kind, state)
+function polish(problem: Problem, state: Scorer, price: () => number): void {
+  let now = price()
   for (let isBetter = true; isBetter;) {
     isBetter = false
     for (const cell of problem.cells) {
@@ -134,7 +136,7 @@ function polish(problem: Problem, state: Scorer, kind: ProposalKind): void {
         if (wanted === (state.sets[cell.at] ?? 0)) continue
         const held = state.sets[cell.at] ?? 0
         state.set(cell.at, wanted)
-        const next = state.fits(cell.at) ? cost(kind, state) : Infinity
+        const next = state.fits(cell.at) ? price() : Infinity
         if (next < now - 1e-9) [now, isBetter] = [next, true]
         else state.set(cell.at, held)
       }
@@ -145,8 +147,7 @@ function polish(problem: Problem, state: Scorer, kind: ProposalKind): void {
 const MOST_PASSES = 4
 
 /** Takes changes back one by one, where need be with a set more or less elsewhere, for as long as that leaves fewer of them. */
-function settle(problem: Problem, state: Scorer): void {
-  const price = () => cost('fewest_changes', state)
+function settle(problem: Problem, state: Scorer, price: () => number): void {
   const sets = (cell: Cell) => state.sets[cell.at] ?? 0
   let now = price()
   function tries(cell: Cell): boolean {
@@ -181,10 +182,15 @@ function settle(problem: Problem, state: Scorer): void {
 }
 
 /** What some sets cost by a kind, once they are within the limits. */
-export function costOf(problem: Problem, kind: ProposalKind, sets: readonly number[]): number {
+export function costOf(
+  problem: Problem,
+  kind: ProposalKind,
+  sets: readonly number[],
+  within = 0,
+): number {
   const state = scorer(problem)
   start(problem, state, sets)
-  return cost(kind, state)
+  return cost(kind, state, within)
 }
 
 /** A plain placement to be no worse than: from no open sets at all, again and again the one step that helps the wants most. */

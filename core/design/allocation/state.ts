@@ -1,6 +1,6 @@
 import { sessionSeconds } from '../../plan/minutes'
 import type { Grouping, Session } from '../../plan/session'
-import { type Cell, type CellWorth, type Problem, slotWith } from './problem'
+import { type Cell, type CellWorth, type Problem, slotWith } from './cells'
 
 /** What a session gives, added up cell by cell. */
 export type Sums = {

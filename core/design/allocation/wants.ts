@@ -12,7 +12,9 @@ import {
   trainingAge,
 } from '../../plan/method'
 import { decayMatrix, RECOVERY, tauHours } from '../../body/recovery'
-import type { Problem } from './problem'
+import type { Problem } from './cells'
+import { type KeptKind, keptKinds } from './kept'
+import type { Loosened } from './limits'
 import type { Sums } from './state'
 
 /** Points for each counted set short or over, and for each miss; a coach's own prices, rules of thumb. Source: docs/methods.md#proposals. */
@@ -25,6 +27,8 @@ export const PRICE = {
   overhead: 12,
   ratio: 20,
   crowded: 6,
+  /** More than any ceiling costs: what the plan has of a kind is not thrown out to slip under one. */
+  lost: 400,
 } as const
 export const PRIORITY: Readonly<Record<Mode, number>> = { build: 3, keep: 2, maintain: 1 }
 const DEAD_BAND = 0.5
@@ -36,7 +40,15 @@ const SLACK = 1e-6
 /** A want of a plan and by how much it is missed. */
 export interface Miss {
   readonly kind:
-    'floor' | 'target' | 'ceiling' | 'frequency' | 'readiness' | 'overhead' | 'ratio' | 'crowded'
+    | 'floor'
+    | 'target'
+    | 'ceiling'
+    | 'frequency'
+    | 'readiness'
+    | 'overhead'
+    | 'ratio'
+    | 'crowded'
+    | 'lost'
   readonly group: Group | null
   /** Sets per 7 days, exposures, percent points, a share, or sets in one session, by kind. */
   readonly amount: number
@@ -79,19 +91,24 @@ interface Want {
   readonly isWanted: boolean
   readonly decay: Float64Array
   readonly capacity: number
+  /** Points of readiness that are let go. */
+  readonly unready: number
   /** Sets of a session from which on more is crowded, by session. */
   readonly roomy: readonly number[]
 }
 
-function wantList(problem: Problem): readonly Want[] {
+function wantList(problem: Problem, loosened: Loosened): readonly Want[] {
   const { groups, places, context, plan } = problem
   return groups.map((group, g): Want => {
     const mode = modeOf(context, group)
+    const { under = 0, over = 0, crowded = 0, unready = 0 } = loosened.wants?.[group] ?? {}
+    const { floor, target, ceiling } = bandOf(context, group)
     return {
       g,
       group,
       mode,
-      band: bandOf(context, group),
+      unready,
+      band: { floor: floor - under, target: target - under, ceiling: ceiling + over },
       priority: PRIORITY[mode],
       exposures: exposuresWanted(problem, group),
       isWanted: isWanted(problem, group),
@@ -102,7 +119,7 @@ function wantList(problem: Problem): readonly Want[] {
       ),
       capacity: RECOVERY[group].capacity,
       roomy: places.map(({ base }) =>
-        Math.max(sessionMaxOf(context, group) ?? Infinity, base.fractional[g]!),
+        Math.max((sessionMaxOf(context, group) ?? Infinity) + crowded, base.fractional[g]!),
       ),
     }
   })
@@ -179,8 +196,9 @@ function noteSessions(
     for (let t = 0; t < sums.length; t++)
       fatigue += (sums[t]?.impulse[g] ?? 0) * decay[s * sums.length + t]!
     const readiness = 100 * Math.max(0, 1 - fatigue / capacity)
-    const need =
+    const asked =
       s === lead ? required.lead : sum.direct[g]! > 0 ? required.other : required.indirect
+    const need = asked - want.unready
     if (readiness < need - SLACK)
       note('readiness', group, need - readiness, PRICE.readiness, places[s]?.day)
     const over = sum.fractional[g]! - (roomy[s] ?? Infinity)
@@ -188,35 +206,64 @@ function noteSessions(
   }
 }
 
-/** Overhead work for the triceps, and flexors against extensors. */
-function noteShares(
-  wants: readonly Want[],
-  sums: readonly Sums[],
-  ratioWish: number,
-  note: Note,
-): void {
+/** Overhead work for the triceps. */
+function noteOverhead(wants: readonly Want[], sums: readonly Sums[], note: Note): void {
   const triceps = wants.find(({ group }) => group === 'triceps')
   const direct = triceps ? total(sums, 'direct', triceps.g) : 0
-  const overhead = sums.reduce((sum, held) => sum + held.overhead, 0)
+  let overhead = 0
+  for (const sum of sums) overhead += sum.overhead
   if (triceps?.mode === 'build' && direct > 0 && overhead / direct < OVERHEAD_SHARE - SLACK)
     note('overhead', 'triceps', 1, PRICE.overhead)
-  const [flexors, extensors] = [
-    sums.reduce((sum, held) => sum + held.flexors, 0),
-    sums.reduce((sum, held) => sum + held.extensors, 0),
-  ]
-  const off = flexors > 0 && extensors > 0 ? Math.abs(Math.log(extensors / flexors / ratioWish)) : 0
-  if (off > RATIO_SLACK) note('ratio', null, off - RATIO_SLACK, PRICE.ratio)
+}
+
+/**
+ * Flexors against extensors. Where the coach has asked for no ratio it follows from the bands, and is no reason to go past a
+ * target: the side that is short is missed by no more than what it lacks of its own.
+ */
+function ratioNoter({ context, plan, beside }: Problem, wants: readonly Want[]) {
+  const wish = ratioWishOf(context)
+  const isAsked = context.client.ratioWish !== undefined
+  const scale = 7 / plan.rotation.days.length
+  const [biceps, triceps] = (['biceps', 'triceps'] as const).map(group =>
+    wants.find(want => want.group === group),
+  )
+  const lacks = (want: Want | undefined, sums: readonly Sums[]): number => {
+    if (isAsked) return Infinity
+    if (!want) return 0
+    const week = total(sums, 'counted', want.g) * scale + beside[want.g]!
+    return week > SLACK ? Math.max(0, Math.log(wishOf(want.band) / week)) : Infinity
+  }
+  return (sums: readonly Sums[], note: Note): void => {
+    let [flexors, extensors] = [0, 0]
+    for (const sum of sums) {
+      flexors += sum.flexors
+      extensors += sum.extensors
+    }
+    if (flexors <= 0 || extensors <= 0) return
+    const off = Math.log(extensors / flexors / wish)
+    const beyond = Math.abs(off) - RATIO_SLACK
+    if (beyond <= 0) return
+    const amount = Math.min(beyond, lacks(off > 0 ? biceps : triceps, sums))
+    if (amount > SLACK) note('ratio', null, amount, PRICE.ratio)
+  }
+}
+
+/** Kinds of work that the plan has and the sets have not. */
+function noteLost(kinds: readonly KeptKind[], sums: readonly Sums[], note: Note): void {
+  for (const { group, of } of kinds)
+    if (sums.every(sum => of(sum) <= SLACK)) note('lost', group, 1, PRICE.lost)
 }
 
 /** The wants of a problem's groups as functions of what its sessions give. */
-export function wantsOf(problem: Problem, sums: readonly Sums[]) {
+export function wantsOf(problem: Problem, sums: readonly Sums[], loosened: Loosened = {}) {
   const { context, plan } = problem
   const age =
     trainingAge(context.client.trainingAgeMonths) === 'new'
       ? ('new' as const)
       : ('trained' as const)
-  const wants = wantList(problem)
-  const ratioWish = ratioWishOf(context)
+  const wants = wantList(problem, loosened)
+  const noteRatio = ratioNoter(problem, wants)
+  const kinds = keptKinds(problem)
 
   function each(note: Note): void {
     for (const want of wants) {
@@ -224,7 +271,9 @@ export function wantsOf(problem: Problem, sums: readonly Sums[]) {
       if (want.isWanted && week > SLACK) noteFrequency(want, sums, problem, note)
       noteSessions(want, sums, problem, note)
     }
-    noteShares(wants, sums, ratioWish, note)
+    noteOverhead(wants, sums, note)
+    noteRatio(sums, note)
+    noteLost(kinds, sums, note)
   }
   return {
     points(): number {

@@ -6,6 +6,7 @@ import {
   EXERCISES,
   type ExerciseSearch,
   GROUPS,
+  isNamedIn,
   isPossibleWith,
   JOINTS,
   searchExercises,
@@ -81,4 +82,19 @@ test('asking for nothing gives everything; asking for more never gives more', ()
           expect(isPossibleWith(exercise, other.equipment)).toBe(true)
     }),
   )
+})
+
+test.each<{ note: string; names: readonly string[]; lacks: readonly string[] }>([
+  {
+    note: 'Straight-bar curls, long stitching days',
+    names: ['barbell_curl'],
+    lacks: ['cable_curl', 'pushdown_bar'],
+  },
+  { note: 'the cold and preacher curls', names: ['preacher_curl_bar'], lacks: ['cable_curl'] },
+  { note: 'Long days at the desk', names: [], lacks: EXERCISES.map(({ id }) => id) },
+  { note: ' ,; ', names: [], lacks: EXERCISES.map(({ id }) => id) },
+])('the note "$note" names its exercises and no others', ({ note, names, lacks }) => {
+  const named = EXERCISES.filter(exercise => isNamedIn(exercise, note)).map(({ id }) => id)
+  for (const id of names) expect(named).toContain(id)
+  for (const id of lacks) expect(named).not.toContain(id)
 })

@@ -26,6 +26,23 @@ function hasWords({ name, aliases, intents }: Exercise, words: string): boolean 
     .every(word => text.includes(word))
 }
 
+/** Words of a note that say what, one phrase each: `Straight-bar curls, long days` is two. */
+const phrasesOf = (note: string) =>
+  note
+    .toLowerCase()
+    .split(/[,;.]| and | or /)
+    .map(phrase => phrase.split(/[\s-]+/).map(word => word.replace(/(?<=\w{3})s$/, '')))
+    .map(words => words.filter(word => word !== ''))
+    .filter(words => words.length > 0)
+
+/**
+ * Whether a note names an exercise: all words of one of its phrases stand in the exercise's name.
+ *
+ * Edge: plurals and hyphens do not matter; a phrase that names no exercise warns of none.
+ */
+export const isNamedIn = (exercise: Exercise, note: string): boolean =>
+  phrasesOf(note).some(words => hasWords(exercise, words.join(' ')))
+
 function servesHead({ headShares, credits }: Intent, head: Muscle): boolean {
   return (Object.entries(headShares) as [Group, Readonly<Partial<Record<Muscle, number>>>][]).some(
     ([group, shares]) =>

@@ -105,6 +105,8 @@ export interface ClientFacts {
   readonly sideLoads?: readonly SideLoad[]
   /** Exercises in the client's log of the last half year; left out where there is too little of it to tell. */
   readonly doneExercises?: readonly string[]
+  /** What provokes a joint, in the words of the coach's notes on it. */
+  readonly provokedBy?: readonly string[]
   /** Safety bars or a spotter for bars over the body. */
   readonly hasSafeties?: boolean
   /** How long the client takes against the estimate, once the log tells. */

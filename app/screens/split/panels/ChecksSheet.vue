@@ -24,7 +24,7 @@ onMounted(() => move(1))
 
 <template>
   <section
-    class="sheet"
+    class="foot-sheet"
     role="dialog"
     aria-label="Checks"
     @keydown.esc.stop.prevent="board.close()"
@@ -91,14 +91,6 @@ onMounted(() => move(1))
 </template>
 
 <style scoped>
-.sheet {
-  position: fixed;
-  inset-inline: 0;
-  bottom: 68px;
-  z-index: 15;
-  border-top: 1.5px solid var(--ink);
-  background: var(--ground);
-}
 .aside-row {
   display: flex;
   align-items: center;

@@ -1,0 +1,2 @@
+export { secondMethod, underMethod } from './secondMethod'
+export type { SecondMethod, SeenMuscle, TwiceSeen } from './secondMethod'
