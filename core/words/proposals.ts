@@ -8,7 +8,10 @@ import type {
   Proposals,
   ProposedChange,
   Purchase,
-  ScenarioKind,
+  Terms,
+  TermsCost,
+  TermsNote,
+  TermsProblem,
   WhyNot,
   Withheld,
 } from '../design/allocation'
@@ -238,20 +241,57 @@ export function withheldWords(
   )
 }
 
-/** Names of the other terms a rotation is tried under. */
-export function scenarioWords(kind: ScenarioKind, day: number | null): string {
-  switch (kind) {
-    case 'as_is':
-      return 'As it is, placed again'
-    case 'shorter':
-      return 'A quarter less time on every day'
-    case 'day_less':
-      return `Without day ${(day ?? 0) + 1}`
-    case 'finishers':
-      return day === null
-        ? 'New arm work as finishers, 45 s between sets'
-        : `Without the arm day (day ${day + 1}), arms as finishers, 45 s between sets`
+/** Terms in words, as they could have been typed: `4 days, 45 minutes, no arm day`. */
+export function termsWords({ days, minutes, armDay, overhead, finishers }: Terms): string {
+  const words = [
+    days === undefined ? '' : `${days} ${days === 1 ? 'day' : 'days'}`,
+    minutes === undefined ? '' : `${minutes} minutes`,
+    armDay ? 'no arm day' : '',
+    overhead ? 'no overhead' : '',
+    finishers ? 'arms as finishers' : '',
+  ].filter(Boolean)
+  return words.length === 0 ? 'As it is, placed again' : words.join(', ')
+}
+
+/** Why terms are answered otherwise than asked. */
+export function termsNoteWords(note: TermsNote): string {
+  switch (note.kind) {
+    case 'fewer_days':
+      return `The rotation has ${note.there} training ${note.there === 1 ? 'day' : 'days'}; more are made on the board.`
     case 'no_arm_day':
-      return `Without the arm day (day ${(day ?? 0) + 1}), arms on the other days`
+      return 'There is no arm day to go without.'
+    case 'no_overhead':
+      return 'Nothing stands overhead; nothing new does either.'
+    case 'last_day_stays':
+      return 'One training day has to stay.'
+  }
+}
+
+/** What a rotation comes to under some terms, in one line. */
+export function termsCostWords({
+  trainingDays,
+  minutes,
+  stimulus,
+  misses,
+  givenUp,
+}: TermsCost): string {
+  const gives = misses.slice(0, MOST_GIVEN).map(missWords)
+  const days = `${trainingDays} training ${trainingDays === 1 ? 'day' : 'days'}`
+  const up =
+    givenUp.length > 0 ? ` (without ${givenUp.map(day => `day ${day + 1}`).join(', ')})` : ''
+  return `${days}${up}, ${Math.round(minutes)}${NBSP}min, ${formatOneDecimal(stimulus)} effective sets; ${gives.length === 0 ? 'every want is met' : gives.join('; ')}`
+}
+const MOST_GIVEN = 4
+
+/** What is wrong with typed terms, and what can be typed. */
+export function termsProblemWords(problem: TermsProblem): string {
+  const known = 'Days, minutes, “no arm day”, “no overhead” and “arms as finishers” are understood.'
+  switch (problem.kind) {
+    case 'nothing':
+      return `Type the terms first. ${known}`
+    case 'unknown':
+      return `“${problem.phrase}” is not understood. ${known}`
+    case 'bounds':
+      return `“${problem.phrase}”: from ${problem.from} to ${problem.to} can be tried.`
   }
 }

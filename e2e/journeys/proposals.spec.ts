@@ -135,12 +135,49 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
   await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
     timeout: 60_000,
   })
-  await page.getByRole('button', { name: /^Try shorter days/ }).click()
-  await expect(
-    page.getByRole('rowheader', { name: /Without the arm day .*as finishers/ }),
-  ).toBeVisible({ timeout: 60_000 })
+  const terms = page.getByRole('region', { name: 'Other terms' })
+  await terms.getByLabel('Terms', { exact: true }).fill('four days, no arm day, more pump')
+  await page.keyboard.press('Enter')
+  await expect(terms.getByText(/“more pump” is not understood/)).toBeVisible()
+  await terms
+    .getByLabel('Terms', { exact: true })
+    .fill('four days, 45 minutes, no arm day, no overhead')
+  await page.keyboard.press('Enter')
+  const typed = terms.getByRole('row', { name: /^4 days, 45 minutes, no arm day, no overhead/ })
+  await expect(typed).toContainText('Triceps without enough work', { timeout: 60_000 })
+  await expect(typed.getByRole('cell').first()).toContainText('4')
+  await expect(terms.getByRole('rowheader', { name: 'As it is, placed again' })).toBeVisible()
+  await terms.getByRole('button', { name: 'no arm day, arms as finishers' }).click()
+  await expect(terms.getByRole('rowheader', { name: 'no arm day, arms as finishers' })).toBeVisible(
+    {
+      timeout: 60_000,
+    },
+  )
+  await terms.getByRole('button', { name: 'Keep with the plan as the reason' }).click()
+  await terms.getByRole('link', { name: 'Print for the client' }).click()
+  await expect(page.getByText('4 days, 45 minutes, no arm day, no overhead')).toBeVisible()
+  await expect(page.getByText(/training days.* min, .* effective sets/).first()).toBeVisible()
+  await page.getByRole('link', { name: 'Back' }).click()
+  await expect(page.getByText(/^Kept with the plan: As it is/)).toBeVisible({ timeout: 60_000 })
   await page.keyboard.press('Escape')
   await boardIsLive(page)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await saved(page)
+})
+
+test('with a sore elbow pain comes first: what is held back is told, nothing loads it more', async ({
+  page,
+  studio,
+}) => {
+  test.slow()
+  await signedIn(page, studio)
+  const { id } = studio.client('Teo')
+  await drawn(page, id)
+  const held = page.getByRole('list', { name: 'Held back' })
+  await expect(held.getByText(/^Held back for the .*elbow/).first()).toBeVisible()
+  const shares = await page.getByText(/% in the hardest session$/).allInnerTexts()
+  const [now, ...proposed] = shares.map(text => Number(text.split(/\s/)[0]))
+  for (const share of proposed) expect(share).toBeLessThanOrEqual(now!)
 })
 
 test('without the worker the page says so and keeps the plan', async ({

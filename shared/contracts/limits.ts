@@ -16,6 +16,7 @@ export const LIMITS = {
   name: 80,
   longText: 2000,
   closingNotes: 4000,
+  weighed: 1000,
   minuteLimit: between(5, 480),
   rir: between(0, 6),
   weekSets: between(0, 60),

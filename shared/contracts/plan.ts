@@ -428,6 +428,18 @@ export const PlanContract = z
       .max(200)
       .readonly()
       .exactOptional(),
+    weighed: z
+      .array(
+        z
+          .strictObject({
+            terms: z.string().trim().min(1).max(LIMITS.shortText),
+            outcome: z.string().trim().min(1).max(LIMITS.weighed),
+          })
+          .readonly(),
+      )
+      .max(4)
+      .readonly()
+      .exactOptional(),
     oneOffs: z
       .array(
         z

@@ -18,6 +18,9 @@ const sheets = usePrintedSessions(() => ({
   isBlock: isBlock.value,
 }))
 const print = () => window.print()
+/** What the plan was weighed against, instead of its sessions. */
+const isWeighed = computed(() => route.query.weighed === '1')
+const weighed = computed(() => store.plan?.weighed ?? [])
 </script>
 
 <template>
@@ -25,11 +28,13 @@ const print = () => window.print()
     <nav class="bar" aria-label="Print">
       <NuxtLink
         :to="
-          isBlock
-            ? `/clients/${id}/block`
-            : day === null
-              ? `/clients/${id}/split`
-              : `/clients/${id}/session/${day + 1}`
+          isWeighed
+            ? `/clients/${id}/proposals`
+            : isBlock
+              ? `/clients/${id}/block`
+              : day === null
+                ? `/clients/${id}/split`
+                : `/clients/${id}/session/${day + 1}`
         "
         class="control"
       >
@@ -38,14 +43,15 @@ const print = () => window.print()
       <NuxtLink v-if="day !== null" :to="`/clients/${id}/print`" class="quiet-link">
         the whole rotation
       </NuxtLink>
-      <span class="flex-1 text-ink2"
+      <span v-if="isWeighed" class="flex-1 text-ink2">A4, one page</span>
+      <span v-else class="flex-1 text-ink2"
         >A4, {{ sheets.length }} {{ sheets.length === 1 ? 'session' : 'sessions' }}, each on its own
         page</span
       >
       <button
         type="button"
         class="control control-strong"
-        :disabled="sheets.length === 0"
+        :disabled="isWeighed ? weighed.length === 0 : sheets.length === 0"
         @click="print()"
       >
         <Printer :size="15" aria-hidden="true" /> Print
@@ -53,13 +59,21 @@ const print = () => window.print()
     </nav>
     <main>
       <h1 class="sr-only">{{ store.client?.name }}, {{ store.plan?.title }}</h1>
+      <PrintedTerms
+        v-if="isWeighed"
+        :who="store.client?.name ?? ''"
+        :title="store.plan?.title ?? ''"
+        :weighed="weighed"
+      />
       <PrintedSheet
-        v-for="sheet in sheets"
+        v-for="sheet in isWeighed ? [] : sheets"
         :key="sheet.key"
         :sheet="sheet"
         :who="store.client?.name ?? ''"
       />
-      <p v-if="sheets.length === 0" class="p-8">There is no session to print here yet.</p>
+      <p v-if="!isWeighed && sheets.length === 0" class="p-8">
+        There is no session to print here yet.
+      </p>
     </main>
   </div>
 </template>

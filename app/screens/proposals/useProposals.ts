@@ -3,7 +3,6 @@ import {
   type Proposal,
   type Proposals,
   type Reasons,
-  type Scenario,
   PROPOSAL_GOALS,
   winnerOf,
 } from '#core/design/allocation'
@@ -14,13 +13,11 @@ import {
   changeWords,
   concernWords,
   fewestWords,
-  formatOneDecimal,
   leftOutWords,
   limitWords,
   missWords,
   proofWords,
   purchaseWords,
-  scenarioWords,
   whyNotLines,
   withheldWords,
 } from '#core/words'
@@ -41,7 +38,6 @@ export function useProposals() {
   const store = usePlanStore()
   const { showOnBoard, nameVersion } = useTrial()
   const drawing = useAllocator()
-  const trying = useAllocator()
   const scope = ref<AllocationScope>('arms')
   /** Muscles beside the arms that may move too. */
   const others = ref<readonly Group[]>(
@@ -54,8 +50,6 @@ export function useProposals() {
   const chosen = ref(0)
   const left = ref<ReadonlySet<string>>(new Set())
   const message = ref('')
-  const table = shallowRef<readonly Scenario[]>([])
-  const isTrying = ref(false)
   /** How often three have been drawn. */
   const draws = ref(0)
 
@@ -101,23 +95,6 @@ export function useProposals() {
     state.value = proposals.value ? 'drawn' : 'cancelled'
     message.value = 'Stopped. Nothing was changed.'
   }
-  async function tryScenarios(): Promise<void> {
-    const [plan, context] = [store.plan, store.context]
-    if (!plan || !context) return
-    isTrying.value = true
-    try {
-      const answer = await trying.ask({
-        kind: 'scenarios',
-        plan: toRaw(plan),
-        context: toRaw(context),
-      })
-      if (answer.kind === 'scenarios') table.value = answer.scenarios
-    } catch {
-      message.value = 'The other terms could not be tried. Try again.'
-    }
-    isTrying.value = false
-  }
-
   const keyOf = (proposal: Proposal, at: number) => `${proposal.kind} ${at}`
   function taken(proposal: Proposal) {
     return proposal.changes.filter((_, at) => !left.value.has(keyOf(proposal, at)))
@@ -252,17 +229,6 @@ export function useProposals() {
       leftOut: drawn.cells === 0 ? [] : drawn.leftOut.map(leftOutWords),
     }
   })
-  const scenarioRows = computed(() =>
-    table.value.map(scenario => ({
-      key: `${scenario.kind} ${scenario.day}`,
-      name: scenarioWords(scenario.kind, scenario.day),
-      days: scenario.trainingDays,
-      minutes: Math.round(scenario.minutes),
-      misses: scenario.misses.slice(0, 4).map(missWords),
-      stimulus: formatOneDecimal(scenario.stimulus),
-    })),
-  )
-
   function toggleOther(group: Group): void {
     others.value = others.value.includes(group)
       ? others.value.filter(one => one !== group)
@@ -286,12 +252,9 @@ export function useProposals() {
     notes,
     whyNot,
     isOld,
-    scenarioRows,
-    isTrying,
     draws,
     draw,
     cancel,
     use,
-    tryScenarios,
   }
 }

@@ -29,7 +29,7 @@ const shown = computed(() => {
   return lines.slice(from, from + MOST_SHOWN)
 })
 const summary = computed(() => {
-  if (store.isEmpty) return 'Nothing allocated yet. + adds a set here.'
+  if (store.isEmpty) return 'Nothing allocated yet. P drafts the whole rotation, + adds a set here.'
   return findings.value.length === 0 ? 'Nothing to look at' : `${findings.value.length} to look at`
 })
 const ICONS = { stop: OctagonAlert, caution: CircleAlert, info: Info } as const

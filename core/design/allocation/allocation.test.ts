@@ -5,7 +5,15 @@ import { checkInput } from '../../judge/checks'
 import { rotationLedger } from '../../count/ledger'
 import { BUILT_IN_CATALOGUE } from '../../plan/catalogue'
 import { type ClientFacts, contextWith, type PlanContext, STEADY_MIDDLE } from '../../plan/method'
-import { concernWords, missWords, proofWords, withheldWords } from '../../words'
+import type { RotationDay } from '../../plan/rotation'
+import {
+  concernWords,
+  missWords,
+  proofWords,
+  termsProblemWords,
+  termsWords,
+  withheldWords,
+} from '../../words'
 import { planArbitrary } from '../../testing/arbitraries'
 import { idsInARow } from '../../testing/notation'
 import { planIn, written } from '../../testing/shorthandPlans'
@@ -13,13 +21,17 @@ import {
   allocationConcerns,
   allocationEdits,
   allocationProblem,
+  costOfTerms,
+  costsOfTerms,
   greedyStart,
   LOSS,
   type LinearSolver,
   propose,
+  readTerms,
   relaxedQuestion,
-  scenarios,
   scorer,
+  type Terms,
+  usualTerms,
 } from '.'
 
 const client = (more: Partial<ClientFacts> = {}) =>
@@ -315,24 +327,86 @@ describe('the solver behind its port', () => {
   })
 })
 
-test('other terms are compared, and the day that costs least is the one given up', () => {
-  const rows = scenarios(plan, client(), { moves: 400 })
-  expect(rows.map(({ kind }) => kind)).toEqual([
-    'as_is',
-    'shorter',
-    'day_less',
-    'no_arm_day',
-    'finishers',
+test('usual terms are compared, and the day that costs least is the one given up', () => {
+  const costs = costsOfTerms(plan, client(), usualTerms(plan), { moves: 400 })
+  expect(costs.map(({ terms }) => termsWords(terms))).toEqual([
+    'As it is, placed again',
+    '55 minutes',
+    '2 days',
+    'no arm day',
+    'no arm day, arms as finishers',
   ])
-  expect(rows.find(({ kind }) => kind === 'no_arm_day')).toMatchObject({ day: 4, trainingDays: 2 })
-  expect(rows[1]?.minutes).toBeLessThanOrEqual((rows[0]?.minutes ?? 0) + 20)
+  expect(costs[3]).toMatchObject({ givenUp: [4], trainingDays: 2 })
+  expect(costs[2]!.trainingDays).toBe(2)
+  for (const given of [0, 2, 4]) {
+    const days = plan.rotation.days.map((day, at) => (at === given ? rest : day))
+    const without = { ...plan, rotation: { ...plan.rotation, days } }
+    const other = costOfTerms(without, client(), {}, { moves: 400 })
+    expect(costs[2]!.points).toBeLessThanOrEqual(other.points + LOSS)
+  }
+})
+
+test.each<{ line: string; terms: Terms }>([
+  {
+    line: 'four days, 45 minutes, no arm day, no overhead',
+    terms: { days: 4, minutes: 45, armDay: 'without', overhead: 'without' },
+  },
+  { line: ' 3 training days ;  60 min ', terms: { days: 3, minutes: 60 } },
+  {
+    line: 'Without an arm day and arms as finishers',
+    terms: { armDay: 'without', finishers: true },
+  },
+])('terms typed as "$line"', ({ line, terms }) => {
+  expect(readTerms(line)).toEqual({ ok: true, value: terms })
+  // What they are called can be typed again.
+  expect(readTerms(termsWords(terms))).toEqual({ ok: true, value: terms })
+})
+
+test.each<{ line: string; says: RegExp }>([
+  { line: '', says: /^Type the terms first/ },
+  { line: 'more pump', says: /“more pump” is not understood/ },
+  { line: 'many days', says: /“many days” is not understood/ },
+  { line: '0 days', says: /from 1 to 14/ },
+  { line: '400 minutes', says: /from 10 to 240/ },
+])('"$line" is told with what can be typed', ({ line, says }) => {
+  const read = readTerms(line)
+  expect(read.ok ? '' : termsProblemWords(read.error)).toMatch(says)
+})
+
+test('terms that contradict the rotation are answered with what is possible', () => {
+  const cost = (terms: Terms, of = plan) => costOfTerms(of, client(), terms, { moves: 300 })
+  const onDays = (change: (day: RotationDay, at: number) => RotationDay) => ({
+    ...plan,
+    rotation: { ...plan.rotation, days: plan.rotation.days.map(change) },
+  })
+  expect(cost({ days: 5 })).toMatchObject({
+    trainingDays: 3,
+    notes: [{ kind: 'fewer_days', there: 3 }],
+  })
+  expect(cost({ armDay: 'without', days: 3 })).toMatchObject({ trainingDays: 3, givenUp: [] })
+  const alone = onDays((day, at) => (at === 4 ? day : rest))
+  expect(cost({ armDay: 'without' }, alone)).toMatchObject({
+    trainingDays: 1,
+    notes: [{ kind: 'last_day_stays' }],
+  })
+  expect(cost({ overhead: 'without' }).notes).toEqual([{ kind: 'no_overhead' }])
+  const over = onDays((day, at) =>
+    at === 0
+      ? written(
+          'push',
+          'bench_press_dumbbell 3 x 8, rir 2',
+          'overhead_extension_rope 3 x 12, rir 2',
+        )
+      : day,
+  )
+  const without = cost({ overhead: 'without' }, over)
+  expect(without.notes).toEqual([])
+  expect(without.misses.map(({ kind }) => kind)).toContain('overhead')
 })
 
 test('without an arm day finishers are tried on the days there are, with short rests', () => {
   const bare = limited(planIn(7, push, { ...rest, sessions: [] }, pull), 45)
-  expect(
-    scenarios(bare, client(), { moves: 200 }).find(({ kind }) => kind === 'finishers'),
-  ).toMatchObject({ day: null, trainingDays: 2 })
+  expect(usualTerms(bare)).toContainEqual({ finishers: true })
   const { cells } = allocationProblem({ plan: bare, context: client(), newAs: 'finisher' })
   for (const { grouping } of cells.filter(({ isNew }) => isNew))
     expect(grouping).toMatchObject({

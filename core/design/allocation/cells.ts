@@ -1,3 +1,4 @@
+import type { SlotId } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import { ARM_GROUPS, type Group, type Joint } from '../../plan/catalogue'
 import type { CheckInput } from '../../judge/checks'
@@ -34,7 +35,7 @@ export interface Cell {
   readonly main: Group
   readonly isNew: boolean
   readonly now: number
-  /** Numbers of sets it may have, rising; 0 is always among them. */
+  /** Numbers of sets it may have, rising; 0 is among them but for what a rotation is built on. */
   readonly values: readonly number[]
   /** By number of sets. */
   readonly worth: readonly CellWorth[]
@@ -66,6 +67,8 @@ export interface Problem {
   /** Groups that exercises may come and go for. */
   readonly asked: readonly Group[]
   readonly newAs: NewAs
+  /** A rotation that has nothing but what it is to be built on. */
+  readonly isFromNothing: boolean
   /** What is not offered for the sake of a joint. */
   readonly withheld: readonly Withheld[]
   /** Sets per 7 days that come from besides the rotation. */
@@ -79,6 +82,8 @@ export interface AllocationQuestion {
   /** Groups beside the arms, for the scope `chosen`. */
   readonly chosen?: readonly Group[]
   readonly newAs?: NewAs
+  /** A rotation from nothing: compounds that its days are built on, which keep some sets whatever else moves. */
+  readonly backbone?: ReadonlySet<SlotId>
 }
 
 /** Exercises that would have been offered, by what speaks against them. */
@@ -94,6 +99,7 @@ export interface Terms {
   readonly asked: readonly Group[]
   readonly scope: AllocationScope
   readonly newAs: NewAs
+  readonly backbone: ReadonlySet<SlotId> | undefined
 }
 /** A session before it is known what of it is open. */
 export type Bare = Omit<Place, 'base' | 'cells'>

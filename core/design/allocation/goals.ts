@@ -23,8 +23,9 @@ interface GoalRow {
   readonly cost: (state: Scorer, within: number) => number
 }
 
-/** What a point of wants is worth beside the rest of the cost. */
+/** What a point of wants is worth beside the rest of the cost, and one beyond what may be missed freely. */
 const WANTS = 20
+const OVER = 100
 
 /**
  * What proposals are made for, in their order: the only place that lists them. All meet the wants first.
@@ -54,7 +55,7 @@ export const PROPOSAL_GOALS = {
       const points = state.points()
       const over = Math.max(0, points - within)
       return (
-        WANTS * over + 10 * lines + comeAndGo + 0.5 * sets + 0.1 * points - 0.02 * state.stimulus()
+        OVER * over + 10 * lines + comeAndGo + 0.5 * sets + 0.1 * points - 0.02 * state.stimulus()
       )
     },
   },

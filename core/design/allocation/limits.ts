@@ -6,6 +6,8 @@ import type { AllocationState } from './state'
 /** More exercises than this in one session are not proposed. */
 export const MOST_EXERCISES = 8
 const SLACK = 1e-6
+/** Where nothing stands yet there is no load to hold a sore joint to: this share of its ceiling is taken for it. */
+const FROM_NOTHING = 0.5
 /** A limit binds from here on: less than a set's room is left. */
 const TIGHT = { seconds: 150, session: 0.93, week: 0.95 } as const
 
@@ -65,7 +67,7 @@ function weeksOf(places: Problem['places'], length: number): readonly (readonly 
 
 /** Hard limits, lifted to what stands fixed; the state must have no open sets yet. */
 export function limitsOf(
-  { places, cells, context, plan }: Problem,
+  { places, cells, context, plan, isFromNothing }: Problem,
   state: AllocationState,
   loosened: Loosened,
 ) {
@@ -89,10 +91,12 @@ export function limitsOf(
   }))
   const joints = JOINTS.map((joint, j) => {
     const own = jointCeiling(joint, context)
-    const now = places.map(
-      ({ base, cells: open }) =>
-        base.joints[j]! + open.reduce((sum, cell) => sum + cell.worth[cell.now]!.joints[j]!, 0),
+    const now = places.map(({ base, cells: open }) =>
+      isFromNothing
+        ? FROM_NOTHING * own.session
+        : base.joints[j]! + open.reduce((sum, cell) => sum + cell.worth[cell.now]!.joints[j]!, 0),
     )
+    const weekNow = isFromNothing ? FROM_NOTHING * own.week : largestWeek(j, now)
     // A sore joint bears no more than its reports allow, whatever its ceiling would.
     const allowed = (ceiling: number, of: number) =>
       Math.min(ceiling + (loosened.joints ?? 0), painCeiling(joint, of, context))
@@ -100,7 +104,7 @@ export function limitsOf(
       joint,
       own,
       session: sums.map((sum, at) => Math.max(allowed(own.session, now[at]!), sum.joints[j]!)),
-      week: Math.max(allowed(own.week, largestWeek(j, now)), largestWeek(j)),
+      week: Math.max(allowed(own.week, weekNow), largestWeek(j)),
     }
   })
   const exercises = state.exercises.map(count =>

@@ -22,6 +22,8 @@ import {
 const CHOICES = 6
 /** Fewer for muscles beside the arms, whose exercises are many and cost more of everything. */
 const OTHER_CHOICES = 2
+/** Stress on a joint from which on an exercise is not what one begins with. */
+const HARSH_STRESS = 3
 /** Rest between sets of a finisher; a rule of thumb. Source: docs/methods.md#proposals. */
 const FINISHER_REST = 45
 
@@ -83,8 +85,34 @@ export function newScheme(
       }
 }
 
+/** What loads a joint hard, or needs safeties that are not there, is not what one begins with. */
+const isHarsh = ({ exercise, intent }: RankedChoice, context: PlanContext): boolean =>
+  Math.max(...Object.values(intentFor(context, exercise, intent).jointStress)) >= HARSH_STRESS ||
+  (exercise.cautions.includes('fail_needs_safety') && !context.client.hasSafeties)
+
+/** Choices with the kinder ones first. */
+const kindlyRanked = (choices: readonly RankedChoice[], context: PlanContext) => [
+  ...choices.filter(choice => !isHarsh(choice, context)),
+  ...choices.filter(choice => isHarsh(choice, context)),
+]
+
+/** Exercises for a group that the client may begin with on a day, the kinder ones first. */
+export const offers = (group: Group, day: number, input: CheckInput): readonly RankedChoice[] =>
+  kindlyRanked(
+    rankedChoices(input, group, day).filter(
+      choice =>
+        choice.exercise.repUnit === 'reps' && withheldBy(choice, input.context) === undefined,
+    ),
+    input.context,
+  )
+
 /** Exercises for a group that could be added on a day, best first. */
-function choicesFor(group: Group, held: Bare, input: CheckInput): readonly RankedChoice[] {
+function choicesFor(
+  group: Group,
+  held: Bare,
+  input: CheckInput,
+  isFromNothing: boolean,
+): readonly RankedChoice[] {
   const there = new Set<string>(
     input.sessions
       .filter(({ day }) => day === held.day)
@@ -94,12 +122,13 @@ function choicesFor(group: Group, held: Bare, input: CheckInput): readonly Ranke
     ({ day, work }) => day === held.day && work.some(({ credits }) => credits[group] === 1),
   )
   if (!fitsRole(held.role, group) && !isTrained) return []
-  return rankedChoices(input, group, held.day).filter(
+  const choices = rankedChoices(input, group, held.day).filter(
     ({ exercise }) =>
       (exercise.kind === 'isolation' || !isArm(group)) &&
       exercise.repUnit === 'reps' &&
       !there.has(exercise.id),
   )
+  return isFromNothing ? kindlyRanked(choices, input.context) : choices
 }
 
 const mostChoices = (group: Group) => (isArm(group) ? CHOICES : OTHER_CHOICES)
@@ -108,11 +137,11 @@ const mostChoices = (group: Group) => (isArm(group) ? CHOICES : OTHER_CHOICES)
 export function withheldChoices(
   places: readonly Bare[],
   input: CheckInput,
-  { asked }: Terms,
+  { asked, backbone }: Terms,
 ): readonly Withheld[] {
   const found = places.flatMap(held =>
     asked.flatMap(group =>
-      choicesFor(group, held, input)
+      choicesFor(group, held, input, backbone !== undefined)
         .slice(0, mostChoices(group))
         .flatMap((choice): Withheld[] => {
           const why = withheldBy(choice, input.context)
@@ -155,14 +184,14 @@ function draftOf(
 export function newSlots(
   places: readonly Bare[],
   input: CheckInput,
-  { asked, newAs }: Terms,
+  { asked, newAs, backbone }: Terms,
 ): readonly Draft[] {
   const { context } = input
   const drafts = places.flatMap((held, place) => {
     const isLast = !places.some((other, at) => at > place && other.day === held.day)
     if (!isLast) return []
     return asked.flatMap(group =>
-      choicesFor(group, held, input)
+      choicesFor(group, held, input, backbone !== undefined)
         .filter(choice => withheldBy(choice, context) === undefined)
         .slice(0, mostChoices(group))
         .map(choice => draftOf(choice, group, place, { day: held.day, newAs, context })),

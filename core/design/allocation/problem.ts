@@ -108,11 +108,15 @@ function cellOf(
   held: Bare,
   groups: readonly Group[],
   context: PlanContext,
+  isBackbone = false,
 ): Cell {
   const now = isNew ? 0 : plannedSets(slot.scheme)
   const most = Math.max(MOST_SETS, now)
   const least = isNew ? NEW_LEAST : Math.min(NEW_LEAST, now)
-  const values = [0, ...Array.from({ length: most - least + 1 }, (_, step) => least + step)]
+  const values = [
+    ...(isBackbone ? [] : [0]),
+    ...Array.from({ length: most - least + 1 }, (_, step) => least + step),
+  ]
   const worth = Array.from({ length: most + 1 }, (_, sets) =>
     worthOf(
       sets === 0 ? [] : workOf(held, [{ ...grouping, slots: [slotWith(slot, sets)] }], context),
@@ -164,13 +168,15 @@ function placeOf(
 
 /** What there is to decide about a plan, and what stands whatever is decided. */
 export function allocationProblem(question: AllocationQuestion): Problem {
-  const { plan, context, scope = 'arms', newAs = 'usual' } = question
-  const terms: Terms = { asked: askedGroups(question), scope, newAs }
+  const { plan, context, scope = 'arms', newAs = 'usual', backbone } = question
+  const terms: Terms = { asked: askedGroups(question), scope, newAs, backbone }
   const input = checkInput(plan, context)
   const bare = sessionsOf(plan)
   const drafts = [...openSlots(bare, terms, context), ...newSlots(bare, input, terms)]
   const groups = groupsOf(drafts, context)
-  const cells = drafts.map((draft, at) => cellOf(draft, at, bare[draft.place]!, groups, context))
+  const cells = drafts.map((draft, at) =>
+    cellOf(draft, at, bare[draft.place]!, groups, context, backbone?.has(draft.slot.id)),
+  )
   const places = bare.map((held, place) => placeOf(held, place, cells, groups, context))
   const scale = 7 / plan.rotation.days.length
   const openNow = (cell: Cell, g: number) => cell.worth[cell.now]?.counted[g] ?? 0
@@ -193,6 +199,7 @@ export function allocationProblem(question: AllocationQuestion): Problem {
     asked: terms.asked,
     newAs,
     withheld,
+    isFromNothing: backbone !== undefined,
     beside,
   }
 }

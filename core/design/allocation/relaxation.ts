@@ -85,6 +85,7 @@ function addCell(cell: Cell, model: LinearModel): void {
   const least = cell.values.find(sets => sets > 0) ?? 1
   model.whole(y(cell))
   model.binary(x(cell))
+  if (!cell.values.includes(0)) model.atLeast([[x(cell), 1]], 1)
   model.atLeast(
     [
       [y(cell), 1],

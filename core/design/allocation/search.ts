@@ -33,13 +33,14 @@ function start(problem: Problem, state: Scorer, from: readonly number[] | undefi
   for (const cell of problem.cells) state.set(cell.at, from?.[cell.at] ?? cell.now)
   for (const cell of [...problem.cells].reverse()) {
     while (!state.fits(cell.at) && (state.sets[cell.at] ?? 0) > 0)
-      state.set(cell.at, below(cell, state.sets[cell.at] ?? 0))
+      state.set(cell.at, fewer(cell, state.sets[cell.at] ?? 0) ?? 0)
   }
 }
 
-function below({ values }: Cell, now: number): number {
-  return values.findLast(value => value < now) ?? 0
-}
+const fewer = ({ values }: Cell, now: number) => values.findLast(value => value < now)
+
+/** A step down; what a rotation is built on stays at its fewest. */
+const below = (cell: Cell, now: number): number => fewer(cell, now) ?? now
 
 function above({ values }: Cell, now: number): number {
   return values.find(value => value > now) ?? now
@@ -63,7 +64,7 @@ function step(
   const now = state.sets[cell.at] ?? 0
   const dice = random()
   if (dice < 0.3) return [change(cell, random() < 0.5 ? above(cell, now) : below(cell, now))]
-  if (dice < 0.4) return [change(cell, now > 0 ? 0 : pick(cell.values))]
+  if (dice < 0.4) return [change(cell, now > 0 ? cell.values[0]! : pick(cell.values))]
   const other = pick(
     byGroup.get(dice < 0.85 ? cell.main : pick([...byGroup.keys()])) ?? problem.cells,
   )
@@ -74,7 +75,7 @@ function step(
       : [change(cell, above(cell, now))]
   const wanted = other.values.includes(now) ? now : above(other, 0)
   return now > 0 && (state.sets[other.at] ?? 0) === 0
-    ? [change(cell, 0), change(other, wanted)]
+    ? [change(cell, cell.values[0]!), change(other, wanted)]
     : [change(cell, below(cell, now))]
 }
 
@@ -199,6 +200,10 @@ export function greedyStart(problem: Problem): {
   readonly points: number
 } {
   const state = scorer(problem)
+  for (const { at, values } of problem.cells) {
+    state.set(at, values[0]!)
+    if (!state.fits(at)) state.set(at, 0)
+  }
   let now = state.points()
   for (;;) {
     let best: { at: number; sets: number; points: number } | undefined

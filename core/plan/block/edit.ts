@@ -38,7 +38,7 @@ import {
   tuneGrouping,
   ungroup,
 } from './editGroupings'
-import { findSlot, MAX_GROUPINGS, type PlanDocument } from './planDocument'
+import { findSlot, MAX_GROUPINGS, type PlanDocument, type Weighed } from './planDocument'
 import { withOneOff, withVariant, withoutOneOff, withoutVariant } from './oneOffs'
 import type { EditProblem, PlanEdit } from './planEdit'
 
@@ -121,6 +121,8 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
       return success(hold(plan, edit))
     case 'set_closing_notes':
       return success(withClosingNotes(plan, edit.notes))
+    case 'set_weighed':
+      return success(withWeighed(plan, edit.weighed))
     case 'dismiss':
       return success({
         ...plan,
@@ -377,6 +379,11 @@ function withNewSlot(
     ),
   }
 }
+
+const withWeighed = (
+  { weighed: _, ...plan }: PlanDocument,
+  weighed: readonly Weighed[],
+): PlanDocument => (weighed.length === 0 ? plan : { ...plan, weighed })
 
 function withClosingNotes({ closingNotes: _, ...plan }: PlanDocument, notes: string): PlanDocument {
   return notes.trim() === '' ? plan : { ...plan, closingNotes: notes }

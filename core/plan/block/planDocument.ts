@@ -27,6 +27,12 @@ export interface Variant {
   readonly content: Session
 }
 
+/** Terms that a plan was weighed against, and what it came to under them. */
+export interface Weighed {
+  readonly terms: string
+  readonly outcome: string
+}
+
 /** The plan of one training block, saved whole under a version number (docs/formats.md). */
 export interface PlanDocument {
   readonly schema: typeof PLAN_SCHEMA
@@ -39,6 +45,8 @@ export interface PlanDocument {
   readonly block?: BlockPlan
   /** Findings the coach has looked at and put aside, by finding key, each with her note. */
   readonly dismissed?: readonly { readonly finding: string; readonly note: string }[]
+  /** Terms that were weighed, in the coach's words, and what each came to then: the reason for how the plan is. */
+  readonly weighed?: readonly Weighed[]
   readonly oneOffs?: readonly OneOff[]
   readonly variants?: readonly Variant[]
   /** What the coach takes from this block into the next, and what she took from the one before. */

@@ -1,0 +1,41 @@
+import { boardIsLive, expect, saved, signIn, test, week } from '../support/test'
+
+test('a new client: from the intake to a sent first week in under three minutes', async ({
+  page,
+  studio,
+}) => {
+  test.slow()
+  await signIn(page, studio)
+  const started = Date.now()
+  await page.getByRole('link', { name: 'New client' }).click()
+  const open = page.getByRole('button', { name: 'Open the board' })
+  await expect(open).toBeEnabled()
+  await page.getByLabel('Name', { exact: true }).fill('Aslaug Brattvoll')
+  await page.getByLabel('Months of training').fill('30')
+  for (const day of ['Mon', 'Tue', 'Thu', 'Fri'])
+    await page.getByRole('group', { name: day, exact: true }).getByRole('checkbox').setChecked(true)
+  await open.click()
+  await boardIsLive(page)
+  await expect(page.getByText(/P drafts the whole rotation/)).toBeVisible()
+  await page.keyboard.press('p')
+  await expect(page.getByRole('heading', { name: 'A rotation from nothing' })).toBeVisible()
+  const first = page.getByRole('region', { name: /^A, / })
+  await expect(first).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('region', { name: /^C, / })).toBeVisible()
+  await expect(first.getByRole('heading', { name: /^Day 1/ })).toBeVisible()
+  const promised = await first.getByText(/^\d+ to look at$/).innerText()
+  const biceps = await first.locator('b.font-display').first().innerText()
+  await page.keyboard.press('a')
+  await boardIsLive(page)
+  await saved(page)
+  await expect(week(page, 'Biceps')).toHaveAccessibleName(
+    new RegExp(`^Biceps: ${biceps.replace('.', '\\.')} sets`),
+  )
+  await expect(
+    page.getByText(promised.startsWith('0 ') ? 'Nothing to look at' : promised),
+  ).toBeVisible()
+  await page.getByRole('link', { name: 'Block', exact: true }).click()
+  await page.getByRole('button', { name: /^Send rotation 1/ }).click()
+  await expect(page.getByText(/^Rotation 1 is sent: 4 sessions\.$/)).toBeVisible()
+  expect(Date.now() - started).toBeLessThan(180_000)
+})
