@@ -1,12 +1,18 @@
 import {
   allocationProblem,
+  fewestQuestion,
   greedyStart,
+  type LinearSolver,
+  LOSS,
   propose,
   relaxedQuestion,
   search,
+  whyNotMore,
+  winnerOf,
 } from '#core/design/allocation'
+import { draftsFrom } from '#core/design/draft'
 import { exerciseId, groupingId, plainDate, seededRandom, sessionId, slotId } from '#core/base'
-import { type PlanDocument, usualScheme } from '#core/plan/block'
+import { type PlanDocument, starterPlan, usualScheme } from '#core/plan/block'
 import { type CatalogueId, type Equipment, requireExercise } from '#core/plan/catalogue'
 import {
   type ClientFacts,
@@ -16,6 +22,7 @@ import {
   STEADY_MIDDLE,
 } from '#core/plan/method'
 import type { DayRole, RotationDay } from '#core/plan/rotation'
+import { PERMITS } from '#core/plan/safety'
 import { linearSolver } from '#shared/solver/highs'
 import { seededUuids } from '../demo/seededIds'
 
@@ -106,6 +113,32 @@ export function instances(count: number): readonly Instance[] {
   })
 }
 
+/** The same rotations held otherwise: from nothing, with pain, with what a client is permitted; three methods. */
+export function furtherInstances(count: number): readonly Instance[] {
+  const methods = METHODS.slice(0, 3)
+  return instances(count).map(({ plan, context: { client } }, at): Instance => {
+    const method = methods[at % methods.length]!
+    const kind = (['nothing', 'pain', 'permits'] as const)[Math.floor(at / methods.length) % 3]!
+    const facts: ClientFacts = {
+      ...client,
+      ...(kind === 'pain' && {
+        pain: { elbow_flexor_side: 'hold', wrist: at % 2 === 0 ? 'swap' : 'hold' },
+      }),
+      ...(kind === 'permits' && { permits: PERMITS, hasSafeties: true }),
+    }
+    const days = plan.rotation.days.map(day =>
+      kind === 'nothing' && day.role !== 'rest'
+        ? { ...day, sessions: day.sessions.map(session => ({ ...session, groupings: [] })) }
+        : day,
+    )
+    return {
+      name: `${plan.rotation.days.length} days, ${kind}, ${method.id}`,
+      context: contextWith(method, facts),
+      plan: { ...plan, rotation: { ...plan.rotation, days } },
+    }
+  })
+}
+
 const share = (values: readonly number[], part: number) =>
   [...values].sort((a, b) => a - b)[
     Math.min(values.length - 1, Math.floor(part * values.length))
@@ -117,41 +150,86 @@ const spread = (what: string, values: readonly number[], digits = 0) => ({
   max: Math.max(...values).toFixed(digits),
 })
 
-/** Times and quality of proposals over generated rotations; `npm run bench allocation`. */
+/** How one instance does: times in milliseconds, points of wants missed. */
+function measured({ plan, context, name }: Instance, solver: LinearSolver) {
+  const started = performance.now()
+  const problem = allocationProblem({ plan, context })
+  const first = search(problem, { kind: 'best', random: seededRandom(1), moves: 9000 })
+  const drawn = performance.now()
+  const proof =
+    problem.cells.length > 0
+      ? solver(relaxedQuestion(problem), 20)
+      : { status: 'optimal' as const, bound: 0 }
+  const proved = performance.now()
+  const all = propose({ plan, context }, { solver })
+  const whole = performance.now()
+  const plain = propose({ plan, context })
+  const ready = performance.now()
+  const fewest = all.proposals.find(({ kind }) => kind === 'fewest_changes')
+  const within = Math.min(...all.proposals.map(({ points }) => points)) + LOSS
+  if (problem.cells.length > 0) solver(fewestQuestion(problem, within), 20)
+  const counted = performance.now()
+  const winner = winnerOf(all)
+  if (winner && winner.misses.length > 0) whyNotMore({ plan, context }, winner, solver)
+  const explained = performance.now()
+  const local = { kind: 'fewest_changes', random: seededRandom(1), moves: 0 } as const
+  const points = Math.min(...all.proposals.map(proposal => proposal.points))
+  return {
+    name,
+    cells: problem.cells.length,
+    first: drawn - started,
+    proof: proved - drawn,
+    whole: whole - proved,
+    ready: ready - whole,
+    plain: Math.min(...plain.proposals.map(proposal => proposal.points)),
+    fewestTime: counted - ready,
+    explained: explained - counted,
+    isFewest:
+      fewest === undefined ||
+      (all.fewestBound !== null && fewest.changes.length <= all.fewestBound),
+    status: all.solver,
+    gap: Math.max(0, points - Math.max(0, proof.bound ?? 0)),
+    points,
+    greedy: greedyStart(problem).points,
+    local: search(problem, local).points,
+    firstPoints: first.points,
+  }
+}
+
+/** Milliseconds that three drafts of an empty week take, over days, minutes, methods and pain. */
+function draftTimes(count: number): readonly number[] {
+  const random = seededRandom(9)
+  return Array.from({ length: count }, (_, at) => {
+    const minutes = [35, 45, 60, 75][at % 4]!
+    const days = Array.from({ length: 2 + (at % 5) }, (_unused, day) => ({
+      weekday: day + 1,
+      minutes,
+      start: '17:30',
+    }))
+    const context = contextWith(METHODS[at % METHODS.length]!, {
+      trainingAgeMonths: 6 + 12 * (at % 6),
+      ...(at % 3 === 0 && { pain: { elbow_flexor_side: 'hold' as const } }),
+    })
+    const started = performance.now()
+    draftsFrom(starterPlan(days, plainDate('2026-04-06')), context, { newId: seededUuids(random) })
+    return performance.now() - started
+  })
+}
+
+/** Times and quality of proposals and drafts over generated rotations; `npm run bench allocation`. */
 export async function benchAllocation(count: number): Promise<void> {
   const solver = await linearSolver()
-  const rows = instances(count).map(({ plan, context, name }) => {
-    const started = performance.now()
-    const problem = allocationProblem({ plan, context })
-    const first = search(problem, { kind: 'best', random: seededRandom(1), moves: 9000 })
-    const drawn = performance.now()
-    const proof =
-      problem.cells.length > 0
-        ? solver(relaxedQuestion(problem), 20)
-        : { status: 'optimal' as const, bound: 0 }
-    const proved = performance.now()
-    const all = propose({ plan, context }, { solver })
-    const whole = performance.now()
-    const points = Math.min(...all.proposals.map(proposal => proposal.points))
-    const local = search(problem, {
-      kind: 'fewest_changes',
-      random: seededRandom(1),
-      moves: 0,
-    }).points
-    return {
-      name,
-      cells: problem.cells.length,
-      first: drawn - started,
-      proof: proved - drawn,
-      whole: whole - proved,
-      status: all.solver,
-      gap: Math.max(0, points - Math.max(0, proof.bound ?? 0)),
-      points,
-      greedy: greedyStart(problem).points,
-      local,
-      firstPoints: first.points,
-    }
-  })
+  for (const [title, all] of [
+    ['as before', instances(count)],
+    ['from nothing, with pain, with permits; three methods', furtherInstances(count)],
+  ] as const) {
+    console.log(`\n${all.length} rotations, ${title}`)
+    tell(all.map(instance => measured(instance, solver)))
+  }
+  console.table([spread('three drafts from nothing, ms', draftTimes(count))])
+}
+
+function tell(rows: readonly ReturnType<typeof measured>[]): void {
   console.table([
     spread(
       'first plan from scratch, ms',
@@ -162,8 +240,20 @@ export async function benchAllocation(count: number): Promise<void> {
       rows.map(row => row.proof),
     ),
     spread(
-      'three proposals, proof and purchases, ms',
+      'proposals ready, without the proofs, ms',
+      rows.map(row => row.ready),
+    ),
+    spread(
+      'proposals with both proofs, ms',
       rows.map(row => row.whole),
+    ),
+    spread(
+      'proof of the fewest changes by itself, ms',
+      rows.map(row => row.fewestTime),
+    ),
+    spread(
+      'why not more, ms',
+      rows.map(row => row.explained),
     ),
     spread(
       'cells',
@@ -191,6 +281,15 @@ export async function benchAllocation(count: number): Promise<void> {
       what: 'proven within one point in 2 s',
       share: part(({ status, proof }) => status === 'proven' && proof <= 2000),
     },
+    {
+      what: 'proven within one point in 10 s',
+      share: part(({ status, proof }) => status === 'proven' && proof <= 10_000),
+    },
+    {
+      what: 'fewest changes proven in 5 s',
+      share: part(({ isFewest, fewestTime }) => isFewest && fewestTime <= 5000),
+    },
+    { what: 'as good without the solver', share: part(row => row.plain <= row.points + 1e-6) },
     { what: 'never worse than greedy', share: part(row => row.points <= row.greedy + 1e-6) },
     { what: 'better than greedy', share: part(row => row.points < row.greedy - 0.5) },
     { what: 'never worse than local search', share: part(row => row.points <= row.local + 1e-6) },

@@ -120,7 +120,7 @@ useActions(PROPOSALS_ACTIONS, {
           </p>
           <h3 class="mt-2 font-semibold">The days, sets behind each exercise</h3>
           <div v-for="day in column.days" :key="day.title" class="text-[12.5px] leading-[17px]">
-            <h4 class="mt-1 font-semibold first-letter:uppercase">{{ day.title }}</h4>
+            <h4 class="mt-1 font-semibold">{{ day.title }}</h4>
             <ol>
               <li v-for="line in day.lines" :key="line">{{ line }}</li>
             </ol>

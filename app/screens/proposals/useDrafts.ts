@@ -3,6 +3,7 @@ import { ARM_GROUPS, GROUPS } from '#core/plan/catalogue'
 import { checkInput } from '#core/judge/checks'
 import { plannedSets } from '#core/plan/scheme'
 import {
+  capitalised,
   concernWords,
   dayWords,
   formatSets,
@@ -72,7 +73,7 @@ export function useDrafts() {
     const { catalogue } = store.context!
     return days.flatMap((day, at) =>
       day.sessions.map(session => ({
-        title: dayWords(day, at),
+        title: capitalised(dayWords(day, at)),
         lines: session.groupings.map(({ slots }) =>
           slots
             .map(slot => `${slotName(slot, catalogue)} ${formatSets(plannedSets(slot.scheme))}`)
