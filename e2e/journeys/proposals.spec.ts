@@ -162,6 +162,8 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
   await expect(page.getByText(/effective sets; /).first()).toBeVisible()
   await page.getByRole('link', { name: 'Back' }).click()
   await expect(page.getByText(/^Kept with the plan: As it is/)).toBeVisible({ timeout: 60_000 })
+  await terms.getByRole('button', { name: 'take out of the plan' }).click()
+  await expect(terms.getByText(/^Taken out of the plan/)).toBeVisible()
   // Escape leaves the page once nothing is being drawn any more.
   await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
     timeout: 60_000,

@@ -4,7 +4,9 @@ import {
   greedyStart,
   type LinearSolver,
   LOSS,
+  type Problem,
   propose,
+  type Proposals,
   relaxedQuestion,
   search,
   whyNotMore,
@@ -52,6 +54,35 @@ interface Instance {
   readonly name: string
 }
 
+const REST: RotationDay = { role: 'rest', sessions: [] }
+
+/** A day of a role drawn by chance, with most of what such a day begins with. */
+function trainingDay({
+  minutes,
+  context,
+  random,
+  newId,
+}: {
+  readonly minutes: number
+  readonly context: PlanContext
+  readonly random: () => number
+  readonly newId: () => string
+}): RotationDay {
+  const role = ROLES[Math.floor(random() * ROLES.length)]!
+  const groupings = (BY_ROLE[role] ?? [])
+    .filter(() => random() < 0.85)
+    .map(id => {
+      const exercise = requireExercise(context.catalogue, id)
+      const grouping = groupingId(newId())
+      const own = { id: slotId(newId()), exercise: exerciseId(id), intent: null }
+      const held = random() < 0.08 ? { isHeld: true as const } : {}
+      const scheme = usualScheme(exercise, 2 + Math.floor(random() * 2), context.method)
+      const slots = [{ ...own, ...held, scheme }] as const
+      return { id: grouping, kind: 'straight' as const, placement: 'main' as const, slots }
+    })
+  return { role, minuteLimit: minutes, sessions: [{ id: sessionId(newId()), groupings }] }
+}
+
 /** Rotations of 5 to 10 days with 2 to 6 training days, tight and loose in minutes, wants, equipment and joints. */
 export function instances(count: number): readonly Instance[] {
   const random = seededRandom(5)
@@ -71,33 +102,10 @@ export function instances(count: number): readonly Instance[] {
     }
     const context = contextWith(method, client)
     const days = Array.from({ length }, (_unused, day): RotationDay => {
-      if (
-        Math.floor((day * training) / length) === Math.floor(((day - 1) * training) / length) &&
-        day > 0
-      )
-        return { role: 'rest', sessions: [] }
-      const role = pick(ROLES)
-      const groupings = (BY_ROLE[role] ?? [])
-        .filter(() => random() < 0.85)
-        .map(id => ({
-          id: groupingId(newId()),
-          kind: 'straight' as const,
-          placement: 'main' as const,
-          slots: [
-            {
-              id: slotId(newId()),
-              exercise: exerciseId(id),
-              intent: null,
-              ...(random() < 0.08 && { isHeld: true as const }),
-              scheme: usualScheme(
-                requireExercise(context.catalogue, id),
-                2 + Math.floor(random() * 2),
-                method,
-              ),
-            },
-          ] as const,
-        }))
-      return { role, minuteLimit: minutes, sessions: [{ id: sessionId(newId()), groupings }] }
+      const isTraining =
+        day === 0 ||
+        Math.floor((day * training) / length) !== Math.floor(((day - 1) * training) / length)
+      return isTraining ? trainingDay({ minutes, context, random, newId }) : REST
     })
     return {
       name: `${length} days, ${training} trained, ${minutes} min, ${method.id}`,
@@ -150,6 +158,17 @@ const spread = (what: string, values: readonly number[], digits = 0) => ({
   max: Math.max(...values).toFixed(digits),
 })
 
+/** Milliseconds that the proof of the fewest changes and the reasons take by themselves. */
+function explanationTimes(problem: Problem, all: Proposals, solver: LinearSolver) {
+  const started = performance.now()
+  const within = Math.min(...all.proposals.map(({ points }) => points)) + LOSS
+  if (problem.cells.length > 0) solver(fewestQuestion(problem, within), 20)
+  const counted = performance.now()
+  const winner = winnerOf(all)
+  if (winner && winner.misses.length > 0) whyNotMore(problem, winner, solver)
+  return { fewestTime: counted - started, explained: performance.now() - counted }
+}
+
 /** How one instance does: times in milliseconds, points of wants missed. */
 function measured({ plan, context, name }: Instance, solver: LinearSolver) {
   const started = performance.now()
@@ -166,12 +185,6 @@ function measured({ plan, context, name }: Instance, solver: LinearSolver) {
   const plain = propose({ plan, context })
   const ready = performance.now()
   const fewest = all.proposals.find(({ kind }) => kind === 'fewest_changes')
-  const within = Math.min(...all.proposals.map(({ points }) => points)) + LOSS
-  if (problem.cells.length > 0) solver(fewestQuestion(problem, within), 20)
-  const counted = performance.now()
-  const winner = winnerOf(all)
-  if (winner && winner.misses.length > 0) whyNotMore({ plan, context }, winner, solver)
-  const explained = performance.now()
   const local = { kind: 'fewest_changes', random: seededRandom(1), moves: 0 } as const
   const points = Math.min(...all.proposals.map(proposal => proposal.points))
   return {
@@ -182,8 +195,7 @@ function measured({ plan, context, name }: Instance, solver: LinearSolver) {
     whole: whole - proved,
     ready: ready - whole,
     plain: Math.min(...plain.proposals.map(proposal => proposal.points)),
-    fewestTime: counted - ready,
-    explained: explained - counted,
+    ...explanationTimes(problem, all, solver),
     isFewest:
       fewest === undefined ||
       (all.fewestBound !== null && fewest.changes.length <= all.fewestBound),
@@ -229,83 +241,53 @@ export async function benchAllocation(count: number): Promise<void> {
   console.table([spread('three drafts from nothing, ms', draftTimes(count))])
 }
 
-function tell(rows: readonly ReturnType<typeof measured>[]): void {
+type Row = ReturnType<typeof measured>
+
+function tell(rows: readonly Row[]): void {
+  const times = (what: string, of: (row: Row) => number, digits = 0) =>
+    spread(what, rows.map(of), digits)
   console.table([
-    spread(
-      'first plan from scratch, ms',
-      rows.map(row => row.first),
-    ),
-    spread(
-      'solver by itself, ms',
-      rows.map(row => row.proof),
-    ),
-    spread(
-      'proposals ready, without the proofs, ms',
-      rows.map(row => row.ready),
-    ),
-    spread(
-      'proposals with both proofs, ms',
-      rows.map(row => row.whole),
-    ),
-    spread(
-      'proof of the fewest changes by itself, ms',
-      rows.map(row => row.fewestTime),
-    ),
-    spread(
-      'why not more, ms',
-      rows.map(row => row.explained),
-    ),
-    spread(
-      'cells',
-      rows.map(row => row.cells),
-    ),
-    spread(
-      'gap to the bound, points',
-      rows.map(row => row.gap),
-      1,
-    ),
-  ])
-  const part = (holds: (row: (typeof rows)[number]) => boolean) =>
-    `${rows.filter(holds).length} of ${rows.length}`
-  console.table([
-    { what: 'proven within one point', share: part(({ status }) => status === 'proven') },
-    {
-      what: 'within one set (8 points) or 1 %',
-      share: part(({ gap, points }) => gap <= Math.max(8, points / 100)),
-    },
-    {
-      what: 'that within 2 s of solver time',
-      share: part(({ gap, points, proof }) => gap <= Math.max(8, points / 100) && proof <= 2000),
-    },
-    {
-      what: 'proven within one point in 2 s',
-      share: part(({ status, proof }) => status === 'proven' && proof <= 2000),
-    },
-    {
-      what: 'proven within one point in 10 s',
-      share: part(({ status, proof }) => status === 'proven' && proof <= 10_000),
-    },
-    {
-      what: 'fewest changes proven in 5 s',
-      share: part(({ isFewest, fewestTime }) => isFewest && fewestTime <= 5000),
-    },
-    { what: 'as good without the solver', share: part(row => row.plain <= row.points + 1e-6) },
-    { what: 'never worse than greedy', share: part(row => row.points <= row.greedy + 1e-6) },
-    { what: 'better than greedy', share: part(row => row.points < row.greedy - 0.5) },
-    { what: 'never worse than local search', share: part(row => row.points <= row.local + 1e-6) },
-    { what: 'better than local search', share: part(row => row.points < row.local - 0.5) },
+    times('first plan from scratch, ms', row => row.first),
+    times('solver by itself, ms', row => row.proof),
+    times('proposals ready, without the proofs, ms', row => row.ready),
+    times('proposals with both proofs, ms', row => row.whole),
+    times('proof of the fewest changes by itself, ms', row => row.fewestTime),
+    times('why not more, ms', row => row.explained),
+    times('cells', row => row.cells),
+    times('gap to the bound, points', row => row.gap, 1),
   ])
   console.table(
-    [...rows]
-      .sort((a, b) => b.gap - a.gap)
-      .slice(0, 5)
-      .map(({ name, cells, gap, points, greedy: other, status }) => ({
-        name,
-        cells,
-        gap: gap.toFixed(1),
-        points: points.toFixed(1),
-        greedy: other.toFixed(1),
-        status,
-      })),
+    Object.entries(QUALITIES).map(([what, holds]) => ({
+      what,
+      share: `${rows.filter(holds).length} of ${rows.length}`,
+    })),
   )
+  const open = [...rows].sort((a, b) => b.gap - a.gap).slice(0, 5)
+  console.table(
+    open.map(({ name, cells, gap, points, greedy, status }) => ({
+      name,
+      cells,
+      gap: gap.toFixed(1),
+      points: points.toFixed(1),
+      greedy: greedy.toFixed(1),
+      status,
+    })),
+  )
+}
+
+const isNear = ({ gap, points }: Row) => gap <= Math.max(8, points / 100)
+
+/** What is counted over all rotations. */
+const QUALITIES: Readonly<Record<string, (row: Row) => boolean>> = {
+  'proven within one point': row => row.status === 'proven',
+  'within one set (8 points) or 1 %': isNear,
+  'that within 2 s of solver time': row => isNear(row) && row.proof <= 2000,
+  'proven within one point in 2 s': row => row.status === 'proven' && row.proof <= 2000,
+  'proven within one point in 10 s': row => row.status === 'proven' && row.proof <= 10_000,
+  'fewest changes proven in 5 s': row => row.isFewest && row.fewestTime <= 5000,
+  'as good without the solver': row => row.plain <= row.points + 1e-6,
+  'never worse than greedy': row => row.points <= row.greedy + 1e-6,
+  'better than greedy': row => row.points < row.greedy - 0.5,
+  'never worse than local search': row => row.points <= row.local + 1e-6,
+  'better than local search': row => row.points < row.local - 0.5,
 }

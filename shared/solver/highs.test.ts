@@ -53,6 +53,9 @@ test('with the solver the same question has the same answer, and no proposal goe
   const solver = await linearSolver()
   const first = propose({ plan, context }, { solver })
   expect(first.solver).not.toBe('failed')
+  const fewest = first.proposals.find(({ kind }) => kind === 'fewest_changes')!
+  expect(first.fewestBound).toBeGreaterThan(0)
+  expect(first.fewestBound).toBeLessThanOrEqual(fewest.changes.length)
   for (const { points } of first.proposals)
     expect(points).toBeGreaterThanOrEqual((first.bound ?? 0) - 1e-6)
   expect(propose({ plan, context }, { solver })).toEqual(first)

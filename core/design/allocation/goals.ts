@@ -25,7 +25,7 @@ interface GoalRow {
 
 /** What a point of wants is worth beside the rest of the cost, and one beyond what may be missed freely. */
 const WANTS = 20
-const OVER = 100
+const OVER = { once: 1000, each: 100 } as const
 
 /**
  * What proposals are made for, in their order: the only place that lists them. All meet the wants first.
@@ -53,10 +53,8 @@ export const PROPOSAL_GOALS = {
     cost: (state, within) => {
       const { lines, comeAndGo, sets } = state.changes()
       const points = state.points()
-      const over = Math.max(0, points - within)
-      return (
-        OVER * over + 10 * lines + comeAndGo + 0.5 * sets + 0.1 * points - 0.02 * state.stimulus()
-      )
+      const over = points > within + 1e-6 ? OVER.once + OVER.each * (points - within) : 0
+      return over + 10 * lines + comeAndGo + 0.5 * sets + 0.1 * points - 0.02 * state.stimulus()
     },
   },
   shortest: {

@@ -120,6 +120,13 @@ export function whyNotMore(
   return reasonsFor(problem, { ...state.scored(), sets: Array.from(state.sets), cost: 0 }, solver)
 }
 
+/** How a search goes on: points that may be missed freely, and how far it may go back at first. */
+interface Further {
+  readonly within?: number
+  readonly heat?: number
+}
+const FEWEST_HEATS = [GENTLE_HEAT, 20, 60, 150] as const
+
 type FoundByKind = Readonly<Record<ProposalKind, Found>>
 
 interface Solved {
@@ -146,20 +153,22 @@ function searched(problem: Problem, options: ProposeOptions) {
   const starts = [...firsts.map(({ sets }) => sets), greedyStart(problem).sets]
   if (solved.sets) starts.push(solved.sets)
   /** Goes on from the start that serves a kind best. */
-  function from(kind: ProposalKind, share: number, at: number, within = 0): Found {
+  function from(kind: ProposalKind, share: number, at: number, more: Further = {}): Found {
+    const { within = 0, heat = GENTLE_HEAT } = more
     const [start] = starts
       .map(sets => ({ sets, cost: costOf(problem, kind, sets, within) }))
       .sort((one, other) => one.cost - other.cost)
     return search(problem, {
       kind,
       within,
+      heat,
       moves: isStopped ? 0 : Math.floor(moves * share),
-      heat: GENTLE_HEAT,
       random: seededRandom(20 + at),
       ...(start && { from: start.sets }),
     })
   }
-  const [best, shortest] = [from('best', 0.25, 0), from('shortest', 0.25, 2)]
+  const shortest = from('shortest', 0.25, 2)
+  const best = atLeastAsGood(problem, from('best', 0.25, 0), starts)
   const within = Math.min(best.points, shortest.points) + LOSS
   const fewest = answer(problem, of => fewestQuestion(of, within), options)
   starts.push(
@@ -169,10 +178,33 @@ function searched(problem: Problem, options: ProposeOptions) {
   if (fewest.sets) starts.push(fewest.sets)
   const found: FoundByKind = {
     best,
-    fewest_changes: from('fewest_changes', 0.5, 1, within),
+    // Few changes lie far apart: some searches leave the start further than others.
+    fewest_changes: FEWEST_HEATS.map((heat, at) =>
+      from('fewest_changes', 0.5, 40 + at, { within, heat }),
+    ).reduce((one, other) => (other.cost < one.cost ? other : one)),
     shortest,
   }
   return { found, solved, fewest }
+}
+
+/** A plan, or where a start misses fewer points than it the best that comes of that start without missing more. */
+function atLeastAsGood(
+  problem: Problem,
+  found: Found,
+  starts: readonly (readonly number[])[],
+): Found {
+  const points = (sets: readonly number[]) => {
+    const state = scorer(problem)
+    sets.forEach((count, at) => state.set(at, count))
+    return problem.cells.every(({ at }) => state.fits(at)) ? state.points() : Infinity
+  }
+  const [least] = starts
+    .map(sets => ({ sets, points: points(sets) }))
+    .sort((one, other) => one.points - other.points)
+  if (!least || least.points >= found.points - 1e-6) return found
+  const { sets: from, points: within } = least
+  const random = seededRandom(30)
+  return search(problem, { kind: 'fewest_changes', within, from, random, moves: 0 })
 }
 
 /** Kinds that differ from those before them in substance, and why the others are left out. */

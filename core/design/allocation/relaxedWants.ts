@@ -202,7 +202,6 @@ export function addShares(problem: Problem, model: LinearModel): void {
     model.atMost([...terms(cells, lacking, 'least'), ['ov', -most]], -fixed(lacking))
     model.cost('ov', PRICE.overhead, 'overhead triceps')
   }
-  // A ratio that follows from the bands is missed by no more than what a side lacks: at its kindest by nothing.
   if (context.client.ratioWish === undefined) return
   const [flexors, extensors]: readonly Amount[] = [worth => worth.flexors, worth => worth.extensors]
   // With nothing on one side there is no ratio: where nothing fixed is, it counts from the first set.

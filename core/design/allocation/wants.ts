@@ -217,35 +217,19 @@ function noteOverhead(wants: readonly Want[], sums: readonly Sums[], note: Note)
 }
 
 /**
- * Flexors against extensors. Where the coach has asked for no ratio it follows from the bands, and is no reason to go past a
- * target: the side that is short is missed by no more than what it lacks of its own.
+ * Flexors against extensors, where the coach asks for a ratio. One that only follows from the bands is for the board to
+ * tell: it is no reason to go past a target, nor to stay under one.
  */
-function ratioNoter({ context, plan, beside }: Problem, wants: readonly Want[]) {
-  const wish = ratioWishOf(context)
-  const isAsked = context.client.ratioWish !== undefined
-  const scale = 7 / plan.rotation.days.length
-  const [biceps, triceps] = (['biceps', 'triceps'] as const).map(group =>
-    wants.find(want => want.group === group),
-  )
-  const lacks = (want: Want | undefined, sums: readonly Sums[]): number => {
-    if (isAsked) return Infinity
-    if (!want) return 0
-    const week = total(sums, 'counted', want.g) * scale + beside[want.g]!
-    return week > SLACK ? Math.max(0, Math.log(wishOf(want.band) / week)) : Infinity
+function noteRatio({ context }: Problem, sums: readonly Sums[], note: Note): void {
+  if (context.client.ratioWish === undefined) return
+  let [flexors, extensors] = [0, 0]
+  for (const sum of sums) {
+    flexors += sum.flexors
+    extensors += sum.extensors
   }
-  return (sums: readonly Sums[], note: Note): void => {
-    let [flexors, extensors] = [0, 0]
-    for (const sum of sums) {
-      flexors += sum.flexors
-      extensors += sum.extensors
-    }
-    if (flexors <= 0 || extensors <= 0) return
-    const off = Math.log(extensors / flexors / wish)
-    const beyond = Math.abs(off) - RATIO_SLACK
-    if (beyond <= 0) return
-    const amount = Math.min(beyond, lacks(off > 0 ? biceps : triceps, sums))
-    if (amount > SLACK) note('ratio', null, amount, PRICE.ratio)
-  }
+  const isThere = flexors > 0 && extensors > 0
+  const off = isThere ? Math.abs(Math.log(extensors / flexors / ratioWishOf(context))) : 0
+  if (off > RATIO_SLACK) note('ratio', null, off - RATIO_SLACK, PRICE.ratio)
 }
 
 /** Kinds of work that the plan has and the sets have not. */
@@ -262,7 +246,6 @@ export function wantsOf(problem: Problem, sums: readonly Sums[], loosened: Loose
       ? ('new' as const)
       : ('trained' as const)
   const wants = wantList(problem, loosened)
-  const noteRatio = ratioNoter(problem, wants)
   const kinds = keptKinds(problem)
 
   function each(note: Note): void {
@@ -272,7 +255,7 @@ export function wantsOf(problem: Problem, sums: readonly Sums[], loosened: Loose
       noteSessions(want, sums, problem, note)
     }
     noteOverhead(wants, sums, note)
-    noteRatio(sums, note)
+    noteRatio(problem, sums, note)
     noteLost(kinds, sums, note)
   }
   return {
