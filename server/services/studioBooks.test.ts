@@ -19,7 +19,7 @@ import {
   saveExercise,
 } from './library'
 import { copyMethod, methods, removeMethod, saveMethod } from './methods'
-import { addClient, avoidExercise, profile, saveProfile } from './profiles'
+import { addClient, avoidExercise, followMethod, profile, saveProfile } from './profiles'
 import { roster } from './roster'
 import { keepSession, removeSessionTemplate, sessionTemplates } from './sessionTemplates'
 import { saveTargets } from './targets'
@@ -78,6 +78,20 @@ describe('clients of a studio', () => {
     expect(problemOf(await avoidExercise(coach, id, 'no_such_thing'))).toMatchObject({
       errors: [{ pointer: '/exercise' }],
     })
+  })
+
+  test('another method is followed from now on; one that is not hers, or for a client that is not, is refused', async () => {
+    const { coach, client: of } = await unitStudio()
+    const { id, profile: before } = of('Joren')
+    const method = 'few-hard-sets'
+    expect(before.method).not.toBe(method)
+    valueOf(await followMethod(coach, id, { method }))
+    expect(valueOf(await client(coach, id)).method.id).toBe(method)
+    expect(valueOf(await profile(coach, id))).toEqual({ ...before, method })
+    expect(problemOf(await followMethod(coach, id, { method: 'own-nobody' }))).toMatchObject({
+      errors: [{ pointer: '/method' }],
+    })
+    expect(problemOf(await followMethod(await stranger(), id, { method }))).toEqual(absent)
   })
 
   test('own targets are in the facts; priorities set with them are in the profile too', async () => {

@@ -161,7 +161,7 @@ function forbidding(
 }
 
 /** A set of hurdles none of which can be left out; whole parts are left out first, so that few questions are asked. */
-function shrunk(
+export function shrunk(
   from: ReadonlySet<string>,
   isPossible: (kept: ReadonlySet<string>) => boolean,
 ): ReadonlySet<string> {
