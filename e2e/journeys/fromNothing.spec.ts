@@ -1,4 +1,5 @@
-import { boardIsLive, expect, saved, signIn, test, week } from '../support/test'
+import { METHODS } from '../../core/plan/method'
+import { boardIsLive, expect, saved, signedIn, signIn, test, week } from '../support/test'
 
 test('a new client: from the intake to a sent first week in under three minutes', async ({
   page,
@@ -43,4 +44,36 @@ test('a new client: from the intake to a sent first week in under three minutes'
   await page.getByRole('button', { name: /^Send rotation 1/ }).click()
   await expect(page.getByText(/^Rotation 1 is sent: 4 sessions\.$/)).toBeVisible()
   expect(Date.now() - started).toBeLessThan(180_000)
+})
+
+test('five methods fill one template for one client in five ways, and the checks say other things', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const own = await page.request.get(`/api/clients/${studio.client('Joren').id}/profile`)
+  const profile = (await own.json()) as Record<string, unknown>
+  const boards: { readonly weeks: string; readonly checks: string }[] = []
+  for (const { id: method, name } of METHODS) {
+    const made = await page.request.post('/api/clients', {
+      data: { ...profile, name: `By ${name}`, method },
+    })
+    const { id } = (await made.json()) as { id: string }
+    await page.goto(`/clients/${id}/split`)
+    await boardIsLive(page)
+    await page.keyboard.press('o')
+    await page.getByRole('button', { name: /^Push, pull, legs twice, arms as finishers/ }).click()
+    await expect(page.getByText(/filled for this client/)).toBeVisible()
+    await page.keyboard.press('x')
+    const checks = page.getByRole('dialog', { name: 'Checks' })
+    await expect(checks).toBeVisible()
+    const arms = ['Biceps', 'Triceps', 'Forearms']
+    const weeks = arms.map(muscle => week(page, muscle).getAttribute('aria-label'))
+    boards.push({
+      weeks: (await Promise.all(weeks)).join(' '),
+      checks: await checks.getByRole('list').innerText(),
+    })
+  }
+  expect(new Set(boards.map(({ weeks }) => weeks)).size).toBe(METHODS.length)
+  expect(new Set(boards.map(({ checks }) => checks)).size).toBe(METHODS.length)
 })

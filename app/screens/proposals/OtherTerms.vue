@@ -51,7 +51,7 @@ const {
         message
       }}</template>
     </p>
-    <table v-if="rows.length > 0" class="w-full max-w-[1100px] text-left">
+    <table v-if="rows.length > 0" class="terms w-full max-w-[1100px] text-left">
       <caption class="sr-only">
         What the plan comes to under each
       </caption>
@@ -84,7 +84,7 @@ const {
             <button
               v-if="row.canGo"
               type="button"
-              class="quiet-link"
+              class="quiet-link whitespace-nowrap"
               :aria-label="`Take out: ${row.words}`"
               @click="remove(row.words)"
             >
@@ -110,3 +110,10 @@ const {
     </p>
   </section>
 </template>
+
+<style scoped>
+.terms td,
+.terms th {
+  padding-right: 14px;
+}
+</style>

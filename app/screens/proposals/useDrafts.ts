@@ -97,7 +97,7 @@ export function useDrafts() {
         letter: LETTERS[at]!,
         name: draft.name,
         idea: draft.why,
-        rails: columnRails(input, store.input ?? input, ARM_GROUPS),
+        rails: columnRails(input, input, ARM_GROUPS),
         body: columnRails(input, input, body),
         figures: columnFigures(filled, input),
         days: daysOf(draft),

@@ -127,7 +127,10 @@ export function useProposals() {
           ),
     ).slice(0, MOST_OTHERS),
   ])
-  const isOld = computed(() => drawnFor.value !== null && drawnFor.value !== store.plan)
+  /** A change of the days makes them old; what is only noted with the plan does not. */
+  const isOld = computed(
+    () => drawnFor.value !== null && drawnFor.value.rotation !== store.plan?.rotation,
+  )
 
   /** The changes of a proposal as far as they are chosen; null, with the reason told, where nothing can be taken. */
   function takeable(at: number) {

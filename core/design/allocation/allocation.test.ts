@@ -384,6 +384,13 @@ test('terms that contradict the rotation are answered with what is possible', ()
     notes: [{ kind: 'fewer_days', there: 3 }],
   })
   expect(cost({ armDay: 'without', days: 3 })).toMatchObject({ trainingDays: 3, givenUp: [] })
+  // Two arm days go both; asked for three days, one of them is an upper day instead.
+  const twice = onDays((day, at) => (at === 2 ? { ...arms, minuteLimit: 70 } : day))
+  expect(cost({ armDay: 'without' }, twice)).toMatchObject({ trainingDays: 1, givenUp: [2, 4] })
+  expect(cost({ armDay: 'without', days: 2 }, twice)).toMatchObject({
+    trainingDays: 2,
+    givenUp: [4],
+  })
   const alone = onDays((day, at) => (at === 4 ? day : rest))
   expect(cost({ armDay: 'without' }, alone)).toMatchObject({
     trainingDays: 1,

@@ -143,19 +143,23 @@ const placed = ({ plan, context }: Under, { finishers }: Terms, moves: number): 
     random: seededRandom(60),
   })
 
-/** A plan without its arm day, or with a day for the whole upper body in its place where as many days are asked for. */
+/** A plan without arm days; as many as are asked for beside the other days become days for the whole upper body. */
 function withoutArmDay(under: Under, { days, armDay }: Terms): Under {
   if (armDay === undefined) return under
   const { plan, notes } = under
-  const arm = plan.rotation.days.findIndex(isArmDay)
-  if (arm < 0) return { ...under, notes: [...notes, { kind: 'no_arm_day' }] }
   const training = trainingDays(plan)
-  if (training.length === 1) return { ...under, notes: [...notes, { kind: 'last_day_stays' }] }
-  const staysDay = days !== undefined && training.length <= days
+  const arms = training.filter(at => isArmDay(plan.rotation.days[at]!))
+  if (arms.length === 0) return { ...under, notes: [...notes, { kind: 'no_arm_day' }] }
+  const others = training.length - arms.length
+  if (others === 0 && training.length === 1)
+    return { ...under, notes: [...notes, { kind: 'last_day_stays' }] }
+  const staying = Math.max(others === 0 ? 1 : 0, (days ?? 0) - others)
+  const upper = arms.slice(0, staying)
+  const gone = arms.slice(staying)
   const changed = withDays(plan, (day, at) =>
-    at !== arm ? day : staysDay ? { ...day, role: 'upper' } : REST,
+    upper.includes(at) ? { ...day, role: 'upper' } : gone.includes(at) ? REST : day,
   )
-  return { ...under, plan: changed, givenUp: staysDay ? under.givenUp : [...under.givenUp, arm] }
+  return { ...under, plan: changed, givenUp: [...under.givenUp, ...gone] }
 }
 
 /** Gives up training days one after the other, each time the one whose loss costs least. */

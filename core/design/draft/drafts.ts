@@ -1,5 +1,6 @@
 import { seededRandom, sessionId } from '../../base'
 import { applyEdits, armPlacementFit, daysInOrder, type PlanDocument } from '../../plan/block'
+import { ARM_GROUPS, type Group } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import type { DayRole, RotationDay } from '../../plan/rotation'
 import {
@@ -118,7 +119,7 @@ export function draftsFrom(
   const [first] = chosen
   return {
     drafts,
-    concerns: first ? allocationConcerns(first.problem) : [],
+    concerns: first ? allocationConcerns(first.problem).filter(isForDrafts) : [],
     withheld: first?.problem.withheld ?? [],
   }
 }
@@ -134,6 +135,10 @@ function searched(
   const within = full.points + 1
   return search(problem, { kind: 'fewest_changes', within, moves, random, from: full.sets }).sets
 }
+
+/** What other muscles have no exercise of their own for comes with the compounds; of the arms it is told. */
+const isForDrafts = (concern: AllocationConcern) =>
+  concern.kind !== 'no_exercise' || (ARM_GROUPS as readonly Group[]).includes(concern.group)
 
 /** What it is worth that a rotation has arm work where the method has it. */
 const armPlacementPoints = ({ rotation }: PlanDocument, { method }: PlanContext) =>
