@@ -118,6 +118,7 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
     await cell(walk.page, 'Triceps', 'day 1 Push').click()
     await lookAtDialogs(walk, [
       ['x', /Checks/],
+      ['Shift+M', /beside/],
       ['y', /where the figure/],
       ['o', /Rotation/],
       ['c', /Calendar weeks/],
@@ -188,9 +189,25 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
   },
   'proposals, paper and what is not there': async ({ page, studio, look }) => {
     await page.goto(`/clients/${studio.client('Emil').id}/proposals`)
-    const shortest = page.getByRole('region', { name: /^C, Shortest/ })
-    await expect(shortest).toBeVisible({ timeout: 60_000 })
+    const first = page.getByRole('region', { name: /^A, / })
+    await expect(first).toBeVisible({ timeout: 60_000 })
     await look('proposals')
+    await page.getByRole('region', { name: 'Other terms' }).getByLabel('Terms').fill('2 days')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('rowheader', { name: '2 days' })).toBeVisible({ timeout: 60_000 })
+    await look('other terms')
+    await page.request.post('/api/clients', {
+      data: { ...studio.client('Emil').profile, name: 'Nobody Yet' },
+    })
+    await page.goto('/roster')
+    await page
+      .getByRole('link', { name: /Nobody Yet/ })
+      .first()
+      .click()
+    await boardIsLive(page)
+    await page.keyboard.press('p')
+    await expect(first).toBeVisible({ timeout: 60_000 })
+    await look('drafts')
     await page.goto(`/clients/${studio.client('Marit').id}/print?day=4`)
     await look('print')
     await page.goto('/clients/nobody/split')

@@ -62,7 +62,9 @@ test('five methods fill one template for one client in five ways, and the checks
     await page.goto(`/clients/${id}/split`)
     await boardIsLive(page)
     await page.keyboard.press('o')
-    await page.getByRole('button', { name: /^Push, pull, legs twice, arms as finishers/ }).click()
+    await page
+      .getByRole('button', { name: /^Use Push, pull, legs twice, arms as finishers/ })
+      .click()
     await expect(page.getByText(/filled for this client/)).toBeVisible()
     await page.keyboard.press('x')
     const checks = page.getByRole('dialog', { name: 'Checks' })

@@ -145,7 +145,7 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
     .fill('four days, 45 minutes, no arm day, no overhead')
   await page.keyboard.press('Enter')
   const typed = terms.getByRole('row', { name: /^4 days, 45 minutes, no arm day, no overhead/ })
-  await expect(typed).toContainText('Triceps without enough work', { timeout: 60_000 })
+  await expect(typed).toContainText(/below target|under the floor/, { timeout: 60_000 })
   await expect(typed.getByRole('cell').first()).toContainText('4')
   await expect(terms.getByRole('rowheader', { name: 'As it is, placed again' })).toBeVisible()
   await terms.getByRole('button', { name: 'no arm day, arms as finishers' }).click()

@@ -56,7 +56,9 @@ async function opened(of: PlanDocument) {
   return screen
 }
 
-beforeEach(() => (went = []))
+beforeEach(() => {
+  went = []
+})
 
 describe('other terms', () => {
   test('typed and chosen they stand beside the plan as it is, at most four, each once', async () => {
