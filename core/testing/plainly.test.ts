@@ -91,9 +91,13 @@ const contexts: fc.Arbitrary<PlanContext> = fc
     fc.constantFrom(3, 11, 12, 24, 36, 37, 60),
     fc.constantFrom('nothing' as const, 'whole' as const),
     fc.constantFrom('by_stage' as const, 'as_one' as const),
+    fc.constantFrom(3, 5),
   )
-  .map(([method, trainingAgeMonths, buildUp, restricted]) =>
-    contextWith({ ...method, counts: { buildUp, restricted } }, { trainingAgeMonths }),
+  .map(([method, trainingAgeMonths, buildUp, restricted, easiest]) =>
+    contextWith(
+      { ...method, counts: { ...method.counts, buildUp, restricted, easiest } },
+      { trainingAgeMonths },
+    ),
   )
 
 const RUNS = 500

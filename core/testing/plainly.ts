@@ -387,7 +387,7 @@ function bookings(slot: Slot, run: SetRun, grouping: Grouping, context: PlanCont
   const isOff = grouping.turn !== undefined && grouping.turn.at !== 1
   const count = (isOff ? 0 : run.count) * (run.side ? 0.5 : 1)
   if (school.value !== 'weighted') {
-    const isHard = (reserves(run).lead ?? effort.defaultRir) <= school.hardMaxRir
+    const isHard = (reserves(run).lead ?? effort.defaultRir) <= context.method.counts.easiest
     const amount = isHard ? count * plainWorth(run, exercise, context) : 0
     return [{ amount, kind: 'sets', shared: sharesOfRun(slot, run, context) }]
   }

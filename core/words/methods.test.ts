@@ -1,12 +1,16 @@
 import { expect, test } from '@jest/globals'
+import { rotationLedger } from '../count/ledger'
 import {
+  contextWith,
   FEW_HARD_SETS,
+  type Method,
   METHOD_SETTINGS,
   METHODS,
   OWN_ARM_DAY,
   STEADY_MIDDLE,
   withSetting,
 } from '../plan/method'
+import { planIn, written } from '../testing/shorthandPlans'
 import { METHOD_CHOICES, methodDifferences, settingWords } from './methods'
 
 const says = (choice: string, method: (typeof METHODS)[number]) =>
@@ -45,6 +49,31 @@ test('a copy differs in what was changed, and in nothing else', () => {
     { choice: 'Rest, single-joint', was: '90 s', is: '75 s' },
   ])
   expect(settingWords(METHOD_SETTINGS[0]!, changed)).toBe('indirect sets in part')
+})
+
+test('long and easy sets count as the method says, wherever they are not weighed', () => {
+  const plan = planIn(
+    7,
+    written('pull', 'cable_curl 3 x 12 | drop 9 | drop 7, rir 0', 'machine_curl 2 x 12, rir 4'),
+  )
+  const biceps = (method: Method) =>
+    rotationLedger(plan.rotation, contextWith(method, { trainingAgeMonths: 36 })).groups.biceps.week
+      .direct.value
+  const set = (path: string, value: string, of: Method = STEADY_MIDDLE) =>
+    withSetting(
+      of,
+      METHOD_SETTINGS.find(setting => setting.path.join('.') === path)!,
+      value,
+    )
+  expect(biceps(STEADY_MIDDLE)).toBe(5)
+  expect(biceps(set('counts.long', 'by_parts'))).toBe(3 * 3 + 2)
+  expect(biceps(set('counts.easiest', '3'))).toBe(3)
+  // A school that weighs sets goes by its own.
+  const weighing = METHODS.find(({ school }) => school.value === 'weighted')!
+  expect(biceps(set('counts.long', 'by_parts', weighing))).toBe(biceps(weighing))
+  expect(methodDifferences(set('counts.long', 'by_parts'), STEADY_MIDDLE)).toMatchObject([
+    { choice: 'Counting of long sets', is: 'count by their parts', was: 'count as one' },
+  ])
 })
 
 test('what a method counts for build-up and restricted-flow sets is told where it differs', () => {

@@ -61,6 +61,18 @@ export const METHOD_CHOICES: readonly MethodChoice[] = [
     evidence: 'rule of thumb',
   },
   {
+    choice: 'Counting of long sets',
+    says: ({ counts }) => (counts.long === 'by_parts' ? 'by their parts' : 'as one'),
+    reason: 'A drop or a pause adds work, though less than a set; some coaches book each part.',
+    evidence: 'rule of thumb',
+  },
+  {
+    choice: 'The easiest set that counts',
+    says: ({ counts }) => `${counts.easiest} in reserve`,
+    reason: 'Sets far from failure do less for growth; where that begins is not known exactly.',
+    evidence: 'contested',
+  },
+  {
     choice: 'Usual bands',
     says: ({ dose }) => `× ${formatSets(dose.bandScale)}`,
     reason: 'More weekly sets grow more, with falling returns.',
@@ -250,6 +262,8 @@ export const SETTING_ACTS: Readonly<Record<string, string>> = {
   school: 'every counted set, its bands, proposals',
   'counts.buildUp': 'counted sets',
   'counts.restricted': 'counted sets',
+  'counts.long': 'counted sets, but where they are weighed',
+  'counts.easiest': 'counted sets, but where they are weighed',
   'dose.bandScale': 'floor, target and ceiling everywhere',
   'dose.setsPerExercise.0': 'templates',
   'dose.setsPerExercise.1': 'templates',

@@ -212,7 +212,7 @@ test('the block report: printed to PDF, with closing notes that the next block b
   const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: true })
   expect(pdf.subarray(0, 4).toString()).toBe('%PDF')
   expect(pdf.length).toBeGreaterThan(10_000)
-  await page.goto(`/clients/${id}/block`)
+  await open(page, id, 'block')
   await page.getByRole('button', { name: /next block/i }).click()
   await expect(page.getByText('Triceps twice a week, not three times.')).toBeVisible()
 })

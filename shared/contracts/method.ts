@@ -43,9 +43,11 @@ export const MethodContract = z
       .strictObject({
         buildUp: z.enum(['nothing', 'whole']),
         restricted: z.enum(['by_stage', 'as_one']),
+        long: z.enum(['as_one', 'by_parts']).default('as_one'),
+        easiest: z.int().min(0).max(8).default(5),
       })
       .readonly()
-      .default({ buildUp: 'nothing', restricted: 'by_stage' }),
+      .default({ buildUp: 'nothing', restricted: 'by_stage', long: 'as_one', easiest: 5 }),
     dose: z
       .strictObject({
         bandScale: z.number().min(0.1).max(3),

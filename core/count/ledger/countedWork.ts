@@ -131,7 +131,7 @@ function hardSets(
   context: PlanContext,
 ): Figure {
   const rir = leadRir(run)
-  const isHard = (rir ?? context.method.effort.defaultRir) <= context.method.school.hardMaxRir
+  const isHard = (rir ?? context.method.effort.defaultRir) <= context.method.counts.easiest
   let sets = times(count, isHard ? plain.sets : 0)
   if (rir === undefined) sets = assuming(sets, 'rir')
   return plain.assumed ? assuming(sets, 'reps') : sets

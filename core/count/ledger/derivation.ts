@@ -96,7 +96,7 @@ function rulesOf(
   const isTooEasy =
     !isSpecial &&
     school.value !== 'weighted' &&
-    (leadRir(run) ?? context.method.effort.defaultRir) > school.hardMaxRir
+    (leadRir(run) ?? context.method.effort.defaultRir) > context.method.counts.easiest
   const says: readonly (readonly [boolean, DerivedRule])[] = [
     [run.role === 'primer', 'primer'],
     [isBuildUp, 'build_up'],

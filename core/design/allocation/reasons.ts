@@ -25,7 +25,7 @@ export type Hurdle = LimitHurdle | WantHurdle
 
 /** A want that is not met, and the smallest sets of hurdles each of which alone keeps any plan from meeting it. */
 export interface WhyNot {
-  readonly miss: Pick<Miss, 'kind' | 'group' | 'amount'>
+  readonly miss: Pick<Miss, 'kind' | 'group' | 'amount' | 'day'>
   /** Empty where nothing proves one: then no plan was found, which is less than that there is none. */
   readonly sets: readonly (readonly Hurdle[])[]
 }
@@ -48,7 +48,7 @@ export interface Reasons {
 }
 
 /** Wants that are looked into, the worst first. */
-const MOST_WANTS = 4
+const MOST_WANTS = 10
 const MOST_SETS = 3
 const MOST_PURCHASES = 8
 const SOLVER_SECONDS = 2
@@ -102,6 +102,9 @@ function hurdleOf(key: string): Hurdle {
 const wantKey = ({ kind, group, day }: Pick<Miss, 'kind' | 'group' | 'day'>) =>
   [kind, group, day].filter(part => part !== undefined && part !== null).join(' ')
 
+/** Floor and target are one want: both are met by more sets. */
+const sameWant = (kind: Miss['kind']) => (kind === 'floor' ? 'target' : kind)
+
 /**
  * Why a plan meets no more: for every want that is missed the smallest sets of limits and other wants that together forbid
  * it, each proven by a model that is kinder than any plan; and what one step more of each would buy, tried on whole plans.
@@ -110,8 +113,14 @@ const wantKey = ({ kind, group, day }: Pick<Miss, 'kind' | 'group' | 'day'>) =>
  */
 export function reasonsFor(problem: Problem, found: Found, solver: LinearSolver): Reasons {
   const missed = found.misses
-    .filter(({ group, kind }) => group !== null && kind !== 'crowded' && kind !== 'readiness')
-    .filter(({ group }, at, all) => all.findIndex(other => other.group === group) === at)
+    .filter(
+      ({ group, kind, day }, at, all) =>
+        group !== null &&
+        all.findIndex(
+          other =>
+            other.group === group && sameWant(other.kind) === sameWant(kind) && other.day === day,
+        ) === at,
+    )
     .slice(0, MOST_WANTS)
   const whyNot = missed.map((miss): WhyNot => ({
     miss: { kind: miss.kind, group: miss.group, amount: miss.amount },

@@ -17,6 +17,7 @@ import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './ban
 import type { Permit } from '../safety'
 import type { Method } from './method'
 import { STEADY_MIDDLE } from './presets'
+import { schoolOf } from './school'
 import type { SideLoad } from './sideLoad'
 
 export const PAIN_LEVELS = ['none', 'note', 'hold', 'swap', 'stop'] as const
@@ -148,7 +149,9 @@ export function contextWith(
   catalogue: Catalogue = BUILT_IN_CATALOGUE,
 ): PlanContext {
   const known = contexts(client, catalogue)
-  const context = known.get(method) ?? { ...defaultContext(client), method, catalogue }
+  const school = schoolOf(method)
+  const own = school === method.school ? method : { ...method, school }
+  const context = known.get(method) ?? { ...defaultContext(client), method: own, catalogue }
   known.set(method, context)
   return context
 }

@@ -58,7 +58,7 @@ export type {
 export { effectiveSets } from './sessionCurve'
 export type { CurveAge } from './sessionCurve'
 export { METHOD_SETTINGS, settingOf, withSetting } from './settings'
-export type { MethodSetting } from './settings'
+export type { MethodSetting } from './settingKinds'
 export { ownBand } from './ownBand'
 export { insteadOf, mostKgOf, notPlanned, SIDE_ORDERS, sidesRule, withSides } from './exerciseRules'
 export type { ExerciseRule, SideRule } from './exerciseRules'

@@ -46,6 +46,10 @@ export interface Method {
     readonly buildUp: 'nothing' | 'whole'
     /** A restricted-flow set of four stages: as about three sets, or as one. */
     readonly restricted: 'by_stage' | 'as_one'
+    /** A long set (drops, pauses, grips): as one, or each part that stands by itself. Schools that weigh sets go by their own. */
+    readonly long: 'as_one' | 'by_parts'
+    /** Most in reserve with which a set still counts. Schools that weigh effort go by that. */
+    readonly easiest: number
   }
   readonly dose: {
     /** Multiplies floor, target and ceiling, after the conversion to the school. */

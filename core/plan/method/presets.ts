@@ -9,7 +9,7 @@ export const STEADY_MIDDLE: Method = {
   name: 'Steady middle',
   suits: 'Most clients.',
   school: COUNTING_SCHOOLS.fractional,
-  counts: { buildUp: 'nothing', restricted: 'by_stage' },
+  counts: { buildUp: 'nothing', restricted: 'by_stage', long: 'as_one', easiest: 5 },
   dose: {
     bandScale: 1,
     setsPerExercise: [3, 4],
@@ -62,7 +62,7 @@ export const FEW_HARD_SETS: Method = {
   name: 'Few hard sets',
   suits: 'Trained, careful clients who like high effort.',
   school: COUNTING_SCHOOLS.direct_only,
-  counts: { buildUp: 'nothing', restricted: 'as_one' },
+  counts: { buildUp: 'nothing', restricted: 'as_one', long: 'as_one', easiest: 5 },
   dose: {
     bandScale: 0.6,
     setsPerExercise: [1, 2],
@@ -115,7 +115,7 @@ export const OWN_ARM_DAY: Method = {
   name: 'Own arm day',
   suits: 'Arms as the goal, rotations of 6 to 9 days.',
   school: COUNTING_SCHOOLS.fractional,
-  counts: { buildUp: 'nothing', restricted: 'by_stage' },
+  counts: { buildUp: 'nothing', restricted: 'by_stage', long: 'as_one', easiest: 5 },
   dose: {
     bandScale: 1.15,
     setsPerExercise: [3, 4],
@@ -168,7 +168,7 @@ export const COMPOUNDS_THEN_ARMS: Method = {
   name: 'Compounds, then arms',
   suits: 'Beginners, back-first days, three or four days.',
   school: COUNTING_SCHOOLS.whole,
-  counts: { buildUp: 'nothing', restricted: 'by_stage' },
+  counts: { buildUp: 'nothing', restricted: 'by_stage', long: 'as_one', easiest: 5 },
   dose: {
     bandScale: 0.8,
     setsPerExercise: [2, 3],
@@ -221,7 +221,7 @@ export const DENSE_AND_SHORT: Method = {
   name: 'Dense and short',
   suits: 'Up to 45 minutes, little equipment.',
   school: COUNTING_SCHOOLS.stimulus,
-  counts: { buildUp: 'nothing', restricted: 'by_stage' },
+  counts: { buildUp: 'nothing', restricted: 'by_stage', long: 'as_one', easiest: 5 },
   dose: {
     bandScale: 0.8,
     setsPerExercise: [2, 3],

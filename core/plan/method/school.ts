@@ -1,3 +1,5 @@
+import { recordOf } from '../../base'
+
 /**
  * How sets are counted. A school answers what an indirect set is worth, what a long set is worth, and whether effort matters.
  * Source: docs/methods.md#counting.
@@ -11,8 +13,6 @@ export interface CountingSchool {
   readonly wholeIndirect: number
   /** `plain` one per set, `weighted` by effort, reps and stages, `parts` one per work stage that is not joined to the one before. */
   readonly value: 'plain' | 'weighted' | 'parts'
-  /** A set further from failure than this counts nothing; not used where sets are weighted by effort. */
-  readonly hardMaxRir: number
   /** Whether bands look at effective sets, which bend down within a session. */
   readonly sessionCurve: boolean
 }
@@ -23,7 +23,6 @@ export type CountingSchoolId = (typeof COUNTING_SCHOOL_IDS)[number]
 const COMMON = {
   wholeFrom: 0.5,
   wholeIndirect: 1,
-  hardMaxRir: 5,
   value: 'plain',
   sessionCurve: false,
 } as const
@@ -48,3 +47,18 @@ export function worthOfCredit(school: CountingSchool, credit: number): number {
       return credit > 0 && credit >= school.wholeFrom ? school.wholeIndirect : 0
   }
 }
+
+const BY_PARTS: Readonly<Record<string, CountingSchool>> = recordOf(COUNTING_SCHOOL_IDS, id => ({
+  ...COUNTING_SCHOOLS[id],
+  value: 'parts',
+}))
+
+/** The school as a method has it: sets that are not weighed go by their parts where it counts long sets so. */
+export const schoolOf = ({
+  school,
+  counts,
+}: {
+  readonly school: CountingSchool
+  readonly counts: { readonly long: 'as_one' | 'by_parts' }
+}): CountingSchool =>
+  (counts.long === 'by_parts' && school.value === 'plain' && BY_PARTS[school.id]) || school

@@ -1,62 +1,8 @@
-import { assert, nonEmpty } from '../../base'
+import { assert } from '../../base'
 import { LOAD_PROGRESSIONS, type Method } from './method'
+import { choice, type MethodSetting, number } from './settingKinds'
 import { COUNTING_SCHOOL_IDS, COUNTING_SCHOOLS, type CountingSchoolId } from './school'
 
-interface Common {
-  readonly label: string
-  readonly part:
-    'Counting and dose' | 'Effort' | 'Rest and pairing' | 'Order and form' | 'Block and recovery'
-  readonly path: readonly [string, ...string[]]
-}
-
-/** One setting of a method that a coach can change, and what it may be. */
-export type MethodSetting =
-  | (Common & {
-      readonly kind: 'number'
-      readonly low: number
-      readonly high: number
-      readonly step: number
-      readonly unit: string
-    })
-  | (Common & {
-      readonly kind: 'choice'
-      readonly options: readonly { readonly value: string; readonly words: string }[]
-    })
-
-type Part = Common['part']
-const number = (
-  part: Part,
-  label: string,
-  path: string,
-  low: number,
-  high: number,
-  step: number,
-  unit = '',
-): MethodSetting => ({
-  kind: 'number',
-  part,
-  label,
-  path: nonEmpty(path.split('.'), 'path of a setting'),
-  low,
-  high,
-  step,
-  unit,
-})
-const choice = (
-  part: Part,
-  label: string,
-  path: string,
-  ...options: readonly string[]
-): MethodSetting => ({
-  kind: 'choice',
-  part,
-  label,
-  path: nonEmpty(path.split('.'), 'path of a setting'),
-  options: options.map(option => {
-    const [value = '', words = value] = option.split('|')
-    return { value, words }
-  }),
-})
 const RULES = LOAD_PROGRESSIONS.map(rule => `${rule}|${rule.replaceAll('_', ' ')}`)
 
 /** The settings of a method in the order of the editing form. Bounds keep a slip of the finger out, not an opinion. */
@@ -84,6 +30,14 @@ export const METHOD_SETTINGS: readonly MethodSetting[] = [
     'by_stage|by its stages',
     'as_one|as one set',
   ),
+  choice(
+    'Counting and dose',
+    'Counting of long sets',
+    'counts.long',
+    'as_one|count as one',
+    'by_parts|count by their parts',
+  ),
+  number('Counting and dose', 'Easiest set that counts', 'counts.easiest', 0, 8, 1, 'in reserve'),
   number('Counting and dose', 'Usual bands, times', 'dose.bandScale', 0.3, 2, 0.05),
   number(
     'Counting and dose',
