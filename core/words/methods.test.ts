@@ -72,7 +72,7 @@ test('long and easy sets count as the method says, wherever they are not weighed
   const weighing = METHODS.find(({ school }) => school.value === 'weighted')!
   expect(biceps(set('counts.long', 'by_parts', weighing))).toBe(biceps(weighing))
   expect(methodDifferences(set('counts.long', 'by_parts'), STEADY_MIDDLE)).toMatchObject([
-    { choice: 'Counting of long sets', is: 'count by their parts', was: 'count as one' },
+    { choice: 'A long set', is: 'count by their parts', was: 'count as one' },
   ])
 })
 

@@ -61,7 +61,7 @@ export const METHOD_CHOICES: readonly MethodChoice[] = [
     evidence: 'rule of thumb',
   },
   {
-    choice: 'Counting of long sets',
+    choice: 'A long set',
     says: ({ counts }) => (counts.long === 'by_parts' ? 'by their parts' : 'as one'),
     reason: 'A drop or a pause adds work, though less than a set; some coaches book each part.',
     evidence: 'rule of thumb',

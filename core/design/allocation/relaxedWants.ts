@@ -119,7 +119,52 @@ function addFrequency(
   model.cost(`v${g}`, price, `frequency ${group}`)
 }
 
-/** Readiness at every session that works a group, without the more that the lead session asks. */
+const direct =
+  (g: number): Amount =>
+  worth =>
+    worth.direct[g]!
+
+/**
+ * Sessions that may be the one with most direct sets of a group that is built up, each with the variable that says so; one
+ * of them is, as soon as there is a direct set. Which of equal ones is taken is left open.
+ */
+function addLeads(
+  { places, cells, context }: Problem,
+  group: Group,
+  g: number,
+  model: LinearModel,
+): ReadonlyMap<number, string> {
+  if (modeOf(context, group) !== 'build') return new Map()
+  const of = direct(g)
+  const fixed = (at: number) => of(places[at]!.base)
+  const held = places.flatMap((place, at) =>
+    fixed(at) > SLACK || place.cells.some(cell => gives(cell, of)) ? [at] : [],
+  )
+  const leads = new Map(held.map(at => [at, `ld${g}_${at}`]))
+  for (const [at, name] of leads) {
+    model.binary(name)
+    for (const other of held.filter(one => one !== at)) {
+      const most = fixed(other) + largest(places[other]!.cells, of)
+      model.atMost(
+        [
+          ...terms(places[other]!.cells, of, 'least'),
+          ...terms(places[at]!.cells, of, 'most', -1),
+          [name, most],
+        ],
+        most - fixed(other) + fixed(at) + SLACK,
+      )
+    }
+  }
+  const one: Terms = [...leads.values()].map(name => [name, 1] as const)
+  if (held.some(at => fixed(at) > SLACK)) model.atLeast(one, 1)
+  else {
+    const by = cells.filter(cell => gives(cell, of)).map(x)
+    if (by.length > 0) model.atLeast([...one, [model.whenAny(`da${g}`, by), -1]], 0)
+  }
+  return leads
+}
+
+/** Readiness at every session that works a group; the session that leads is asked for more. */
 export function addReadiness(problem: Problem, group: Group, g: number, model: LinearModel): void {
   const { places, cells, context, plan } = problem
   const { required } = context.method.recovery
@@ -130,6 +175,7 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
     tauHours(group, context),
   )
   const share = 100 / RECOVERY[group].capacity
+  const leads = addLeads(problem, group, g, model)
   places.forEach((place, s) => {
     const left = (t: number) => share * decay[s * places.length + t]!
     const fixed = places.reduce((sum, { base }, t) => sum + left(t) * impulse(base), 0)
@@ -139,13 +185,15 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
     const most =
       fixed + places.reduce((sum, { cells: own }, t) => sum + left(t) * largest(own, impulse), 0)
     const own = place.cells.filter(cell => gives(cell, impulse))
+    const lead = leads.get(s)
     const asked = [
-      { need: required.indirect, isAsked: impulse(place.base) > SLACK, by: own },
+      { need: required.indirect, isAsked: impulse(place.base) > SLACK, by: own.map(x) },
       {
         need: required.other,
         isAsked: place.base.direct[g]! > SLACK,
-        by: own.filter(cell => gives(cell, worth => worth.direct[g]!)),
+        by: own.filter(cell => gives(cell, direct(g))).map(x),
       },
+      { need: required.lead, isAsked: false, by: lead ? [lead] : [] },
     ]
     asked.forEach(({ need, isAsked, by }, at) => {
       const short = need - 100
@@ -153,23 +201,17 @@ export function addReadiness(problem: Problem, group: Group, g: number, model: L
       const name = `w${g}_${s}_${at}`
       const whole = most + short
       // Readiness does not fall under nothing: from there on the miss is the whole need.
-      const floor: Terms = whole > need ? [[`${name}k`, -whole]] : []
-      if (whole > need) {
-        model.binary(`${name}k`)
-        model.cost(`${name}k`, PRICE.readiness * need)
-      }
+      const isBounded = whole > need
+      if (isBounded) model.binary(`${name}k`)
+      const floor: Terms = isBounded ? [[`${name}k`, -whole]] : []
       const row: Terms = [...tired, ...floor, [`${name}r`, -1]]
       if (isAsked) model.atMost(row, -short - fixed)
-      else model.atMost([...row, [model.whenAny(name, by.map(x)), whole]], whole - short - fixed)
-      // The two needs of one session are one miss, the greater of them.
-      model.atLeast(
-        [
-          [`q${g}_${s}`, 1],
-          [`${name}r`, -1],
-        ],
-        0,
-      )
-      model.cost(`q${g}_${s}`, PRICE.readiness, `readiness ${group} ${place.day}`)
+      else model.atMost([...row, [model.whenAny(name, by), whole]], whole - short - fixed)
+      // What one session is asked for is one miss, the greatest.
+      const miss = `q${g}_${s}`
+      const parts: Terms = isBounded ? [[`${name}k`, -need]] : []
+      model.atLeast([[miss, 1], [`${name}r`, -1], ...parts], 0)
+      model.cost(miss, PRICE.readiness, `readiness ${group} ${place.day}`)
     })
   })
 }

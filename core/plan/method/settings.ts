@@ -32,7 +32,7 @@ export const METHOD_SETTINGS: readonly MethodSetting[] = [
   ),
   choice(
     'Counting and dose',
-    'Counting of long sets',
+    'A long set',
     'counts.long',
     'as_one|count as one',
     'by_parts|count by their parts',
