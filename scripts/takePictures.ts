@@ -133,7 +133,7 @@ const PICTURES: readonly Picture[] = [
     take: async page => (
       await board(page, 'Marit')(),
       await keys(page, 'p'),
-      await page.getByRole('region', { name: /^C, Shortest/ }).waitFor({ timeout: 60_000 })
+      await page.getByRole('region', { name: /^A, / }).waitFor({ timeout: 60_000 })
     ),
   },
   {

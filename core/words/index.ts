@@ -164,4 +164,4 @@ export {
   sideRuleWords,
   storyNotes,
 } from './story'
-export { secondFigureWords, twiceSeenWords } from './secondMethod'
+export { twiceSeenWords } from './secondMethod'

@@ -94,12 +94,12 @@ export function hurdleWords(hurdle: Hurdle): string {
       return `the recovery of the ${muscle(hurdle.group)} by day ${hurdle.day + 1}`
     case 'ceiling':
       return `the ceiling of the ${muscle(hurdle.group)}`
-    case 'floor':
-      return `the floor of the ${muscle(hurdle.group)}`
     case 'target':
-      return `the target of the ${muscle(hurdle.group)}`
+      return `the wanted sets of the ${muscle(hurdle.group)}`
     case 'frequency':
       return `the training days of the ${muscle(hurdle.group)}`
+    case 'ratio':
+      return 'the wished ratio of flexors to extensors'
     case 'overhead':
       return 'the wish for work with the arm overhead'
     case 'lost':
@@ -143,20 +143,20 @@ function stepWords({ hurdle, step }: Purchase): string {
       return `The ${muscle(hurdle.group)} ${step} points less ready`
     case 'ceiling':
       return `${step} set over the ceiling of the ${muscle(hurdle.group)}`
-    default:
+    case 'target':
       return `${step} set less for the ${muscle(hurdle.group)}`
   }
 }
 
 /** What one step more of a hurdle would buy. */
 export function purchaseWords(purchase: Purchase): string {
-  const bought = purchase.gains.map(({ miss: { group, kind }, amount }) =>
-    kind === 'floor' || kind === 'target'
-      ? `${group ? muscle(group) : ''} +${formatOneDecimal(amount)} sets`
-      : kind === 'readiness'
-        ? `${group ? muscle(group) : ''} ${pointsWords(amount)} readier`
-        : `${group ? muscle(group) : 'the ratio'} better`,
-  )
+  const bought = purchase.gains.map(({ miss: { group, kind }, amount }) => {
+    const name = group ? muscle(group) : 'the ratio'
+    if (kind === 'floor' || kind === 'target') return `${name} +${formatOneDecimal(amount)} sets`
+    if (kind === 'readiness') return `${name} ${pointsWords(amount)} readier`
+    if (kind === 'crowded') return `${name} ${formatOneDecimal(amount)} sets less crowded`
+    return `${name} better`
+  })
   return `${stepWords(purchase)}: ${[...new Set(bought)].join(', ')}`
 }
 

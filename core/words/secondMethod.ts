@@ -23,8 +23,3 @@ export function twiceSeenWords({ own, other }: TwiceSeen, method: Method, second
       : `${countedWords(method)} ${formatOneDecimal(own.counted)}, ${countedWords(second)} ${formatOneDecimal(other.counted)}`
   return `${figures}: ${POSITION_NAMES[other.position]}`
 }
-
-/** A muscle's week under a second method, beside its own: `direct only 8 of 10 to 16`. */
-export function secondFigureWords(seen: Pick<SeenMuscle, 'counted' | 'band'>, second: Method) {
-  return `${countedWords(second)} ${formatOneDecimal(seen.counted)} of ${formatOneDecimal(seen.band.floor)} to ${formatOneDecimal(seen.band.ceiling)}`
-}

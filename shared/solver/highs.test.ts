@@ -108,3 +108,24 @@ test('why a want is not met: each set alone forbids it, none can do without one 
   expect(after.points).toBeLessThan(winner.points - 0.5 * minutes.points)
   expect(whyNotMore(question, winner, solver)).toEqual({ whyNot, purchases })
 })
+
+test('every want that is missed has its reasons, and a step of a muscle’s own hurdle tells what it gains, not what is let go', async () => {
+  const solver = await linearSolver()
+  const sparing = contextWith(STEADY_MIDDLE, {
+    trainingAgeMonths: 48,
+    sessionMax: { biceps: 3, elbow_flexors_other: 3 },
+  })
+  const question = { plan, context: sparing }
+  const winner = winnerOf(propose(question, { solver, moves: 3000 }))!
+  const { whyNot, purchases } = whyNotMore(question, winner, solver)
+  // Every want that is missed is looked into, days apart.
+  const keyOf = ({ kind, group, day }: (typeof winner.misses)[number]) =>
+    `${kind === 'floor' ? 'target' : kind} ${group} ${day}`
+  expect(whyNot).toHaveLength(new Set(winner.misses.map(keyOf)).size)
+  const isOwn = ({ hurdle, gains }: (typeof purchases)[number]) =>
+    'group' in hurdle && gains.some(({ miss }) => miss.group === hurdle.group)
+  expect(purchases.some(isOwn)).toBe(true)
+  for (const { hurdle, gains } of purchases)
+    for (const { miss } of gains)
+      if ('group' in hurdle && hurdle.group === miss.group) expect(miss.kind).not.toBe(hurdle.kind)
+})

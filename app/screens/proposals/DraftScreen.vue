@@ -1,12 +1,8 @@
 <script setup lang="ts">
-import { useMounted } from '@vueuse/core'
-import { PROPOSALS_ACTIONS } from './proposalsActions'
-
 /** Three whole rotations for a plan that holds no set yet. */
 const { id } = defineProps<{ id: string }>()
 const store = usePlanStore()
 const { isTakenUp } = useAutosave()
-const isLive = useMounted()
 const { state, message, progress, columns, notes, draw, cancel, use, tryOnBoard } = useDrafts()
 watch(isTakenUp, isIn => isIn && state.value === 'idle' && void draw(), { immediate: true })
 const chosen = ref(0)
@@ -18,128 +14,99 @@ const about = computed(() => {
   const each = minutes.length > 0 ? ` of ${minutes.join(' and ')} min` : ''
   return `${days.length} ${words}${each} · ${store.client?.method.name ?? ''}`
 })
-useActions(PROPOSALS_ACTIONS, {
-  count: () => columns.value.length,
-  chosen: () => chosen.value,
-  step: by => (chosen.value = Math.min(columns.value.length - 1, Math.max(0, chosen.value + by))),
-  use,
-  useLetter: key => use(columns.value.findIndex(({ letter }) => letter === key.toUpperCase())),
-  tryOnBoard,
-  draw,
-  leave: () => (state.value === 'drawing' ? cancel() : navigateTo(`/clients/${id}/split`)),
-})
 </script>
 
 <template>
-  <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
-    <ClientBar :id="id" :name="store.client?.name ?? ''" here="proposals">
-      <template #actions>
-        <button v-if="state === 'drawing'" type="button" class="control" @click="cancel()">
-          Stop <KeyCap label="Esc" />
-        </button>
-        <button v-else type="button" class="control" @click="draw()">
-          Draw again <KeyCap label="G" />
-        </button>
-      </template>
-    </ClientBar>
-    <PainNotices />
-    <main class="flex-1 px-5 pb-6">
+  <DrawingFrame
+    :id="id"
+    v-model="chosen"
+    :is-ready="isTakenUp"
+    :state="state"
+    :progress="progress"
+    :letters="columns.map(({ letter }) => letter)"
+    :use="use"
+    :try-on-board="tryOnBoard"
+    :draw="draw"
+    :cancel="cancel"
+  >
+    <template #head>
       <h1 class="pt-3 font-display text-[23px] leading-[27px]">A rotation from nothing</h1>
       <p class="text-ink2">
         {{ store.client?.name }} · {{ about }} · nothing is changed until you take one
       </p>
-      <p role="status" class="mt-1 min-h-6">
-        <span v-if="state === 'drawing'" class="flex items-center gap-3"
-          ><progress class="h-2 w-52" :value="progress" max="1">
-            {{ Math.round(progress * 100) }} %
-          </progress>
-          Drawing: {{ Math.round(progress * 100) }} %</span
-        >
-        <span v-else-if="state === 'failed'" class="alert-chip"
-          >The drafts could not be drawn: their part of the program did not load. Reload the page,
-          or draw again.</span
-        >
-        <span v-else>{{ message }}</span>
-      </p>
-      <ul v-if="notes.concerns.length > 0">
-        <li v-for="concern in notes.concerns" :key="concern">
-          <span class="alert-chip">{{ concern }}</span>
-        </li>
-      </ul>
-      <ul v-if="notes.withheld.length > 0" aria-label="Held back">
-        <li v-for="note in notes.withheld" :key="note" class="font-semibold">{{ note }}</li>
-      </ul>
-      <div
-        class="proposal-columns mt-2"
-        :style="{ gridTemplateColumns: `repeat(${Math.max(1, columns.length)}, minmax(0, 1fr))` }"
+    </template>
+    <template #message>{{ message }}</template>
+    <ul v-if="notes.concerns.length > 0">
+      <li v-for="concern in notes.concerns" :key="concern">
+        <span class="alert-chip">{{ concern }}</span>
+      </li>
+    </ul>
+    <ul v-if="notes.withheld.length > 0" aria-label="Held back">
+      <li v-for="note in notes.withheld" :key="note" class="font-semibold">{{ note }}</li>
+    </ul>
+    <div
+      class="proposal-columns mt-2"
+      :style="{ gridTemplateColumns: `repeat(${Math.max(1, columns.length)}, minmax(0, 1fr))` }"
+    >
+      <section
+        v-for="(column, at) in columns"
+        :key="column.letter"
+        :aria-label="`${column.letter}, ${column.name}`"
+        class="proposal"
+        :data-current="at === chosen || undefined"
+        @click="chosen = at"
       >
-        <section
-          v-for="(column, at) in columns"
-          :key="column.letter"
-          :aria-label="`${column.letter}, ${column.name}`"
-          class="proposal"
-          :data-current="at === chosen || undefined"
-          @click="chosen = at"
-        >
-          <div class="head">
-            <h2>
-              <span class="letter">{{ column.letter }}</span> {{ column.name }}
-            </h2>
-            <p>{{ column.idea }}</p>
-            <div class="mt-1 flex gap-2">
-              <button type="button" class="control control-strong" @click.stop="use(at)">
-                Use {{ column.letter }} <KeyCap :label="column.letter" />
-              </button>
-              <button type="button" class="control" @click.stop="tryOnBoard(at)">
-                Try on the board
-              </button>
-            </div>
+        <div class="head">
+          <h2>
+            <span class="letter">{{ column.letter }}</span> {{ column.name }}
+          </h2>
+          <p>{{ column.idea }}</p>
+          <div class="mt-1 flex gap-2">
+            <button type="button" class="control control-strong" @click.stop="use(at)">
+              Use {{ column.letter }} <KeyCap :label="column.letter" />
+            </button>
+            <button type="button" class="control" @click.stop="tryOnBoard(at)">
+              Try on the board
+            </button>
           </div>
-          <div v-for="rail in column.rails" :key="rail.group" class="flex items-center gap-2">
-            <span
-              class="w-20 text-[12.5px] font-semibold"
-              :style="{ color: `var(--${rail.family})` }"
-              >{{ rail.name.split(' ')[0] }}</span
-            >
-            <ColumnStacks :rail="rail" :rest="rest" />
-          </div>
-          <div class="measures">
-            <ColumnFigures v-bind="column.figures" />
-          </div>
-          <h3 class="mt-2 font-semibold">
-            {{ column.misses.length === 0 ? 'Every want is met' : 'What had to give' }}
-          </h3>
-          <ul class="text-[12.5px] leading-[17px]">
-            <li v-for="miss in column.misses" :key="miss">{{ miss }}</li>
-          </ul>
-          <p
-            v-if="column.misses.length > 0 && column.binding.length > 0"
-            class="text-[12.5px] text-ink2"
+        </div>
+        <div v-for="rail in column.rails" :key="rail.group" class="flex items-center gap-2">
+          <span
+            class="w-20 text-[12.5px] font-semibold"
+            :style="{ color: `var(--${rail.family})` }"
+            >{{ rail.name.split(' ')[0] }}</span
           >
-            What binds: {{ column.binding.join(', ') }}.
-          </p>
-          <h3 class="mt-2 font-semibold">The days, sets behind each exercise</h3>
-          <div v-for="day in column.days" :key="day.title" class="text-[12.5px] leading-[17px]">
-            <h4 class="mt-1 font-semibold">{{ day.title }}</h4>
-            <ol>
-              <li v-for="line in day.lines" :key="line">{{ line }}</li>
-            </ol>
-          </div>
-          <p class="mt-2 text-[12.5px] text-ink2">
-            <b>The rest of the body:</b>
-            {{ column.body.map(({ name, week }) => `${name} ${week}`).join(', ') }} sets in 7 days
-          </p>
-        </section>
-      </div>
-    </main>
-    <footer class="keys">
-      <span><KeyCap label="←" /> <KeyCap label="→" /> candidate</span>
-      <span><KeyCap label="A" /> <KeyCap label="B" /> <KeyCap label="C" /> use it</span>
-      <span><KeyCap label="Space" /> try on the board</span>
-      <span><KeyCap label="G" /> draw again</span>
-      <span><KeyCap label="Esc" /> back to the board</span>
-    </footer>
-  </div>
+          <ColumnStacks :rail="rail" :rest="rest" />
+        </div>
+        <div class="measures">
+          <ColumnFigures v-bind="column.figures" />
+        </div>
+        <h3 class="mt-2 font-semibold">
+          {{ column.misses.length === 0 ? 'Every want is met' : 'What had to give' }}
+        </h3>
+        <ul class="text-[12.5px] leading-[17px]">
+          <li v-for="miss in column.misses" :key="miss">{{ miss }}</li>
+        </ul>
+        <p
+          v-if="column.misses.length > 0 && column.binding.length > 0"
+          class="text-[12.5px] text-ink2"
+        >
+          What binds: {{ column.binding.join(', ') }}.
+        </p>
+        <h3 class="mt-2 font-semibold">The days, sets behind each exercise</h3>
+        <div v-for="day in column.days" :key="day.title" class="text-[12.5px] leading-[17px]">
+          <h4 class="mt-1 font-semibold">{{ day.title }}</h4>
+          <ol>
+            <li v-for="line in day.lines" :key="line">{{ line }}</li>
+          </ol>
+        </div>
+        <p class="mt-2 text-[12.5px] text-ink2">
+          <b>The rest of the body:</b>
+          {{ column.body.map(({ name, week }) => `${name} ${week}`).join(', ') }} sets in 7 days
+        </p>
+      </section>
+    </div>
+  </DrawingFrame>
 </template>
 
 <style scoped src="./columns.css"></style>

@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { asTaken, GROUP_NAMES } from '#core/words'
 import { OTHER_GROUPS } from './useProposals'
-import { useDebounceFn, useMounted } from '@vueuse/core'
-import { PROPOSALS_ACTIONS } from './proposalsActions'
+import { useDebounceFn } from '@vueuse/core'
 
 /** Where the open sets of a rotation go: the plan as it stands beside the ways to place them. */
 const { id } = defineProps<{ id: string }>()
 const store = usePlanStore()
 const { isTakenUp } = useAutosave()
-const isLive = useMounted()
 const {
   scope,
   others,
@@ -45,36 +43,23 @@ const about = computed(() => {
   const parts = [store.client?.name, store.plan?.title, 'drawn from the plan as it stands']
   return `${parts.join(' · ')}, nothing changed yet${taken ? `, minutes ${taken}` : ''}`
 })
-const last = computed(() => columns.value.length - 1)
-function step(by: number): void {
-  chosen.value = Math.min(last.value, Math.max(0, chosen.value + by))
-}
-useActions(PROPOSALS_ACTIONS, {
-  count: () => columns.value.length,
-  chosen: () => chosen.value,
-  step,
-  use,
-  useLetter: key => use(columns.value.findIndex(({ letter }) => letter === key.toUpperCase())),
-  tryOnBoard,
-  draw,
-  leave: () => (state.value === 'drawing' ? cancel() : navigateTo(`/clients/${id}/split`)),
-})
 </script>
 
 <template>
-  <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
-    <ClientBar :id="id" :name="store.client?.name ?? ''" here="proposals">
-      <template #actions>
-        <button v-if="state === 'drawing'" type="button" class="control" @click="cancel()">
-          Stop <KeyCap label="Esc" />
-        </button>
-        <button v-else type="button" class="control" @click="draw()">
-          Draw again <KeyCap label="G" />
-        </button>
-      </template>
-    </ClientBar>
-    <PainNotices />
-    <main class="flex-1 px-5 pb-6" :data-draws="draws">
+  <DrawingFrame
+    :id="id"
+    v-model="chosen"
+    :is-ready="isTakenUp"
+    :state="state"
+    :progress="progress"
+    :letters="columns.map(({ letter }) => letter)"
+    :use="use"
+    :try-on-board="tryOnBoard"
+    :draw="draw"
+    :cancel="cancel"
+    :data-draws="draws"
+  >
+    <template #head>
       <div class="flex flex-wrap items-start gap-x-8 gap-y-2 pt-3">
         <div class="min-w-[280px] flex-1">
           <h1 class="font-display text-[23px] leading-[27px]">Ways to place the sets</h1>
@@ -89,127 +74,105 @@ useActions(PROPOSALS_ACTIONS, {
           {{ GROUP_NAMES[group] }}</label
         >
       </fieldset>
-      <p role="status" class="mt-1 min-h-6">
-        <span v-if="state === 'drawing'" class="flex items-center gap-3"
-          ><progress class="h-2 w-52" :value="progress" max="1">
-            {{ Math.round(progress * 100) }} %
-          </progress>
-          Drawing: {{ Math.round(progress * 100) }} %</span
-        >
-        <span v-else-if="state === 'failed'" class="alert-chip"
-          >The proposals could not be drawn: their part of the program did not load. Reload the
-          page, or draw again.</span
-        >
-        <span v-else-if="isOld" class="alert-chip"
-          >The plan has changed since these were drawn. Draw again.</span
-        >
-        <span v-else>{{ message || proof }}</span>
-      </p>
-      <PlacementNotes :concerns="concerns" v-bind="notes" />
-      <div
-        v-if="nowColumn"
-        class="proposal-columns mt-2"
-        :style="{ gridTemplateColumns: `120px repeat(${columns.length + 1}, minmax(0, 1fr))` }"
+    </template>
+    <template #message>
+      <span v-if="isOld" class="alert-chip"
+        >The plan has changed since these were drawn. Draw again.</span
       >
-        <div class="proposal-names">
-          <p class="head" />
-          <p
-            v-for="rail in rails"
-            :key="rail.group"
-            class="rail-name"
-            :style="{ color: `var(--${rail.family})` }"
-          >
-            {{ GROUP_NAMES[rail.group as 'biceps'].split(' ')[0] }}
-          </p>
-          <div class="measures" aria-hidden="true">
-            <p>Lowest readiness</p>
-            <p>Elbow peak</p>
-            <p>Sets and time</p>
-            <p>Checks</p>
-          </div>
-        </div>
-        <section aria-label="Now" class="proposal now">
-          <div class="head">
-            <h2>Now</h2>
-            <p>The plan as it stands</p>
-          </div>
-          <ColumnStacks
-            v-for="rail in nowColumn.rails"
-            :key="rail.group"
-            :rail="rail"
-            :rest="rest"
-          />
-          <div class="measures">
-            <ColumnFigures
-              :readiness="nowColumn.readiness"
-              :elbow="nowColumn.elbow"
-              :minutes="nowColumn.minutes"
-              :sets="nowColumn.sets"
-              :open="nowColumn.open"
-            />
-          </div>
-        </section>
-        <section
-          v-for="(column, at) in columns"
-          :key="column.letter"
-          :aria-label="`${column.letter}, ${column.name}`"
-          class="proposal"
-          :data-current="chosen === at || undefined"
-          @click="chosen = at"
+      <span v-else>{{ message || proof }}</span>
+    </template>
+    <PlacementNotes :concerns="concerns" v-bind="notes" />
+    <div
+      v-if="nowColumn"
+      class="proposal-columns mt-2"
+      :style="{ gridTemplateColumns: `120px repeat(${columns.length + 1}, minmax(0, 1fr))` }"
+    >
+      <div class="proposal-names">
+        <p class="head" />
+        <p
+          v-for="rail in rails"
+          :key="rail.group"
+          class="rail-name"
+          :style="{ color: `var(--${rail.family})` }"
         >
-          <div class="head">
-            <h2>
-              <span class="letter">{{ column.letter }}</span> {{ column.name }}
-            </h2>
-            <p>{{ column.idea }}</p>
-            <span class="mt-1 flex flex-wrap gap-2"
-              ><button
-                type="button"
-                class="control control-strong"
-                :disabled="column.changes.length === 0 || isOld"
-                @click.stop="use(at)"
-              >
-                Use {{ column.letter }} <KeyCap :label="column.letter" /></button
-              ><button
-                type="button"
-                class="control"
-                :disabled="column.changes.length === 0 || isOld"
-                @click.stop="tryOnBoard(at)"
-              >
-                Try on the board
-              </button></span
-            >
-          </div>
-          <ColumnStacks v-for="rail in column.rails" :key="rail.group" :rail="rail" :rest="rest" />
-          <div class="measures">
-            <ColumnFigures
-              v-if="column.figures"
-              :readiness="column.figures.readiness"
-              :elbow="column.figures.elbow"
-              :minutes="column.figures.minutes"
-              :sets="column.figures.sets"
-              :open="column.figures.open"
-            />
-          </div>
-          <ProposalChanges
-            :changes="column.changes"
-            :surety="column.surety"
-            :misses="column.misses"
-            :binding="column.binding"
-          />
-        </section>
+          {{ GROUP_NAMES[rail.group as 'biceps'].split(' ')[0] }}
+        </p>
+        <div class="measures" aria-hidden="true">
+          <p>Lowest readiness</p>
+          <p>Elbow peak</p>
+          <p>Sets and time</p>
+          <p>Checks</p>
+        </div>
       </div>
-      <WhyNotMore v-if="whyNot.wants.length > 0" v-bind="whyNot" />
-      <OtherTerms v-if="proposals" :id="id" />
-    </main>
-    <footer class="keys">
-      <span><KeyCap label="←" /> <KeyCap label="→" /> candidate</span>
-      <span><KeyCap label="A" /> <KeyCap label="B" /> <KeyCap label="C" /> use it</span>
-      <span><KeyCap label="Space" /> try on the board</span>
-      <span><KeyCap label="G" /> draw again</span>
-      <span><KeyCap label="Esc" /> back to the board</span>
-    </footer>
-  </div>
+      <section aria-label="Now" class="proposal now">
+        <div class="head">
+          <h2>Now</h2>
+          <p>The plan as it stands</p>
+        </div>
+        <ColumnStacks v-for="rail in nowColumn.rails" :key="rail.group" :rail="rail" :rest="rest" />
+        <div class="measures">
+          <ColumnFigures
+            :readiness="nowColumn.readiness"
+            :elbow="nowColumn.elbow"
+            :minutes="nowColumn.minutes"
+            :sets="nowColumn.sets"
+            :open="nowColumn.open"
+          />
+        </div>
+      </section>
+      <section
+        v-for="(column, at) in columns"
+        :key="column.letter"
+        :aria-label="`${column.letter}, ${column.name}`"
+        class="proposal"
+        :data-current="chosen === at || undefined"
+        @click="chosen = at"
+      >
+        <div class="head">
+          <h2>
+            <span class="letter">{{ column.letter }}</span> {{ column.name }}
+          </h2>
+          <p>{{ column.idea }}</p>
+          <span class="mt-1 flex flex-wrap gap-2"
+            ><button
+              type="button"
+              class="control control-strong"
+              :disabled="column.changes.length === 0 || isOld"
+              @click.stop="use(at)"
+            >
+              Use {{ column.letter }} <KeyCap :label="column.letter" /></button
+            ><button
+              type="button"
+              class="control"
+              :disabled="column.changes.length === 0 || isOld"
+              @click.stop="tryOnBoard(at)"
+            >
+              Try on the board
+            </button></span
+          >
+        </div>
+        <ColumnStacks v-for="rail in column.rails" :key="rail.group" :rail="rail" :rest="rest" />
+        <div class="measures">
+          <ColumnFigures
+            v-if="column.figures"
+            :readiness="column.figures.readiness"
+            :elbow="column.figures.elbow"
+            :minutes="column.figures.minutes"
+            :sets="column.figures.sets"
+            :open="column.figures.open"
+          />
+        </div>
+        <ProposalChanges
+          :changes="column.changes"
+          :surety="column.surety"
+          :misses="column.misses"
+          :binding="column.binding"
+        />
+      </section>
+    </div>
+    <WhyNotMore v-if="whyNot.wants.length > 0" v-bind="whyNot" />
+    <OtherTerms v-if="proposals" :id="id" />
+  </DrawingFrame>
 </template>
 
 <style scoped src="./columns.css"></style>

@@ -11,7 +11,7 @@ const { wants, purchases } = defineProps<{
     <h2 class="text-[14px] font-[650]">Why not more</h2>
     <p class="text-[12.5px] text-ink2">
       For the one that meets the wants best, with every other want left as well met as it is there.
-      Each line is proven by itself.
+      What forbids is proven; each line forbids by itself.
     </p>
     <div class="mt-1 grid gap-x-8 gap-y-2 md:grid-cols-2">
       <dl>

@@ -14,7 +14,7 @@ export type { LeftOut, Proposal, Proposals, ProposedChange, ProposeOptions } fro
 export type { Hurdle, Purchase, Reasons, WhyNot } from './reasons'
 export { fewestQuestion, relaxedQuestion } from './relaxation'
 export type { LinearAnswer, LinearQuestion, LinearSolver } from './relaxation'
-export { costOfTerms, costsOfTerms, readTerms, TERMS_LIMITS, usualTerms } from './terms'
+export { costOfTerms, costsOfTerms, readTerms, usualTerms } from './terms'
 export type { Terms, TermsCost, TermsNote, TermsProblem } from './terms'
 export { allocationConcerns } from './concerns'
 export type { AllocationConcern } from './concerns'

@@ -5,6 +5,7 @@ import { GENTLE_HEAT } from './goals'
 import type { Loosened } from './limits'
 import type { LinearModel, Terms } from './linearModel'
 import { type LinearSolver, wantsModel } from './relaxation'
+import { scorer } from './score'
 import { type Found, search } from './search'
 import type { Miss } from './wants'
 
@@ -18,10 +19,13 @@ export type LimitHurdle =
 export type WantHurdle =
   | { readonly kind: 'crowded' | 'readiness'; readonly group: Group; readonly day: number }
   | {
-      readonly kind: 'floor' | 'target' | 'ceiling' | 'frequency' | 'overhead' | 'lost'
+      readonly kind: 'target' | 'ceiling' | 'frequency' | 'overhead' | 'lost'
       readonly group: Group
     }
+  | { readonly kind: 'ratio' }
 export type Hurdle = LimitHurdle | WantHurdle
+/** Hurdles of which a step can be had; the others are not a matter of a little more. */
+type ForSale = Exclude<Hurdle['kind'], 'frequency' | 'overhead' | 'lost' | 'ratio'>
 
 /** A want that is not met, and the smallest sets of hurdles each of which alone keeps any plan from meeting it. */
 export interface WhyNot {
@@ -32,7 +36,7 @@ export interface WhyNot {
 
 /** A hurdle lowered by one step, and what the wants gain, worst missed first. */
 export interface Purchase {
-  readonly hurdle: Hurdle
+  readonly hurdle: Hurdle & { readonly kind: ForSale }
   /** Minutes, exercises, points of a joint, sets, or points of readiness. */
   readonly step: number
   readonly gains: readonly {
@@ -47,26 +51,22 @@ export interface Reasons {
   readonly purchases: readonly Purchase[]
 }
 
-/** Wants that are looked into, the worst first. */
-const MOST_WANTS = 10
 const MOST_SETS = 3
 const MOST_PURCHASES = 8
 const SOLVER_SECONDS = 2
 const EXPLAIN_MOVES = 1500
 const SLACK = 1e-6
-const STEPS: Readonly<Record<Hurdle['kind'], number>> = {
+
+/** What is let go for a step of each hurdle that is for sale. */
+const STEPS: Readonly<Record<ForSale, number>> = {
   minutes: 10,
   exercises: 1,
   joint: 2,
   joint_week: 2,
   crowded: 1,
   readiness: 5,
-  floor: 1,
   target: 1,
   ceiling: 1,
-  frequency: 1,
-  overhead: 1,
-  lost: 1,
 }
 
 /** A hurdle as the model names it, and back. */
@@ -93,6 +93,8 @@ function hurdleOf(key: string): Hurdle {
     case 'crowded':
     case 'readiness':
       return { kind, group: rest[0] as Group, day }
+    case 'ratio':
+      return { kind }
     default:
       return { kind, group: rest[0] as Group }
   }
@@ -103,33 +105,44 @@ const wantKey = ({ kind, group, day }: Pick<Miss, 'kind' | 'group' | 'day'>) =>
   [kind, group, day].filter(part => part !== undefined && part !== null).join(' ')
 
 /** Floor and target are one want: both are met by more sets. */
-const sameWant = (kind: Miss['kind']) => (kind === 'floor' ? 'target' : kind)
+const wantKind = (kind: Miss['kind']) => (kind === 'floor' ? 'target' : kind)
+const sameWant = (miss: Miss) => wantKey({ ...miss, kind: wantKind(miss.kind) })
 
 /**
  * Why a plan meets no more: for every want that is missed the smallest sets of limits and other wants that together forbid
  * it, each proven by a model that is kinder than any plan; and what one step more of each would buy, tried on whole plans.
  *
- * Edge: the same question has the same answer; without a solver there are purchases for the limits that are tight.
+ * Edge: the same question has the same answer. Limits that are tight are tried too where nothing is proven.
  */
 export function reasonsFor(problem: Problem, found: Found, solver: LinearSolver): Reasons {
-  const missed = found.misses
-    .filter(
-      ({ group, kind, day }, at, all) =>
-        group !== null &&
-        all.findIndex(
-          other =>
-            other.group === group && sameWant(other.kind) === sameWant(kind) && other.day === day,
-        ) === at,
-    )
-    .slice(0, MOST_WANTS)
-  const whyNot = missed.map((miss): WhyNot => ({
-    miss: { kind: miss.kind, group: miss.group, amount: miss.amount },
-    sets: forbidding(problem, found, miss, solver),
-  }))
-  const hurdles = new Map(
-    whyNot.flatMap(({ sets }) => sets.flat()).map(hurdle => [keyOf(hurdle), hurdle]),
+  const missed = found.misses.filter(
+    (miss, at, all) => all.findIndex(other => sameWant(other) === sameWant(miss)) === at,
   )
-  return { whyNot, purchases: purchases(problem, found, [...hurdles.values()]) }
+  const whyNot = missed.map((miss): WhyNot => {
+    const { kind, group, amount, day } = miss
+    return {
+      miss: { kind, group, amount, ...(day !== undefined && { day }) },
+      sets: forbidding(problem, found, miss, solver),
+    }
+  })
+  const hurdles = [...whyNot.flatMap(({ sets }) => sets.flat()), ...tightHurdles(problem, found)]
+  const once = new Map(hurdles.map(hurdle => [keyOf(hurdle), hurdle]))
+  return {
+    whyNot,
+    purchases: missed.length > 0 ? purchases(problem, found, [...once.values()]) : [],
+  }
+}
+
+/** Limits that leave a plan less than a set's room. */
+function tightHurdles(problem: Problem, { sets }: Found): readonly Hurdle[] {
+  const state = scorer(problem)
+  sets.forEach((count, at) => state.set(at, count))
+  return state.tightLimits().map(({ kind, day, of }): Hurdle => {
+    if (kind === 'minutes') return { kind, day: day ?? 0 }
+    return kind === 'joint'
+      ? { kind, joint: of as Joint, day: day ?? 0 }
+      : { kind, joint: of as Joint }
+  })
 }
 
 /** The smallest sets of hurdles, each of which alone keeps a want from being met in full. */
@@ -201,11 +214,13 @@ function hold(model: LinearModel, { misses }: Found, wanted: ReadonlySet<string>
       .filter(miss => wantKey(miss) === key)
       .reduce((sum, { amount }) => sum + amount, 0)
     if (wanted.has(key)) model.atMost(terms, SLACK)
-    else model.atMost(terms, now + SLACK, key)
+    // The ratio's miss is a staircase: it can be held at nothing, or not at all.
+    else if (key !== 'ratio' || now === 0)
+      model.atMost(terms, now + SLACK, key.replace(/^floor /, 'target '))
   }
 }
 
-function loosenedBy(hurdle: Hurdle): Loosened {
+function loosenedBy(hurdle: Hurdle & { readonly kind: ForSale }): Loosened {
   const step = STEPS[hurdle.kind]
   switch (hurdle.kind) {
     case 'minutes':
@@ -221,14 +236,21 @@ function loosenedBy(hurdle: Hurdle): Loosened {
       return { wants: { [hurdle.group]: { crowded: step } } }
     case 'readiness':
       return { wants: { [hurdle.group]: { unready: step } } }
-    default:
+    case 'target':
       return { wants: { [hurdle.group]: { under: step } } }
   }
 }
 
 /** Sore joints are never loosened: what hurts is not for sale. */
-const isForSale = (hurdle: Hurdle, { context }: Problem) =>
-  !('joint' in hurdle) || (context.client.pain?.[hurdle.joint] ?? 'none') === 'none'
+const isForSale =
+  ({ context }: Problem) =>
+  (hurdle: Hurdle): hurdle is Hurdle & { readonly kind: ForSale } =>
+    hurdle.kind in STEPS &&
+    (!('joint' in hurdle) || (context.client.pain?.[hurdle.joint] ?? 'none') === 'none')
+
+/** What is let go is no gain: a want that is missed less only because less of it is asked. */
+const isLetGo = (hurdle: Hurdle, { kind, group }: Pick<Miss, 'kind' | 'group'>) =>
+  'group' in hurdle && hurdle.group === group && hurdle.kind === wantKind(kind)
 
 /** Tries each hurdle one step lower, from the plan found: only gains that a whole plan shows are told. */
 function purchases(
@@ -237,7 +259,7 @@ function purchases(
   hurdles: readonly Hurdle[],
 ): readonly Purchase[] {
   return hurdles
-    .filter(hurdle => isForSale(hurdle, problem))
+    .filter(isForSale(problem))
     .slice(0, MOST_PURCHASES)
     .flatMap((hurdle, at): Purchase[] => {
       const bought = search(problem, {
@@ -248,13 +270,11 @@ function purchases(
         from: found.sets,
         loosened: loosenedBy(hurdle),
       })
-      const own = 'group' in hurdle ? hurdle.group : null
       const gains = gainsBetween(found.misses, bought.misses).filter(
-        ({ miss }) => miss.group === null || miss.group !== own,
+        ({ miss }) => !isLetGo(hurdle, miss),
       )
       const points = gains.reduce((sum, gain) => sum + gain.points, 0)
-      const step = STEPS[hurdle.kind]
-      return gains.length > 0 ? [{ hurdle, step, gains, points }] : []
+      return gains.length > 0 ? [{ hurdle, step: STEPS[hurdle.kind], gains, points }] : []
     })
     .sort((a, b) => b.points - a.points)
 }

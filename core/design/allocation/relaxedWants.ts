@@ -291,7 +291,7 @@ export function addShares(problem: Problem, model: LinearModel): void {
         ],
         most * begun.length - fixed(beyond),
       )
-      model.cost(here, PRICE.ratio * (step - STEPS[at - 1]!))
+      model.cost(here, PRICE.ratio * (step - STEPS[at - 1]!), 'ratio')
     })
   }
 }

@@ -48,7 +48,7 @@ export interface DraftOptions {
   readonly moves?: number
 }
 
-export const MOST_DRAFTS = 3
+const MOST_DRAFTS = 3
 const MOVES = 6000
 /** Warm enough to leave the greedy start, not so warm as to forget it. */
 const DRAFT_HEAT = 200

@@ -1,4 +1,4 @@
-export { draftsFrom, MOST_DRAFTS } from './drafts'
+export { draftsFrom } from './drafts'
 export type { Draft, DraftOptions, Drafts } from './drafts'
 export { rolesOf, STRUCTURES, structuresFor } from './structures'
 export type { Structure } from './structures'

@@ -1,6 +1,6 @@
 import type { Arrival } from '../../body/recovery'
 import { jointCeiling } from '../../body/joints'
-import { armBalance, isUnallocated } from '../../count/ledger'
+import { isUnallocated } from '../../count/ledger'
 import type { PlanDocument } from '../../plan/block'
 import { ARM_GROUPS, ELBOW_JOINTS, type Group } from '../../plan/catalogue'
 import { findingsOf } from './checks'
@@ -68,8 +68,6 @@ export interface PlanFigures {
   readonly sets: number
   /** Lines that stand under what there is to look at. */
   readonly toLookAt: number
-  /** Extensor sets for each flexor set; null where one side has none. */
-  readonly ratio: number | null
 }
 
 export function planFigures(plan: PlanDocument, input: CheckInput): PlanFigures {
@@ -81,6 +79,5 @@ export function planFigures(plan: PlanDocument, input: CheckInput): PlanFigures 
     minutes: days.reduce((sum, day) => sum + minutesOn(input, day), 0),
     sets: input.sessions.reduce((sum, { sets }) => sum + sets, 0),
     toLookAt: findingLines(openFindings(plan, input).open).length,
-    ratio: armBalance(input.ledger.work.flat(), input.context).ratio,
   }
 }
