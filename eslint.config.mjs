@@ -160,8 +160,8 @@ export default withNuxt(
   },
   { files: ['app/pages/**/*.vue'], rules: { 'house/only-routes': 'error' } },
   {
-    // A composable is a room with its verbs: each verb is short, together they may be more.
-    files: ['app/**/use*.ts'],
+    // A composable, or a store, is a room with its verbs: each verb is short, together they may be more.
+    files: ['app/**/use*.ts', 'app/stores/*.ts'],
     rules: {
       'max-lines-per-function': ['error', { max: 115, skipBlankLines: true, skipComments: true }],
     },

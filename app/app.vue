@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const { choice } = useTheme()
+const changes = useChangesStore()
 useHead({
   htmlAttrs: { 'data-theme': () => (choice.value === 'system' ? undefined : choice.value) },
 })
@@ -8,5 +9,6 @@ useHead({
 <template>
   <NuxtLoadingIndicator color="var(--focus)" :height="2" />
   <NuxtRouteAnnouncer />
-  <NuxtPage />
+  <!-- After something was undone the page is set up anew, from what stands now. -->
+  <NuxtPage :page-key="route => `${route.path} ${changes.epoch}`" />
 </template>

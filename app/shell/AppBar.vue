@@ -1,79 +1,112 @@
 <script setup lang="ts">
-import { CircleUser, LogOut, SunMoon } from 'lucide-vue-next'
+import { CircleHelp } from 'lucide-vue-next'
+import { STUDIO_WAYS, type StudioWayId } from './places'
 
-const { here = 'roster' } = defineProps<{
-  /** The main screen this one is, or belongs to. */
-  here?: 'roster' | 'exercises' | 'methods'
+/** The bar of every screen: the studio's own places, and below it the ways of the place one is in. */
+const { here = null } = defineProps<{ here?: StudioWayId | null }>()
+defineSlots<{
+  /** Whom the screen is about, and the places there are for it. */
+  subject?: () => unknown
+  undo?: () => unknown
+  ways?: () => unknown
+  /** At the right of the second line. */
+  actions?: () => unknown
 }>()
-defineSlots<{ trail?: () => unknown; actions?: () => unknown }>()
-const SCREENS = [
-  ['roster', 'Roster'],
-  ['exercises', 'Exercises'],
-  ['methods', 'Methods'],
-] as const
-const { user } = useUserSession()
-const { signOut } = useSignIn()
-const { choice, next } = useTheme()
+const MAIN = STUDIO_WAYS.filter(({ id }) => id === 'roster' || id === 'floor')
+const OTHERS = STUDIO_WAYS.filter(({ id }) => id !== 'floor' && id !== 'account')
+const { openHelp } = useShownActions()
 </script>
 
 <template>
-  <header class="flex h-11 items-center gap-3 border-b-[1.5px] border-ink px-5">
-    <NuxtLink
-      to="/roster"
-      class="flex items-center gap-2 rounded font-display text-[17px] font-semibold"
-      aria-label="Tholepin, to the roster"
-    >
-      <TholepinMark />
-      <span>Tholepin</span>
-    </NuxtLink>
-    <span class="h-5 w-px bg-line" aria-hidden="true" />
-    <nav aria-label="Where you are" class="flex min-w-0 items-center gap-3">
-      <slot name="trail">
+  <header class="bar">
+    <div class="bar-line">
+      <NuxtLink
+        to="/roster"
+        class="flex shrink-0 items-center gap-2 rounded font-display text-[17px] font-semibold"
+        aria-label="Tholepin, to the roster"
+      >
+        <TholepinMark />
+        <span class="max-lg:hidden">Tholepin</span>
+      </NuxtLink>
+      <span class="h-5 w-px bg-line max-md:hidden" aria-hidden="true" />
+      <nav aria-label="Studio" class="flex shrink-0 items-center gap-3 max-md:hidden">
         <NuxtLink
-          v-for="[id, name] in SCREENS"
+          v-for="{ id, name, path } in MAIN"
           :key="id"
-          :to="`/${id}`"
+          :to="path"
           class="nav-link"
           :aria-current="here === id ? 'page' : undefined"
         >
           {{ name }}
         </NuxtLink>
+      </nav>
+      <slot name="subject" />
+      <div class="ml-auto flex shrink-0 items-center gap-2">
+        <slot name="undo" />
+        <CommandBox />
+        <button
+          type="button"
+          class="control px-2! max-md:hidden"
+          aria-label="Help and keys"
+          title="Help and keys (?)"
+          @click="openHelp()"
+        >
+          <CircleHelp :size="15" aria-hidden="true" />
+        </button>
+        <AccountMenu />
+      </div>
+    </div>
+    <div class="ways-line">
+      <slot name="ways">
+        <nav aria-label="In the studio" class="ways">
+          <NuxtLink
+            v-for="{ id, name, path } in OTHERS"
+            :key="id"
+            :to="path"
+            class="way"
+            :aria-current="here === id ? 'page' : undefined"
+          >
+            {{ name }}
+          </NuxtLink>
+        </nav>
       </slot>
-    </nav>
-    <div class="ml-auto flex items-center gap-2">
-      <slot name="actions" />
-      <CommandBox />
-      <button
-        type="button"
-        class="control px-2!"
-        :aria-label="`Theme: ${choice}. Change it`"
-        :title="`Theme: ${choice}`"
-        @click="next"
-      >
-        <SunMoon :size="15" aria-hidden="true" />
-      </button>
-      <NuxtLink
-        v-if="user"
-        to="/account"
-        class="quiet-link px-1 whitespace-nowrap"
-        :aria-label="`${user.name}, account`"
-        :title="user.name"
-      >
-        <span class="max-xl:hidden">{{ user.name }}</span><CircleUser
-          :size="16"
-          class="xl:hidden"
-          aria-hidden="true"
-        />
-      </NuxtLink>
-      <button
-        type="button"
-        class="control px-2!"
-        aria-label="Sign out"
-        :title="user ? `Sign out ${user.name}` : 'Sign out'"
-        @click="signOut"
-      >
-        <LogOut :size="15" aria-hidden="true" />
-      </button>
+      <div class="ml-auto flex items-center gap-2">
+        <slot name="actions" />
+      </div>
     </div>
   </header>
 </template>
+
+<style scoped>
+.bar {
+  background: var(--paper);
+  border-bottom: 1.5px solid var(--ink);
+}
+.bar-line {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 44px;
+  padding: 0 20px;
+  background: var(--ground);
+}
+.ways-line {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 16px;
+  min-height: 30px;
+  padding: 1px 20px;
+  border-top: 1px solid var(--hair);
+}
+@media (max-width: 767px) {
+  .bar-line,
+  .ways-line {
+    gap: 8px;
+    padding-inline: 12px;
+  }
+  .bar-line {
+    min-height: 52px;
+  }
+}
+</style>

@@ -1,62 +1,79 @@
 <script setup lang="ts">
-import { ChevronRight } from 'lucide-vue-next'
+import type { OwnSteps } from '~/stores/changes'
+import { CLIENT_ACTIONS } from './clientActions'
+import { PLACES, placeOf, type WayId } from './places'
 
 /** The bar of every screen about one client. */
-const { id, name, here } = defineProps<{
+const {
+  id,
+  name,
+  here,
+  steps = null,
+} = defineProps<{
   id: string
   name: string
-  here:
-    | 'profile'
-    | 'targets'
-    | 'split'
-    | 'session'
-    | 'block'
-    | 'proposals'
-    | 'log'
-    | 'review'
-    | 'history'
+  here: WayId
+  /** The screen's own finer steps of undo, where it has any. */
+  steps?: OwnSteps | null
 }>()
 defineSlots<{ actions?: () => unknown }>()
 const { exercise, close } = useStoryDesk()
-const SCREENS = [
-  ['split', 'Split', '/split'],
-  ['session', 'Session', '/session/1'],
-  ['block', 'Block', '/block'],
-  ['proposals', 'Proposals', '/proposals'],
-  ['log', 'Log', '/log'],
-  ['review', 'Review', '/review'],
-  ['targets', 'Targets', '/targets'],
-  ['history', 'History', '/history'],
-  ['profile', 'Profile', ''],
-] as const
+const changes = useChangesStore()
+const { isChoosing, isListing } = useClientDesk()
+const place = computed(() => placeOf(here))
+watch(
+  () => id,
+  of => changes.open(of, steps),
+  { immediate: true },
+)
+onMounted(() => changes.load())
+watch(useWritten(), () => changes.load())
+useActions(CLIENT_ACTIONS, {
+  choose: () => (isChoosing.value = true),
+  turn: which => changes.turn(which),
+  list: () => (isListing.value = true),
+})
+preloadedLater(['ChangesDialog'])
 </script>
 
 <template>
-  <AppBar here="roster">
-    <template #trail>
-      <NuxtLink to="/roster" class="quiet-link"> Roster </NuxtLink>
-      <ChevronRight :size="13" class="text-ink2" aria-hidden="true" />
-      <NuxtLink
-        :to="`/clients/${id}`"
-        class="truncate rounded font-semibold hover:underline"
-        :aria-label="`${name}, profile`"
-      >
-        {{ name }}
-      </NuxtLink>
-      <span class="w-2" aria-hidden="true" />
-      <NuxtLink
-        v-for="[screen, word, path] in SCREENS"
-        :key="screen"
-        :to="`/clients/${id}${path}`"
-        class="nav-link"
-        :aria-current="here === screen ? 'page' : undefined"
-      >
-        {{ word }}
-      </NuxtLink>
+  <AppBar>
+    <template #subject>
+      <ClientChooser :name="name" />
+      <nav aria-label="Places" class="flex items-center gap-3 self-stretch pl-1 max-md:hidden">
+        <NuxtLink
+          v-for="{ id: placeId, name: word, ways } in PLACES"
+          :key="placeId"
+          :to="`/clients/${id}${ways[0].path}`"
+          class="nav-link"
+          :aria-current="place.id === placeId ? 'true' : undefined"
+        >
+          {{ word }}
+        </NuxtLink>
+      </nav>
+    </template>
+    <template #undo>
+      <UndoButtons />
+    </template>
+    <template #ways>
+      <nav :aria-label="`In ${place.name}`" class="ways max-md:hidden">
+        <NuxtLink
+          v-for="way in place.ways"
+          :key="way.id"
+          :to="`/clients/${id}${way.path}`"
+          class="way"
+          :aria-current="here === way.id ? 'page' : undefined"
+        >
+          {{ way.name }}
+        </NuxtLink>
+      </nav>
+      <WaysMenu class="md:hidden" :client-id="id" :here="here" />
     </template>
     <template #actions>
+      <p v-if="changes.said" role="status" class="text-[12.5px] text-focus">{{ changes.said }}</p>
       <slot name="actions" />
     </template>
   </AppBar>
+  <LazyChangesDialog v-if="isListing" :name="name" @closed="isListing = false" />
   <LazyStoryDialog v-if="exercise" :client-id="id" :first="exercise" @closed="close()" />
 </template>

@@ -17,8 +17,15 @@ preloadedLater('CommandDialog', 'KeysDialog')
 </script>
 
 <template>
-  <button type="button" class="control" @click="open">
-    <Search :size="14" aria-hidden="true" /> Find <KeyCap label="/" />
+  <button
+    type="button"
+    class="control max-lg:px-2!"
+    aria-label="Find"
+    title="Find (/)"
+    @click="open"
+  >
+    <Search :size="15" aria-hidden="true" /> <span class="max-lg:hidden">Find</span>
+    <KeyCap class="max-lg:hidden" label="/" />
   </button>
   <LazyCommandDialog v-if="isOpen" :found="found" @closed="isOpen = false" />
   <LazyKeysDialog v-if="isHelpOpen" />

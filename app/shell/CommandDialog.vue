@@ -11,7 +11,10 @@ import {
 import type { Command } from './useCommands'
 
 /** The box itself; fetched when the page is at rest, so that the first view of a screen does not wait for it. */
-const { found } = defineProps<{ found: (typed: string) => readonly Command[] }>()
+const { found, label = 'Client, screen or action' } = defineProps<{
+  found: (typed: string) => readonly Command[]
+  label?: string
+}>()
 const emit = defineEmits<{ closed: [] }>()
 const typed = ref('')
 const commands = computed(() => found(typed.value))
@@ -26,14 +29,14 @@ function run(command: Command | null): void {
 <template>
   <Dialog open class="relative z-30" @close="emit('closed')">
     <div class="fixed inset-0 bg-scrim" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-start justify-center pt-24">
-      <DialogPanel class="w-[520px] rounded-[6px] border border-edge bg-ground p-4">
-        <DialogTitle class="sr-only"> Find a client, a screen or an action </DialogTitle>
+    <div class="fixed inset-0 flex items-start justify-center px-3 pt-24">
+      <DialogPanel class="w-[520px] max-w-full rounded-[6px] border border-edge bg-ground p-4">
+        <DialogTitle class="sr-only">{{ label }}</DialogTitle>
         <Combobox v-slot="{ activeOption }" :model-value="null" nullable @update:model-value="run">
           <ComboboxInput
             class="field"
-            aria-label="Client, screen or action"
-            placeholder="Client, screen or action"
+            :aria-label="label"
+            :placeholder="label"
             autocomplete="off"
             @change="typed = $event.target.value"
             @keydown.esc="emit('closed')"
@@ -48,8 +51,10 @@ function run(command: Command | null): void {
               as="template"
             >
               <li class="option" :data-active="active || undefined">
-                <span class="font-semibold">{{ command.name }}</span>
-                <span class="ml-auto truncate pl-4 text-[12px] text-ink2">{{ command.hint }}</span>
+                <bdi class="line-clamp-2 font-semibold">{{ command.name }}</bdi>
+                <span class="ml-auto min-w-0 truncate pl-4 text-[12px] text-ink2">{{
+                  command.hint
+                }}</span>
               </li>
             </ComboboxOption>
           </ComboboxOptions>

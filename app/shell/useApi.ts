@@ -20,11 +20,15 @@ const UNKNOWN_FAILURE: ProblemDetails = {
   detail: 'The server gave an answer that cannot be read. Try again.',
 }
 
+/** Grows whenever the server has taken something from this page. */
+export const useWritten = () => useState('written', () => 0)
+
 /** Asks this application's server; answers are parsed by their contract, refusals come back as values. */
 export function useApi() {
   const fetchHere = useRequestFetch()
   // The asking person's own day: sessions of today are not missed yet, wherever the server stands.
   const today = useToday()
+  const written = useWritten()
   async function ask<Answer extends z.ZodType>(
     path: string,
     { method = 'GET', body, answer }: ApiRequest<Answer>,
@@ -36,6 +40,7 @@ export function useApi() {
         retry: 0,
         headers: { 'x-today': today.value },
       })
+      if (method !== 'GET') written.value += 1
       return success(answer.parse(raw))
     } catch (error) {
       if (!(error instanceof FetchError)) throw error

@@ -1,5 +1,6 @@
 import { capitalised } from '#core/words'
 import { RosterView } from '#shared/contracts/roster'
+import { STUDIO_WAYS, type Way, wayAt, WAYS } from './places'
 
 /** Something that can be reached by typing its name. */
 export interface Command {
@@ -8,6 +9,8 @@ export interface Command {
   readonly hint: string
   readonly run: () => unknown
 }
+
+const MOST_FOUND = 12
 
 /** Everything the search-and-command box knows: clients of the coach, screens, and what can be done anywhere. */
 export function useCommands() {
@@ -40,123 +43,24 @@ export function useCommands() {
   )
 
   const commands = computed<readonly Command[]>(() => [
-    ...clients.value.flatMap(({ id, name, about }): Command[] => [
+    ...clients.value.flatMap(client => [
+      asClient(client, WAYS[0]),
+      ...WAYS.slice(1).map(way =>
+        asClient(client, way, `${client.name}: ${way.name.toLowerCase()}`),
+      ),
       {
-        name,
-        kind: 'client',
-        hint: about === '' ? 'split board' : `${about} · split board`,
-        run: () => navigateTo(`/clients/${id}/split`),
-      },
-      {
-        name: `${name}: session`,
-        kind: 'client',
-        hint: 'day 1 to scale; the day before and after from there',
-        run: () => navigateTo(`/clients/${id}/session/1`),
-      },
-      {
-        name: `${name}: block`,
-        kind: 'client',
-        hint: 'weeks, ramps, loads, charts, calendar, sending',
-        run: () => navigateTo(`/clients/${id}/block`),
-      },
-      {
-        name: `${name}: proposals`,
-        kind: 'client',
-        hint: 'ways to place the sets, to choose from',
-        run: () => navigateTo(`/clients/${id}/proposals`),
-      },
-      {
-        name: `${name}: print`,
-        kind: 'client',
+        name: `${client.name}: print`,
+        kind: 'client' as const,
         hint: 'the rotation on paper',
-        run: () => navigateTo(`/clients/${id}/print`),
-      },
-      {
-        name: `${name}: log`,
-        kind: 'client',
-        hint: 'sessions as done, from paper, from a file; sheet link',
-        run: () => navigateTo(`/clients/${id}/log`),
-      },
-      {
-        name: `${name}: review`,
-        kind: 'client',
-        hint: 'plan beside log, what to change next',
-        run: () => navigateTo(`/clients/${id}/review`),
-      },
-      {
-        name: `${name}: trends`,
-        kind: 'client',
-        hint: 'strength with its uncertainty, volume, readiness, girths',
-        run: () => navigateTo(`/clients/${id}/trends`),
-      },
-      {
-        name: `${name}: rehearsal`,
-        kind: 'client',
-        hint: 'the block gone through by a simulated client',
-        run: () => navigateTo(`/clients/${id}/rehearsal`),
-      },
-      {
-        name: `${name}: block report`,
-        kind: 'client',
-        hint: 'told to the client, on paper; closing notes',
-        run: () => navigateTo(`/clients/${id}/report`),
-      },
-      {
-        name: `${name}: targets`,
-        kind: 'client',
-        hint: 'bands, frequency, limits',
-        run: () => navigateTo(`/clients/${id}/targets`),
-      },
-      {
-        name: `${name}: history`,
-        kind: 'client',
-        hint: 'sessions, trends, pain, measurements',
-        run: () => navigateTo(`/clients/${id}/history`),
-      },
-      {
-        name: `${name}: profile`,
-        kind: 'client',
-        hint: 'intake, method, priorities',
-        run: () => navigateTo(`/clients/${id}`),
+        run: () => navigateTo(`/clients/${client.id}/print`),
       },
     ]),
-    { name: 'Roster', kind: 'screen', hint: 'all clients', run: () => navigateTo('/roster') },
-    {
-      name: 'Methods',
+    ...STUDIO_WAYS.map(({ name, hint, path }): Command => ({
+      name,
       kind: 'screen',
-      hint: 'five ways of training, side by side',
-      run: () => navigateTo('/methods'),
-    },
-    {
-      name: 'Exercises',
-      kind: 'screen',
-      hint: 'the library, credits, your own',
-      run: () => navigateTo('/exercises'),
-    },
-    {
-      name: 'Compare',
-      kind: 'screen',
-      hint: 'two rotations side by side',
-      run: () => navigateTo('/compare'),
-    },
-    {
-      name: 'Outbox',
-      kind: 'screen',
-      hint: 'messages to clients',
-      run: () => navigateTo('/outbox'),
-    },
-    {
-      name: 'Archive',
-      kind: 'screen',
-      hint: 'clients put away',
-      run: () => navigateTo('/archive'),
-    },
-    {
-      name: 'Account',
-      kind: 'screen',
-      hint: 'password, sign-ins',
-      run: () => navigateTo('/account'),
-    },
+      hint,
+      run: () => navigateTo(path),
+    })),
     ...ofThisScreen.value,
     {
       name: 'New client',
@@ -168,15 +72,40 @@ export function useCommands() {
     { name: 'Sign out', kind: 'action', hint: '', run: signOut },
   ])
 
+  function asClient(
+    { id, name, about }: RosterView['clients'][number],
+    way: Way,
+    called: string = name,
+  ): Command {
+    const hint =
+      called === name ? [about, way.name.toLowerCase()].filter(Boolean).join(' · ') : way.hint
+    return {
+      name: called,
+      kind: 'client',
+      hint,
+      run: () => navigateTo(`/clients/${id}${way.path}`),
+    }
+  }
+  const route = useRoute()
+  /** Clients by name, each leading to the screen that is open now. */
+  function clientsHere(typed: string): readonly Command[] {
+    const way = wayAt(route.path)
+    return foundIn(
+      clients.value.map(client => asClient(client, way)),
+      typed,
+    )
+  }
+
   /** Commands whose name holds every word typed; names that begin so come first, then clients, screens, actions. */
-  function found(typed: string): readonly Command[] {
+  function foundIn(all: readonly Command[], typed: string): readonly Command[] {
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
-    const fits = commands.value.filter(({ name, hint }) =>
+    const fits = all.filter(({ name, hint }) =>
       words.every(word => `${name} ${hint}`.toLowerCase().includes(word)),
     )
     const begins = ({ name }: Command) =>
       Number(words[0] !== undefined && name.toLowerCase().startsWith(words[0]))
-    return [...fits].sort((a, b) => begins(b) - begins(a)).slice(0, 12)
+    return [...fits].sort((a, b) => begins(b) - begins(a)).slice(0, MOST_FOUND)
   }
-  return { isOpen, open, found }
+  const found = (typed: string) => foundIn(commands.value, typed)
+  return { isOpen, open, found, clientsHere }
 }

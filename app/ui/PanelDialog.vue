@@ -15,10 +15,10 @@ onMounted(() =>
 <template>
   <Dialog open class="relative z-20" @close="emit('closed')">
     <div class="fixed inset-0 bg-scrim" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-start justify-center overflow-y-auto p-6 pt-14">
+    <div class="fixed inset-0 flex items-start justify-center overflow-y-auto p-6 pt-14 max-md:p-2">
       <DialogPanel
         ref="panel"
-        class="rounded-[6px] border border-edge bg-ground p-4"
+        class="max-w-full min-w-0 rounded-[6px] border border-edge bg-ground p-4 max-md:p-3"
         :style="{ width: `${width}px` }"
       >
         <div class="flex items-center justify-between gap-4">

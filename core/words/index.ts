@@ -31,6 +31,7 @@ export {
 export { editProblemSentence, shorthandProblemSentence } from './problems'
 export { formatDay, WEEKDAY_NAMES } from './dates'
 export { attentionWords } from './attention'
+export { changeDid, type ChangeKind, changePlace, differenceWords, tooLateWords } from './changes'
 export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'
 export { PAIN_LEVEL_WORDS, setUpSentence, trendSentence } from './trends'

@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres from 'postgres'
 import * as schema from './schema'
@@ -17,10 +18,20 @@ export function connectedDatabase(url: string): Connected {
 }
 
 let shared: Connected | undefined
+const inTransaction = new AsyncLocalStorage<Database>()
 
-/** The server's connection pool, opened on first use. Errors: throws when DATABASE_URL is not set. */
+/**
+ * The server's connection pool, opened on first use; within `asOneTransaction` that transaction.
+ *
+ * Errors: throws when DATABASE_URL is not set.
+ */
 export function database(): Database {
-  return connection().db
+  return inTransaction.getStore() ?? connection().db
+}
+
+/** Runs work whose every use of `database` is one transaction: all of it holds, or none where it throws. */
+export function asOneTransaction<Value>(work: (tx: Database) => Promise<Value>): Promise<Value> {
+  return database().transaction(tx => inTransaction.run(tx, () => work(tx)))
 }
 
 /** The plain client behind `database`, for packages that bring their own SQL. */

@@ -2,9 +2,11 @@ import { randomUUID } from 'node:crypto'
 import { coachId, failure, type Result, success } from '#core/base'
 import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { type Problem, problemDetails, problemWords } from '#shared/contracts/problem'
+import type { ChangeKind } from '#core/words'
 import type { EventHandler, H3Event } from 'h3'
 import type { z } from 'zod'
 import { type SheetReader, sheetReader } from '../services/sheetLinks'
+import { recorded, subjectOf } from '../services/changes'
 import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
 
 type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
@@ -21,6 +23,8 @@ interface Route<Params, Body, Answer extends z.ZodType, Asker> {
   /** Most a body may hold, where it is more than a plan. */
   readonly limitBytes?: number
   readonly answer: Answer
+  /** What it does, where it changes something that can be taken back. */
+  readonly doing?: ChangeKind
   readonly handle: (
     request: Request<Params, Body> & Asker,
   ) => Promise<Result<z.input<Answer>, Problem>>
@@ -34,8 +38,25 @@ export function defineRoute<
 >(route: Route<Params, Body, Answer, { readonly coach: Coach }>): EventHandler {
   return guarded(async event => {
     const coach = await askingCoach(event)
-    return coach ? answered(event, route, { coach }) : failure<Problem>({ kind: 'not-signed-in' })
+    return coach
+      ? answered(event, taughtToUndo(route), { coach })
+      : failure<Problem>({ kind: 'not-signed-in' })
   })
+}
+
+/** The same route, its work kept so that it can be taken back where it says what it does. */
+function taughtToUndo<Params, Body, Answer extends z.ZodType>(
+  route: Route<Params, Body, Answer, { readonly coach: Coach }>,
+): Route<Params, Body, Answer, { readonly coach: Coach }> {
+  const { doing, handle } = route
+  if (!doing) return route
+  return {
+    ...route,
+    handle: async request => {
+      const clientId = await subjectOf(request.coach, request)
+      return recorded(request.coach, { clientId, kind: doing }, () => handle(request))
+    },
+  }
 }
 
 /** A route that needs no sign-in. */

@@ -33,7 +33,7 @@ async function submit(): Promise<void> {
 
 <template>
   <div>
-    <AppBar />
+    <AppBar here="account" />
     <main v-if="account" class="mx-auto max-w-[720px] px-5 py-6">
       <h1 class="font-display text-[23px] leading-[27px]">
         {{ account.name }}

@@ -12,8 +12,8 @@ function start(client: Archived): void {
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
-    <AppBar here="roster" />
+  <div>
+    <AppBar here="archive" />
     <main class="mx-auto max-w-[860px] px-5 pt-5 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">Archive</h1>
       <p class="text-ink2">

@@ -21,8 +21,8 @@ useHead({ title: 'Outbox · Tholepin' })
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
-    <AppBar />
+  <div>
+    <AppBar here="outbox" />
     <main class="max-w-[900px] px-5 pt-4 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">Outbox</h1>
       <p class="mt-1 text-ink2">

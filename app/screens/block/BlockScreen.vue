@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDay } from '#core/words'
 import { useMounted } from '@vueuse/core'
-import { CalendarDays, ChevronRight, Download, Printer, Send, Undo2 } from 'lucide-vue-next'
+import { CalendarDays, ChevronRight, Download, Printer, Send } from 'lucide-vue-next'
 import { BLOCK_ACTIONS, BLOCK_VIEWS, type BlockView } from './blockActions'
 import { provideBlock } from './blockContext'
 
@@ -35,16 +35,17 @@ const length = computed(() => {
     ? `${passes} ${passes === 1 ? 'week' : 'weeks'}`
     : `${passes} ${passes === 1 ? 'rotation' : 'rotations'} of ${days} days, ${Math.round(((passes * days) / 7) * 10) / 10} weeks`
 })
-function undo(): void {
-  message.value = store.undo() ? 'Undone.' : 'Nothing to undo.'
-}
+const steps = planSteps(
+  () => isTakenUp.value,
+  () => (message.value = store.undo() ? 'Undone.' : 'Nothing to undo.'),
+  () => (message.value = store.redo() ? 'Done again.' : 'Nothing to redo.'),
+)
 useActions(
   BLOCK_ACTIONS,
   {
     block,
     view: () => view.value,
     show: next => (view.value = next),
-    undo,
     toSplit: () => navigateTo(`/clients/${id}/split`),
   },
   {
@@ -57,11 +58,8 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
 
 <template>
   <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
-    <ClientBar :id="id" :name="store.client?.name ?? ''" here="block">
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="block" :steps="steps">
       <template #actions>
-        <button type="button" class="control" :disabled="store.past.length === 0" @click="undo()">
-          <Undo2 :size="15" aria-hidden="true" /> Undo
-        </button>
         <button
           v-if="store.plan"
           type="button"

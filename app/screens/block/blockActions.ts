@@ -17,7 +17,6 @@ export interface BlockPage {
   readonly block: BlockState
   readonly view: () => BlockView
   readonly show: (view: BlockView) => void
-  readonly undo: () => void
   readonly toSplit: () => unknown
 }
 const onRotations = ({ view }: BlockPage) => view() === 'rotations'
@@ -132,7 +131,6 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
       do: ({ toSplit }) => toSplit(),
       isByKeyOnly: true,
     },
-    { id: 'undo', keys: ['z'], label: 'undo', do: ({ undo }) => undo() },
   ],
 }
 

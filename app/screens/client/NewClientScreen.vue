@@ -6,8 +6,8 @@ const { complaints, isBusy, take } = useClientImport()
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
-    <AppBar />
+  <div>
+    <AppBar here="roster" />
     <main class="mx-auto max-w-[1180px] px-5 pt-5 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">New client</h1>
       <p class="text-ink2">

@@ -27,7 +27,7 @@ async function archive(): Promise<void> {
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <ClientBar :id="id" :name="profile?.name ?? ''" here="profile" />
     <main v-if="profile" class="mx-auto max-w-[1180px] px-5 pt-5 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">

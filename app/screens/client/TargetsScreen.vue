@@ -46,7 +46,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="targets" />
     <main class="px-5 pt-4 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">Targets</h1>

@@ -19,8 +19,8 @@ const differs = (a: number | undefined, b: number | undefined) =>
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
-    <AppBar here="roster" />
+  <div>
+    <AppBar here="compare" />
     <main class="mx-auto max-w-[1180px] px-5 pt-4 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">Compare</h1>
       <p class="text-ink2">

@@ -28,7 +28,7 @@ const measurementComplaint = computed(
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <ClientBar :id="id" :name="history?.name ?? ''" here="history" />
     <main v-if="history" class="grid grid-cols-2 gap-10 px-5 pt-4 pb-12">
       <h1 class="col-span-2 -mb-8 font-display text-[23px] leading-[27px]">History</h1>

@@ -70,7 +70,7 @@ const clients = computed(() => library.value?.clients ?? [])
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <AppBar here="exercises" />
     <main class="grid h-[calc(100dvh-44px)] grid-cols-[430px_1fr] gap-8 px-5">
       <div

@@ -22,7 +22,7 @@ async function saved(run: Promise<unknown>): Promise<void> {
 </script>
 
 <template>
-  <div class="min-w-[1080px]" :aria-busy="!isLive || state === 'loading'">
+  <div :aria-busy="!isLive || state === 'loading'">
     <ClientBar :id="id" :name="name" here="log" />
     <main class="grid grid-cols-[300px_1fr] gap-8 px-5 pt-4 pb-12">
       <nav aria-label="Sessions">

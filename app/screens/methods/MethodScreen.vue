@@ -54,7 +54,7 @@ async function submit(): Promise<void> {
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <AppBar here="methods" />
     <main class="px-5 pt-4 pb-12">
       <form novalidate method="post" @submit.prevent="submit">

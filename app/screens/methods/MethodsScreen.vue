@@ -65,7 +65,7 @@ const rows = METHOD_CHOICES.map(({ choice, says, reason, evidence }) => ({
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <AppBar here="methods" />
     <main class="px-5 pt-5 pb-12">
       <h1 class="font-display text-[23px] leading-[27px]">Methods</h1>

@@ -29,9 +29,8 @@ const isLive = useMounted()
 </script>
 
 <template>
-  <div class="min-w-[1080px]" :aria-busy="!isLive">
-    <ClientBar :id="id" :name="store.client?.name ?? ''" here="review" />
-    <ReviewNav :id="id" here="rehearsal" />
+  <div :aria-busy="!isLive">
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="rehearsal" />
     <main class="px-5 pt-4 pb-12">
       <header class="flex flex-wrap items-center gap-3">
         <h1 class="font-display text-[23px] leading-[27px]">Rehearsal</h1>

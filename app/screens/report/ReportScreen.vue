@@ -20,10 +20,9 @@ const isLive = useMounted()
 </script>
 
 <template>
-  <div class="report min-w-[1080px] print:min-w-0" :aria-busy="!isLive">
+  <div class="report" :aria-busy="!isLive">
     <div class="print:hidden">
-      <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
-      <ReviewNav :id="id" here="report" />
+      <ClientBar :id="id" :name="view?.name ?? ''" here="report" />
     </div>
     <main v-if="view" class="mx-auto max-w-[820px] px-5 pt-4 pb-12 print:max-w-none print:p-0">
       <header class="flex items-start gap-4">

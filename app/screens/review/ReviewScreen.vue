@@ -61,9 +61,8 @@ const isLive = useMounted()
 </script>
 
 <template>
-  <div class="min-w-[1080px]" :aria-busy="!isLive">
+  <div :aria-busy="!isLive">
     <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
-    <ReviewNav :id="id" here="rotation" />
     <main v-if="view && head" class="grid grid-cols-[1fr_400px] gap-8 px-5 pt-4 pb-12">
       <div>
         <header class="flex items-center gap-2">

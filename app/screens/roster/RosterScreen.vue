@@ -40,7 +40,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
 </script>
 
 <template>
-  <div class="min-w-[1080px]">
+  <div>
     <AppBar here="roster">
       <template #actions>
         <NuxtLink to="/clients/new" class="control control-strong">

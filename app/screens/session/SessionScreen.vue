@@ -2,7 +2,6 @@
 import { planDifference } from '#core/plan/block'
 import { dayName, formatClock } from '#core/words'
 import { useMounted } from '@vueuse/core'
-import { Redo2, Undo2 } from 'lucide-vue-next'
 import { SESSION_ACTIONS } from './sessionActions'
 import { provideSession } from './sessionContext'
 
@@ -26,6 +25,7 @@ const builder = useSessionBuilder(
 provideSession(builder)
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Session · Tholepin` })
 const { isTakenUp } = useAutosave()
+const steps = planSteps(() => isTakenUp.value, builder.undo, builder.redo)
 watch(
   () => store.mergedAt,
   () => builder.say('Changes made in another window are in here now.'),
@@ -78,26 +78,7 @@ const readout = computed(() => {
 
 <template>
   <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
-    <ClientBar :id="id" :name="store.client?.name ?? ''" here="session">
-      <template #actions>
-        <button
-          type="button"
-          class="control"
-          :disabled="store.past.length === 0"
-          @click="builder.undo()"
-        >
-          <Undo2 :size="15" aria-hidden="true" /> Undo <KeyCap label="Z" />
-        </button>
-        <button
-          type="button"
-          class="control"
-          :disabled="store.future.length === 0"
-          @click="builder.redo()"
-        >
-          <Redo2 :size="15" aria-hidden="true" /> Redo
-        </button>
-      </template>
-    </ClientBar>
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="session" :steps="steps" />
     <PainNotices />
     <main class="flex-1 px-5 pb-4">
       <SessionHead :id="id" @day="toDay" />

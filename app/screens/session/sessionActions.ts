@@ -164,8 +164,6 @@ export const SESSION_ACTIONS: ActionTable<SessionPage> = {
       do: ({ toDay }, { key }) => toDay(Number(key) - 1),
       isByKeyOnly: true,
     },
-    { id: 'undo', keys: ['z'], label: 'undo', do: ({ builder }) => builder.undo() },
-    { id: 'redo', keys: ['Z'], label: 'redo', do: ({ builder }) => builder.redo() },
     {
       id: 'close',
       keys: ['Escape'],

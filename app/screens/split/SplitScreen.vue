@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { passDates, passOn, planDifference } from '#core/plan/block'
 import { formatDay } from '#core/words'
-import { Redo2, Undo2 } from 'lucide-vue-next'
 import { provideBoard } from './boardContext'
 
 const NARROW_FROM_DAYS = 9
@@ -14,6 +13,7 @@ useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` 
 const board = useSplitBoard()
 provideBoard(board)
 const { isTakenUp } = useAutosave()
+const steps = planSteps(() => isTakenUp.value, board.undo, board.redo)
 const trial = useTrial()
 watch(
   isTakenUp,
@@ -87,26 +87,7 @@ const difference = computed(() =>
 
 <template>
   <div class="flex min-h-dvh flex-col">
-    <ClientBar :id="id" :name="store.client?.name ?? ''" here="split">
-      <template #actions>
-        <button
-          type="button"
-          class="control"
-          :disabled="store.past.length === 0"
-          @click="board.undo()"
-        >
-          <Undo2 :size="15" aria-hidden="true" /> Undo <KeyCap label="Z" />
-        </button>
-        <button
-          type="button"
-          class="control"
-          :disabled="store.future.length === 0"
-          @click="board.redo()"
-        >
-          <Redo2 :size="15" aria-hidden="true" /> Redo
-        </button>
-      </template>
-    </ClientBar>
+    <ClientBar :id="id" :name="store.client?.name ?? ''" here="split" :steps="steps" />
     <PainNotices />
     <main class="flex-1 px-5">
       <SplitBoardHead :pass="shownPass" />

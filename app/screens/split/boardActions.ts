@@ -171,7 +171,5 @@ export const BOARD_ACTIONS: ActionTable<BoardScreen> = {
       label: 'rest day, or back',
       do: ({ board }) => board.toggleRest(),
     },
-    { id: 'undo', keys: ['z'], label: 'undo', do: ({ board }) => board.undo() },
-    { id: 'redo', keys: ['Z'], label: 'redo', do: ({ board }) => board.redo() },
   ],
 }

@@ -9,9 +9,8 @@ const isLive = useMounted()
 </script>
 
 <template>
-  <div class="min-w-[1080px]" :aria-busy="!isLive">
-    <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
-    <ReviewNav :id="id" here="trends" />
+  <div :aria-busy="!isLive">
+    <ClientBar :id="id" :name="view?.name ?? ''" here="trends" />
     <main v-if="view" class="grid grid-cols-[360px_1fr] gap-8 px-5 pt-4 pb-12">
       <section aria-labelledby="list-head">
         <h1 id="list-head" class="font-display text-[23px] leading-[27px]">Trends</h1>

@@ -5,5 +5,6 @@ import { defineRoute } from '../../utils/defineRoute'
 export default defineRoute({
   body: GearBody,
   answer: GearBody,
+  doing: 'gear',
   handle: ({ coach, body }) => saveGear(coach, body),
 })

@@ -5,5 +5,6 @@ import { defineRoute } from '../../utils/defineRoute'
 export default defineRoute({
   body: NewExerciseBody,
   answer: SavedExercise,
+  doing: 'exercise',
   handle: ({ coach, body }) => addExercise(coach, body),
 })

@@ -5,5 +5,6 @@ import { defineRoute } from '../../utils/defineRoute'
 export default defineRoute({
   params: MethodParams,
   answer: SavedMethod,
+  doing: 'own_method',
   handle: ({ coach, params }) => removeMethod(coach, params.methodId),
 })

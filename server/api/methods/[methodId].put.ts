@@ -6,5 +6,6 @@ export default defineRoute({
   params: MethodParams,
   body: MethodContract,
   answer: SavedMethod,
+  doing: 'own_method',
   handle: ({ coach, params, body }) => saveMethod(coach, params.methodId, body),
 })

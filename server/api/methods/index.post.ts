@@ -5,5 +5,6 @@ import { defineRoute } from '../../utils/defineRoute'
 export default defineRoute({
   body: CopyMethodBody,
   answer: SavedMethod,
+  doing: 'own_method',
   handle: ({ coach, body }) => copyMethod(coach, body),
 })

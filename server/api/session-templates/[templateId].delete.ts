@@ -5,5 +5,6 @@ import { defineRoute } from '../../utils/defineRoute'
 export default defineRoute({
   params: SessionTemplateParams,
   answer: KeptSession,
+  doing: 'template',
   handle: ({ coach, params }) => removeSessionTemplate(coach, params.templateId),
 })

@@ -5,5 +5,6 @@ import { defineRoute } from '../../utils/defineRoute'
 export default defineRoute({
   body: KeepSessionBody,
   answer: KeptSession,
+  doing: 'template',
   handle: ({ coach, body }) => keepSession(coach, body),
 })

@@ -128,6 +128,14 @@ export async function updateFacts(
     .where(ofClient(coachId, id))
 }
 
+/** Says that what is known of a client changed. */
+export async function bumpRevision(db: Database, coachId: CoachId, id: ClientId): Promise<void> {
+  await db
+    .update(clients)
+    .set({ revision: sql`${clients.revision} + 1` })
+    .where(ofClient(coachId, id))
+}
+
 /** Sets the coach's marks; false if there is no such client of hers. */
 export async function updateMarks(
   db: Database,

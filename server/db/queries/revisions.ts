@@ -2,7 +2,7 @@ import type { BlockId, CoachId } from '#core/base'
 import { and, desc, eq } from 'drizzle-orm'
 import { planDocument } from '../documents'
 import type { Database } from '../database'
-import { blockRevisions } from '../schema'
+import { blockRevisions, blocks } from '../schema'
 
 const ofBlock = (coachId: CoachId, blockId: BlockId) =>
   and(eq(blockRevisions.coachId, coachId), eq(blockRevisions.blockId, blockId))
@@ -36,6 +36,19 @@ export async function revisionOf(
     .where(and(ofBlock(coachId, blockId), eq(blockRevisions.version, version)))
     .limit(1)
   return row && planDocument(row.plan)
+}
+
+/** Keeps the plan a block stands at as the revision of its version, where that is not there yet. */
+export async function keepFirstRevision(db: Database, coachId: CoachId, blockId: BlockId) {
+  const [row] = await db
+    .select({ version: blocks.version, plan: blocks.plan })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
+  if (row)
+    await db
+      .insert(blockRevisions)
+      .values({ coachId, blockId, ...row, name: 'Begun' })
+      .onConflictDoNothing()
 }
 
 /** Gives a save a name, or takes it away; false if there is no such save. */

@@ -1,3 +1,4 @@
+export { changes, rowChanges } from './changes'
 export { coaches, signIns } from './coaches'
 export { clients } from './clients'
 export { blockRevisions, blocks } from './blocks'

@@ -7,5 +7,6 @@ export default defineRoute({
   params: BlockParams,
   body: NextBlockBody,
   answer: NextBlockAnswer,
+  doing: 'next_block',
   handle: ({ coach, params, body }) => startNextBlock(coach, params.blockId, body),
 })

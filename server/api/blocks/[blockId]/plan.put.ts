@@ -7,5 +7,6 @@ export default defineRoute({
   params: BlockParams,
   body: SavePlanBody,
   answer: SavedPlan,
+  doing: 'plan',
   handle: ({ coach, params, body }) => savePlan(coach, { blockId: params.blockId, ...body }),
 })

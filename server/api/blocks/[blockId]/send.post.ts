@@ -7,5 +7,6 @@ export default defineRoute({
   params: BlockParams,
   body: SendBody,
   answer: SentAnswer,
+  doing: 'sent',
   handle: ({ coach, params, body }) => send(coach, params.blockId, body),
 })

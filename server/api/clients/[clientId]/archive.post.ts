@@ -6,5 +6,6 @@ import { defineRoute } from '../../../utils/defineRoute'
 export default defineRoute({
   params: ClientParams,
   answer: Done,
+  doing: 'archived',
   handle: ({ coach, params }) => archiveClient(coach, params.clientId),
 })

@@ -7,5 +7,6 @@ export default defineRoute({
   params: ClientParams,
   body: AvoidBody,
   answer: SavedClient,
+  doing: 'rule',
   handle: ({ coach, params, body }) => avoidExercise(coach, params.clientId, body.exercise),
 })

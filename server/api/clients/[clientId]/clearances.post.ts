@@ -8,6 +8,7 @@ export default defineRoute({
   params: ClientParams,
   body: ClearanceBody,
   answer: Done,
+  doing: 'clearance',
   handle: ({ coach, params, body, event }) =>
     recordClearance(coach, params.clientId, body, todayOf(event)),
 })

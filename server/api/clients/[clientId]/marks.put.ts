@@ -8,5 +8,6 @@ export default defineRoute({
   params: ClientParams,
   body: MarksBody,
   answer: Done,
+  doing: 'marks',
   handle: ({ coach, params, body }) => markClient(coach, params.clientId, body),
 })

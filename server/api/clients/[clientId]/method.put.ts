@@ -7,5 +7,6 @@ export default defineRoute({
   params: ClientParams,
   body: FollowBody,
   answer: SavedClient,
+  doing: 'method',
   handle: ({ coach, params, body }) => followMethod(coach, params.clientId, body),
 })

@@ -9,6 +9,7 @@ export default defineRoute({
   params: ClientParams,
   body: PaceBody,
   answer: Done,
+  doing: 'recovery',
   handle: ({ coach, params, body, event }) =>
     decidePace(coach, params.clientId, body, todayOf(event)),
 })

@@ -8,6 +8,7 @@ export default defineRoute({
   params: ClientParams,
   body: PainBody,
   answer: Done,
+  doing: 'pain',
   handle: ({ coach, params, body, event }) =>
     reportPain(coach, params.clientId, body, todayOf(event)),
 })

@@ -7,5 +7,6 @@ import { todayOf } from '../../../utils/today'
 export default defineRoute({
   params: ClientParams,
   answer: SavedClient,
+  doing: 'practice',
   handle: ({ coach, params, event }) => makePractice(coach, params.clientId, todayOf(event)),
 })

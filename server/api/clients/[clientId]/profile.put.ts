@@ -7,5 +7,6 @@ export default defineRoute({
   params: ClientParams,
   body: ProfileContract,
   answer: SavedClient,
+  doing: 'profile',
   handle: ({ coach, params, body }) => saveProfile(coach, params.clientId, body),
 })

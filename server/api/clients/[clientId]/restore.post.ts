@@ -6,5 +6,6 @@ import { defineRoute } from '../../../utils/defineRoute'
 export default defineRoute({
   params: ClientParams,
   answer: Done,
+  doing: 'restored',
   handle: ({ coach, params }) => restoreClient(coach, params.clientId),
 })

@@ -7,5 +7,6 @@ export default defineRoute({
   params: ClientParams,
   body: SidesBody,
   answer: SavedClient,
+  doing: 'sides',
   handle: ({ coach, params, body }) => setSides(coach, params.clientId, body),
 })

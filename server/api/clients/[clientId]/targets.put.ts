@@ -8,5 +8,6 @@ export default defineRoute({
   params: ClientParams,
   body: TargetsContract,
   answer: SavedClient,
+  doing: 'targets',
   handle: ({ coach, params, body }) => saveTargets(coach, params.clientId, body),
 })

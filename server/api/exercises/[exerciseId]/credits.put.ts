@@ -6,5 +6,6 @@ export default defineRoute({
   params: ExerciseParams,
   body: ChangeCreditsBody,
   answer: CreditEffectsView,
+  doing: 'credits',
   handle: ({ coach, params, body }) => changeCredits(coach, params.exerciseId, body),
 })

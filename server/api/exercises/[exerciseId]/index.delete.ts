@@ -5,5 +5,6 @@ import { defineRoute } from '../../../utils/defineRoute'
 export default defineRoute({
   params: ExerciseParams,
   answer: SavedExercise,
+  doing: 'exercise',
   handle: ({ coach, params }) => removeExercise(coach, params.exerciseId),
 })

@@ -6,5 +6,6 @@ export default defineRoute({
   params: ExerciseParams,
   body: NewExerciseBody,
   answer: SavedExercise,
+  doing: 'exercise',
   handle: ({ coach, params, body }) => saveExercise(coach, params.exerciseId, body),
 })

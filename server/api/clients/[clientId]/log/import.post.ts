@@ -7,5 +7,6 @@ export default defineRoute({
   params: ClientParams,
   body: ImportLogBody,
   answer: ImportLogAnswer,
+  doing: 'import',
   handle: ({ coach, params, body }) => importLog(coach, params.clientId, body),
 })

@@ -6,6 +6,7 @@ import { defineRoute } from '../../../../utils/defineRoute'
 export default defineRoute({
   params: MeasurementParams,
   answer: Done,
+  doing: 'measurement',
   handle: ({ coach, params }) =>
     removeMeasurement(coach, clientId(params.clientId), params.measurementId),
 })

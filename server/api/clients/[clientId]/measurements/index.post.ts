@@ -8,6 +8,7 @@ export default defineRoute({
   params: ClientParams,
   body: MeasurementBody,
   answer: Done,
+  doing: 'measurement',
   handle: ({ coach, params, body, event }) =>
     addMeasurement(coach, params.clientId, body, todayOf(event)),
 })

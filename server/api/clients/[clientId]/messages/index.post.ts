@@ -8,5 +8,6 @@ export default defineRoute({
   params: ClientParams,
   body: MessageBody,
   answer: Done,
+  doing: 'message',
   handle: ({ coach, params, body }) => writeMessage(coach, params.clientId, body.text),
 })

@@ -7,6 +7,7 @@ export default defineRoute({
   params: ReviewParams,
   body: ConfirmBody,
   answer: DecideAnswer,
+  doing: 'confirmed',
   handle: ({ coach, params, body, event }) =>
     confirmValue(coach, params.clientId, params.pass, body, todayOf(event)),
 })

@@ -7,6 +7,7 @@ export default defineRoute({
   params: ReviewParams,
   body: DecideBody,
   answer: DecideAnswer,
+  doing: 'decision',
   handle: ({ coach, params, body, event }) =>
     decideProposal(coach, params.clientId, params.pass, body, todayOf(event)),
 })

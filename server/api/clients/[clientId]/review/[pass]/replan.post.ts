@@ -7,6 +7,7 @@ export default defineRoute({
   params: ReviewParams,
   body: ReplanBody,
   answer: DecideAnswer,
+  doing: 'replan',
   handle: ({ coach, params, body, event }) =>
     chooseReplan(coach, params.clientId, params.pass, body, todayOf(event)),
 })

@@ -7,6 +7,7 @@ export default defineRoute({
   params: SessionParams,
   body: MissedDecisionBody,
   answer: Done,
+  doing: 'missed',
   handle: ({ coach, params, body }) =>
     decide(coach, clientId(params.clientId), params.sessionId, body.decision),
 })

@@ -8,6 +8,7 @@ export default defineRoute({
   params: LogParams,
   body: EntriesBody,
   answer: EntriesAnswer,
+  doing: 'log',
   handle: ({ coach, params, body, event }) =>
     coachEntries(coach, params.clientId, params.sessionId, body, todayOf(event)),
 })

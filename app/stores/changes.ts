@@ -1,0 +1,93 @@
+import { capitalised } from '#core/words'
+import { ChangesView, LastChanges, TurnAnswer } from '#shared/contracts/changes'
+import { defineStore } from 'pinia'
+
+/** A screen's own finer steps, taken before whole changes. */
+export interface OwnSteps {
+  readonly undo: () => unknown
+  readonly redo: () => unknown
+  readonly canUndo: () => boolean
+  readonly canRedo: () => boolean
+  /** False until steps kept from before are back: then keys wait. */
+  readonly isReady: () => boolean
+  /** Whether something here is not saved yet: then the last thing done is here. */
+  readonly isAhead: () => boolean
+}
+
+type Turn = 'undo' | 'redo'
+
+/** What was done last on the client whose page is open, or in the studio, and how it is taken back. */
+export const useChangesStore = defineStore('changes', () => {
+  const { ask } = useApi()
+  /** Of a client, or of the studio where it is null. */
+  const subject = ref<string | null>(null)
+  const last = shallowRef<LastChanges>({ undo: null, redo: null })
+  const own = shallowRef<OwnSteps | null>(null)
+  const said = ref('')
+  /** Grows whenever something was taken back or done again: pages are set up anew from it. */
+  const epoch = ref(0)
+  const isBusy = ref(false)
+  const path = computed(() =>
+    subject.value === null ? '/api/changes' : `/api/clients/${subject.value}/changes`,
+  )
+
+  async function load(): Promise<void> {
+    const asked = path.value
+    const result = await ask(`${asked}/last`, { answer: LastChanges })
+    if (result.ok && asked === path.value) last.value = result.value
+  }
+
+  /** Another page is open: what it is about, and its own steps where it has any. */
+  function open(of: string | null, steps: OwnSteps | null): void {
+    if (subject.value !== of) last.value = { undo: null, redo: null }
+    subject.value = of
+    own.value = steps
+  }
+
+  /** A page's own steps come first where the last thing done is one of them. */
+  function isOwn(turn: Turn): boolean {
+    const steps = own.value
+    if (!steps || !(turn === 'undo' ? steps.canUndo() : steps.canRedo())) return false
+    const next = last.value[turn]
+    return steps.isAhead() || next === null || next.isPlan || turn === 'redo'
+  }
+  const can = (turn: Turn) => isOwn(turn) || last.value[turn] !== null
+  /** What the button would do, for its tooltip. */
+  const about = (turn: Turn) => (isOwn(turn) ? '' : (last.value[turn]?.did ?? ''))
+
+  async function turn(which: Turn): Promise<void> {
+    if (isBusy.value || own.value?.isReady() === false) return
+    said.value = ''
+    if (isOwn(which)) return void (which === 'undo' ? own.value?.undo() : own.value?.redo())
+    const next = last.value[which]
+    if (!next) {
+      said.value = which === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.'
+      return
+    }
+    isBusy.value = true
+    const result = await ask(`${path.value}/${which}`, {
+      method: 'POST',
+      body: { change: next.id },
+      answer: TurnAnswer,
+    })
+    isBusy.value = false
+    if (result.ok) {
+      const { did, detail } = result.value
+      said.value = `${which === 'undo' ? 'Undone' : 'Done again'}: ${did}${detail ? `, ${detail}` : ''}.`
+      epoch.value += 1
+    } else
+      said.value = capitalised(
+        result.error.kind === 'unreachable'
+          ? 'the server did not answer, so nothing was changed. Try again.'
+          : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
+      )
+    await load()
+  }
+
+  /** Everything that was done, for the list. */
+  async function list(): Promise<ChangesView['changes'] | null> {
+    const result = await ask(path.value, { answer: ChangesView })
+    return result.ok ? result.value.changes : null
+  }
+  return { subject, last, said, epoch, isBusy, open, load, can, about, turn, list }
+})

@@ -1,0 +1,314 @@
+import { randomUUID } from 'node:crypto'
+import {
+  type BlockId,
+  blockId,
+  type ClientId,
+  clientId,
+  failure,
+  type Result,
+  success,
+} from '#core/base'
+import { mergedPlans } from '#core/plan/block'
+import type { Catalogue } from '#core/plan/catalogue'
+import { changeDid, changePlace, type ChangeKind, differenceWords, tooLateWords } from '#core/words'
+import type { ChangesView, LastChanges, TurnAnswer } from '#shared/contracts/changes'
+import type { Problem } from '#shared/contracts/problem'
+import type { z } from 'zod'
+import { currentTime } from '../clock'
+import { asOneTransaction, type Database, database } from '../db/database'
+import { blockOf, savePlanOver } from '../db/queries/blocks'
+import { openBlock } from '../db/queries/blockSessions'
+import {
+  changeOf,
+  changesOf,
+  closeChange,
+  dropChange,
+  markChange,
+  type NewChange,
+  openChange,
+  rowsOfChange,
+  settleOlder,
+  versionsLike,
+} from '../db/queries/changes'
+import { bumpRevision, clientName } from '../db/queries/clients'
+import { keepFirstRevision, revisionOf } from '../db/queries/revisions'
+import { turnRow } from '../db/queries/rowImages'
+import type { Coach } from './signIn'
+import { studioSettings } from './studioSettings'
+
+/** What is done, and to whom; no client where it is the studio's. */
+export interface Doing {
+  readonly clientId: ClientId | null
+  readonly kind: ChangeKind
+}
+type Row = Awaited<ReturnType<typeof rowsOfChange>>[number]
+type Changes = Awaited<ReturnType<typeof changesOf>>
+
+class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.kind)
+  }
+}
+
+/** Runs work as one transaction; what it refuses leaves nothing behind. */
+async function allOrNothing<Value>(
+  work: (tx: Database) => Promise<Result<Value, Problem>>,
+): Promise<Result<Value, Problem>> {
+  try {
+    return await asOneTransaction(async tx => {
+      const result = await work(tx)
+      if (!result.ok) throw new Refused(result.error)
+      return result
+    })
+  } catch (error) {
+    if (error instanceof Refused) return failure(error.problem)
+    throw error
+  }
+}
+
+/** Runs work so that it can be taken back: every row it writes is kept as it was and as it is, in one transaction. */
+export function recorded<Value>(
+  coach: Coach,
+  { clientId, kind }: Doing,
+  work: () => Promise<Result<Value, Problem>>,
+): Promise<Result<Value, Problem>> {
+  return allOrNothing(async tx => {
+    // What is not there is for the work to say.
+    if (clientId !== null && !(await clientName(tx, coach.id, clientId))) return work()
+    const change: NewChange = {
+      coachId: coach.id,
+      id: randomUUID(),
+      clientId,
+      kind,
+      by: coach.name,
+      at: currentTime(),
+    }
+    await openChange(tx, change)
+    const result = await work()
+    if (!result.ok) return result
+    if (!(await closeChange(tx, change))) return result
+    if (!(kind === 'plan' && (await isTurnOfSteps(tx, change)))) await settleOlder(tx, change)
+    return result
+  })
+}
+
+/** Whom a request is about: the client it names, the client of the block it names, or nobody. */
+export async function subjectOf(
+  coach: Coach,
+  { params, body }: { readonly params: unknown; readonly body: unknown },
+): Promise<ClientId | null> {
+  const named = (params ?? {}) as { readonly clientId?: ClientId; readonly blockId?: BlockId }
+  if (named.clientId) return named.clientId
+  const { client } = (body ?? {}) as { readonly client?: unknown }
+  if (typeof client === 'string') return clientId(client)
+  const owner = named.blockId && (await openBlock(database(), coach.id, named.blockId))
+  return owner ? owner.clientId : null
+}
+
+const PLAN_STEPS = 12
+
+interface PlanStep {
+  readonly block: BlockId
+  readonly before: number
+  readonly after: number
+}
+
+/** The versions a change of a plan lies between; undefined where it touched something else besides. */
+async function planStep(
+  db: Database,
+  coach: Pick<Coach, 'id'>,
+  id: string,
+): Promise<PlanStep | undefined> {
+  const rows = await rowsOfChange(db, coach.id, id)
+  const [row] = rows
+  if (rows.length !== 1 || row?.inTable !== 'blocks' || !row.before || !row.after) return undefined
+  return {
+    block: blockId(String(row.after.id)),
+    before: Number(row.before.version),
+    after: Number(row.after.version),
+  }
+}
+
+/**
+ * A plan that stands again as it did before the last changes is their undo, one that stands as after what was taken back
+ * their redo: undo and redo on the board say nothing else. True where it was one.
+ */
+async function isTurnOfSteps(tx: Database, change: NewChange): Promise<boolean> {
+  const own = await planStep(tx, { id: change.coachId }, change.id)
+  if (!own) return false
+  const recent = (await changesOf(tx, change.coachId, change.clientId, PLAN_STEPS)).filter(
+    ({ id, isPast }) => id !== change.id && !isPast,
+  )
+  const held = stackOf(recent)
+  const back = await stepsOf(tx, change, held.done)
+  const forth = await stepsOf(tx, change, held.undone)
+  const among = [...back.map(({ step }) => step.before), ...forth.map(({ step }) => step.after)]
+  const like = new Set(await versionsLike(tx, change.coachId, own.block, own.after, among))
+  const undone = back.findIndex(({ step }) => step.block === own.block && like.has(step.before))
+  const redone = forth.findIndex(({ step }) => step.block === own.block && like.has(step.after))
+  if (undone < 0 && redone < 0) return false
+  const turned = undone >= 0 ? back.slice(0, undone + 1) : forth.slice(0, redone + 1)
+  for (const { id } of turned)
+    await markChange(tx, change.coachId, id, undone >= 0 ? change.at : null)
+  await dropChange(tx, change.coachId, change.id)
+  return true
+}
+
+/** Changes that would be taken back next, and those that would be done again next. */
+function stackOf(changes: Changes): { readonly done: Changes; readonly undone: Changes } {
+  const done = changes.filter(({ undoneAt }) => !undoneAt)
+  const newest = done[0]?.seq ?? 0
+  return {
+    done,
+    undone: changes
+      .filter(({ undoneAt, isPast, seq }) => undoneAt && !isPast && seq > newest)
+      .reverse(),
+  }
+}
+
+/** Plan steps at the head of a stack, as far as nothing else comes between. */
+async function stepsOf(tx: Database, { coachId }: NewChange, stack: Changes) {
+  const steps: { readonly id: string; readonly step: PlanStep }[] = []
+  for (const { id, kind } of stack) {
+    const step = kind === 'plan' ? await planStep(tx, { id: coachId }, id) : undefined
+    if (!step) break
+    steps.push({ id, step })
+  }
+  return steps
+}
+
+const DETAILED = 20
+
+/** What was done for a client, or in the studio, newest first. */
+export async function changesFor(
+  coach: Coach,
+  clientId: ClientId | null,
+): Promise<Result<z.input<typeof ChangesView>, Problem>> {
+  const db = database()
+  if (clientId !== null && !(await clientName(db, coach.id, clientId)))
+    return failure({ kind: 'not-found', what: 'client' })
+  const changes = await changesOf(db, coach.id, clientId)
+  const { catalogue } = await studioSettings(db, coach.id)
+  const details = await Promise.all(
+    changes.slice(0, DETAILED).map(({ id, kind }) => detailOf(coach, catalogue, { id, kind })),
+  )
+  return success({
+    changes: changes.map(({ id, kind, by, at, undoneAt }, n) => ({
+      id,
+      did: changeDid(kind),
+      detail: details[n] ?? '',
+      place: changePlace(kind),
+      isPlan: kind === 'plan',
+      by,
+      at: at.toISOString(),
+      isUndone: undoneAt !== null,
+    })),
+  })
+}
+
+/** What would be taken back, and what done again. */
+export async function lastChanges(
+  coach: Coach,
+  clientId: ClientId | null,
+): Promise<Result<LastChanges, Problem>> {
+  const db = database()
+  if (clientId !== null && !(await clientName(db, coach.id, clientId)))
+    return failure({ kind: 'not-found', what: 'client' })
+  const { done, undone } = stackOf(await changesOf(db, coach.id, clientId))
+  const told = (change: Changes[number] | undefined) =>
+    change ? { id: change.id, did: changeDid(change.kind), isPlan: change.kind === 'plan' } : null
+  return success({ undo: told(done[0]), redo: told(undone[0]) })
+}
+
+/** What a change of a plan did, where its two versions can be compared. */
+async function detailOf(
+  coach: Coach,
+  catalogue: Catalogue,
+  { id, kind }: { readonly id: string; readonly kind: ChangeKind },
+): Promise<string> {
+  if (kind !== 'plan') return ''
+  const db = database()
+  const step = await planStep(db, coach, id)
+  if (!step) return ''
+  const [before, after] = await Promise.all([
+    revisionOf(db, coach.id, step.block, step.before),
+    revisionOf(db, coach.id, step.block, step.after),
+  ])
+  return before && after ? differenceWords(before, after, catalogue) : ''
+}
+
+/** Takes back what was done last for a client or in the studio. */
+export const undoChange = (coach: Coach, subject: ClientId | null, id: string) =>
+  turned(coach, subject, { id, isBack: true })
+
+/** Does again what was taken back last. */
+export const redoChange = (coach: Coach, subject: ClientId | null, id: string) =>
+  turned(coach, subject, { id, isBack: false })
+
+function refusal(detail: string): Result<never, Problem> {
+  return failure({ kind: 'invalid', errors: [{ pointer: '/change', kind: 'late', detail }] })
+}
+
+function turned(
+  coach: Coach,
+  subject: ClientId | null,
+  { id, isBack }: { readonly id: string; readonly isBack: boolean },
+): Promise<Result<z.input<typeof TurnAnswer>, Problem>> {
+  return allOrNothing(async tx => {
+    const change = await changeOf(tx, coach.id, id)
+    if (!change || change.clientId !== subject)
+      return failure({ kind: 'not-found', what: 'change' })
+    const { done, undone } = stackOf(await changesOf(tx, coach.id, subject))
+    if ((isBack ? done : undone)[0]?.id !== id)
+      return refusal(
+        'Something else was done since. Look at the list again and take back the last change first.',
+      )
+    const { catalogue } = await studioSettings(tx, coach.id)
+    const detail = await detailOf(coach, catalogue, { id, kind: change.kind })
+    const rows = await rowsOfChange(tx, coach.id, id)
+    for (const row of isBack ? [...rows].reverse() : rows)
+      if (!(await turnedRow(tx, coach, row, isBack))) return refusal(tooLateWords(change.kind))
+    await markChange(tx, coach.id, id, isBack ? currentTime() : null)
+    if (subject !== null) await bumpRevision(tx, coach.id, subject)
+    return success({ did: changeDid(change.kind), detail })
+  })
+}
+
+async function turnedRow(tx: Database, coach: Coach, row: Row, isBack: boolean): Promise<boolean> {
+  const [from, to] = isBack ? [row.after, row.before] : [row.before, row.after]
+  if (row.inTable !== 'blocks' || !to) return turnRow(tx, row.inTable, from, to)
+  const block = blockId(String(to.id))
+  if (!from) {
+    const isIn = await turnRow(tx, row.inTable, from, to)
+    if (isIn) await keepFirstRevision(tx, coach.id, block)
+    return isIn
+  }
+  return (
+    (await turnRow(tx, row.inTable, from, to)) &&
+    turnedPlan(tx, coach, { block, from: Number(from.version), to: Number(to.version) })
+  )
+}
+
+/** Saves the plan of an earlier or later version anew, under what was changed since on other days. */
+async function turnedPlan(
+  tx: Database,
+  coach: Coach,
+  { block, from, to }: { readonly block: BlockId; readonly from: number; readonly to: number },
+): Promise<boolean> {
+  if (from === to) return true
+  const [base, wanted, current] = await Promise.all([
+    revisionOf(tx, coach.id, block, from),
+    revisionOf(tx, coach.id, block, to),
+    blockOf(tx, coach.id, block),
+  ])
+  if (!base || !wanted || !current) return false
+  const merged = mergedPlans(base, wanted, current.plan)
+  if (merged.kind !== 'merged') return false
+  const saved = await savePlanOver(tx, {
+    coachId: coach.id,
+    blockId: block,
+    version: current.version,
+    plan: merged.plan,
+  })
+  return saved !== undefined
+}
