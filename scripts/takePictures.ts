@@ -38,14 +38,14 @@ async function block(page: Page, client: string, view: string): Promise<void> {
 /** A client's review, by one of its ways. */
 async function reviewWay(page: Page, client: string, way: string): Promise<void> {
   await board(page, client)()
-  await page.getByRole('link', { name: 'Review', exact: true }).click()
-  await page.getByRole('navigation', { name: 'Review' }).getByRole('link', { name: way }).click()
+  await page.getByRole('link', { name: 'Follow', exact: true }).click()
+  await page.getByRole('navigation', { name: 'In Follow' }).getByRole('link', { name: way }).click()
   // Until the way is there, keys would still go to the rotation.
   await page
     .locator('[aria-busy=false]')
     .filter({
       has: page
-        .getByRole('navigation', { name: 'Review' })
+        .getByRole('navigation', { name: 'In Follow' })
         .locator('[aria-current=page]', { hasText: way }),
     })
     .waitFor()
@@ -163,6 +163,7 @@ const PICTURES: readonly Picture[] = [
     name: 'review',
     take: async page => (
       await board(page, 'Ines')(),
+      await page.getByRole('link', { name: 'Follow', exact: true }).click(),
       await page.getByRole('link', { name: 'Review', exact: true }).click(),
       await page.getByRole('list', { name: 'Proposals' }).waitFor()
     ),
@@ -187,7 +188,7 @@ const PICTURES: readonly Picture[] = [
   {
     name: 'report',
     take: async page => (
-      await reviewWay(page, 'Joren', 'Block report'),
+      await reviewWay(page, 'Joren', 'Report'),
       await page.locator('[data-drawn]').nth(1).waitFor()
     ),
   },

@@ -13,7 +13,16 @@ defineSlots<{
   actions?: () => unknown
 }>()
 const MAIN = STUDIO_WAYS.filter(({ id }) => id === 'roster' || id === 'floor')
-const OTHERS = STUDIO_WAYS.filter(({ id }) => id !== 'floor' && id !== 'account')
+const WAYS = STUDIO_WAYS.filter(({ id }) => id !== 'account')
+/** The floor stands in the first line already; a phone shows the two main places, the account menu the rest. */
+const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
+  floor: 'md:hidden',
+  exercises: 'max-md:hidden',
+  methods: 'max-md:hidden',
+  compare: 'max-md:hidden',
+  outbox: 'max-md:hidden',
+  archive: 'max-md:hidden',
+}
 const { openHelp } = useShownActions()
 </script>
 
@@ -60,10 +69,11 @@ const { openHelp } = useShownActions()
       <slot name="ways">
         <nav aria-label="In the studio" class="ways">
           <NuxtLink
-            v-for="{ id, name, path } in OTHERS"
+            v-for="{ id, name, path } in WAYS"
             :key="id"
             :to="path"
             class="way"
+            :class="WITHIN[id]"
             :aria-current="here === id ? 'page' : undefined"
           >
             {{ name }}

@@ -54,6 +54,7 @@ function view(): SheetView {
     now: '',
     today: '2026-04-06' as never,
     levels: {},
+    words: [],
     reports: [],
     sessions: [
       {

@@ -3,5 +3,5 @@ defineProps<{ label: string }>()
 </script>
 
 <template>
-  <kbd class="key-cap font-text">{{ label }}</kbd>
+  <kbd class="key-cap font-text max-md:hidden!">{{ label }}</kbd>
 </template>

@@ -1,5 +1,5 @@
 export { capitalised } from './text'
-export { PAIN_ASKS, painNotices } from './pain'
+export { heldGrowthWords, PAIN_ASKS, painNotices } from './pain'
 export type { PainNotice } from './pain'
 export { EFFORT, effortWords, leftWords, reserveWords, shortEffort } from './effort'
 export { JOINT_NAMES } from './joints'

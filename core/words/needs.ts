@@ -25,6 +25,12 @@ function sideWords(side: 'left' | 'right' | 'both'): string {
   return side === 'both' ? 'both sides' : side
 }
 
+const NO_PLAN_WORDS = {
+  nothing: { headline: 'No plan yet', detail: 'Start from a template that fits' },
+  empty: { headline: 'The plan is empty', detail: 'Let proposals draft it, or take a template' },
+  never_sent: { headline: 'Plan never sent', detail: 'The client has nothing to train by yet' },
+} as const
+
 /** A need in words: what it is, and what it comes from. */
 export function needWords(
   need: Need,
@@ -44,6 +50,8 @@ export function needWords(
             ? `${need.armSets} direct arm sets left without a day`
             : 'No arm sets lost',
       }
+    case 'no_plan':
+      return NO_PLAN_WORDS[need.what]
     case 'not_sent':
       return {
         headline: `Rotation ${need.pass + 1} starts ${dayWord(need.on, today)}, not sent`,

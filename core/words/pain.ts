@@ -55,3 +55,7 @@ export function painNotices({
     })
   return [...reported, ...back]
 }
+
+/** Why an exercise gets no further set: a joint it loads is sore. */
+export const heldGrowthWords = (joint: Joint): string =>
+  `${capitalised(JOINT_NAMES[joint])} is sore: nothing loads it more until it is calm.`

@@ -58,7 +58,7 @@ test('a changed profile changes the bands of the board, and what is impossible i
   await signedIn(page, studio)
   await openSplit(page, studio, 'Joren')
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 10, target 16, ceiling 22/)
-  await page.getByRole('link', { name: 'Joren Haakestad, profile' }).click()
+  await page.getByRole('link', { name: 'Client', exact: true }).click()
   const save = page.getByRole('button', { name: 'Save the profile' })
   await expect(save).toBeEnabled()
   await page.getByRole('group', { name: 'Mon' }).getByLabel('min').fill('1800')
@@ -109,7 +109,7 @@ test('a changed profile changes the bands of the board, and what is impossible i
   await page.reload()
   await expect(page.getByLabel('What provokes note 1')).toHaveValue('Straight bars')
   await expect(page.getByLabel('Weak points')).toHaveValue('<script>alert(1)</script> 💪 ضعيف')
-  await page.getByRole('link', { name: 'Split' }).click()
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 3, target 5, ceiling 8/)
 })
 

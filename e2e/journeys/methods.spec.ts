@@ -39,7 +39,7 @@ test('a method is copied, changed and applied to a client, and the board says wh
   await page.getByLabel('Method', { exact: true }).selectOption('Harbour way')
   await page.getByRole('button', { name: 'Save the profile' }).click()
   await expect(page.getByText('Saved. The board uses it from now on.')).toBeVisible()
-  await page.getByRole('link', { name: 'Split', exact: true }).click()
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await boardIsLive(page)
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/floor 5, target 8, ceiling 11/)
   await expect(page.getByRole('link', { name: 'Harbour way, 1 setting changed' })).toBeVisible()

@@ -218,6 +218,7 @@ function needsOf({ today, plan, sessions, muscles, reports, clearances }: Known)
           startsOn: plan.startsOn,
           passes: plan.passes,
           lengthDays: plan.days.length,
+          isEmpty: plan.strip.isUnallocated,
           trials: plan.plan.block?.trials ?? [],
         }
       : null,
@@ -275,19 +276,22 @@ function entry(known: Known): RosterEntry {
   }
 }
 
+const NEXT_STEP = { nothing: 'split', empty: 'proposals', never_sent: 'block' } as const
+
 /** Where each need is settled. */
-function placeOf({ kind }: Need, id: ClientId): string {
+function placeOf(need: Need, id: ClientId): string {
   const page: Readonly<Record<Need['kind'], string>> = {
     pain: 'history#joints',
-    missed_session: 'history#sessions',
-    falling: 'history#trends',
-    not_opened: 'history#sessions',
-    not_sent: 'split',
-    block_ends: 'split',
+    missed_session: 'review',
+    falling: 'trends',
+    not_opened: 'log?panel=link',
+    no_plan: need.kind === 'no_plan' ? NEXT_STEP[need.what] : '',
+    not_sent: need.kind === 'not_sent' ? `block?rotation=${need.pass + 1}` : '',
+    block_ends: 'block?next=1',
     trial_over: 'review#trials',
     out_of_band: 'split',
   }
-  return `/clients/${id}/${page[kind]}`
+  return `/clients/${id}/${page[need.kind]}`
 }
 
 function startsByWeekday(starts: string): ReadonlyMap<number, string> {

@@ -1,4 +1,12 @@
-import { addDays, daysBetween, type PlainDate, remembered, type Result, success } from '#core/base'
+import {
+  addDays,
+  daysBetween,
+  MS_PER_DAY,
+  type PlainDate,
+  remembered,
+  type Result,
+  success,
+} from '#core/base'
 import { type SheetQuestion, sheetSession } from '#core/exchange/prescription'
 import { catalogueWith } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
@@ -19,6 +27,7 @@ import { database } from '../db/database'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { setUpsOf } from '../db/queries/clientLog'
 import { entriesOf, sentAround } from '../db/queries/logEntries'
+import { wordsSince } from '../db/queries/messages'
 import { client } from './clients'
 import { type LoadData, loadData } from './loads'
 import { placedReports } from './pain'
@@ -183,12 +192,18 @@ export async function sheet(
   today: PlainDate,
 ): Promise<Result<SheetView, Problem>> {
   const db = database()
-  const [data, rows] = await Promise.all([
+  const [data, rows, words] = await Promise.all([
     sheetData(reader, today),
     sentAround(db, reader.coach.id, reader.clientId, {
       from: addDays(today, -DAYS.back),
       to: addDays(today, DAYS.ahead),
     }),
+    wordsSince(
+      db,
+      reader.coach.id,
+      reader.clientId,
+      new Date(currentTime().getTime() - DAYS.back * MS_PER_DAY),
+    ),
   ])
   if (!data.ok) return data
   const shown = rows.filter(
@@ -207,6 +222,7 @@ export async function sheet(
     today,
     levels: data.value.levels,
     reports: data.value.reports,
+    words: words.map(({ writtenAt, ...message }) => ({ ...message, at: writtenAt.toISOString() })),
     sessions: shown.map(row => {
       const ahead = daysBetween(today, row.on)
       return {

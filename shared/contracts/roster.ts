@@ -17,6 +17,7 @@ const need = z.object({
   kind: z.enum([
     'pain',
     'missed_session',
+    'no_plan',
     'not_sent',
     'falling',
     'block_ends',

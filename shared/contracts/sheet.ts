@@ -153,6 +153,8 @@ export interface SheetView {
   readonly levels: Levels
   /** Reports the levels come from, so that a phone without reception can go on judging. */
   readonly reports: readonly PlacedPainReport[]
+  /** What the coach wrote lately, newest first. */
+  readonly words: readonly { readonly id: string; readonly text: string; readonly at: string }[]
 }
 /** The sheet is this application's own and goes to its own page; its shape is held by types, not read again on a phone. */
 export const SheetAnswer = z.custom<SheetView>(value => typeof value === 'object' && value !== null)

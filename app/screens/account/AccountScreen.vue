@@ -34,7 +34,7 @@ async function submit(): Promise<void> {
 <template>
   <div>
     <AppBar here="account" />
-    <main v-if="account" class="mx-auto max-w-[720px] px-5 py-6">
+    <main v-if="account" class="mx-auto max-w-[720px] px-5 py-6 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">
         {{ account.name }}
       </h1>
@@ -44,10 +44,10 @@ async function submit(): Promise<void> {
           <h2 class="text-[14px] font-[650]">Change the password</h2>
           <TextField
             v-model="entered.current"
-            label="Present password"
+            label="Current password"
             type="password"
             autocomplete="current-password"
-            :complaint="change.complaintAbout('/current', 'Present password')"
+            :complaint="change.complaintAbout('/current', 'Current password')"
           />
           <TextField
             v-model="entered.next"

@@ -14,7 +14,7 @@ function start(client: Archived): void {
 <template>
   <div>
     <AppBar here="archive" />
-    <main class="mx-auto max-w-[860px] px-5 pt-5 pb-12">
+    <main class="mx-auto max-w-[860px] px-5 pt-5 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">Archive</h1>
       <p class="text-ink2">
         Clients you have put away, with everything of theirs. Restoring brings them back to the

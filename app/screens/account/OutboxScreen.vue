@@ -23,7 +23,7 @@ useHead({ title: 'Outbox · Tholepin' })
 <template>
   <div>
     <AppBar here="outbox" />
-    <main class="max-w-[900px] px-5 pt-4 pb-12">
+    <main class="max-w-[900px] px-5 pt-4 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">Outbox</h1>
       <p class="mt-1 text-ink2">
         A simulated outbox: what clients would have been sent. Nothing leaves this application; copy

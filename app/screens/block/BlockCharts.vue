@@ -10,7 +10,7 @@ const ramp = computed(() => ramps.value.find(row => row.group === group.value))
 
 <template>
   <div>
-    <div class="mb-2 flex gap-4">
+    <div class="mb-2 flex flex-wrap gap-x-4 gap-y-1">
       <label class="text-ink2"
         >Muscle
         <select v-model="group" class="small-field">

@@ -22,8 +22,10 @@ const view = computed<BlockView>({
     void navigateTo({ query: next === 'rotations' ? {} : { view: next } }, { replace: true }),
 })
 const isBeginning = ref(false)
+onMounted(() => (isBeginning.value = route.query.next === '1'))
 const now = columns.value.findIndex(({ isNow }) => isNow)
-at.value = Math.max(0, now)
+const asked = Number(route.query.rotation ?? 0) - 1
+at.value = columns.value[asked] ? asked : Math.max(0, now)
 
 const dates = computed(() =>
   issued.expanded ? `${formatDay(issued.expanded.from)} to ${formatDay(issued.expanded.to)}` : '',
@@ -72,11 +74,11 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
       </template>
     </ClientBar>
     <PainNotices />
-    <main class="flex-1 px-5 pb-4">
+    <main class="flex-1 px-5 pb-4 max-md:px-3">
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <template v-else>
         <div
-          class="grid grid-cols-[minmax(300px,1fr)_minmax(280px,0.8fr)_auto] items-start gap-6 pt-3"
+          class="grid grid-cols-[minmax(300px,1fr)_minmax(280px,0.8fr)_auto] items-start gap-6 pt-3 max-lg:grid-cols-2 max-lg:gap-3 max-md:grid-cols-1"
         >
           <div>
             <h1 class="font-display text-[23px] leading-[27px]">
@@ -128,7 +130,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
             </button>
           </nav>
         </div>
-        <div role="group" aria-label="View" class="mt-2 mb-2 flex gap-1">
+        <div role="group" aria-label="View" class="mt-2 mb-2 flex flex-wrap gap-1">
           <button
             v-for="([name, word], n) in BLOCK_VIEWS"
             :key="name"
@@ -155,7 +157,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
       <p role="status" class="readout">
         {{ message || readout }}
       </p>
-      <div v-if="view === 'rotations'" class="keys">
+      <div v-if="view === 'rotations'" class="keys max-md:hidden!">
         <span><KeyCap label="←" /> <KeyCap label="→" /> rotation</span
         ><span><KeyCap label="↑" /> <KeyCap label="↓" /> muscle</span>
         <button type="button" class="quiet-link" @click="block.stepSets(1)">

@@ -78,7 +78,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
 </script>
 
 <template>
-  <div class="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-x-10 gap-y-2">
+  <div class="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-x-10 gap-y-2 max-lg:grid-cols-1">
     <p class="col-span-2 min-h-5">
       <span role="alert" class="text-alert">{{ message }}</span><span
         role="status"
@@ -125,54 +125,56 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
       </section>
       <section aria-labelledby="terms-ramps" class="mt-3">
         <h2 id="terms-ramps" class="section-head">Sets over the block</h2>
-        <table class="w-full text-left [&_td]:pr-2 [&_th]:pr-2">
-          <thead class="text-[12px] text-ink2">
-            <tr>
-              <th class="font-normal">Muscle</th>
-              <th class="font-normal">Mode</th>
-              <th class="font-normal">Now</th>
-              <th class="font-normal">Course</th>
-              <th class="font-normal">Last working rotation</th>
-              <th class="font-normal">Floor to ceiling</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in ramps" :key="row.group">
-              <th scope="row" class="py-0.5 font-semibold">{{ row.name }}</th>
-              <td>{{ row.mode }}</td>
-              <td>{{ row.start }}</td>
-              <td>
-                <select
-                  class="small-field"
-                  :aria-label="`${row.name}, course`"
-                  :value="row.kind"
-                  @change="setRamp(row.group, { kind: textOf($event) as 'none' })"
-                >
-                  <option v-for="kind in RAMP_KINDS" :key="kind" :value="kind">
-                    {{ RAMP_NAMES[kind] }}
-                  </option>
-                </select>
-              </td>
-              <td>
-                <input
-                  type="number"
-                  v-bind="LIMITS.weekSets"
-                  class="small-field w-20"
-                  :aria-label="`${row.name}, sets per 7 days in the last working rotation`"
-                  :disabled="row.kind === 'none'"
-                  :value="row.end"
-                  @change="setRamp(row.group, { end: numberOf($event) })"
-                />{{ ' ' }}<span class="text-[12px] text-alert">{{ row.problem }}</span
-                ><span v-if="row.unplaced" class="block max-w-[300px] text-[12px] text-alert">{{
-                  row.unplaced
-                }}</span>
-              </td>
-              <td class="text-ink2">
-                {{ formatOneDecimal(row.floor) }} to {{ formatOneDecimal(row.ceiling) }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <ScrollBox label="Rules of progress"
+          ><table class="w-full text-left [&_td]:pr-2 [&_th]:pr-2">
+            <thead class="text-[12px] text-ink2">
+              <tr>
+                <th class="font-normal">Muscle</th>
+                <th class="font-normal">Mode</th>
+                <th class="font-normal">Now</th>
+                <th class="font-normal">Course</th>
+                <th class="font-normal">Last working rotation</th>
+                <th class="font-normal">Floor to ceiling</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in ramps" :key="row.group">
+                <th scope="row" class="py-0.5 font-semibold">{{ row.name }}</th>
+                <td>{{ row.mode }}</td>
+                <td>{{ row.start }}</td>
+                <td>
+                  <select
+                    class="small-field"
+                    :aria-label="`${row.name}, course`"
+                    :value="row.kind"
+                    @change="setRamp(row.group, { kind: textOf($event) as 'none' })"
+                  >
+                    <option v-for="kind in RAMP_KINDS" :key="kind" :value="kind">
+                      {{ RAMP_NAMES[kind] }}
+                    </option>
+                  </select>
+                </td>
+                <td>
+                  <input
+                    type="number"
+                    v-bind="LIMITS.weekSets"
+                    class="small-field w-20"
+                    :aria-label="`${row.name}, sets per 7 days in the last working rotation`"
+                    :disabled="row.kind === 'none'"
+                    :value="row.end"
+                    @change="setRamp(row.group, { end: numberOf($event) })"
+                  />{{ ' ' }}<span class="text-[12px] text-alert">{{ row.problem }}</span
+                  ><span v-if="row.unplaced" class="block max-w-[300px] text-[12px] text-alert">{{
+                    row.unplaced
+                  }}</span>
+                </td>
+                <td class="text-ink2">
+                  {{ formatOneDecimal(row.floor) }} to {{ formatOneDecimal(row.ceiling) }}
+                </td>
+              </tr>
+            </tbody>
+          </table></ScrollBox
+        >
         <p class="mt-1 text-[12px] text-ink2">
           Sets go round the exercises of a muscle, one more each and rotation, where minutes, the
           session's most and readiness allow it. Modes are set under

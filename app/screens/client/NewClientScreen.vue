@@ -8,7 +8,7 @@ const { complaints, isBusy, take } = useClientImport()
 <template>
   <div>
     <AppBar here="roster" />
-    <main class="mx-auto max-w-[1180px] px-5 pt-5 pb-12">
+    <main class="mx-auto max-w-[1180px] px-5 pt-5 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">New client</h1>
       <p class="text-ink2">
         A name and the months of training are enough to start; everything else has a usual value

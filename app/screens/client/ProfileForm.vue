@@ -65,7 +65,9 @@ async function submit(): Promise<void> {
   <form class="form" method="post" novalidate @submit.prevent="submit">
     <section aria-labelledby="who">
       <h2 id="who">Who</h2>
-      <div class="grid grid-cols-[1.4fr_2fr_1fr_1fr] gap-x-4 gap-y-2">
+      <div
+        class="grid grid-cols-[1.4fr_2fr_1fr_1fr] gap-x-4 gap-y-2 max-lg:grid-cols-2 max-sm:grid-cols-1"
+      >
         <TextField
           v-model="entered.name"
           label="Name"
@@ -148,7 +150,7 @@ async function submit(): Promise<void> {
 
     <section aria-labelledby="method">
       <h2 id="method">Method and priorities</h2>
-      <div class="grid grid-cols-[1fr_1.6fr] gap-8">
+      <div class="grid grid-cols-[1fr_1.6fr] gap-8 max-lg:grid-cols-1 max-lg:gap-4">
         <div>
           <label class="block font-semibold" for="method-choice">Method</label>
           <select id="method-choice" v-model="entered.method" class="field mt-1">
@@ -242,7 +244,7 @@ async function submit(): Promise<void> {
 
     <section aria-labelledby="body">
       <h2 id="body">Joints, recovery, load from outside</h2>
-      <div class="grid grid-cols-[200px_200px_1fr] gap-8">
+      <div class="grid grid-cols-[200px_200px_1fr] gap-8 max-lg:grid-cols-2 max-sm:grid-cols-1">
         <fieldset>
           <legend class="font-semibold">Sensitive joints</legend>
           <label v-for="joint in choices.joints" :key="joint" class="flex items-center gap-1.5"
@@ -389,6 +391,11 @@ async function submit(): Promise<void> {
   grid-template-columns: 1fr 1fr;
   gap: 3px 28px;
   align-content: start;
+}
+@media (max-width: 639px) {
+  .modes {
+    grid-template-columns: 1fr;
+  }
 }
 .mode {
   display: flex;

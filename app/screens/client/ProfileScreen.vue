@@ -29,7 +29,7 @@ async function archive(): Promise<void> {
 <template>
   <div>
     <ClientBar :id="id" :name="profile?.name ?? ''" here="profile" />
-    <main v-if="profile" class="mx-auto max-w-[1180px] px-5 pt-5 pb-12">
+    <main v-if="profile" class="mx-auto max-w-[1180px] px-5 pt-5 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">
         {{ profile.name }}
       </h1>

@@ -48,7 +48,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 <template>
   <div>
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="targets" />
-    <main class="px-5 pt-4 pb-12">
+    <main class="px-5 pt-4 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">Targets</h1>
       <p class="text-ink2">
         Sets per 7 days, counted as
@@ -57,37 +57,38 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         replaces them, what you clear brings them back.
       </p>
       <form method="post" novalidate @submit.prevent="submit">
-        <table class="mt-3">
-          <thead>
-            <tr>
-              <th scope="col" />
-              <th scope="col">Priority</th>
-              <th scope="col">Floor</th>
-              <th scope="col">Target</th>
-              <th scope="col">Ceiling</th>
-              <th scope="col" colspan="2">Now in the rotation</th>
-              <th scope="col">Days in 7, at least</th>
-              <th scope="col">Most in a session</th>
-              <th scope="col">Comes from</th>
-            </tr>
-          </thead>
-          <tbody>
-            <TargetRow
-              v-for="row in rows"
-              :key="row.group"
-              v-model:band="form.bands[row.group]!"
-              v-model:frequency="form.frequencyMin[row.group]!"
-              v-model:most="form.sessionMax[row.group]!"
-              v-model:heads="form.headFloors"
-              :row="row"
-              :family="FAMILIES[row.group] ?? 'body'"
-              :modes="MODES"
-              :complaint="complaintAbout(`/bands/${row.group}`, 'The band')"
-              @mode="mode => setMode(row.group, mode)"
-            />
-          </tbody>
-        </table>
-        <div class="mt-5 grid grid-cols-[1fr_1.4fr] gap-10">
+        <ScrollBox label="Bands"
+          ><table class="mt-3">
+            <thead>
+              <tr>
+                <th scope="col" />
+                <th scope="col">Priority</th>
+                <th scope="col">Floor</th>
+                <th scope="col">Target</th>
+                <th scope="col">Ceiling</th>
+                <th scope="col" colspan="2">Now in the rotation</th>
+                <th scope="col">Days in 7, at least</th>
+                <th scope="col">Most in a session</th>
+                <th scope="col">Comes from</th>
+              </tr>
+            </thead>
+            <tbody>
+              <TargetRow
+                v-for="row in rows"
+                :key="row.group"
+                v-model:band="form.bands[row.group]!"
+                v-model:frequency="form.frequencyMin[row.group]!"
+                v-model:most="form.sessionMax[row.group]!"
+                v-model:heads="form.headFloors"
+                :row="row"
+                :family="FAMILIES[row.group] ?? 'body'"
+                :modes="MODES"
+                :complaint="complaintAbout(`/bands/${row.group}`, 'The band')"
+                @mode="mode => setMode(row.group, mode)"
+              />
+            </tbody></table
+        ></ScrollBox>
+        <div class="mt-5 grid grid-cols-[1fr_1.4fr] gap-10 max-lg:grid-cols-1 max-lg:gap-4">
           <section aria-labelledby="ratio">
             <h2 id="ratio" class="section-head">Flexors and triceps</h2>
             <label class="flex items-center gap-2"
@@ -113,48 +114,50 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
           </section>
           <section aria-labelledby="joints">
             <h2 id="joints" class="section-head">Joint-load limits</h2>
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col" />
-                  <th scope="col">7 days</th>
-                  <th scope="col">now</th>
-                  <th scope="col">Session</th>
-                  <th scope="col">heaviest now</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="row in jointRows" :key="row.joint">
-                  <th scope="row">
-                    {{ JOINT_NAMES[row.joint] }}
-                  </th>
-                  <td>
-                    <input
-                      :value="form.jointCeilings[row.joint]!.week"
-                      type="number"
-                      min="1"
-                      class="small-field w-[72px]"
-                      :placeholder="formatOneDecimal(row.usual.week)"
-                      :aria-label="`${JOINT_NAMES[row.joint]}, points in 7 days`"
-                      @input="form.jointCeilings[row.joint]!.week = textOf($event)"
-                    />
-                  </td>
-                  <td>{{ formatOneDecimal(row.week) }}</td>
-                  <td>
-                    <input
-                      :value="form.jointCeilings[row.joint]!.session"
-                      type="number"
-                      min="1"
-                      class="small-field w-[72px]"
-                      :placeholder="formatOneDecimal(row.usual.session)"
-                      :aria-label="`${JOINT_NAMES[row.joint]}, points in a session`"
-                      @input="form.jointCeilings[row.joint]!.session = textOf($event)"
-                    />
-                  </td>
-                  <td>{{ formatOneDecimal(row.session) }}</td>
-                </tr>
-              </tbody>
-            </table>
+            <ScrollBox label="Joint-load limits"
+              ><table>
+                <thead>
+                  <tr>
+                    <th scope="col" />
+                    <th scope="col">7 days</th>
+                    <th scope="col">now</th>
+                    <th scope="col">Session</th>
+                    <th scope="col">heaviest now</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  <tr v-for="row in jointRows" :key="row.joint">
+                    <th scope="row">
+                      {{ JOINT_NAMES[row.joint] }}
+                    </th>
+                    <td>
+                      <input
+                        :value="form.jointCeilings[row.joint]!.week"
+                        type="number"
+                        min="1"
+                        class="small-field w-[72px]"
+                        :placeholder="formatOneDecimal(row.usual.week)"
+                        :aria-label="`${JOINT_NAMES[row.joint]}, points in 7 days`"
+                        @input="form.jointCeilings[row.joint]!.week = textOf($event)"
+                      />
+                    </td>
+                    <td>{{ formatOneDecimal(row.week) }}</td>
+                    <td>
+                      <input
+                        :value="form.jointCeilings[row.joint]!.session"
+                        type="number"
+                        min="1"
+                        class="small-field w-[72px]"
+                        :placeholder="formatOneDecimal(row.usual.session)"
+                        :aria-label="`${JOINT_NAMES[row.joint]}, points in a session`"
+                        @input="form.jointCeilings[row.joint]!.session = textOf($event)"
+                      />
+                    </td>
+                    <td>{{ formatOneDecimal(row.session) }}</td>
+                  </tr>
+                </tbody>
+              </table></ScrollBox
+            >
             <p class="mt-1 text-[12px] text-ink2">
               Points are estimates: one is a set of 9 to 15 reps with two in reserve of an exercise
               that is light on the joint.

@@ -21,19 +21,19 @@ const differs = (a: number | undefined, b: number | undefined) =>
 <template>
   <div>
     <AppBar here="compare" />
-    <main class="mx-auto max-w-[1180px] px-5 pt-4 pb-12">
+    <main class="mx-auto max-w-[1180px] px-5 pt-4 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">Compare</h1>
       <p class="text-ink2">
         Two rotations, two saves of one plan, or one plan by two methods. What differs on the right
         is blue.
       </p>
-      <div class="mt-4 grid grid-cols-2 gap-8">
+      <div class="mt-4 grid grid-cols-2 gap-8 max-md:grid-cols-1">
         <section
           v-for="half in halves"
           :key="half.id"
           :aria-label="half.id === 'left' ? 'Left side' : 'Right side'"
         >
-          <div class="flex items-center gap-2">
+          <div class="flex flex-wrap items-center gap-2">
             <select
               class="small-field"
               :value="sides[half.id].client"
@@ -91,46 +91,48 @@ const differs = (a: number | undefined, b: number | undefined) =>
           </template>
         </section>
       </div>
-      <table class="mt-4 w-full text-left">
-        <caption class="sr-only">
-          Sets per 7 days on both sides
-        </caption>
-        <thead>
-          <tr class="text-[12px] text-ink2">
-            <th scope="col">Sets per 7 days</th>
-            <template v-for="half in halves" :key="half.id">
-              <th scope="col">counted</th>
-              <th scope="col">direct</th>
-              <th scope="col" class="pr-8">days in 7</th>
-            </template>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.group" class="border-t border-hair">
-            <th scope="row" class="py-0.5 font-semibold">
-              {{ GROUP_NAMES[row.group] }}
-            </th>
-            <template
-              v-for="part in ['counted', 'direct', 'frequency'] as const"
-              :key="`l-${part}`"
-            >
-              <td>{{ row.left ? formatOneDecimal(row.left[part]) : '' }}</td>
-            </template>
-            <template
-              v-for="part in ['counted', 'direct', 'frequency'] as const"
-              :key="`r-${part}`"
-            >
-              <td
-                :class="
-                  differs(row.left?.[part], row.right?.[part]) ? 'font-semibold text-focus' : ''
-                "
+      <ScrollBox label="Where the two differ"
+        ><table class="mt-4 w-full text-left">
+          <caption class="sr-only">
+            Sets per 7 days on both sides
+          </caption>
+          <thead>
+            <tr class="text-[12px] text-ink2">
+              <th scope="col">Sets per 7 days</th>
+              <template v-for="half in halves" :key="half.id">
+                <th scope="col">counted</th>
+                <th scope="col">direct</th>
+                <th scope="col" class="pr-8">days in 7</th>
+              </template>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.group" class="border-t border-hair">
+              <th scope="row" class="py-0.5 font-semibold">
+                {{ GROUP_NAMES[row.group] }}
+              </th>
+              <template
+                v-for="part in ['counted', 'direct', 'frequency'] as const"
+                :key="`l-${part}`"
               >
-                {{ row.right ? formatOneDecimal(row.right[part]) : '' }}
-              </td>
-            </template>
-          </tr>
-        </tbody>
-      </table>
+                <td>{{ row.left ? formatOneDecimal(row.left[part]) : '' }}</td>
+              </template>
+              <template
+                v-for="part in ['counted', 'direct', 'frequency'] as const"
+                :key="`r-${part}`"
+              >
+                <td
+                  :class="
+                    differs(row.left?.[part], row.right?.[part]) ? 'font-semibold text-focus' : ''
+                  "
+                >
+                  {{ row.right ? formatOneDecimal(row.right[part]) : '' }}
+                </td>
+              </template>
+            </tr>
+          </tbody>
+        </table></ScrollBox
+      >
     </main>
   </div>
 </template>

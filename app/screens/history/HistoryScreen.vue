@@ -30,8 +30,11 @@ const measurementComplaint = computed(
 <template>
   <div>
     <ClientBar :id="id" :name="history?.name ?? ''" here="history" />
-    <main v-if="history" class="grid grid-cols-2 gap-10 px-5 pt-4 pb-12">
-      <h1 class="col-span-2 -mb-8 font-display text-[23px] leading-[27px]">History</h1>
+    <main
+      v-if="history"
+      class="grid grid-cols-2 gap-10 px-5 pt-4 pb-12 max-lg:grid-cols-1 max-md:px-3"
+    >
+      <h1 class="col-span-full -mb-8 font-display text-[23px] leading-[27px]">History</h1>
       <div class="flex flex-col gap-5">
         <JointHistory
           :joints="history.joints"

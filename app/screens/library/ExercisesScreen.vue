@@ -72,7 +72,9 @@ const clients = computed(() => library.value?.clients ?? [])
 <template>
   <div>
     <AppBar here="exercises" />
-    <main class="grid h-[calc(100dvh-44px)] grid-cols-[430px_1fr] gap-8 px-5">
+    <main
+      class="grid h-[calc(100dvh-78px)] grid-cols-[430px_1fr] gap-8 px-5 max-lg:grid-cols-[minmax(260px,1fr)_1.3fr] max-md:h-auto max-md:grid-cols-1 max-md:px-3"
+    >
       <div
         class="flex min-h-0 flex-col pt-4"
         @keydown.down="walk(1, $event)"

@@ -43,7 +43,7 @@ function left(): void {
 </script>
 
 <template>
-  <tr :data-state="line.state">
+  <tr :data-state="line.state" class="line">
     <th
       scope="row"
       class="py-0.5 pr-3 text-left font-normal whitespace-nowrap"
@@ -51,14 +51,17 @@ function left(): void {
     >
       {{ line.name }}
     </th>
-    <td class="truncate pr-4 text-ink2" :title="line.planned">
+    <td class="asked truncate pr-4 text-ink2" :title="line.planned">
       {{ line.planned }}
     </td>
     <td v-for="(column, at) in COLUMNS" :key="column" class="pr-1">
+      <span class="block text-[11px] text-ink2 md:hidden" aria-hidden="true">{{
+        labels[column]
+      }}</span>
       <input
         v-if="column !== 'load' || line.hasLoad"
         v-model="fields[column]"
-        class="small-field w-[62px] text-right"
+        class="small-field w-[62px] text-right max-md:min-h-[44px] max-md:w-full"
         :data-line="line.key"
         :data-column="at"
         inputmode="decimal"
@@ -73,7 +76,7 @@ function left(): void {
         @blur="left"
       />
     </td>
-    <td class="pl-2 text-[12px]">
+    <td class="said pl-2 text-[12px]">
       <span v-if="lapses" class="mr-2 font-semibold">{{ lapses }}</span>
       <span v-if="complaint" role="alert" class="font-semibold text-alert">{{ complaint }}</span>
       <span v-else class="text-ink2">
@@ -105,3 +108,29 @@ function left(): void {
     </td>
   </tr>
 </template>
+
+<style scoped>
+/* A set at a time: what was asked over the three fields. */
+@media (max-width: 767px) {
+  .line {
+    display: grid;
+    grid-template-columns: minmax(44px, 0.7fr) repeat(3, 1fr);
+    align-items: end;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .asked {
+    grid-row: 1;
+    grid-column: 2 / -1;
+  }
+  .line > th {
+    grid-row: 1;
+  }
+  .line > td:nth-of-type(2) {
+    grid-column: 2;
+  }
+  .said {
+    grid-column: 1 / -1;
+  }
+}
+</style>

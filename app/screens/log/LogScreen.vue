@@ -24,7 +24,9 @@ async function saved(run: Promise<unknown>): Promise<void> {
 <template>
   <div :aria-busy="!isLive || state === 'loading'">
     <ClientBar :id="id" :name="name" here="log" />
-    <main class="grid grid-cols-[300px_1fr] gap-8 px-5 pt-4 pb-12">
+    <main
+      class="grid grid-cols-[300px_minmax(0,1fr)] gap-8 px-5 pt-4 pb-12 max-lg:grid-cols-[220px_minmax(0,1fr)] max-lg:gap-5 max-md:grid-cols-1 max-md:px-3"
+    >
       <nav aria-label="Sessions">
         <h1 class="font-display text-[23px] leading-[27px]">Log</h1>
         <p class="my-2 flex gap-2">
@@ -36,7 +38,19 @@ async function saved(run: Promise<unknown>): Promise<void> {
           </button>
           <a class="control" :href="`/api/clients/${id}/log/csv`" download>CSV</a>
         </p>
-        <ol class="flex flex-col">
+        <label class="md:hidden"
+          ><span class="sr-only">Session</span>
+          <select
+            class="field"
+            :value="chosen?.id"
+            @change="choose(($event.target as HTMLSelectElement).value)"
+          >
+            <option v-for="row in rows" :key="row.id" :value="row.id">
+              {{ row.day }} {{ row.name }}, {{ row.words }}
+            </option>
+          </select></label
+        >
+        <ol class="flex flex-col max-md:hidden">
           <li v-for="row in rows" :key="row.id">
             <button
               type="button"

@@ -43,7 +43,7 @@ function entered(line: LogLine, fields: LineFields): void {
       class="group border-t border-hair pt-1.5"
       :aria-label="block.name"
     >
-      <div class="flex items-baseline gap-2">
+      <div class="flex flex-wrap items-baseline gap-x-2">
         <span class="w-6 font-display text-ink2">{{ block.letter }}</span>
         <h3 class="text-[14px]">
           {{ block.name }}
@@ -62,16 +62,16 @@ function entered(line: LogLine, fields: LineFields): void {
           All as planned
         </button>
       </div>
-      <table class="ml-8 w-[calc(100%-2rem)] table-fixed">
+      <table class="lines">
         <colgroup>
           <col class="w-[96px]" />
-          <col class="w-[280px]" />
+          <col class="w-[34%]" />
           <col class="w-[72px]" />
           <col class="w-[72px]" />
           <col class="w-[72px]" />
           <col />
         </colgroup>
-        <thead>
+        <thead class="max-md:hidden">
           <tr class="text-left text-[11px] text-ink2">
             <th scope="col" class="font-normal">set</th>
             <th scope="col" class="font-normal">asked for</th>
@@ -103,3 +103,21 @@ function entered(line: LogLine, fields: LineFields): void {
     </section>
   </div>
 </template>
+
+<style scoped>
+.lines {
+  width: calc(100% - 2rem);
+  margin-inline-start: 2rem;
+  table-layout: fixed;
+}
+@media (max-width: 767px) {
+  .lines {
+    display: block;
+    width: 100%;
+    margin-inline-start: 0;
+  }
+  .lines tbody {
+    display: block;
+  }
+}
+</style>

@@ -7,6 +7,7 @@ export async function useLog(id: string) {
   const { ask } = useApi()
   const route = useRoute()
   const router = useRouter()
+  const today = useToday()
   const { data, refresh } = await useAsyncData(
     `log-${id}`,
     async () => {
@@ -27,15 +28,13 @@ export async function useLog(id: string) {
       isWorked: hasWork(session.state),
     })),
   )
-  /** The one that was asked for, else the latest that anything was done in, else the first. */
+  /** The one that was asked for, else today's, else the next, else the latest. */
   const chosen = computed(() => {
     const asked = route.query.session
     return (
       rows.value.find(({ id: own }) => own === asked) ??
-      rows.value.find(
-        ({ state, aside }) => aside > 0 || state === 'begun' || state === 'part_done',
-      ) ??
-      rows.value.find(({ state }) => state === 'done') ??
+      rows.value.find(({ on }) => on === today.value) ??
+      rows.value.findLast(({ on }) => on > today.value) ??
       rows.value[0] ??
       null
     )

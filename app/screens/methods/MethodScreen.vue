@@ -56,7 +56,7 @@ async function submit(): Promise<void> {
 <template>
   <div>
     <AppBar here="methods" />
-    <main class="px-5 pt-4 pb-12">
+    <main class="px-5 pt-4 pb-12 max-md:px-3">
       <form novalidate method="post" @submit.prevent="submit">
         <div class="flex items-end gap-4">
           <TextField

@@ -67,7 +67,7 @@ const rows = METHOD_CHOICES.map(({ choice, says, reason, evidence }) => ({
 <template>
   <div>
     <AppBar here="methods" />
-    <main class="px-5 pt-5 pb-12">
+    <main class="px-5 pt-5 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">Methods</h1>
       <p class="max-w-[90ch] text-ink2">
         Experienced coaches differ on all of this, and at equal weekly sets most of it matters

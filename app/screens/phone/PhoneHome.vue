@@ -2,7 +2,7 @@
 import type { PhoneEntry } from './usePhoneHome'
 
 /** What there is to train: today's session first, then what is left over and what comes. */
-const { today, left, ahead, done, name, studio, notes } = defineProps<{
+const { today, left, ahead, done, name, studio, notes, words, coach } = defineProps<{
   today: PhoneEntry | null
   left: readonly PhoneEntry[]
   ahead: readonly PhoneEntry[]
@@ -10,6 +10,11 @@ const { today, left, ahead, done, name, studio, notes } = defineProps<{
   name: string
   studio: string
   /** What sore joints ask for. */ notes: readonly string[]
+  /** What the coach wrote lately. */ words: readonly {
+    readonly id: string
+    readonly text: string
+  }[]
+  coach: string
 }>()
 const emit = defineEmits<{ opened: [id: string]; hurting: [] }>()
 </script>
@@ -29,6 +34,12 @@ const emit = defineEmits<{ opened: [id: string]; hurting: [] }>()
     >
       {{ note }}
     </p>
+    <section v-if="words.length > 0" :aria-label="`From ${coach}`" class="flex flex-col gap-2">
+      <p v-for="word in words" :key="word.id" class="border-s-4 border-focus ps-3 text-[16px]">
+        <bdi class="block text-[13px] text-ink2">{{ coach }}</bdi>
+        <span dir="auto" class="whitespace-pre-line">{{ word.text }}</span>
+      </p>
+    </section>
     <section v-if="today" aria-labelledby="today">
       <h1 id="today" class="font-display text-[33px] leading-tight">
         {{ today.name }}

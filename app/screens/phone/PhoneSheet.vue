@@ -108,6 +108,8 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
         :done="home.done.value"
         :name="store.view?.client.name ?? ''"
         :studio="store.view?.coach.studio ?? ''"
+        :words="store.view?.words ?? []"
+        :coach="store.view?.coach.name ?? ''"
         :notes="
           soreNotes.map(({ joint, level }) => `Sore: ${JOINT_NAMES[joint]}. ${PAIN_WORDS[level]}`)
         "

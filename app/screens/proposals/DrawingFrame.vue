@@ -44,7 +44,7 @@ useActions(PROPOSALS_ACTIONS, {
       </template>
     </ClientBar>
     <PainNotices />
-    <main class="flex-1 px-5 pb-6">
+    <main class="flex-1 px-5 pb-6 max-md:px-3">
       <slot name="head" />
       <p role="status" class="mt-1 min-h-6">
         <span v-if="state === 'drawing'" class="flex items-center gap-3"
@@ -61,7 +61,7 @@ useActions(PROPOSALS_ACTIONS, {
       </p>
       <slot />
     </main>
-    <footer class="keys">
+    <footer class="keys max-md:hidden!">
       <span><KeyCap label="←" /> <KeyCap label="→" /> candidate</span>
       <span><KeyCap label="A" /> <KeyCap label="B" /> <KeyCap label="C" /> use it</span>
       <span><KeyCap label="Space" /> try on the board</span>

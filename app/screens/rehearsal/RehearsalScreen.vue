@@ -31,7 +31,7 @@ const isLive = useMounted()
 <template>
   <div :aria-busy="!isLive">
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="rehearsal" />
-    <main class="px-5 pt-4 pb-12">
+    <main class="px-5 pt-4 pb-12 max-md:px-3">
       <header class="flex flex-wrap items-center gap-3">
         <h1 class="font-display text-[23px] leading-[27px]">Rehearsal</h1>
         <span class="alert-chip">Simulated, not {{ store.client?.name }}</span>

@@ -24,8 +24,11 @@ const isLive = useMounted()
     <div class="print:hidden">
       <ClientBar :id="id" :name="view?.name ?? ''" here="report" />
     </div>
-    <main v-if="view" class="mx-auto max-w-[820px] px-5 pt-4 pb-12 print:max-w-none print:p-0">
-      <header class="flex items-start gap-4">
+    <main
+      v-if="view"
+      class="mx-auto max-w-[820px] px-5 pt-4 pb-12 max-md:px-3 print:max-w-none print:p-0"
+    >
+      <header class="flex flex-wrap items-start gap-4">
         <div class="flex-1">
           <h1 class="font-display text-[23px] leading-[27px]">
             {{ view.title }}
@@ -41,7 +44,7 @@ const isLive = useMounted()
       </p>
       <section aria-labelledby="strength-head" class="mt-4">
         <h2 id="strength-head" class="section-head">How strong you are</h2>
-        <ul class="grid grid-cols-2 gap-x-8">
+        <ul class="grid grid-cols-2 gap-x-8 max-md:grid-cols-1 print:grid-cols-2">
           <li v-for="row in exercises" :key="row.exercise" class="border-b border-hair py-0.5">
             <strong class="font-semibold">{{ row.name }}</strong>: {{ row.words }}
           </li>
@@ -50,7 +53,7 @@ const isLive = useMounted()
           Too few sessions with loads and reps to say anything yet.
         </p>
       </section>
-      <div class="mt-4 grid grid-cols-2 gap-6 print:grid-cols-1">
+      <div class="mt-4 grid grid-cols-2 gap-6 max-md:grid-cols-1 print:grid-cols-1">
         <ChartFigure v-for="chart in charts" :key="chart.key" :chart="chart" />
       </div>
       <section aria-labelledby="sets-head" class="mt-4 break-inside-avoid">

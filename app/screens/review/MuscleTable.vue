@@ -11,63 +11,68 @@ const { clientId, rows } = defineProps<{
 <template>
   <section aria-labelledby="muscles-head" class="mt-3">
     <h2 id="muscles-head" class="section-head">Muscles, counted sets per 7 days</h2>
-    <table class="w-full text-left">
-      <thead>
-        <tr class="text-[12px] text-ink2">
-          <th scope="col">Muscle</th>
-          <th scope="col" class="text-right">Done</th>
-          <th scope="col" class="text-right">Due so far</th>
-          <th scope="col" class="text-right">Planned</th>
-          <th scope="col" class="text-right">Missed</th>
-          <th scope="col" class="text-right">Days</th>
-          <th scope="col" class="text-right">Least ready</th>
-          <th scope="col" class="pl-6">Floor, target, ceiling</th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="row in rows" :key="row.group">
-          <tr :class="row.trend.words ? '' : 'border-b border-hair'">
-            <th scope="row" class="py-0.5 font-semibold">{{ row.name }}</th>
-            <td class="text-right font-semibold">
-              <SetPegs :done="row.pegs.done" :due="row.pegs.due" />{{ row.done }}
-            </td>
-            <td class="text-right">
-              {{ row.due }}
-            </td>
-            <td class="text-right text-ink2">
-              {{ row.planned }}
-            </td>
-            <td class="text-right" :class="row.short ? 'font-semibold text-alert' : ''">
-              {{ row.short }}
-            </td>
-            <td class="text-right" :class="row.isRarer ? 'font-semibold text-alert' : 'text-ink2'">
-              {{ row.times }}
-            </td>
-            <td class="text-right text-ink2">
-              {{ row.ready }}
-            </td>
-            <td class="pl-6 text-ink2">
-              {{ row.band }}
-              <span v-if="row.words" class="font-semibold text-alert">{{ row.words }}</span>
-            </td>
+    <ScrollBox label="Muscles"
+      ><table class="w-full text-left">
+        <thead>
+          <tr class="text-[12px] text-ink2">
+            <th scope="col">Muscle</th>
+            <th scope="col" class="text-right">Done</th>
+            <th scope="col" class="text-right">Due so far</th>
+            <th scope="col" class="text-right">Planned</th>
+            <th scope="col" class="text-right">Missed</th>
+            <th scope="col" class="text-right">Days</th>
+            <th scope="col" class="text-right">Least ready</th>
+            <th scope="col" class="pl-6">Floor, target, ceiling</th>
           </tr>
-          <tr v-if="row.trend.words" class="border-b border-hair">
-            <td
-              colspan="8"
-              class="pb-0.5 text-[12px]"
-              :class="row.trend.isFalling ? 'text-alert' : 'text-ink2'"
-            >
-              <span class="sr-only">{{ row.name }}: </span>{{ row.trend.words }}
-              <NuxtLink
-                v-if="row.trend.isFlat"
-                :to="`/clients/${clientId}/plateau/${row.group}`"
-                class="quiet-link"
-                >What could move it</NuxtLink
+        </thead>
+        <tbody>
+          <template v-for="row in rows" :key="row.group">
+            <tr :class="row.trend.words ? '' : 'border-b border-hair'">
+              <th scope="row" class="py-0.5 font-semibold">{{ row.name }}</th>
+              <td class="text-right font-semibold">
+                <SetPegs :done="row.pegs.done" :due="row.pegs.due" />{{ row.done }}
+              </td>
+              <td class="text-right">
+                {{ row.due }}
+              </td>
+              <td class="text-right text-ink2">
+                {{ row.planned }}
+              </td>
+              <td class="text-right" :class="row.short ? 'font-semibold text-alert' : ''">
+                {{ row.short }}
+              </td>
+              <td
+                class="text-right"
+                :class="row.isRarer ? 'font-semibold text-alert' : 'text-ink2'"
               >
-            </td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
+                {{ row.times }}
+              </td>
+              <td class="text-right text-ink2">
+                {{ row.ready }}
+              </td>
+              <td class="pl-6 text-ink2">
+                {{ row.band }}
+                <span v-if="row.words" class="font-semibold text-alert">{{ row.words }}</span>
+              </td>
+            </tr>
+            <tr v-if="row.trend.words" class="border-b border-hair">
+              <td
+                colspan="8"
+                class="pb-0.5 text-[12px]"
+                :class="row.trend.isFalling ? 'text-alert' : 'text-ink2'"
+              >
+                <span class="sr-only">{{ row.name }}: </span>{{ row.trend.words }}
+                <NuxtLink
+                  v-if="row.trend.isFlat"
+                  :to="`/clients/${clientId}/plateau/${row.group}`"
+                  class="quiet-link"
+                  >What could move it</NuxtLink
+                >
+              </td>
+            </tr>
+          </template>
+        </tbody>
+      </table></ScrollBox
+    >
   </section>
 </template>

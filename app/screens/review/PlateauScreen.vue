@@ -13,7 +13,7 @@ const isLive = useMounted()
 <template>
   <div class="min-h-dvh" :aria-busy="!isLive">
     <ClientBar :id="id" :name="name" here="review" />
-    <main class="max-w-[860px] px-5 pt-4 pb-12">
+    <main class="max-w-[860px] px-5 pt-4 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">{{ muscle }}: what could move it</h1>
       <p class="mt-1 text-[15px]">{{ trend }}</p>
       <p v-if="!isFlat" class="mt-1 text-ink2">

@@ -63,9 +63,12 @@ const isLive = useMounted()
 <template>
   <div :aria-busy="!isLive">
     <ClientBar :id="id" :name="view?.name ?? ''" here="review" />
-    <main v-if="view && head" class="grid grid-cols-[1fr_400px] gap-8 px-5 pt-4 pb-12">
+    <main
+      v-if="view && head"
+      class="grid grid-cols-[minmax(0,1fr)_400px] gap-8 px-5 pt-4 pb-12 max-xl:grid-cols-[minmax(0,1fr)_330px] max-xl:gap-5 max-lg:grid-cols-1 max-md:px-3"
+    >
       <div>
-        <header class="flex items-center gap-2">
+        <header class="flex flex-wrap items-center gap-2">
           <h1 class="font-display text-[23px] leading-[27px]">
             {{ head.title }}
           </h1>
@@ -136,52 +139,52 @@ const isLive = useMounted()
             </button></span
           >
         </p>
-        <p v-for="note in view.notes" :key="note.text" class="mt-1">
-          “{{ note.text }}” <span class="text-ink2">{{ note.session }}</span>
-        </p>
+        <ReviewNotes :client-id="id" :notes="view.notes" :name="view.name" />
         <MuscleTable :client-id="id" :rows="muscles" />
         <section aria-labelledby="exercises-head" class="mt-4">
           <h2 id="exercises-head" class="section-head">Exercises</h2>
-          <table class="w-full text-left">
-            <thead>
-              <tr class="text-[12px] text-ink2">
-                <th scope="col">Exercise</th>
-                <th scope="col" class="text-right">Sets</th>
-                <th scope="col" class="pl-3 text-right">Top, kg</th>
-                <th scope="col" class="pl-3 text-right">Median reps</th>
-                <th scope="col" class="pl-3 text-right">{{ EFFORT.logged }}</th>
-                <th scope="col" class="pl-4">Trend of fourteen weeks</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr
-                v-for="row in exercises"
-                :key="row.exercise"
-                :data-exercise="row.exercise"
-                class="border-b border-hair"
-              >
-                <th scope="row" class="py-0.5 font-normal">
-                  {{ row.name }}
-                  <span v-if="row.otherwise" class="block text-[12px] text-ink2">{{
-                    row.otherwise
-                  }}</span>
-                </th>
-                <td class="text-right" :class="row.isShort ? 'font-semibold text-alert' : ''">
-                  <span class="whitespace-nowrap">{{ row.sets }}</span>
-                </td>
-                <td class="pl-3 text-right whitespace-nowrap">
-                  {{ row.load }}
-                </td>
-                <td class="pl-3 text-right whitespace-nowrap">
-                  {{ row.reps }}
-                </td>
-                <td class="pl-3 text-right whitespace-nowrap">
-                  {{ row.rir }}
-                </td>
-                <td class="pl-4 text-ink2">{{ row.trend }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <ScrollBox label="Exercises"
+            ><table class="w-full text-left">
+              <thead>
+                <tr class="text-[12px] text-ink2">
+                  <th scope="col">Exercise</th>
+                  <th scope="col" class="text-right">Sets</th>
+                  <th scope="col" class="pl-3 text-right">Top, kg</th>
+                  <th scope="col" class="pl-3 text-right">Median reps</th>
+                  <th scope="col" class="pl-3 text-right">{{ EFFORT.logged }}</th>
+                  <th scope="col" class="pl-4">Trend of fourteen weeks</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr
+                  v-for="row in exercises"
+                  :key="row.exercise"
+                  :data-exercise="row.exercise"
+                  class="border-b border-hair"
+                >
+                  <th scope="row" class="py-0.5 font-normal">
+                    {{ row.name }}
+                    <span v-if="row.otherwise" class="block text-[12px] text-ink2">{{
+                      row.otherwise
+                    }}</span>
+                  </th>
+                  <td class="text-right" :class="row.isShort ? 'font-semibold text-alert' : ''">
+                    <span class="whitespace-nowrap">{{ row.sets }}</span>
+                  </td>
+                  <td class="pl-3 text-right whitespace-nowrap">
+                    {{ row.load }}
+                  </td>
+                  <td class="pl-3 text-right whitespace-nowrap">
+                    {{ row.reps }}
+                  </td>
+                  <td class="pl-3 text-right whitespace-nowrap">
+                    {{ row.rir }}
+                  </td>
+                  <td class="pl-4 text-ink2">{{ row.trend }}</td>
+                </tr>
+              </tbody>
+            </table></ScrollBox
+          >
           <p v-if="exercises.length === 0" class="text-ink2">
             Nothing of this rotation is behind yet.
           </p>

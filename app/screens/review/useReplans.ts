@@ -1,6 +1,7 @@
 import {
   formatDay,
   formatOneDecimal,
+  formatSetCount,
   formatSets,
   GROUP_NAMES,
   JOINT_NAMES,
@@ -27,12 +28,18 @@ export interface ReplanLine {
   readonly cautions: string
 }
 
-function whatOf({ option, moves, refilled, dropped }: ReplanView): string {
+function whatOf({ option, moves, refilled, lost }: ReplanView): string {
   if (option === 'drop') return 'Nothing moves; its sets are lost'
   if (option === 'restart')
     return 'The rest is left out, and the rotation is gone through once more'
   if (option === 'shift')
-    return `${moves.map(({ on }) => formatDay(on)).join(', ')}${dropped.length > 0 ? '; the session worth least makes room' : ''}`
+    return [
+      moves.map(({ on }) => formatDay(on)).join(', '),
+      ...lost.map(
+        ({ name, on, sets }) =>
+          `${name} of ${formatDay(on)} makes room: its ${formatSetCount(sets)} are lost`,
+      ),
+    ].join('; ')
   const sets = refilled.reduce(
     (sum, one) => sum + one.sets.reduce((own, { sets: more }) => own + more, 0),
     0,

@@ -7,6 +7,7 @@ import {
   Circle,
   EyeOff,
   Flag,
+  PencilRuler,
   FlaskConical,
   Send,
   TrendingDown,
@@ -16,6 +17,7 @@ const { kind } = defineProps<{ kind: RosterEntry['needs'][number]['kind'] | null
 const MARKS = {
   pain: Activity,
   missed_session: CalendarX2,
+  no_plan: PencilRuler,
   not_sent: Send,
   falling: TrendingDown,
   block_ends: Flag,

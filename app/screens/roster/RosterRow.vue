@@ -28,13 +28,14 @@ const first = computed(() => entry.needs[0] ?? null)
 const answers = computed(() => entry.needs.slice(0, MOST_REASONS))
 const ANSWER_WORDS: Readonly<Record<RosterEntry['needs'][number]['kind'], string>> = {
   pain: 'See the joint',
-  missed_session: 'See the session',
-  not_sent: 'Finish the plan',
+  missed_session: 'Choose what to do',
+  no_plan: 'Next step',
+  not_sent: 'Send it',
   falling: 'See the trend',
-  block_ends: 'Open the plan',
+  block_ends: 'Plan the next block',
   trial_over: 'See what came of it',
   out_of_band: 'Open the plan',
-  not_opened: 'See the sheet',
+  not_opened: 'Link and code',
 }
 const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rotation'))
 </script>
@@ -48,7 +49,7 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
         class="row-link"
         :data-client="entry.id"
         :aria-label="`${entry.name}, open the split`"
-        >{{ entry.name }}</NuxtLink
+        ><bdi>{{ entry.name }}</bdi></NuxtLink
       >
       <Flag
         v-if="entry.isFlagged"
@@ -88,14 +89,14 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
       </template>
     </span>
     <template v-if="entry.block">
-      <RotationStrip :days="entry.block.days" :today="place?.day ?? null" />
-      <span class="font-display text-[14px] font-semibold text-flex">{{
+      <RotationStrip class="figures" :days="entry.block.days" :today="place?.day ?? null" />
+      <span class="figures font-display text-[14px] font-semibold text-flex">{{
         formatOneDecimal(entry.block.flexorsPer7Days)
       }}</span>
-      <span class="font-display text-[14px] font-semibold text-ext">{{
+      <span class="figures font-display text-[14px] font-semibold text-ext">{{
         formatOneDecimal(entry.block.tricepsPer7Days)
       }}</span>
-      <span class="min-w-0">
+      <span class="figures min-w-0">
         <span class="block truncate" :title="entry.block.title">{{ entry.block.title }}</span>
         <span class="block text-[12px] text-ink2">{{
           place
@@ -106,7 +107,7 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
         }}</span>
       </span>
     </template>
-    <span v-else class="col-span-4 text-ink3">No block planned</span>
+    <span v-else class="figures col-span-4 text-ink3">No block planned</span>
     <button
       type="button"
       class="more"
@@ -121,7 +122,7 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
         <li
           v-for="(need, at) in answers"
           :key="`${need.kind}-${need.session}`"
-          class="flex items-baseline gap-3"
+          class="flex flex-wrap items-baseline gap-x-3 gap-y-1"
         >
           <span class="font-semibold">{{ need.headline }}</span>
           <span class="text-ink2">{{ need.detail }}</span>
@@ -139,7 +140,7 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
         </li>
         <li v-if="answers.length === 0" class="text-ink2">Nothing waits for you here.</li>
       </ul>
-      <p class="flex items-center gap-2">
+      <p class="flex flex-wrap items-center gap-2">
         <span class="text-ink2">Ask again</span>
         <button
           v-for="[word, days] in LATER"
@@ -172,7 +173,7 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
 .roster-row {
   position: relative;
   display: grid;
-  grid-template-columns: 26px 190px minmax(170px, 1fr) 264px 54px 54px 120px 32px;
+  grid-template-columns: 26px minmax(120px, 190px) minmax(170px, 1fr) 264px 54px 54px 120px 32px;
   align-items: center;
   column-gap: 14px;
   min-height: 54px;
@@ -222,5 +223,30 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
   flex-direction: column;
   gap: 8px;
   padding: 4px 0 8px;
+}
+/* Without room for the figures: who, why, and the way to the answers. */
+@media (max-width: 1023px) {
+  .roster-row {
+    grid-template-columns: 26px minmax(0, 190px) minmax(0, 1fr) 44px;
+  }
+  .figures {
+    display: none;
+  }
+}
+@media (max-width: 639px) {
+  .roster-row {
+    grid-template-columns: 26px minmax(0, 1fr) 44px;
+    padding-inline: 4px;
+  }
+  .roster-row > :nth-child(3) {
+    grid-row: 2;
+    grid-column: 2;
+  }
+  .more {
+    grid-row: 1 / span 2;
+    grid-column: 3;
+    width: 44px;
+    height: 44px;
+  }
 }
 </style>

@@ -48,8 +48,8 @@ const total = computed(() => store.view?.clients.length ?? 0)
         </NuxtLink>
       </template>
     </AppBar>
-    <main class="px-5 pb-10">
-      <div class="flex items-start justify-between gap-6 py-3">
+    <main class="px-5 pb-10 max-md:px-3">
+      <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 py-3">
         <div>
           <h1 class="font-display text-[23px] leading-[27px]">
             {{ formatDay(today) }}
@@ -63,7 +63,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
         </div>
         <TodaysFloor :clients="store.view?.clients ?? []" :today="today" />
       </div>
-      <div class="mb-2 flex items-center gap-3">
+      <div class="mb-2 flex flex-wrap items-center gap-x-3 gap-y-2">
         <label class="sr-only" for="roster-search">Search the roster</label>
         <input
           id="roster-search"
@@ -73,7 +73,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
           placeholder="Name, reason, block"
           autocomplete="off"
         />
-        <div role="group" aria-label="Show" class="flex gap-1">
+        <div role="group" aria-label="Show" class="flex flex-wrap gap-1">
           <button
             v-for="id in ROSTER_FILTERS"
             :key="id"
@@ -110,10 +110,10 @@ const total = computed(() => store.view?.clients.length ?? 0)
               {{ section.name }}
               <span class="ml-1 font-normal text-ink2">{{ section.clients.length }}</span>
             </h2>
-            <span>Direct arm sets this rotation</span>
-            <span class="font-semibold text-flex">Flexors</span>
-            <span class="font-semibold text-ext">Triceps</span>
-            <span>Block</span>
+            <span class="figures">Direct arm sets this rotation</span>
+            <span class="figures font-semibold text-flex">Flexors</span>
+            <span class="figures font-semibold text-ext">Triceps</span>
+            <span class="figures">Block</span>
           </div>
           <RosterRow
             v-for="entry in section.clients"
@@ -141,12 +141,12 @@ const total = computed(() => store.view?.clients.length ?? 0)
           >Flexor sets stand above the line, triceps sets below; pale is still to come, lying down
           is missed. Figures are counted sets per 7 days.</span
         >
-        <span><KeyCap label="↑" /> <KeyCap label="↓" /> client</span>
-        <span><KeyCap label="Enter" /> split</span>
-        <span><KeyCap label="→" /> reasons</span>
-        <span><KeyCap label="1" />–<KeyCap label="4" /> quick answer</span>
-        <span><KeyCap label="L" /> later</span>
-        <span><KeyCap label="F" /> flag</span>
+        <span class="max-md:hidden"><KeyCap label="↑" /> <KeyCap label="↓" /> client</span>
+        <span class="max-md:hidden"><KeyCap label="Enter" /> split</span>
+        <span class="max-md:hidden"><KeyCap label="→" /> reasons</span>
+        <span class="max-md:hidden"><KeyCap label="1" />–<KeyCap label="4" /> quick answer</span>
+        <span class="max-md:hidden"><KeyCap label="L" /> later</span>
+        <span class="max-md:hidden"><KeyCap label="F" /> flag</span>
       </p>
     </main>
   </div>
@@ -155,7 +155,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
 <style scoped>
 .roster-heads {
   display: grid;
-  grid-template-columns: 26px 190px minmax(170px, 1fr) 264px 54px 54px 120px 32px;
+  grid-template-columns: 26px minmax(120px, 190px) minmax(170px, 1fr) 264px 54px 54px 120px 32px;
   align-items: baseline;
   column-gap: 14px;
   padding: 4px 12px;
@@ -165,6 +165,17 @@ const total = computed(() => store.view?.clients.length ?? 0)
 }
 .roster-heads h2 {
   color: var(--ink);
+}
+@media (max-width: 1023px) {
+  .roster-heads {
+    grid-template-columns: 1fr;
+  }
+  .roster-heads h2 {
+    grid-column: 1;
+  }
+  .figures {
+    display: none;
+  }
 }
 .filter {
   min-height: 28px;

@@ -27,7 +27,7 @@ const arrives = computed(() => builder.readinessAt(held.id))
     :style="{ '--text': `var(--${family})`, '--peg': `var(--${family}-peg)` }"
     @click="builder.select(held.id)"
   >
-    <div class="flex items-start gap-3">
+    <div class="flex items-start gap-3 max-md:flex-wrap max-md:gap-x-2">
       <span class="letter" aria-hidden="true">{{ letter }}</span>
       <span class="name">
         <button
@@ -147,5 +147,20 @@ const arrives = computed(() => builder.readinessAt(held.id))
   border-color: var(--edge);
   background: var(--sunk);
   color: var(--ink);
+}
+@media (max-width: 767px) {
+  .name {
+    flex: 1 1 180px;
+    width: auto;
+  }
+  .ready {
+    width: auto;
+    flex: 1;
+    text-align: start;
+  }
+  .mini {
+    width: 44px;
+    height: 44px;
+  }
 }
 </style>

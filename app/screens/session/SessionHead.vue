@@ -18,7 +18,7 @@ const dayAt = computed(() => builder.dayAt())
 
 <template>
   <div class="flex flex-wrap items-start gap-x-7 gap-y-2 pt-3">
-    <div class="min-w-[300px] flex-1">
+    <div class="min-w-[min(300px,100%)] flex-1">
       <div class="flex items-center gap-2">
         <button
           type="button"
@@ -129,6 +129,12 @@ const dayAt = computed(() => builder.dayAt())
 }
 .figures {
   display: flex;
+}
+@media (max-width: 767px) {
+  .figures {
+    flex-wrap: wrap;
+    gap: 8px 0;
+  }
 }
 .figures > div {
   max-width: 190px;

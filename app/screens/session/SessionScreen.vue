@@ -32,7 +32,10 @@ watch(
 )
 const isLive = useMounted()
 const loads = useLoadsStore()
-onMounted(() => loads.load())
+onMounted(() => {
+  if (route.query.panel === 'short') builder.open('short')
+  return loads.load()
+})
 
 async function toDay(day: number): Promise<void> {
   if (!store.plan?.rotation.days[day]) return builder.say(`The rotation has no day ${day + 1}.`)
@@ -80,7 +83,7 @@ const readout = computed(() => {
   <div class="flex min-h-dvh flex-col" :aria-busy="!isLive || !isTakenUp">
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="session" :steps="steps" />
     <PainNotices />
-    <main class="flex-1 px-5 pb-4">
+    <main class="flex-1 px-5 pb-4 max-md:px-3">
       <SessionHead :id="id" @day="toDay" />
       <ConflictPanel v-if="difference" :difference="difference" />
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
@@ -133,7 +136,7 @@ const readout = computed(() => {
           {{ builder.day.value ? dayName(builder.day.value) : '' }}
         </p>
       </div>
-      <div class="keys">
+      <div class="keys max-md:hidden!">
         <span><KeyCap label="←" /> <KeyCap label="→" /> choose</span>
         <span><KeyCap label="⇧" /> <KeyCap label="←" /> <KeyCap label="→" /> move</span>
         <button type="button" class="quiet-link" @click="builder.togglePair()">

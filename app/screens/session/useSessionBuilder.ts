@@ -1,4 +1,5 @@
 import { exerciseId, type SlotId } from '#core/base'
+import { growthHeldBy } from '#core/body/joints'
 import { type ExerciseChoice, matchesChoice, type PlanEdit, usualScheme } from '#core/plan/block'
 import { ARM_GROUPS, GROUPS, type Intent, requireExercise } from '#core/plan/catalogue'
 import { canBeDismissed, type Finding, findingKey, type SessionView } from '#core/judge/checks'
@@ -7,6 +8,7 @@ import {
   clientTimesWords,
   editProblemSentence,
   formatSetCount,
+  heldGrowthWords,
   ownTimeWords,
   slotName,
 } from '#core/words'
@@ -214,7 +216,11 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
 
   // ── sets, rests, schemes ──────────────────────────────────────────────
   function changeSets(step: 1 | -1, slot = selected.value?.id): void {
-    if (slot) edit({ kind: step > 0 ? 'add_sets' : 'cut_sets', slot, count: 1 })
+    const own = slots.value.find(({ id }) => id === slot)
+    if (!own) return
+    const held = step > 0 && store.context ? growthHeldBy(own, store.context) : undefined
+    if (held) return say(heldGrowthWords(held))
+    edit({ kind: step > 0 ? 'add_sets' : 'cut_sets', slot: own.id, count: 1 })
   }
   function setScheme(slot: SlotId, scheme: SetScheme): void {
     edit({ kind: 'set_scheme', slot, scheme })

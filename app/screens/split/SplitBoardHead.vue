@@ -39,7 +39,7 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
 
 <template>
   <div
-    class="grid min-h-[98px] grid-cols-[minmax(210px,0.8fr)_auto_minmax(280px,1fr)] items-start gap-6 pt-3 max-xl:grid-cols-[minmax(170px,0.8fr)_auto_minmax(220px,1fr)] max-xl:gap-3"
+    class="grid min-h-[98px] grid-cols-[minmax(210px,0.8fr)_auto_minmax(280px,1fr)] items-start gap-6 pt-3 max-xl:grid-cols-[minmax(170px,0.8fr)_auto_minmax(220px,1fr)] max-xl:gap-3 max-md:grid-cols-1 max-md:gap-2"
   >
     <div>
       <h1 class="font-display text-[23px] leading-[27px]">
@@ -68,7 +68,7 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
         >
       </div>
     </div>
-    <div class="flex items-start gap-5">
+    <div class="flex items-start gap-5 max-md:hidden">
       <ArmBeam v-if="store.balance" :balance="store.balance" />
       <dl
         v-if="store.compounds"
@@ -81,7 +81,10 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
         <dd class="text-ink2">compound sets</dd>
       </dl>
     </div>
-    <section aria-label="To look at" class="w-full max-w-[440px] min-w-0 justify-self-end">
+    <section
+      aria-label="To look at"
+      class="w-full max-w-[440px] min-w-0 justify-self-end max-md:max-w-none"
+    >
       <div class="flex items-center justify-between gap-8 text-[12px] text-ink2">
         <h2 class="font-normal">
           {{ summary }}

@@ -3,6 +3,10 @@ import { cellWords, dayName, railName } from '#core/words'
 import { refThrottled } from '@vueuse/core'
 import { useBoard } from './boardContext'
 
+const { isPhone } = defineProps<{
+  /** The day board has its own buttons: only what is said stands here. */
+  isPhone: boolean
+}>()
 const board = useBoard()
 const store = usePlanStore()
 const SPOKEN_EVERY_MS = 400
@@ -46,7 +50,7 @@ const spoken = refThrottled(
     <p v-if="carried" class="truncate font-semibold text-focus">
       {{ carried }}
     </p>
-    <p v-else-if="shown" class="truncate" aria-hidden="true">
+    <p v-else-if="shown && !isPhone" class="truncate" aria-hidden="true">
       <b :style="{ color: `var(--${shown.family})` }">{{ shown.place }}</b>
       <span v-if="nextLoads && picked !== null" class="pl-2">{{ nextLoads }}</span>
       <template v-if="shown.isEmpty">
@@ -64,16 +68,20 @@ const spoken = refThrottled(
     </p>
     <p
       role="status"
-      class="ml-auto shrink-0 pl-4 text-ink2"
+      class="ml-auto pl-4 text-ink2 max-md:ml-0 max-md:flex-1 max-md:pl-0 md:shrink-0"
       :class="{ 'sr-only': spoken === carried }"
     >
       {{ spoken }}
     </p>
     <div class="flex shrink-0 items-center gap-2 pl-3">
+      <SaveStatus v-if="isPhone && !board.carry.inHand.value && !spoken" />
       <template v-if="board.carry.inHand.value">
         <button type="button" class="control" @click="board.confirm()">Put down</button>
         <button type="button" class="control" @click="board.cancel()">Put back</button>
       </template>
+      <button v-else-if="isPhone" type="button" class="control" @click="board.openPicker()">
+        Add exercise
+      </button>
       <template v-else>
         <button
           type="button"

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { passDates, passOn, planDifference } from '#core/plan/block'
+import { placeOn } from '#core/plan/rotation'
 import { formatDay } from '#core/words'
 import { provideBoard } from './boardContext'
 
 const NARROW_FROM_DAYS = 9
 const isNarrow = useMediaQuery('(max-width: 1279px)')
+/** Too little room for the days side by side: then one at a time. */
+const isPhone = useIsPhone()
 
 const store = usePlanStore()
 const id = await useClientPlan('client')
@@ -65,6 +68,11 @@ preloadedLater([
 
 const today = useToday()
 const pass = computed(() => (store.plan ? passOn(store.plan, today.value) : null))
+const todayAt = computed(() => {
+  const place =
+    store.plan && placeOn(store.plan.rotation.days.length, store.plan.startsOn, today.value)
+  return place?.day ?? null
+})
 const dates = computed(() => {
   const plan = store.plan
   if (!plan) return []
@@ -89,7 +97,7 @@ const difference = computed(() =>
   <div class="flex min-h-dvh flex-col">
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="split" :steps="steps" />
     <PainNotices />
-    <main class="flex-1 px-5">
+    <main class="flex-1 px-5 max-md:px-3">
       <SplitBoardHead :pass="shownPass" />
       <TrialBar
         v-if="store.trial"
@@ -100,11 +108,12 @@ const difference = computed(() =>
       <ConflictPanel v-if="difference" :difference="difference" />
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <PlainTable v-else-if="isTable" />
+      <DayBoard v-else-if="isPhone" :dates="dates" :is-ready="isTakenUp" :today="todayAt" />
       <SplitBoard v-else :dates="dates" :is-ready="isTakenUp" />
     </main>
     <footer v-if="store.plan" class="sticky bottom-0 z-10 bg-ground">
-      <SplitBoardReadout />
-      <div class="keys">
+      <SplitBoardReadout :is-phone="isPhone" />
+      <div class="keys max-md:hidden!">
         <span
           ><KeyCap label="←" /> <KeyCap label="→" /> <KeyCap label="↑" />{{ ' '
           }}<KeyCap label="↓" /> move</span

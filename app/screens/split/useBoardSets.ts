@@ -1,7 +1,8 @@
 import { exerciseId } from '#core/base'
+import { growthHeldBy } from '#core/body/joints'
 import { type ExerciseChoice, matchesChoice, usualScheme } from '#core/plan/block'
 import type { Group } from '#core/plan/catalogue'
-import { formatSetCount } from '#core/words'
+import { formatSetCount, heldGrowthWords } from '#core/words'
 import { carriedPieces, railGroups } from '#core/count/ledger'
 import { type RankedChoice, rankedChoices } from '#core/design/suggest'
 import type { BoardPlace, ShownBoard } from './useShownBoard'
@@ -40,6 +41,8 @@ export function useBoardSets(board: ShownBoard) {
       else say(selectedCell.value?.pieces.length ? ONLY_INDIRECT : 'Nothing to cut here.')
       return
     }
+    const held = step > 0 && store.context ? growthHeldBy(piece.slot, store.context) : undefined
+    if (held) return say(heldGrowthWords(held))
     report(store.edit({ kind: step > 0 ? 'add_sets' : 'cut_sets', slot: piece.slot.id, count: 1 }))
   }
 

@@ -11,7 +11,10 @@ const isLive = useMounted()
 <template>
   <div :aria-busy="!isLive">
     <ClientBar :id="id" :name="view?.name ?? ''" here="trends" />
-    <main v-if="view" class="grid grid-cols-[360px_1fr] gap-8 px-5 pt-4 pb-12">
+    <main
+      v-if="view"
+      class="grid grid-cols-[360px_minmax(0,1fr)] gap-8 px-5 pt-4 pb-12 max-lg:grid-cols-1 max-md:px-3"
+    >
       <section aria-labelledby="list-head">
         <h1 id="list-head" class="font-display text-[23px] leading-[27px]">Trends</h1>
         <p class="mt-1 text-[12.5px] text-ink2">

@@ -4,6 +4,14 @@ export { jointBaseline, jointRamp } from './ramp'
 export type { JointHistory, RampVerdict } from './ramp'
 export { painLevel, RETURN_WEEKS, returnAllowance } from './pain'
 export type { PainReport } from './pain'
-export { isSore, isTooHard, mayGrow, painCeiling, soreJoints, stressLimits } from './painGuard'
+export {
+  growthHeldBy,
+  isSore,
+  isTooHard,
+  mayGrow,
+  painCeiling,
+  soreJoints,
+  stressLimits,
+} from './painGuard'
 export { jointsReturning, painByJoint, painBySide } from './painByJoint'
 export type { JointClearance, PlacedPainReport, SideLevels } from './painByJoint'

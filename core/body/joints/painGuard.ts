@@ -1,5 +1,6 @@
-import { type Joint, JOINTS } from '../../plan/catalogue'
-import type { PainLevel, PlanContext } from '../../plan/method'
+import { type Joint, JOINTS, requireExercise } from '../../plan/catalogue'
+import { intentFor, type PainLevel, type PlanContext } from '../../plan/method'
+import type { Slot } from '../../plan/session'
 
 type Stresses = Readonly<Partial<Record<Joint, number>>>
 
@@ -42,6 +43,15 @@ export function soreJoints(stresses: Stresses, context: PlanContext): readonly J
 /** Whether an exercise may get more sets, load or stages: not while a joint it stresses is sore. */
 export const mayGrow = (stresses: Stresses, context: PlanContext): boolean =>
   soreJoints(stresses, context).length === 0
+
+/** The sorest joint that keeps an exercise of a plan from getting another set; undefined where none does. */
+export function growthHeldBy(
+  { exercise, intent }: Pick<Slot, 'exercise' | 'intent'>,
+  context: PlanContext,
+): Joint | undefined {
+  const own = requireExercise(context.catalogue, exercise)
+  return soreJoints(intentFor(context, own, intent).jointStress, context)[0]
+}
 
 /** Most stress that an exercise new to a session may put on each sore joint; joints that are not sore are left out. */
 export function stressLimits(context: PlanContext): Readonly<Partial<Record<Joint, number>>> {

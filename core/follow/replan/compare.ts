@@ -217,6 +217,23 @@ function setsKept(
   })
 }
 
+/** What other sessions lose to it. A rotation begun anew does in it what it leaves out. */
+function othersLost(
+  { dropped, option }: Construction,
+  missed: BlockSession,
+  question: ReplanQuestion,
+): Replan['lost'] {
+  if (option === 'restart') return []
+  return dropped
+    .filter(place => !isAt(missed)(place))
+    .flatMap(place => question.expanded.passes[place.pass]?.sessions.find(isAt(place)) ?? [])
+    .map(({ on, name, content }) => ({
+      on,
+      name,
+      sets: sessionSlots(content).reduce((sum, { scheme }) => sum + plannedSets(scheme), 0),
+    }))
+}
+
 /** A construction beside the plan as it was: what is kept, what it costs, what is new to be wary of. */
 export function compared(construction: Construction, question: ReplanQuestion): Replan | undefined {
   const missed = missedSession(question)
@@ -256,6 +273,7 @@ export function compared(construction: Construction, question: ReplanQuestion): 
     ...construction,
     kept: keptShare(construction, missed, question),
     sets: setsKept(construction, missed, question),
+    lost: othersLost(construction, missed, question),
     lowest: lowest
       ? { group: lowest.group, on: lowest.on, name: lowest.name, readiness: lowest.readiness }
       : null,

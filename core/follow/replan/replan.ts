@@ -48,6 +48,12 @@ export interface Replan extends Construction {
   readonly kept: number
   /** Direct sets of the missed session by muscle. */
   readonly sets: readonly { readonly group: Group; readonly kept: number; readonly of: number }[]
+  /** Other sessions that make room for it, with the sets that are lost with them. */
+  readonly lost: readonly {
+    readonly on: PlainDate
+    readonly name: string
+    readonly sets: number
+  }[]
   readonly lowest: {
     readonly group: Group
     readonly on: PlainDate

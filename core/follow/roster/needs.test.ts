@@ -5,15 +5,7 @@ import { datedTrend, type DatedTrend } from '../../body/trend'
 import { byPressure, clientNeeds, type RosterFacts, rosterSection, type RosterSession } from '.'
 
 const today = plainDate('2026-04-08')
-const block = { startsOn: plainDate('2026-03-23'), passes: 6, lengthDays: 7 }
-const quiet: RosterFacts = {
-  today,
-  block,
-  sessions: [],
-  pains: [],
-  muscles: new Map(),
-  attention: [],
-}
+const block = { startsOn: plainDate('2026-03-23'), passes: 6, lengthDays: 7, isEmpty: false }
 const session = (more: Partial<RosterSession>): RosterSession => ({
   id: 's',
   on: today,
@@ -25,6 +17,14 @@ const session = (more: Partial<RosterSession>): RosterSession => ({
   state: (more.on ?? today) < today ? 'missed' : 'opened',
   ...more,
 })
+const quiet: RosterFacts = {
+  today,
+  block,
+  sessions: [session({ on: plainDate('2026-03-24'), pass: 0, state: 'done' })],
+  pains: [],
+  muscles: new Map(),
+  attention: [],
+}
 const falling: DatedTrend = {
   ...datedTrend([]),
   verdict: 'decline',
@@ -77,8 +77,8 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
     {
       name: 'a session that was never sent is not missed',
       facts: { sessions: [session({ on: addDays(today, -1), sentOn: null })] },
-      kinds: [],
-      section: 'steady',
+      kinds: ['no_plan'],
+      section: 'now',
     },
     {
       name: 'the next week in two days, not sent',
@@ -100,6 +100,25 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
       },
       kinds: [],
       section: 'steady',
+    },
+    { name: 'nobody has planned yet', facts: { block: null }, kinds: ['no_plan'], section: 'now' },
+    {
+      name: 'a plan without a set, whenever it begins',
+      facts: { block: { ...block, startsOn: addDays(today, 30), isEmpty: true }, sessions: [] },
+      kinds: ['no_plan'],
+      section: 'now',
+    },
+    {
+      name: 'a plan that begins in three days and was never sent',
+      facts: { block: { ...block, startsOn: addDays(today, 3) }, sessions: [] },
+      kinds: [],
+      section: 'steady',
+    },
+    {
+      name: 'the same in two days',
+      facts: { block: { ...block, startsOn: addDays(today, 2) }, sessions: [] },
+      kinds: ['no_plan'],
+      section: 'now',
     },
     {
       name: 'falling reps',
@@ -156,7 +175,10 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
     },
     {
       name: 'a block that ends in six days',
-      facts: { today: plainDate('2026-04-27') },
+      facts: {
+        today: plainDate('2026-04-27'),
+        sessions: [session({ on: plainDate('2026-04-27'), pass: 5, state: 'done' })],
+      },
       kinds: [],
       section: 'steady',
     },
@@ -184,7 +206,6 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
       kinds: [],
       section: 'steady',
     },
-    { name: 'no block at all', facts: { block: null }, kinds: [], section: 'steady' },
   ],
 )('$name', ({ facts, kinds, section }) => {
   const needs = clientNeeds({ ...quiet, ...facts })

@@ -24,6 +24,11 @@ export type Need =
       readonly name: string
       readonly armSets: number
     }
+  | {
+      readonly kind: 'no_plan'
+      /** No block at all, a block without sets, or one that was never sent. */
+      readonly what: 'nothing' | 'empty' | 'never_sent'
+    }
   | { readonly kind: 'not_sent'; readonly on: PlainDate; readonly pass: number }
   | {
       readonly kind: 'falling'
@@ -42,6 +47,7 @@ export type RosterSection = 'now' | 'week' | 'steady'
 const ORDER: readonly Need['kind'][] = [
   'pain',
   'missed_session',
+  'no_plan',
   'not_sent',
   'falling',
   'block_ends',
@@ -49,7 +55,7 @@ const ORDER: readonly Need['kind'][] = [
   'out_of_band',
   'not_opened',
 ]
-const NOW: readonly Need['kind'][] = ['pain', 'missed_session', 'not_sent']
+const NOW: readonly Need['kind'][] = ['pain', 'missed_session', 'no_plan', 'not_sent']
 /** Days. */
 const WITHIN = { sendBefore: 2, blockEnd: 5, missedSince: 14 } as const
 
@@ -73,6 +79,8 @@ export interface RosterFacts {
     readonly startsOn: PlainDate
     readonly passes: number
     readonly lengthDays: number
+    /** Whether it holds no set yet. */
+    readonly isEmpty: boolean
     readonly trials?: readonly Trial[]
   } | null
   /** Of the current block, in the order of their days. */
@@ -93,13 +101,14 @@ export interface RosterFacts {
  * Everything that waits for the coach, most pressing first.
  *
  * Shape:  at most one need of each kind but missed sessions; of several the worst stands for the rest.
- * Edge:   nobody is pressed to send who has never been sent anything; a session of today is not missed yet.
+ * Edge:   a session of today is not missed yet; what was never sent is one need, not one a rotation.
  * Source: docs/methods.md#roster.
  */
 export function clientNeeds(facts: RosterFacts): readonly Need[] {
   const needs = [
     ...painNeeds(facts),
     ...missedNeeds(facts),
+    ...planNeeds(facts),
     ...sendingNeeds(facts),
     ...fallingNeeds(facts),
     ...blockNeeds(facts),
@@ -132,6 +141,16 @@ function missedNeeds({ sessions, today }: RosterFacts): readonly Need[] {
       armSets,
     }))
     .reverse()
+}
+
+/** A client without a plan, or whose plan she has never seen, waits for the next step. */
+function planNeeds({ block, sessions, today }: RosterFacts): readonly Need[] {
+  if (!block) return [{ kind: 'no_plan', what: 'nothing' }]
+  if (block.isEmpty) return [{ kind: 'no_plan', what: 'empty' }]
+  const isSoon = daysBetween(today, block.startsOn) <= WITHIN.sendBefore
+  return isSoon && !sessions.some(({ sentOn }) => sentOn !== null)
+    ? [{ kind: 'no_plan', what: 'never_sent' }]
+    : []
 }
 
 function sendingNeeds({ block, sessions, today }: RosterFacts): readonly Need[] {

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId } from '#core/base'
-import { and, desc, eq } from 'drizzle-orm'
+import { and, desc, eq, gte, inArray } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clients, messages } from '../schema'
 
@@ -33,4 +33,23 @@ export function outboxOf(db: Database, coachId: CoachId, clientId?: ClientId) {
     )
     .orderBy(desc(messages.writtenAt))
     .limit(MOST)
+}
+
+const MOST_ON_SHEET = 3
+
+/** What the coach wrote to a client herself, or about pain, since an instant; newest first. */
+export function wordsSince(db: Database, coachId: CoachId, clientId: ClientId, since: Date) {
+  return db
+    .select({ id: messages.id, text: messages.text, writtenAt: messages.writtenAt })
+    .from(messages)
+    .where(
+      and(
+        eq(messages.coachId, coachId),
+        eq(messages.clientId, clientId),
+        inArray(messages.kind, ['own', 'pain']),
+        gte(messages.writtenAt, since),
+      ),
+    )
+    .orderBy(desc(messages.writtenAt))
+    .limit(MOST_ON_SHEET)
 }

@@ -4,7 +4,9 @@ import { useMounted } from '@vueuse/core'
 import { FLOOR_HOURS, floorLayout, floorX } from './floorLayout'
 
 const { clients, today } = defineProps<{ clients: readonly RosterEntry[]; today: string }>()
-const WIDTH = 700
+/** Drawn so wide where there is room, and half as wide on a phone. */
+const isPhone = useIsPhone()
+const width = computed(() => (isPhone.value ? 360 : 700))
 const LANE = 24
 const HOURS = Array.from({ length: 8 }, (_, at) => FLOOR_HOURS.from + 2 * at)
 const planks = computed(() =>
@@ -23,7 +25,7 @@ const planks = computed(() =>
           ]
         : [],
     ),
-    WIDTH,
+    width.value,
   ),
 )
 const lanes = computed(() => Math.max(1, ...planks.value.map(({ lane }) => lane + 1)))
@@ -39,16 +41,16 @@ const now = computed(() => {
 </script>
 
 <template>
-  <figure v-if="planks.length > 0" class="w-[700px]">
+  <figure v-if="planks.length > 0" class="w-[700px] max-w-full">
     <figcaption class="text-[12px] text-ink2">
       On the floor today <span class="sr-only">{{ words }}</span>
     </figcaption>
     <svg
-      :width="WIDTH"
+      :width="width"
       :height="height"
-      :viewBox="`0 0 ${WIDTH} ${height}`"
+      :viewBox="`0 0 ${width} ${height}`"
       aria-hidden="true"
-      class="overflow-visible"
+      class="h-auto max-w-full overflow-visible"
     >
       <path
         v-for="{ session, x, lane } in planks"
@@ -81,20 +83,26 @@ const now = computed(() => {
         </text>
       </g>
       <g :transform="`translate(0 ${lanes * LANE + 4})`">
-        <rect x="0" y="0" :width="WIDTH" height="4" fill="var(--paper)" stroke="var(--ink)" />
+        <rect x="0" y="0" :width="width" height="4" fill="var(--paper)" stroke="var(--ink)" />
         <rect
           v-for="hour in HOURS"
           :key="hour"
-          :x="floorX(hour, WIDTH)"
+          :x="floorX(hour, width)"
           y="0"
-          :width="floorX(hour + 1, WIDTH) - floorX(hour, WIDTH)"
+          :width="floorX(hour + 1, width) - floorX(hour, width)"
           height="4"
           fill="var(--ink)"
         />
-        <text v-for="hour in HOURS" :key="`n${hour}`" :x="floorX(hour, WIDTH)" y="17" class="label">
+        <text
+          v-for="hour in isPhone ? HOURS.filter((_, n) => n % 2 === 0) : HOURS"
+          :key="`n${hour}`"
+          :x="floorX(hour, width)"
+          y="17"
+          class="label"
+        >
           {{ String(hour).padStart(2, '0') }}
         </text>
-        <circle v-if="now !== null" :cx="floorX(now, WIDTH)" cy="2" r="4.5" fill="var(--focus)" />
+        <circle v-if="now !== null" :cx="floorX(now, width)" cy="2" r="4.5" fill="var(--focus)" />
       </g>
     </svg>
   </figure>

@@ -1,0 +1,92 @@
+import type { Page } from '@playwright/test'
+import { expect, signedIn, test } from '../support/test'
+
+/** A phone, a desk at 200 % zoom, a small desk. Units: pixels. */
+const WIDTHS = [390, 640, 1024] as const
+const STUDIO = [
+  '/roster',
+  '/floor',
+  '/exercises',
+  '/methods',
+  '/compare',
+  '/outbox',
+  '/archive',
+  '/account',
+  '/clients/new',
+] as const
+const CLIENT = [
+  '/split',
+  '/session/4',
+  '/block',
+  '/block?view=terms',
+  '/block?view=loads',
+  '/block?view=charts',
+  '/block?view=calendar',
+  '/proposals',
+  '/log',
+  '/review',
+  '/trends',
+  '/rehearsal',
+  '/report',
+  '/targets',
+  '/history',
+  '/plateau/triceps',
+  '/print',
+  '',
+] as const
+/** Longer than any name a coach will type, and from right to left. */
+const LONG_NAME = `عبد الرحمن ${'Wolffenstein-Oyelaran '.repeat(4).trim()}`
+
+async function tooWide(page: Page): Promise<readonly string[]> {
+  const wide: string[] = []
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: 800 })
+    const { is, has } = await page.evaluate(() => ({
+      is: document.documentElement.scrollWidth,
+      has: document.documentElement.clientWidth,
+    }))
+    if (is > has) wide.push(`${page.url()} is ${is} wide where there are ${has}`)
+  }
+  return wide
+}
+
+test.describe('with a log', () => {
+  test.use({ logs: 'logged' })
+  test('no page of a client or of the studio scrolls sideways, on a phone, at 200 %, on a small desk', async ({
+    page,
+    studio,
+  }) => {
+    test.slow()
+    await signedIn(page, studio)
+    const { id } = studio.client('Marit')
+    const wide: string[] = []
+    for (const path of [...STUDIO, ...CLIENT.map(way => `/clients/${id}${way}`)]) {
+      await page.goto(path)
+      await page.locator('main').first().waitFor()
+      wide.push(...(await tooWide(page)))
+    }
+    expect(wide).toEqual([])
+  })
+})
+
+test('a name that fills the screen, from right to left, stays on two lines and in reach', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id, profile } = studio.client('Joren')
+  const saved = await page.request.put(`/api/clients/${id}/profile`, {
+    data: { ...profile, name: LONG_NAME },
+  })
+  expect(saved.ok()).toBe(true)
+  for (const path of ['/roster', `/clients/${id}/split`, `/clients/${id}/review`]) {
+    await page.goto(path)
+    await page.locator('main').first().waitFor()
+    expect(await tooWide(page)).toEqual([])
+  }
+  await page.setViewportSize({ width: 1024, height: 768 })
+  const chooser = page.getByRole('button', { name: /choose another client$/ })
+  const box = await chooser.boundingBox()
+  const next = await page.getByRole('link', { name: 'Plan', exact: true }).boundingBox()
+  expect(box && next && box.x + box.width <= next.x).toBe(true)
+})
