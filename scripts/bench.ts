@@ -16,7 +16,7 @@ import { decisionTables } from './bench/decisions'
 import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
-import { seededUuids } from './demo/seededIds'
+import { seededUuids } from '../server/demo/seededIds'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 const newId = seededUuids(seededRandom(1))

@@ -8,7 +8,7 @@ import { connectedDatabase } from '../server/db/database'
 import { insertStudio } from '../server/db/queries/studio'
 import { hashedPassword } from '../server/services/passwords'
 import { nineDayPlan } from './bench/plans'
-import { demoClients } from './demo/studio'
+import { demoClients } from '../server/demo/studio'
 import { serverToday } from '../server/clock'
 
 const EDITS = 200

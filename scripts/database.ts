@@ -13,8 +13,8 @@ import {
   setPasswordHash,
 } from '../server/db/queries/studio'
 import { hashedPassword, isPassword } from '../server/services/passwords'
-import { DEMO_COACH, DEMO_GEAR, demoClients } from './demo/studio'
-import { writtenHistory } from './demo/writtenHistory'
+import { DEMO_COACH, DEMO_GEAR, demoClients } from '../server/demo/studio'
+import { writtenHistory } from '../server/demo/writtenHistory'
 import { serverToday } from '../server/clock'
 
 function setting(name: string): string {

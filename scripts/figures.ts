@@ -1,7 +1,7 @@
 // `npm run --silent figures -- [DAY]`: ledger, recovery, minutes and checks of every demo client as JSON lines, for
 // comparing a change that must change no figure byte for byte (`diff` before and after).
 import { plainDate } from '#core/base'
-import { demoClients } from './demo/studio'
+import { demoClients } from '../server/demo/studio'
 import { run } from './plan/commands'
 
 const COMMANDS = ['ledger', 'recovery', 'minutes', 'checks'] as const

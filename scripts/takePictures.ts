@@ -2,7 +2,7 @@
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import playwrightConfig from '../playwright.config'
-import { DEMO_COACH } from './demo/studio'
+import { DEMO_COACH } from '../server/demo/studio'
 
 interface Picture {
   readonly name: string

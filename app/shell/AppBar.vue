@@ -24,6 +24,7 @@ const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
   archive: 'max-md:hidden',
 }
 const { openHelp } = useShownActions()
+const { user } = useUserSession()
 </script>
 
 <template>
@@ -50,6 +51,7 @@ const { openHelp } = useShownActions()
         </NuxtLink>
       </nav>
       <slot name="subject" />
+      <span v-if="user?.isDemo" class="alert-chip shrink-0 max-lg:hidden">Demo studio</span>
       <div class="ml-auto flex shrink-0 items-center gap-2">
         <slot name="undo" />
         <CommandBox />

@@ -23,6 +23,7 @@ watch(isChoosing, isOpen => isOpen && void open())
   <LazyCommandDialog
     v-if="isChoosing"
     label="Choose a client"
+    :search="undefined"
     :found="clientsHere"
     @closed="isChoosing = false"
   />

@@ -8,16 +8,34 @@ import {
   DialogPanel,
   DialogTitle,
 } from '@headlessui/vue'
+import { useDebounceFn } from '@vueuse/core'
 import type { Command } from './useCommands'
 
+const SEARCH_AFTER_MS = 200
+
 /** The box itself; fetched when the page is at rest, so that the first view of a screen does not wait for it. */
-const { found, label = 'Client, screen or action' } = defineProps<{
+const {
+  found,
+  search,
+  label = 'Client, screen or action',
+} = defineProps<{
   found: (typed: string) => readonly Command[]
+  /** What the server finds beside, a moment after the last letter. */
+  search: ((typed: string) => Promise<readonly Command[]>) | undefined
   label?: string
 }>()
 const emit = defineEmits<{ closed: [] }>()
 const typed = ref('')
-const commands = computed(() => found(typed.value))
+const beside = shallowRef<readonly Command[]>([])
+const searchSoon = useDebounceFn(async (asked: string) => {
+  const answer = await search?.(asked)
+  if (answer && asked === typed.value) beside.value = answer
+}, SEARCH_AFTER_MS)
+watch(typed, asked => {
+  beside.value = []
+  void searchSoon(asked)
+})
+const commands = computed(() => [...found(typed.value), ...beside.value])
 
 function run(command: Command | null): void {
   if (!command) return
@@ -45,7 +63,7 @@ function run(command: Command | null): void {
           <ComboboxOptions static class="mt-2 max-h-[400px] overflow-y-auto outline-none">
             <ComboboxOption
               v-for="command in commands"
-              :key="command.name"
+              :key="`${command.kind} ${command.name} ${command.hint}`"
               v-slot="{ active }"
               :value="command"
               as="template"

@@ -20,6 +20,9 @@ const { sections, isHelpOpen } = useShownActions()
       </dl>
       <p v-if="section.mouse" class="mt-3 text-ink2">With the mouse: {{ section.mouse }}</p>
     </template>
-    <p class="mt-3 flex gap-2 text-ink2"><KeyCap label="?" /> this list</p>
+    <p class="mt-3 flex flex-wrap items-center gap-2 text-ink2">
+      <KeyCap label="?" /> this list · <KeyCap label="/" /> find anything · <KeyCap label="⇧" />
+      <KeyCap label="G" /> go to another screen by its letter
+    </p>
   </PanelDialog>
 </template>

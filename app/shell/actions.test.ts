@@ -10,6 +10,8 @@ import { REHEARSAL_ACTIONS } from '../screens/rehearsal/rehearsalActions'
 import { REVIEW_ACTIONS } from '../screens/review/reviewActions'
 import { ROSTER_ACTIONS } from '../screens/roster/rosterActions'
 import { SESSION_ACTIONS } from '../screens/session/sessionActions'
+import { CLIENT_ACTIONS } from './clientActions'
+import { STUDIO_WAYS, wayAt, WAYS } from './places'
 import { BOARD_ACTIONS } from '../screens/split/boardActions'
 
 /** Every table, with the folder of the screen it is for. */
@@ -71,7 +73,10 @@ describe.each(TABLES)('the actions of %s', (folder, tables) => {
     for (const { keys } of actions) {
       expect(keys).not.toContain('/')
       expect(keys).not.toContain('?')
+      expect(keys).not.toContain('G')
       expect(keys).not.toContain('Tab')
+      for (const taken of CLIENT_ACTIONS.actions.flatMap(({ keys: own }) => own))
+        expect(keys).not.toContain(taken)
     }
   })
 
@@ -113,14 +118,14 @@ describe('a key press', () => {
     ],
     ['plus without Shift is plus', BOARD_ACTIONS, pressed('='), 'board.changeSets(1)'],
     ['minus', BOARD_ACTIONS, pressed('-'), 'board.changeSets(-1)'],
-    ['z undoes', BOARD_ACTIONS, pressed('z'), 'board.undo()'],
-    ['Shift z redoes', BOARD_ACTIONS, pressed('Z', { shiftKey: true }), 'board.redo()'],
-    ['Ctrl z undoes too', BOARD_ACTIONS, pressed('z', { ctrlKey: true }), 'board.undo()'],
+    ['z undoes', CLIENT_ACTIONS, pressed('z'), 'turn("undo")'],
+    ['Shift z redoes', CLIENT_ACTIONS, pressed('Z', { shiftKey: true }), 'turn("redo")'],
+    ['Ctrl z undoes too', CLIENT_ACTIONS, pressed('z', { ctrlKey: true }), 'turn("undo")'],
     [
       'Ctrl Shift z redoes too',
-      BOARD_ACTIONS,
+      CLIENT_ACTIONS,
       pressed('Z', { ctrlKey: true, shiftKey: true }),
-      'board.redo()',
+      'turn("redo")',
     ],
     ['a digit names a day', BOARD_ACTIONS, pressed('4'), 'toDigit(4)'],
     ['with caps lock on it is the same key', BOARD_ACTIONS, pressed('X'), 'board.open("checks")'],
@@ -220,3 +225,17 @@ describe('the actions of the open screen', () => {
     expect(shown.sections.value).toEqual([])
   })
 })
+
+test('every screen has a letter of its own to go there by', () => {
+  const letters = [...WAYS, ...STUDIO_WAYS].map(({ letter }) => letter)
+  expect(new Set(letters).size).toBe(letters.length)
+})
+
+test.each([
+  ['/clients/a/split', 'split'],
+  ['/clients/a/session/4-2', 'session'],
+  ['/clients/a', 'profile'],
+  ['/clients/a/', 'profile'],
+  ['/clients/a/plateau/biceps', 'split'],
+  ['/roster', 'split'],
+])('%s is shown as %s', (path, id) => expect(wayAt(path).id).toBe(id))

@@ -184,6 +184,6 @@ export type StudioWayId = (typeof STUDIO_WAYS)[number]['id']
 
 /** The way an address shows; the split where it shows none. */
 export function wayAt(path: string): Way {
-  const [, rest = ''] = /^\/clients\/[^/]+\/?([^/?]*)/.exec(path) ?? []
+  const [, rest] = /^\/clients\/[^/]+\/?([^/?]*)/.exec(path) ?? []
   return WAYS.find(({ path: own }) => (own.split('/')[1] ?? '') === rest) ?? split
 }

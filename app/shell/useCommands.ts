@@ -1,16 +1,20 @@
-import { capitalised } from '#core/words'
+import { capitalised, formatDay } from '#core/words'
+import { FoundNotes } from '#shared/contracts/notes'
 import { RosterView } from '#shared/contracts/roster'
 import { STUDIO_WAYS, type Way, wayAt, WAYS } from './places'
 
 /** Something that can be reached by typing its name. */
 export interface Command {
   readonly name: string
-  readonly kind: 'client' | 'screen' | 'action'
+  readonly kind: 'client' | 'screen' | 'action' | 'note'
   readonly hint: string
   readonly run: () => unknown
 }
 
 const MOST_FOUND = 12
+/** Letters before notes are searched, and of a note that are shown. */
+const LEAST_SEARCHED = 3
+const NOTE_SHOWN = 60
 
 /** Everything the search-and-command box knows: clients of the coach, screens, and what can be done anywhere. */
 export function useCommands() {
@@ -107,5 +111,17 @@ export function useCommands() {
     return [...fits].sort((a, b) => begins(b) - begins(a)).slice(0, MOST_FOUND)
   }
   const found = (typed: string) => foundIn(commands.value, typed)
-  return { isOpen, open, found, clientsHere }
+  /** Notes that hold what was typed, each leading to its client. */
+  async function foundNotes(typed: string): Promise<readonly Command[]> {
+    if (typed.trim().length < LEAST_SEARCHED) return []
+    const result = await ask(`/api/notes?q=${encodeURIComponent(typed)}`, { answer: FoundNotes })
+    if (!result.ok) return []
+    return result.value.notes.map(({ text, on, client, clientId }) => ({
+      name: text.length > NOTE_SHOWN ? `${text.slice(0, NOTE_SHOWN)}…` : text,
+      kind: 'note',
+      hint: `note of ${formatDay(on)} · ${client}`,
+      run: () => navigateTo(`/clients/${clientId}/history#notes`),
+    }))
+  }
+  return { isOpen, open, found, foundNotes, clientsHere }
 }

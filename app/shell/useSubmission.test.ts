@@ -33,7 +33,7 @@ describe('a form that is sent', () => {
     const { of, asked } = await form({ ok: true, value: { id: 'a' } })
     expect(await of.send({ name: '', sets: [3, 40] })).toBeUndefined()
     expect(asked).toEqual([])
-    expect(of.complaintAbout('/name', 'Name')).toBe('Name must be at least 1 character.')
+    expect(of.complaintAbout('/name', 'Name')).toBe('Name is empty; fill it in.')
     expect(of.complaintAbout('/sets', 'Sets')).toMatch(/^Sets .*20/)
     expect(of.complaintAbout('/other', 'Other')).toBe('')
   })

@@ -117,7 +117,7 @@ function download(): void {
     <div
       v-show="!isTable"
       ref="place"
-      class="h-[232px]"
+      class="h-[232px] overflow-hidden"
       role="img"
       :aria-label="`${chart.title}. The table has the figures.`"
     />

@@ -6,6 +6,7 @@ const {
   autocomplete = 'off',
   complaint = '',
   hint = '',
+  isFirst = false,
 } = defineProps<{
   label: string
   type?: 'text' | 'email' | 'password' | 'number'
@@ -13,9 +14,13 @@ const {
   /** What is wrong with what was entered; empty where nothing is. */
   complaint?: string
   hint?: string
+  /** It can be typed in at once when the page opens. */
+  isFirst?: boolean
 }>()
 const model = defineModel<string>({ required: true })
 const id = useId()
+const field = useTemplateRef<HTMLInputElement>('field')
+onMounted(() => isFirst && field.value?.focus())
 </script>
 
 <template>
@@ -23,6 +28,8 @@ const id = useId()
     <label class="block font-semibold" :for="id">{{ label }}</label>
     <input
       :id="id"
+      ref="field"
+      dir="auto"
       :value="model"
       class="field mt-1"
       :type="type"

@@ -38,6 +38,8 @@ const CHANGE_KINDS = {
   sides: { did: 'rule for left and right', place: 'Story' },
   pain: { did: 'pain noted', place: 'History' },
   clearance: { did: 'clearance noted', place: 'History' },
+  note: { did: 'note', place: 'History' },
+  goal: { did: 'goal', place: 'History' },
   measurement: { did: 'measurement', place: 'History' },
   marks: { did: 'flag or reminder', place: 'Roster' },
   archived: { did: 'client put in the archive', place: 'Profile' },

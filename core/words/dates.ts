@@ -1,25 +1,32 @@
 import { isoWeekday, type PlainDate } from '../base'
+import { DATE_NAMES } from './dateNames'
+import { writing } from './writing'
 
-/** Short names of the weekdays, Monday first. */
+/** Short names of the weekdays in English, Monday first: the words that schedules are typed and kept in. */
 export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
-const MONTHS = [
-  'Jan',
-  'Feb',
-  'Mar',
-  'Apr',
-  'May',
-  'Jun',
-  'Jul',
-  'Aug',
-  'Sep',
-  'Oct',
-  'Nov',
-  'Dec',
-] as const
 
-/** `Fri 3 Apr`, or `Fri 3` where there is little room. */
+/** The weekday's short name for the reader at hand; Monday is 1. */
+export function weekdayName(weekday: number): string {
+  return DATE_NAMES[writing().language].weekdays[weekday - 1] ?? ''
+}
+
+/** `Fri 3 Apr`, or `Fri 3` where there is little room; as the reader at hand has dates written. */
 export function formatDay(date: PlainDate, room: 'wide' | 'narrow' = 'wide'): string {
-  const weekday = WEEKDAY_NAMES[isoWeekday(date) - 1] ?? ''
-  const day = `${weekday} ${Number(date.slice(8))}`
-  return room === 'narrow' ? day : `${day} ${MONTHS[Number(date.slice(5, 7)) - 1] ?? ''}`
+  const { dates, language } = writing()
+  const weekday = weekdayName(isoWeekday(date))
+  const day = String(Number(date.slice(8)))
+  if (room === 'narrow') return `${weekday} ${day}`
+  if (dates === 'year_first') return `${weekday} ${date}`
+  const month = DATE_NAMES[language].months[Number(date.slice(5, 7)) - 1] ?? ''
+  return dates === 'day_month' ? `${weekday} ${day} ${month}` : `${weekday} ${month} ${day}`
+}
+
+/** `28 Nov 2026`, with the year: for what may be long ago. */
+export function formatDate(date: PlainDate): string {
+  const { dates } = writing()
+  if (dates === 'year_first') return date
+  const [, ...parts] = formatDay(date).split(' ')
+  return dates === 'month_day'
+    ? `${parts.join(' ')}, ${date.slice(0, 4)}`
+    : `${parts.join(' ')} ${date.slice(0, 4)}`
 }

@@ -1,14 +1,23 @@
 import { type Figure, roundHalfUp } from '../base'
 import type { Span } from '../plan/scheme'
+import { writing } from './writing'
 
 /** No-break space: a number never leaves its unit. */
 export const NBSP = '\u00a0'
 const MINUS = '−'
 
+/** With the reader's own sign between whole and part. */
+const written = (figure: string): string =>
+  writing().decimals === 'comma' ? figure.replace('.', ',') : figure
+
+/** A number with so many decimals. */
+export const formatDecimals = (value: number, decimals: number): string =>
+  written(value.toFixed(decimals).replace('-', MINUS))
+
 /** A number with exactly one decimal, half up: weekly sets. */
 export function formatOneDecimal(value: number): string {
   const tenths = roundHalfUp(value * 10)
-  return `${tenths < 0 ? MINUS : ''}${(Math.abs(tenths) / 10).toFixed(1)}`
+  return `${tenths < 0 ? MINUS : ''}${written((Math.abs(tenths) / 10).toFixed(1))}`
 }
 
 /**
@@ -18,7 +27,7 @@ export const wholeReadiness = (readiness: number) => Math.floor(readiness + 1e-9
 
 /** A number of sets on one day: up to two decimals, a whole number without any. */
 export function formatSets(value: number): string {
-  return String(Number((roundHalfUp(value * 100) / 100).toFixed(2))).replace('-', MINUS)
+  return written(String(Number((roundHalfUp(value * 100) / 100).toFixed(2)))).replace('-', MINUS)
 }
 
 /** `3 sets`, `1 set`, `0.5 sets`. */

@@ -6,6 +6,7 @@ export { JOINT_NAMES } from './joints'
 export { dayName, ROLE_NAMES } from '../plan/rotation'
 export { MEASUREMENT_TABLE as MEASUREMENTS } from '../body/measurements'
 export {
+  formatDecimals,
   formatFigure,
   formatOneDecimal,
   formatSetCount,
@@ -29,8 +30,12 @@ export {
   TRAINING_AGE_NAMES,
 } from './names'
 export { editProblemSentence, shorthandProblemSentence } from './problems'
-export { formatDay, WEEKDAY_NAMES } from './dates'
+export { formatDate, formatDay, WEEKDAY_NAMES, weekdayName } from './dates'
+export { DATE_NAMES } from './dateNames'
+export { DATE_LANGUAGES, DATE_ORDERS, DECIMALS, USUAL_WRITING, writeAs } from './writing'
+export type { Writing } from './writing'
 export { attentionWords } from './attention'
+export { goalMeasureWords, goalSentence } from './goals'
 export { changeDid, type ChangeKind, changePlace, differenceWords, tooLateWords } from './changes'
 export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'

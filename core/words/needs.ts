@@ -3,7 +3,7 @@ import { capitalised } from './text'
 import { daysBetween, isoWeekday, type PlainDate } from '../base'
 import type { Need } from '../follow/roster'
 import { attentionWords } from './attention'
-import { formatDay, WEEKDAY_NAMES } from './dates'
+import { formatDay, weekdayName } from './dates'
 import { formatOneDecimal, NBSP } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
@@ -14,7 +14,7 @@ export function dayWord(on: PlainDate, today: PlainDate): string {
   if (days === 0) return 'today'
   if (days === 1) return 'tomorrow'
   if (days === -1) return 'yesterday'
-  return days > 1 && days < 7 ? (WEEKDAY_NAMES[isoWeekday(on) - 1] ?? '') : formatDay(on, 'wide')
+  return days > 1 && days < 7 ? weekdayName(isoWeekday(on)) : formatDay(on, 'wide')
 }
 
 function percentAWeek(slope: number): string {

@@ -233,8 +233,10 @@ for (const [name, walk] of Object.entries(SCREENS))
 test('the chosen theme is there from the first drawing on', async ({ page, studio }) => {
   await signedIn(page, studio)
   await page.goto('/roster')
-  await page.getByRole('button', { name: /Theme: system/ }).click()
-  await page.getByRole('button', { name: /Theme: light/ }).click()
+  for (const theme of ['as the system', 'light']) {
+    await page.getByRole('button', { name: /account menu$/ }).click()
+    await page.getByRole('menuitem', { name: `Theme: ${theme}` }).click()
+  }
   await page.goto(`/clients/${studio.client('Emil').id}/split`)
   await boardIsLive(page)
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')

@@ -14,7 +14,7 @@ test('a new coach makes an account, changes the password and signs out everywher
   await page.goto('/sign-up')
   const make = page.getByRole('button', { name: 'Make the account' })
   await make.click()
-  await expect(page.getByText('Your name must be at least 1 character.')).toBeVisible()
+  await expect(page.getByText('Your name is empty; fill it in.')).toBeVisible()
   await page.getByLabel('Your name').fill('Ines Varga')
   await page.getByLabel('Studio').fill('Pier 3')
   await page.getByLabel('Email').fill(coach.email)
@@ -65,4 +65,67 @@ test('an email that is taken is refused at its field and nothing entered is lost
   await page.getByRole('button', { name: 'Make the account' }).click()
   await expect(page.getByText(/Email has an account already/)).toBeVisible()
   await expect(page.getByLabel('Your name')).toHaveValue('Somebody')
+})
+
+test('how dates and figures are written holds on every screen at once, on the server as in the browser', async ({
+  page,
+  studio,
+}) => {
+  await signInByForm(page, studio)
+  await page.goto('/account#dates')
+  await page.getByLabel('Dates as').selectOption('Sat Nov 28')
+  await page.getByLabel('Names of days and months in').selectOption('Deutsch')
+  await page.getByLabel('Figures as').selectOption('12,5')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.goto('/roster')
+  const heading = page.getByRole('heading', { level: 1 })
+  await expect(heading).toHaveText(/^(Mo|Di|Mi|Do|Fr|Sa|So) [A-Zä]+[a-zäé]* \d+$/)
+  const drawn = await (await page.request.get('/roster')).text()
+  expect(drawn.replace(/>\s+|\s+</g, sign => sign.trim())).toContain(
+    `>${(await heading.innerText()).trim()}</h1>`,
+  )
+  const { id } = studio.client('Marit')
+  await page.goto(`/clients/${id}/split`)
+  await expect(page.getByText(/^\d,\d\d : 1$/)).toBeVisible()
+  // Words of the server are written the same way, and another coach's are not.
+  await page.goto('/account')
+  await page.getByLabel('Dates as').selectOption('Sat 2026-11-28')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.goto('/roster')
+  await expect(heading).toHaveText(/^\S+ \d{4}-\d\d-\d\d$/)
+})
+
+test('the demo studio is one’s own for a day; an account takes everything along and goes', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
+  expectedErrors.push(/401/)
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: 'Look around in the demo studio' }).click()
+  await expect(page).toHaveURL(/\/roster$/, { timeout: 30_000 })
+  await expect(page.getByRole('link', { name: /^Marit Solheim-Okafor/ }).first()).toBeVisible()
+  await expect(page.getByText('Demo studio', { exact: true })).toBeVisible()
+  await page.goto('/account')
+  await expect(page.getByRole('button', { name: 'Erase the account…' })).toHaveCount(0)
+
+  await page.context().clearCookies()
+  await signInByForm(page, studio)
+  const whole = (await (await page.request.get('/api/account/export')).json()) as {
+    clients: readonly { readonly profile: { readonly name: string } }[]
+  }
+  expect(whole.clients.map(({ profile }) => profile.name)).toContain('Marit Solheim-Okafor')
+  await page.goto('/account')
+  await page.getByRole('button', { name: 'Erase the account…' }).click()
+  const erase = page.getByRole('button', { name: 'Erase for good' })
+  await expect(erase).toBeDisabled()
+  await page.getByLabel(/Type .* to confirm/).fill(studio.email)
+  await erase.click()
+  await expect(page).toHaveURL(/sign-in/)
+  await page.getByLabel('Email').fill(studio.email)
+  await page.getByLabel('Password').fill(studio.password)
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByText(/do not match/)).toBeVisible()
 })

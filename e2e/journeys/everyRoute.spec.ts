@@ -33,6 +33,7 @@ function routes(
 
 /** Routes anybody may ask. */
 const OPEN = [
+  'demo.post.ts',
   'sheet/open.post.ts',
   'health.get.ts',
   'sign-in.post.ts',
@@ -101,6 +102,13 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   }),
   'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
   'clients/[clientId]/index.delete.ts': () => ({ name: 'Marit Solheim-Okafor' }),
+  'clients/[clientId]/notes/index.post.ts': () => ({ on: today, session: null, text: 'Hello' }),
+  'clients/[clientId]/goals/index.post.ts': () => ({
+    words: '',
+    measure: { kind: 'measurement', of: 'waist' },
+    target: 80,
+    by: '2030-01-07',
+  }),
   'clients/[clientId]/changes/undo.post.ts': () => ({ change: randomUUID() }),
   'clients/[clientId]/changes/redo.post.ts': () => ({ change: randomUUID() }),
   'clients/[clientId]/sides.put.ts': () => ({ exercise: 'cable_curl', sides: null }),
@@ -204,11 +212,15 @@ const OWN = [
   'exercises/index.get.ts',
   'exercises/index.post.ts',
   'account/gear.put.ts',
+  'notes.get.ts',
   'changes/index.get.ts',
   'changes/last.get.ts',
   'changes/undo.post.ts',
   'changes/redo.post.ts',
   'account/index.get.ts',
+  'account/index.put.ts',
+  'account/index.delete.ts',
+  'account/export.get.ts',
   'account/password.put.ts',
   'account/sign-out-everywhere.post.ts',
 ]

@@ -82,3 +82,28 @@ test(
 async function boardOrPageLive(page: Parameters<typeof boardIsLive>[0]): Promise<void> {
   await page.waitForLoadState('networkidle')
 }
+
+test('a note is written, found from anywhere by its words, and a goal says where it stands', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id } = studio.client('Joren')
+  await page.goto(`/clients/${id}/history`)
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
+  const note = page.getByLabel('Note', { exact: true })
+  await note.fill('Likes the quiet corner by the window')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByRole('button', { name: /^Remove the note of/ })).toHaveCount(1)
+  await page.getByLabel('to reach').fill('40,5')
+  await page.getByLabel('by', { exact: true }).fill('2031-05-01')
+  await page.getByRole('button', { name: 'Set it' }).click()
+  const goals = page.getByRole('region', { name: 'Goals' })
+  await expect(goals.getByRole('listitem')).toContainText('Upper arm, left: 40.5 cm')
+  await expect(goals.getByRole('listitem')).toContainText(/Nothing measured|Too early to say/)
+  await page.goto('/roster')
+  await page.keyboard.press('/')
+  await page.keyboard.type('quiet window')
+  await page.getByRole('option', { name: /Likes the quiet corner/ }).click()
+  await expect(page).toHaveURL(new RegExp(`/clients/${id}/history#notes$`))
+})

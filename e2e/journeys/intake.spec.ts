@@ -37,9 +37,7 @@ test('a new client is entered on one page and ready to plan', async ({ page, stu
   await boardIsLive(page)
   await expect(page.getByRole('heading', { name: 'Tora Eikeland' })).toBeVisible()
   await expect(week(page, 'Biceps')).toHaveAccessibleName(/floor 14, target 21, ceiling 30/)
-  await expect(
-    page.getByText('Nothing allocated yet. P drafts the whole rotation, + adds a set here.'),
-  ).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Nothing is planned yet' })).toBeVisible()
   await expect(page.getByRole('columnheader', { name: /^1 Full body Mon/ })).toBeVisible()
   await cell(page, 'Biceps', 'day 1 Full body').click()
   await page.keyboard.press('e')

@@ -83,7 +83,7 @@ test('the board opens a day with Enter, and the session changes what the board s
   await field.fill('5 x 8-10, rir 1, rest 120s')
   await field.press('Enter')
   await saved(page)
-  await page.getByRole('link', { name: 'Split' }).click()
+  await page.getByRole('link', { name: 'Split', exact: true }).click()
   await boardIsLive(page)
   await expect(cell(page, 'Biceps', 'day 2 Pull')).toHaveAccessibleName(/5 direct/)
 })
@@ -209,7 +209,7 @@ test('a sore elbow: a kinder exercise stands in here, on one date, or for good',
     page.getByRole('button', { name: /^Overhead cambered-bar extension, swap it/ }),
   ).toHaveCount(0)
   await saved(page)
-  await page.getByRole('link', { name: 'Profile', exact: true }).click()
+  await page.getByRole('link', { name: 'Client', exact: true }).click()
   await expect(page.getByText('Overhead cambered-bar extension')).toBeVisible()
 })
 

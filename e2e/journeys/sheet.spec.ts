@@ -150,6 +150,11 @@ test('elbow pain on the phone stops the work on it at once, and stands first on 
   ).toBe(0)
   await expect(page.getByText(/Pain 7 of 10: back of the elbow/).first()).toBeVisible()
   await page.goto(`/clients/${client}/log`)
+  await page
+    .getByRole('navigation', { name: 'Sessions' })
+    .getByRole('button', { name: /Arms.* \d+\/\d+/ })
+    .first()
+    .click()
   await expect(page.getByText(/back of the elbow, both: 7 of 10/)).toBeVisible()
   // Every screen that plans says so first, with the day of the report.
   for (const path of ['split', 'session/1', 'block', 'proposals']) {

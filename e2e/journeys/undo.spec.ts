@@ -5,8 +5,8 @@ test('what was done last for a client is undone from wherever one is, also after
   studio,
 }) => {
   await signedIn(page, studio)
-  const { id } = studio.client('Joren')
-  await openSplit(page, studio, 'Joren')
+  const { id } = studio.client('Marit')
+  await openSplit(page, studio, 'Marit')
   const biceps = cell(page, 'Biceps', 'day 2 Pull')
   const before = await biceps.getAttribute('aria-label')
   await biceps.click()
@@ -34,7 +34,7 @@ test('what was done last for a client is undone from wherever one is, also after
   await boardIsLive(page)
   await expect(biceps).toHaveAttribute('aria-label', before ?? '')
   await page.keyboard.press('u')
-  const list = page.getByRole('dialog', { name: 'Done for Joren Haakestad' })
+  const list = page.getByRole('dialog', { name: 'Done for Marit Solheim-Okafor' })
   await expect(list.getByRole('listitem')).toHaveCount(2)
   await expect(list.getByRole('listitem').first()).toContainText('Targets, undone')
   await page.keyboard.press('Escape')

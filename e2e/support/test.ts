@@ -1,6 +1,6 @@
 import { test as base, type BrowserContext, expect, type Page } from '@playwright/test'
 import { currentTime } from '../../server/clock'
-import type { ToldOtherwise } from '../../scripts/demo/toldOtherwise'
+import type { ToldOtherwise } from '../../server/demo/toldOtherwise'
 import { newStudio, type TestStudio } from './studio'
 
 interface Fixtures {

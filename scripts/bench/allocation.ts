@@ -26,7 +26,7 @@ import {
 import type { DayRole, RotationDay } from '#core/plan/rotation'
 import { PERMITS } from '#core/plan/safety'
 import { linearSolver } from '#shared/solver/highs'
-import { seededUuids } from '../demo/seededIds'
+import { seededUuids } from '../../server/demo/seededIds'
 
 /** Compounds and arm work that a day of a role may begin with. */
 const BY_ROLE: Readonly<Partial<Record<DayRole, readonly CatalogueId[]>>> = {

@@ -6,7 +6,7 @@ import { nextTurn, prefillOf, sessionStanding, turnsOf } from '#core/follow/shee
 import { connectedDatabase } from '../../server/db/database'
 import { insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'
-import { demoClients } from '../demo/studio'
+import { demoClients } from '../../server/demo/studio'
 import { currentTime, serverToday } from '../../server/clock'
 
 const CLIENTS = 200

@@ -2,8 +2,8 @@ import { plainDate, seededRandom } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { type CatalogueId, EXERCISES } from '#core/plan/catalogue'
 import type { DayRole, RotationDay } from '#core/plan/rotation'
-import { seededUuids } from '../demo/seededIds'
-import { line, planFrom, restDay, trainingDay } from '../demo/planWriter'
+import { seededUuids } from '../../server/demo/seededIds'
+import { line, planFrom, restDay, trainingDay } from '../../server/demo/planWriter'
 
 const SESSIONS = 8
 const EXERCISES_PER_SESSION = 8

@@ -9,8 +9,8 @@ import playwrightConfig from '../../playwright.config'
 import { connectedDatabase } from '../../server/db/database'
 import { insertHistories, insertStudio } from '../../server/db/queries/studio'
 import { hashedPassword } from '../../server/services/passwords'
-import { type DemoClient, demoClients } from '../demo/studio'
-import { writtenHistory } from '../demo/writtenHistory'
+import { type DemoClient, demoClients } from '../../server/demo/studio'
+import { writtenHistory } from '../../server/demo/writtenHistory'
 import { serverToday } from '../../server/clock'
 
 const WEEKS = 104

@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { coachId, plainDate } from '#core/base'
 import { database } from '../../server/db/database'
 import { insertHistories, insertStudio } from '../../server/db/queries/studio'
-import { demoClients } from '../demo/studio'
-import { writtenHistory } from '../demo/writtenHistory'
+import { demoClients } from '../../server/demo/studio'
+import { writtenHistory } from '../../server/demo/writtenHistory'
 
 /** A coach with many clients, each with so many weeks of logs, in the database that DATABASE_URL names. */
 export async function rosterStudio(count: number, weeks: number) {

@@ -2,14 +2,18 @@ import { randomUUID } from 'node:crypto'
 import { coachId, failure, type Result, success } from '#core/base'
 import type { Gear } from '#core/plan/estimate'
 import type { Problem } from '#shared/contracts/problem'
-import type { AccountView } from '#shared/contracts/session'
+import type { AccountBody, AccountView } from '#shared/contracts/session'
+import { USUAL_WRITING } from '#core/words'
+import type { z } from 'zod'
 import { database } from '../db/database'
 import {
   accountOf,
   deleteSignIns,
+  eraseCoach,
   insertCoach,
   setCoachPassword,
   setGear,
+  updateCoach,
 } from '../db/queries/coaches'
 import { countAttempt, LIMITS, mayTry } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
@@ -55,8 +59,8 @@ export async function signUp({
 export async function account(coach: Coach): Promise<Result<AccountView, Problem>> {
   const found = await accountOf(database(), coach.id, currentTime())
   if (!found) return failure({ kind: 'not-found', what: 'account' })
-  const { passwordHash: _, ...view } = found
-  return success(view)
+  const { passwordHash: _, writing, ...view } = found
+  return success({ ...view, writing: { ...USUAL_WRITING, ...writing } })
 }
 
 /** Saves what the studio can load; every client without lines of her own is reckoned with it from now on. */
@@ -66,6 +70,28 @@ export async function saveGear(
 ): Promise<Result<{ gear: Gear }, Problem>> {
   await setGear(database(), coach.id, gear)
   return success({ gear })
+}
+
+/** Saves what the coach calls herself and her studio, and how she has dates and figures written. */
+export async function saveAccount(
+  coach: Coach,
+  account: z.output<typeof AccountBody>,
+): Promise<Result<Coach, Problem>> {
+  await updateCoach(database(), coach.id, account)
+  return success({ ...coach, ...account })
+}
+
+/** Erases the account with every client of it, once its email was typed. */
+export async function eraseAccount(
+  coach: Coach,
+  typed: string,
+): Promise<Result<Record<string, never>, Problem>> {
+  const found = await accountOf(database(), coach.id, currentTime())
+  if (!found) return failure({ kind: 'not-found', what: 'account' })
+  if (found.email !== typed.trim().toLowerCase())
+    return failure({ kind: 'not-confirmed', wanted: found.email })
+  await eraseCoach(database(), coach.id)
+  return success({})
 }
 
 /** Changes the password and ends every other sign-in; the present one, `keep`, stays. */

@@ -16,6 +16,7 @@ export const LIMITS = {
   wrongPin: { name: 'wrong-pin', attempts: 5, seconds: 15 * 60 },
   unknownLink: { name: 'unknown-link', attempts: 30, seconds: 15 * 60 },
   signUp: { name: 'sign-up', attempts: 20, seconds: 60 * 60 },
+  demo: { name: 'demo', attempts: 10, seconds: 60 * 60 },
 } as const satisfies Record<string, Limit>
 
 /** The limiter's SQL over this application's own connection; it asks for rows in the manner of another driver. */

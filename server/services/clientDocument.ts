@@ -9,13 +9,35 @@ import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { renewedDocument } from '#shared/exchange/renewed'
 import { database } from '../db/database'
 import { documentParts, insertDocument } from '../db/queries/clientDocument'
-import { clientOf, followers } from '../db/queries/clients'
+import { allClientIds, clientOf, followers } from '../db/queries/clients'
 import { profileOf } from '../db/queries/profiles'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
 
 /** Whether the file holds screening answers: health data go along only where they are asked for. */
 export type Screened = 'without' | 'with'
+
+/** Every client of a coach, archived ones too, with what is the studio's own. */
+export async function exportStudio(coach: Coach) {
+  const db = database()
+  const [ids, { library, gear, methods }] = await Promise.all([
+    allClientIds(db, coach.id),
+    studioSettings(db, coach.id),
+  ])
+  const clients = await Promise.all(ids.map(id => exportClient(coach, id, 'with')))
+  const refused = clients.find(result => !result.ok)
+  if (refused && !refused.ok) return refused
+  return success({
+    format: 'tholepin-studio' as const,
+    version: 1 as const,
+    studio: coach.studio,
+    methods: [...methods.values()].filter(({ basedOn }) => basedOn !== null),
+    exercises: library.exercises,
+    credits: library.credits,
+    gear,
+    clients: clients.flatMap(result => (result.ok ? [result.value] : [])),
+  })
+}
 
 /** Everything kept of a client as one document (docs/formats.md). Taking it in again gives the same client. */
 export async function exportClient(

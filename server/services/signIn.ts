@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { type CoachId, failure, type Result, success, MS_PER_DAY } from '#core/base'
+import type { Writing } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { coachByEmail, deleteSignIn, insertSignIn, signedInCoach } from '../db/queries/coaches'
@@ -18,6 +19,8 @@ export interface Coach {
   readonly id: CoachId
   readonly name: string
   readonly studio: string
+  readonly writing?: Partial<Writing>
+  readonly isDemo?: boolean
 }
 export interface SignedIn {
   readonly coach: Coach
@@ -47,7 +50,8 @@ export async function signIn(attempt: {
 }
 
 /** A new sign-in of a coach who has proven who she is. */
-export async function startedSignIn({ id, name, studio }: Coach): Promise<SignedIn> {
+export async function startedSignIn(coach: Coach): Promise<SignedIn> {
+  const { id, name, studio, writing, isDemo } = coach
   const now = currentTime()
   const kept = { coachId: id, id: randomUUID() }
   await insertSignIn(
@@ -55,7 +59,10 @@ export async function startedSignIn({ id, name, studio }: Coach): Promise<Signed
     { ...kept, expiresAt: new Date(now.getTime() + SIGN_IN_DAYS * MS_PER_DAY) },
     now,
   )
-  return { coach: { id, name, studio }, signIn: kept }
+  return {
+    coach: { id, name, studio, ...(writing && { writing }), ...(isDemo && { isDemo }) },
+    signIn: kept,
+  }
 }
 
 /** The coach behind a cookie's sign-in; undefined once it has ended. */

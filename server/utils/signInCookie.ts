@@ -11,7 +11,8 @@ export async function keepSignIn(
   event: H3Event,
   { coach, signIn }: SignedIn,
 ): Promise<{ name: string; studio: string }> {
-  const user = { name: coach.name, studio: coach.studio }
+  const { name, studio, writing = {}, isDemo = false } = coach
+  const user = { name, studio, writing, isDemo }
   await replaceUserSession(event, { user, secure: { coachId: coach.id, signInId: signIn.id } })
   return user
 }

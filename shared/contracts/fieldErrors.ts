@@ -26,6 +26,7 @@ function amountWords(issue: { readonly origin: string }, bound: number | bigint)
 function remedy(issue: Issue): string {
   switch (issue.code) {
     case 'too_small':
+      if (issue.origin === 'string' && issue.minimum === 1) return 'is empty; fill it in'
       return `must be at least ${amountWords(issue, issue.minimum)}`
     case 'too_big':
       return `may be at most ${amountWords(issue, issue.maximum)}`

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '#core/base'
 import { SCREENING_IDS } from '#core/plan/safety'
-import { demoClients } from '../../scripts/demo/studio'
+import { demoClients } from '../../server/demo/studio'
 import { ClientFactsContract } from './client'
 import { type Profile, ProfileContract } from './profile'
 import { factsOf } from './profileFacts'

@@ -1,3 +1,4 @@
+import { DATE_LANGUAGES, DATE_ORDERS, DECIMALS } from '#core/words'
 import { z } from 'zod'
 import { GearContract } from './gear'
 
@@ -31,12 +32,30 @@ export const ChangePasswordBody = z.strictObject({
   next: newPassword,
 })
 
+const writing = z.strictObject({
+  dates: z.enum(DATE_ORDERS),
+  decimals: z.enum(DECIMALS),
+  language: z.enum(DATE_LANGUAGES),
+})
+
+/** What a coach calls herself and her studio, and how she has dates and figures written. */
+export const AccountBody = z.strictObject({
+  name: z.string().trim().min(1, 'needs a name').max(100),
+  studio: z.string().trim().min(1, 'needs a name').max(100),
+  writing,
+})
+
+/** The email, typed to confirm that the account goes. */
+export const EraseAccountBody = z.strictObject({ email: z.string().max(200) })
+
 /** How many places a coach is signed in at. */
 export const AccountView = z.object({
   name: z.string(),
   studio: z.string(),
   email: z.string(),
   signIns: z.int(),
+  writing,
+  isDemo: z.boolean(),
   /** What the studio can load, for every client without lines of her own. */
   gear: GearContract,
 })

@@ -11,6 +11,9 @@ const { data: account, refresh } = await useAsyncData('account', async () => {
 })
 if (!account.value) await navigateTo('/sign-in')
 
+/** Links lead to a part of the page, which is there once the account is. */
+const parts = useRoute()
+onMounted(() => parts.hash && document.querySelector(parts.hash)?.scrollIntoView())
 const entered = reactive({ current: '', next: '' })
 const change = useSubmission({
   path: () => '/api/account/password',
@@ -36,12 +39,15 @@ async function submit(): Promise<void> {
     <AppBar here="account" />
     <main v-if="account" class="mx-auto max-w-[720px] px-5 py-6 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">
-        {{ account.name }}
+        <bdi>{{ account.name }}</bdi>
       </h1>
-      <p class="text-ink2">{{ account.studio }} · {{ account.email }}</p>
+      <p class="text-ink2">
+        <bdi>{{ account.studio }}</bdi> · {{ account.email }}
+      </p>
+      <AccountSettings :account="account" @saved="refresh()" />
       <div class="mt-8 grid gap-12 md:grid-cols-2">
         <form method="post" novalidate class="flex flex-col gap-2" @submit.prevent="submit">
-          <h2 class="text-[14px] font-[650]">Change the password</h2>
+          <h2 id="password" class="text-[14px] font-[650]">Change the password</h2>
           <TextField
             v-model="entered.current"
             label="Current password"
@@ -83,7 +89,8 @@ async function submit(): Promise<void> {
           </button>
         </section>
       </div>
-      <StudioGear :saved="account.gear" />
+      <StudioGear id="gear" :saved="account.gear" />
+      <AccountEnd v-if="!account.isDemo" :email="account.email" />
     </main>
   </div>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { plainDate } from '#core/base'
+import { formatDate } from '#core/words'
 import type { ArchiveView } from '#shared/contracts/roster'
 
 useHead({ title: 'Archive · Tholepin' })
 const { clients, complaint, erasing, typed, restore, erase, exportPath } = await useArchive()
-const dayOf = (instant: string) => instant.slice(0, 10)
+const dayOf = (instant: string) => formatDate(plainDate(instant.slice(0, 10)))
 type Archived = (typeof ArchiveView._output)['clients'][number]
 function start(client: Archived): void {
   erasing.value = client.id

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { OutboxView } from '#shared/contracts/sheet'
+import { instantWords } from '~/shell/instantWords'
 
-/** Messages to clients, as they would have been sent. Nothing leaves the application. */
+/** What clients were told. Nothing leaves the application by itself. */
 const { ask } = useApi()
 const { data } = await useAsyncData(
   'outbox',
@@ -14,7 +15,7 @@ const { data } = await useAsyncData(
 const rows = computed(() =>
   (data.value ?? []).map(message => ({
     ...message,
-    when: `${message.writtenAt.slice(0, 10)} ${message.writtenAt.slice(11, 16)}`,
+    when: instantWords(message.writtenAt),
   })),
 )
 useHead({ title: 'Outbox · Tholepin' })
@@ -26,14 +27,14 @@ useHead({ title: 'Outbox · Tholepin' })
     <main class="max-w-[900px] px-5 pt-4 pb-12 max-md:px-3">
       <h1 class="font-display text-[23px] leading-[27px]">Outbox</h1>
       <p class="mt-1 text-ink2">
-        A simulated outbox: what clients would have been sent. Nothing leaves this application; copy
-        what you want to send.
+        What your clients were told, newest first. Your own words and answers to pain stand on their
+        sheets; copy what you also want to send by mail or phone.
       </p>
       <ul class="mt-4">
         <li
           v-for="message in rows"
           :key="message.id"
-          class="grid grid-cols-[130px_180px_1fr] gap-4 border-b border-hair py-1.5"
+          class="grid grid-cols-[130px_180px_1fr] gap-x-4 border-b border-hair py-1.5 max-md:grid-cols-1"
         >
           <span class="text-ink2">{{ message.when }}</span>
           <NuxtLink
@@ -42,7 +43,7 @@ useHead({ title: 'Outbox · Tholepin' })
           >
             {{ message.client }}
           </NuxtLink>
-          <span>{{ message.text }}</span>
+          <span dir="auto">{{ message.text }}</span>
         </li>
       </ul>
       <p v-if="rows.length === 0" class="mt-4 text-ink2">

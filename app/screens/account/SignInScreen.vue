@@ -74,7 +74,8 @@ async function submit(): Promise<void> {
         New here?
         <NuxtLink to="/sign-up" class="underline underline-offset-3"> Make an account </NuxtLink>
       </p>
-      <p class="mt-2 text-ink3">A planning aid, not medical advice.</p>
+      <p class="mt-3"><DemoButton /></p>
+      <p class="mt-3 text-ink3">A planning aid, not medical advice.</p>
     </form>
   </main>
 </template>

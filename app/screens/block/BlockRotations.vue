@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { EFFORT, formatDay } from '#core/words'
+import { EFFORT, formatDay, formatOneDecimal } from '#core/words'
 import { ArrowDown, ArrowUp, CircleAlert, CircleCheck } from 'lucide-vue-next'
 import { useBlockState } from './blockContext'
 
@@ -141,7 +141,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
         :data-deload="columns[cell.at]?.isDeload || undefined"
         :data-picked="(cell.at === at && r === groupAt) || undefined"
         :tabindex="cell.at === at && r === groupAt ? 0 : -1"
-        :aria-label="`${rail.name}, rotation ${cell.at + 1}: ${cell.total} sets per 7 days, ${cell.parts} direct and indirect${Math.abs(cell.outside) >= 0.05 ? `, ${Math.abs(cell.outside).toFixed(1)} ${cell.outside > 0 ? 'over the ceiling' : 'under the floor'}` : ''}${cell.isException ? ', an exception' : ''}`"
+        :aria-label="`${rail.name}, rotation ${cell.at + 1}: ${cell.total} sets per 7 days, ${cell.parts} direct and indirect${Math.abs(cell.outside) >= 0.05 ? `, ${formatOneDecimal(Math.abs(cell.outside))} ${cell.outside > 0 ? 'over the ceiling' : 'under the floor'}` : ''}${cell.isException ? ', an exception' : ''}`"
         @click="select(cell.at, r)"
       >
         <BlockStack

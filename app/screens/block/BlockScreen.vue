@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatDay } from '#core/words'
 import { useMounted } from '@vueuse/core'
-import { CalendarDays, ChevronRight, Download, Printer, Send } from 'lucide-vue-next'
+import { Send } from 'lucide-vue-next'
 import { BLOCK_ACTIONS, BLOCK_VIEWS, type BlockView } from './blockActions'
 import { provideBlock } from './blockContext'
 
@@ -15,6 +15,7 @@ const isLive = useMounted()
 const block = useBlock()
 provideBlock(block)
 const { at, message, looks, readout, columns, isAskingAgain, isSending, isTrying } = block
+const { isHandingOver } = block
 const route = useRoute()
 const view = computed<BlockView>({
   get: () => BLOCK_VIEWS.find(([name]) => name === route.query.view)?.[0] ?? 'rotations',
@@ -51,11 +52,15 @@ useActions(
     toSplit: () => navigateTo(`/clients/${id}/split`),
   },
   {
-    isSilent: () => !isTakenUp.value || isBeginning.value || isAskingAgain.value || isTrying.value,
+    isSilent: () =>
+      !isTakenUp.value ||
+      isBeginning.value ||
+      isAskingAgain.value ||
+      isTrying.value ||
+      isHandingOver.value,
     ours: 'in_grid',
   },
 )
-const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/export/${kind}`
 </script>
 
 <template>
@@ -107,28 +112,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
               </li>
             </ul>
           </section>
-          <nav aria-label="Keep and go on" class="flex flex-col items-start gap-1 text-[12.5px]">
-            <a class="quiet-link flex items-center gap-1.5" :href="exportPath('calendar')"
-              ><CalendarDays :size="13" aria-hidden="true" /> Calendar file</a
-            >
-            <span class="flex gap-3"
-              ><a class="quiet-link flex items-center gap-1.5" :href="exportPath('csv')"
-                ><Download :size="13" aria-hidden="true" /> CSV</a
-              ><a class="quiet-link" :href="exportPath('json')">JSON</a></span
-            >
-            <NuxtLink
-              class="quiet-link flex items-center gap-1.5"
-              :to="`/clients/${id}/print?block=1`"
-              ><Printer :size="13" aria-hidden="true" /> Print the block</NuxtLink
-            >
-            <button
-              type="button"
-              class="quiet-link flex items-center gap-1.5"
-              @click="isBeginning = true"
-            >
-              <ChevronRight :size="13" aria-hidden="true" /> Begin the next block
-            </button>
-          </nav>
+          <BlockFiles :client-id="id" @begun="isBeginning = true" />
         </div>
         <div role="group" aria-label="View" class="mt-2 mb-2 flex flex-wrap gap-1">
           <button
@@ -197,6 +181,13 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
       :pass="at"
       @closed="isAskingAgain = false"
       @confirmed="block.send(true)"
+    />
+    <LazySheetLinkDialog
+      v-if="isHandingOver"
+      is-first
+      :client-id="id"
+      :name="store.client?.name ?? ''"
+      @closed="isHandingOver = false"
     />
     <LazyTrialDialog v-if="isTrying" />
     <LazyNextBlockDialog v-if="isBeginning" @closed="isBeginning = false" />

@@ -1,3 +1,4 @@
+import { useHandOver } from '../log/useHandOver'
 import type { Ref } from 'vue'
 import { SentAnswer } from '#shared/contracts/block'
 import type { ApiFailure } from '~/shell/useApi'
@@ -15,6 +16,7 @@ export function useSendRotation({ at, current, message }: BlockPlace) {
   const issued = useIssuedStore()
   const { ask } = useApi()
   const isAskingAgain = ref(false)
+  const { isHandingOver, handOver } = useHandOver(store.client?.id ?? '')
   const isSending: Ref<boolean> = ref(false)
 
   async function sent(block: string, again: boolean): Promise<void> {
@@ -26,6 +28,7 @@ export function useSendRotation({ at, current, message }: BlockPlace) {
     if (result.ok) {
       const { sessions } = result.value
       await issued.load()
+      await handOver()
       message.value = `Rotation ${at.value + 1} is sent: ${sessions} ${sessions === 1 ? 'session' : 'sessions'}.`
     } else if (
       result.error.kind === 'refused' &&
@@ -47,5 +50,5 @@ export function useSendRotation({ at, current, message }: BlockPlace) {
     else message.value = 'The plan is not saved yet, so nothing was sent. Try again in a moment.'
     isSending.value = false
   }
-  return { send, isAskingAgain, isSending }
+  return { send, isAskingAgain, isSending, isHandingOver }
 }

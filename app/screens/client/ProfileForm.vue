@@ -55,9 +55,17 @@ function textOf(event: Event): string {
   return (event.target as HTMLInputElement).value
 }
 
+const allMinutes = ref('50')
+function setAllMinutes(): void {
+  for (const day of entered.days) day.minutes = String(allMinutes.value)
+}
+
+const { kept } = useLeaveWarning(() => entered)
 async function submit(): Promise<void> {
   const saved = await save()
-  if (saved) emit('saved', saved.id)
+  if (!saved) return
+  kept()
+  emit('saved', saved.id)
 }
 </script>
 
@@ -71,6 +79,7 @@ async function submit(): Promise<void> {
         <TextField
           v-model="entered.name"
           label="Name"
+          :is-first="before === null"
           :complaint="complaintAbout('/name', 'Name')"
         />
         <TextField
@@ -108,6 +117,21 @@ async function submit(): Promise<void> {
       <h2 id="days">Days with time</h2>
       <p v-if="complaintAbout('/days', 'Days')" class="alert-chip">
         {{ complaintAbout('/days', 'Days') }}
+      </p>
+      <p class="mb-2 flex items-center gap-2">
+        <label
+          >All days
+          <input
+            v-model="allMinutes"
+            type="number"
+            min="10"
+            max="240"
+            class="small"
+            aria-label="Minutes for all days"
+          />
+          min</label
+        >
+        <button type="button" class="control" @click="setAllMinutes()">Set</button>
       </p>
       <div class="flex flex-wrap gap-2">
         <fieldset

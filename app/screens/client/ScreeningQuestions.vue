@@ -2,7 +2,7 @@
 import type { ScreeningAnswer, ScreeningId } from '#core/plan/safety'
 import { NOT_MEDICAL_ADVICE, REFERRAL } from '#core/words'
 
-const { state } = defineProps<{
+const { state, questions } = defineProps<{
   questions: readonly { readonly id: ScreeningId; readonly asks: string }[]
   /** What the answers so far ask for. */
   state: 'open' | 'clear' | 'refer'
@@ -26,6 +26,15 @@ const WORDS = [
 <template>
   <section aria-labelledby="screening">
     <h2 id="screening">Screening</h2>
+    <p class="mb-1">
+      <button
+        type="button"
+        class="control"
+        @click="answers = Object.fromEntries(questions.map(({ id }) => [id, 'no']))"
+      >
+        No to all
+      </button>
+    </p>
     <ul class="flex flex-col">
       <li v-for="question in questions" :key="question.id" class="question">
         <span :id="`ask-${question.id}`">{{ question.asks }}</span>

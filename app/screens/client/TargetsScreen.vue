@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { clientId } from '#core/base'
 import type { Group } from '#core/plan/catalogue'
-import { formatOneDecimal, formatSets, JOINT_NAMES, SCHOOL_NAMES } from '#core/words'
+import {
+  formatDecimals,
+  formatOneDecimal,
+  formatSets,
+  JOINT_NAMES,
+  SCHOOL_NAMES,
+} from '#core/words'
 import { MODES } from '#core/plan/method'
 
 const route = useRoute()
@@ -39,8 +45,10 @@ const FAMILIES: Partial<Record<Group, 'flex' | 'flex2' | 'ext' | 'fore'>> = {
 const isLive = ref(false)
 onMounted(() => (isLive.value = true))
 watch(form, () => (isSaved.value = false))
+const { kept } = useLeaveWarning(() => form)
 async function submit(): Promise<void> {
   isSaved.value = await save()
+  if (isSaved.value) kept()
 }
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
@@ -104,7 +112,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
                 @input="form.ratioWish = textOf($event)"
               />
               <span class="text-ink2"
-                >now {{ ratio.now === null ? 'nothing to compare' : ratio.now.toFixed(2) }}</span
+                >now
+                {{ ratio.now === null ? 'nothing to compare' : formatDecimals(ratio.now, 2) }}</span
               >
             </label>
             <p class="mt-1 text-[12px] text-ink2">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { instantWords } from '~/shell/instantWords'
 import { formatOneDecimal, GROUP_NAMES } from '#core/words'
 
 useHead({ title: 'Compare · Tholepin' })
@@ -8,12 +9,6 @@ const halves = computed(() => [
   { id: 'right' as const, ...right },
 ])
 const valueOf = (event: Event) => (event.target as HTMLSelectElement).value
-const time = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-})
 const differs = (a: number | undefined, b: number | undefined) =>
   a !== undefined && b !== undefined && Math.abs(a - b) >= 0.05
 </script>
@@ -61,7 +56,7 @@ const differs = (a: number | undefined, b: number | undefined) =>
                 :value="revision.version"
               >
                 {{ revision.version }} ·
-                {{ revision.name ?? time.format(new Date(revision.savedAt)) }}
+                {{ revision.name ?? instantWords(revision.savedAt) }}
               </option>
             </select>
             <select

@@ -59,21 +59,21 @@ const now = computed(() => {
         stroke="var(--line)"
       />
       <g
-        v-for="{ session, x, width, lane, labelSide } in planks"
+        v-for="{ session, x, width: length, lane, labelSide } in planks"
         :key="session.id"
         :transform="`translate(0 ${(lanes - 1 - lane) * LANE})`"
       >
         <rect
           :x="x + 0.5"
           y="1"
-          :width="width"
+          :width="length"
           height="18"
           rx="4"
           :fill="session.isPressing ? 'var(--alert-wash)' : 'var(--paper)'"
           :stroke="session.isPressing ? 'var(--alert)' : 'var(--edge)'"
         />
         <text
-          :x="labelSide === 'left' ? x - 6 : x + width + 6"
+          :x="labelSide === 'left' ? x - 6 : x + length + 6"
           y="14"
           :text-anchor="labelSide === 'left' ? 'end' : 'start'"
           class="label"

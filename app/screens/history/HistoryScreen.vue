@@ -2,6 +2,7 @@
 import { JOINTS } from '#core/plan/catalogue'
 import { formatDay, SESSION_STATE_WORDS, trendSentence } from '#core/words'
 import { MEASUREMENT_KINDS } from '#core/body/measurements'
+import { useNotes } from './useNotes'
 
 const route = useRoute()
 const id = String(route.params.clientId)
@@ -15,6 +16,12 @@ const trends = computed(() =>
   [...(history.value?.trends ?? [])].sort(
     (a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) || a.slope - b.slope,
   ),
+)
+const nameOf = (exercise: string) => catalogue.value.get(exercise)?.name ?? exercise
+const notes = useNotes(id, nameOf)
+/** What strength can be aimed at: exercises with an estimate of their own. */
+const aimable = computed(() =>
+  trends.value.map(({ exercise }) => ({ id: exercise, name: nameOf(exercise) })),
 )
 const painComplaints = computed(() =>
   [...pain.errors.value, ...clearance.errors.value]
@@ -36,6 +43,21 @@ const measurementComplaint = computed(
     >
       <h1 class="col-span-full -mb-8 font-display text-[23px] leading-[27px]">History</h1>
       <div class="flex flex-col gap-5">
+        <ClientGoals
+          :goals="notes.goals.value"
+          :kinds="MEASUREMENT_KINDS"
+          :exercises="aimable"
+          :aim="notes.aim"
+          :complaint="notes.goalComplaint.value"
+          @removed="id => notes.remove('goals', id)"
+        />
+        <ClientNotes
+          :notes="notes.notes.value"
+          :today="today"
+          :write="notes.write"
+          :complaint="notes.noteComplaint.value"
+          @removed="id => notes.remove('notes', id)"
+        />
         <JointHistory
           :joints="history.joints"
           :sore="sore"

@@ -126,6 +126,7 @@ async function saved(run: Promise<unknown>): Promise<void> {
             :too-early="session.tooEarly.value"
             @finished="word => saved(session.finish(word))"
           />
+          <SessionNote :client-id="id" :session="chosen.id" :on="chosen.on" />
           <p class="mt-4 text-[12px] text-ink2">
             <KeyCap label="Enter" /> saves a set, empty fields as planned, and goes on ·
             <KeyCap label="↑" /> <KeyCap label="↓" /> from set to set · <KeyCap label="," />{{ ' '

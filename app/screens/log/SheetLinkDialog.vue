@@ -3,7 +3,16 @@ import { useClipboard } from '@vueuse/core'
 import { useSheetLink } from './useSheetLink'
 
 /** The client's personal link with its QR code, and what went into the outbox. */
-const { clientId, name } = defineProps<{ clientId: string; name: string }>()
+const {
+  clientId,
+  name,
+  isFirst = false,
+} = defineProps<{
+  clientId: string
+  name: string
+  /** Something was sent, and there is no link to find it by: one is made at once. */
+  isFirst?: boolean
+}>()
 const emit = defineEmits<{ closed: [] }>()
 const {
   link,
@@ -18,6 +27,7 @@ const {
   withdraw,
   write,
 } = useSheetLink(clientId)
+onMounted(() => isFirst && make('', null))
 const pin = ref('')
 const days = ref<number | ''>('')
 const text = ref('')
@@ -29,9 +39,13 @@ async function send(): Promise<void> {
 
 <template>
   <PanelDialog :title="`Sheet of ${name}`" :width="720" @closed="emit('closed')">
-    <div class="mt-3 grid grid-cols-[1fr_200px] gap-5" :aria-busy="!isLoaded">
+    <div class="mt-3 grid grid-cols-[1fr_200px] gap-5 max-md:grid-cols-1" :aria-busy="!isLoaded">
       <div class="flex flex-col gap-3">
-        <p>{{ words }}</p>
+        <p v-if="isFirst">
+          Sent. <bdi>{{ name }}</bdi> has no sheet on a phone yet: let the phone’s camera read the
+          code, or send the link. It opens once, then stays on that phone.
+        </p>
+        <p v-else>{{ words }}</p>
         <template v-if="url">
           <label class="flex flex-col gap-1 font-semibold"
             >The link, shown this once
@@ -106,7 +120,8 @@ async function send(): Promise<void> {
     <section class="mt-4 border-t border-hair pt-3" aria-labelledby="outbox-head">
       <h3 id="outbox-head" class="text-[14px]">Messages</h3>
       <p class="text-[12px] text-ink2">
-        A simulated outbox: nothing leaves this application. Copy what you want to send.
+        Your own words and answers to pain stand on the sheet. Copy what you also want to send by
+        mail or phone.
       </p>
       <ul class="mt-2 max-h-[180px] overflow-y-auto" tabindex="0" aria-label="Messages">
         <li v-for="message in messages" :key="message.id" class="border-b border-hair py-1">
@@ -122,9 +137,7 @@ async function send(): Promise<void> {
           aria-label="A message in your words"
           placeholder="A message in your words"
         />
-        <button type="submit" class="control" :disabled="text.trim() === ''">
-          Put in the outbox
-        </button>
+        <button type="submit" class="control" :disabled="text.trim() === ''">Write it</button>
       </form>
       <p v-if="writingComplaint" role="alert" class="alert-chip mt-1">
         {{ writingComplaint }}

@@ -1,4 +1,5 @@
 import { leftWords, formatSets, NBSP } from '#core/words'
+import { instantWords } from '~/shell/instantWords'
 import {
   type DonePart,
   type LogEntry,
@@ -93,15 +94,6 @@ const isOfKind =
   (entry: ReportedEntry): entry is Reported<Kind> =>
     entry.word.kind === kind
 
-export function timeOf(at: string): string {
-  return new Date(at).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  })
-}
-
 export function standingLog(log: SessionLog): StandingLog {
   const base = log.base.map((word, at): LogEntry => ({
     id: `${BASE} ${at}`,
@@ -143,7 +135,7 @@ function othersAt({ log, base, standing }: StandingLog, key: string): readonly O
       key: id,
       words: doneWords(word.done),
       by: 'client',
-      at: at && timeOf(at),
+      at: at && instantWords(at),
       isAside: false,
       done: word.done,
     }))
@@ -154,7 +146,7 @@ function othersAt({ log, base, standing }: StandingLog, key: string): readonly O
       key: id,
       words: doneWords(word.done),
       by: [AUTHORS[author], ASIDE_WORDS[outcome]].filter(Boolean).join(', '),
-      at: timeOf(at),
+      at: instantWords(at),
       isAside: outcome !== 'taken',
       done: word.done,
     }))
@@ -278,7 +270,7 @@ export function logBlocks(held: StandingLog): readonly LogBlock[] {
 export function painsIn({ entries }: SessionLog) {
   return entries
     .filter(isOfKind('pain'))
-    .map(({ id, word, at }) => ({ id, ...word, at: timeOf(at) }))
+    .map(({ id, word, at }) => ({ id, ...word, at: instantWords(at) }))
 }
 
 /** What stands at a line, for the server to know what is replaced; what came without entries has none. */

@@ -7,6 +7,7 @@ import {
   OutboxView,
 } from '#shared/contracts/sheet'
 import { renderSVG } from 'uqr'
+import { instantWords } from '~/shell/instantWords'
 
 const MESSAGE_WORDS = {
   link: 'link',
@@ -61,14 +62,6 @@ export function useSheetLink(clientId: string) {
     if (done) await load()
     return done !== undefined
   }
-  const timeWords = (at: string) =>
-    new Date(at).toLocaleString('en-GB', {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      hour: '2-digit',
-      minute: '2-digit',
-    })
   return {
     link,
     isLoaded,
@@ -90,19 +83,21 @@ export function useSheetLink(clientId: string) {
       if (held.isOver)
         return 'The last link was withdrawn or has run out. What was logged with it stays.'
       const parts = [
-        `Made ${timeWords(held.createdAt)}`,
+        `Made ${instantWords(held.createdAt)}`,
         held.hasPin ? 'with a PIN' : 'without a PIN',
-        held.expiresAt ? `good until ${timeWords(held.expiresAt)}` : 'good until you withdraw it',
+        held.expiresAt
+          ? `good until ${instantWords(held.expiresAt)}`
+          : 'good until you withdraw it',
         held.phones === 0
           ? 'not opened yet'
-          : `open on ${held.phones} ${held.phones === 1 ? 'phone' : 'phones'}${held.lastSeenAt ? `, last ${timeWords(held.lastSeenAt)}` : ''}`,
+          : `open on ${held.phones} ${held.phones === 1 ? 'phone' : 'phones'}${held.lastSeenAt ? `, last ${instantWords(held.lastSeenAt)}` : ''}`,
       ]
       return `${parts.join(', ')}.`
     }),
     messages: computed(() =>
       messages.value.map(message => ({
         ...message,
-        when: timeWords(message.writtenAt),
+        when: instantWords(message.writtenAt),
         about: MESSAGE_WORDS[message.kind],
       })),
     ),

@@ -47,8 +47,10 @@ function spare(): void {
   draft.value = jointSparing(draft.value)
   isSaved.value = false
 }
+const { kept } = useLeaveWarning(() => draft.value)
 async function submit(): Promise<void> {
   isSaved.value = (await send(draft.value)) !== undefined
+  if (isSaved.value) kept()
   if (isSaved.value) await refreshMethods()
 }
 </script>

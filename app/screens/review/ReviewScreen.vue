@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { EFFORT } from '#core/words'
 import { useMounted } from '@vueuse/core'
+import { instantWords } from '~/shell/instantWords'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 import { REVIEW_ACTIONS } from './reviewActions'
 
@@ -20,6 +21,7 @@ const {
   decide,
   confirm,
   sendAll,
+  isHandingOver,
   turn,
   step,
   leftOut,
@@ -300,8 +302,8 @@ const isLive = useMounted()
                 decision.words
               }}</span>
               <span class="block text-[12px] text-ink2"
-                >{{ decision.decision }} by {{ decision.by }}, {{ decision.at.slice(0, 10) }}, after
-                rotation {{ decision.pass + 1
+                >{{ decision.decision }} by {{ decision.by }}, {{ instantWords(decision.at) }},
+                after rotation {{ decision.pass + 1
                 }}{{ decision.version === null ? '' : `, plan version ${decision.version}`
                 }}{{ decision.reason ? `: “${decision.reason}”` : '' }}</span
               >
@@ -325,5 +327,12 @@ const isLive = useMounted()
         </p>
       </aside>
     </main>
+    <LazySheetLinkDialog
+      v-if="isHandingOver"
+      is-first
+      :client-id="id"
+      :name="view?.name ?? ''"
+      @closed="isHandingOver = false"
+    />
   </div>
 </template>

@@ -97,6 +97,7 @@ async function opened(view = reviewView()) {
     if (method === 'GET' && path.includes('/replans/'))
       return server.refuses ?? { ok: true, value: { replans: [replan('drop')] } }
     if (method === 'GET' && path.includes('/review/')) return { ok: true, value: server.view }
+    if (method === 'GET' && path.endsWith('/link')) return { ok: true, value: { link: null } }
     if (method === 'GET') return { ok: true, value: { library: { exercises: [], credits: {} } } }
     return server.refuses ?? { ok: true, value: { version: 8 } }
   })
@@ -389,6 +390,8 @@ describe('sending and turning', () => {
       ['/api/blocks/block/send', { pass: 2, version: 7, again: false }],
     ])
     expect(page.of.notice.value).toBe('Sent: rotation 2 and 3.')
+    // Nobody has a phone to find it on yet: a link and a code are handed over.
+    expect(page.of.isHandingOver.value).toBe(true)
     server.refuses = { ok: false, error: { kind: 'unreachable' } }
     await page.of.sendAll()
     expect(posts(page)).toHaveLength(3)
@@ -423,6 +426,7 @@ function replan(option: ReplanView['option'], more: Partial<ReplanView> = {}): R
     moves: [],
     refilled: [],
     dropped: [],
+    lost: [],
     kept: 0.5,
     sets: [{ group: 'biceps', kept: 3, of: 6 }],
     lowest: null,
@@ -454,6 +458,7 @@ describe('a missed session', () => {
           missed: [pull, { ...pull, id: 'legs' }],
           replans: [
             replan('shift', {
+              lost: [{ name: 'Legs', on: plainDate('2026-04-01'), sets: 9 }],
               kept: 0.934,
               lowest: { group: 'lats', readiness: 71.6, on: plainDate('2026-03-27') } as never,
               longest: { minutes: 72, limit: 60 } as never,
@@ -468,6 +473,7 @@ describe('a missed session', () => {
     expect(of.lines.value).toMatchObject([
       {
         option: 'shift',
+        what: expect.stringContaining('Legs of Wed 1 Apr makes room: its 9 sets are lost'),
         isBest: true,
         kept: '93\u00a0%',
         longest: '72 of 60 min',

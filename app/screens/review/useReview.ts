@@ -1,3 +1,4 @@
+import { useHandOver } from '../log/useHandOver'
 import { catalogueWith } from '#core/plan/catalogue'
 import type { ExcludedEstimate } from '#core/body/log'
 import { LibraryView } from '#shared/contracts/library'
@@ -59,6 +60,7 @@ function useAskedRotation() {
 
 /** A rotation looked back at, and what the coach makes of the proposals for the next one. */
 export async function useReview(clientId: string) {
+  const { isHandingOver, handOver } = useHandOver(clientId)
   const { ask } = useApi()
   const { asked, goTo } = useAskedRotation()
   const { data, refresh } = await useAsyncData(
@@ -142,6 +144,7 @@ export async function useReview(clientId: string) {
       )
       if (!isSent) return
     }
+    if (rotations.length > 0) await handOver()
   }
   const turn = (by: 1 | -1) => {
     const next = (view.value?.review.pass ?? 0) + by
@@ -161,6 +164,7 @@ export async function useReview(clientId: string) {
     decide,
     confirm,
     sendAll,
+    isHandingOver,
     change,
     say: (words: string) => (notice.value = words),
     turn,

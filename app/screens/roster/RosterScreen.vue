@@ -128,12 +128,23 @@ const total = computed(() => store.view?.clients.length ?? 0)
             @settled="session => settle(entry.id, session)"
           />
         </section>
-        <p v-if="store.view && sections.length === 0" class="py-6 text-ink2">
-          {{
-            total === 0
-              ? 'No clients yet. New client takes you through one page.'
-              : 'Nobody like that. Change the search or the filter.'
-          }}
+        <section v-if="store.view && total === 0" aria-labelledby="first-day" class="py-6">
+          <h2 id="first-day" class="text-[17px] font-[650]">Your first client</h2>
+          <ol class="mt-2 list-decimal ps-5 leading-7">
+            <li>
+              <NuxtLink to="/clients/new" class="underline">New client</NuxtLink>: a name and the
+              months of training are enough.
+            </li>
+            <li>
+              Take a template that fits, or let proposals draft the week; change what you like.
+            </li>
+            <li>Send the first week: you get a link and a code for the client’s phone.</li>
+          </ol>
+          <p class="mt-3 text-ink2">Rather see it at work first?</p>
+          <p class="mt-1"><DemoButton /></p>
+        </section>
+        <p v-else-if="store.view && sections.length === 0" class="py-6 text-ink2">
+          Nobody like that. Change the search or the filter.
         </p>
       </div>
       <p class="flex flex-wrap items-center gap-x-6 gap-y-2 text-[12px] text-ink2">

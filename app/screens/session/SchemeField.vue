@@ -5,7 +5,7 @@ import { useSession } from './sessionContext'
 /** The sets of one exercise as shorthand. What does not read stays as it was typed, here and after a reload, with its place marked. */
 const { held } = defineProps<{ held: Slot }>()
 const builder = useSession()
-const { text, planned, problem, type, settle, giveUp } = useSchemeField(
+const { text, planned, problem, near, takeNear, type, settle, giveUp } = useSchemeField(
   () => held,
   builder.setScheme,
 )
@@ -28,7 +28,8 @@ const id = useId()
       @focus="builder.select(held.id)"
       @input="type(($event.target as HTMLInputElement).value)"
       @change="settle"
-      @keydown.enter.prevent="(settle(), ($event.target as HTMLInputElement).blur())"
+      @keydown.ctrl.enter.prevent="(settle(), takeNear())"
+      @keydown.enter.exact.prevent="(settle(), ($event.target as HTMLInputElement).blur())"
       @keydown.esc.stop.prevent="(giveUp(), ($event.target as HTMLInputElement).blur())"
     />
     <p v-if="problem" :id="`${id}-problem`" class="mt-0.5 text-[12px]">
@@ -40,6 +41,14 @@ const id = useId()
         >{{ text.slice(Math.max(problem.end, problem.at + 1), problem.end + 10) }}</span
       >
       <span class="alert-chip ml-2">{{ problem.words }}</span>
+      <button
+        v-if="near !== null"
+        type="button"
+        class="quiet-link ml-2 font-semibold"
+        @click.stop="takeNear()"
+      >
+        Read it as {{ near }} <KeyCap label="Ctrl ↵" />
+      </button>
       <span class="ml-2 text-ink2">Kept as typed; the plan still has {{ planned }}.</span>
     </p>
   </div>

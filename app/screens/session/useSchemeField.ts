@@ -1,7 +1,7 @@
 import type { SlotId } from '#core/base'
 import type { SetScheme } from '#core/plan/scheme'
 import type { Slot } from '#core/plan/session'
-import { formatScheme } from '#core/plan/shorthand'
+import { formatScheme, nearestScheme } from '#core/plan/shorthand'
 import { readScheme, useTextDrafts } from './useSchemeText'
 
 /** The text of one exercise's sets while it is being written: it follows the plan until it is touched, and the plan follows it once it reads. */
@@ -21,6 +21,18 @@ export function useSchemeField(
     return read.ok ? null : read.error
   })
 
+  /** What a text that does not read would be read as, to be taken with one key. */
+  const near = computed(() => {
+    const scheme = problem.value && draft.value ? nearestScheme(draft.value) : undefined
+    return scheme ? formatScheme(scheme) : null
+  })
+  function takeNear(): void {
+    const scheme = near.value === null ? undefined : nearestScheme(draft.value ?? '')
+    if (!scheme) return
+    drop(slot().id)
+    setScheme(slot().id, scheme)
+  }
+
   function type(value: string): void {
     typed.value = value
   }
@@ -38,5 +50,5 @@ export function useSchemeField(
     typed.value = null
     drop(slot().id)
   }
-  return { text, planned, problem, type, settle, giveUp }
+  return { text, planned, problem, near, takeNear, type, settle, giveUp }
 }

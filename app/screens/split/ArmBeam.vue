@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatOneDecimal } from '#core/words'
+import { formatDecimals, formatOneDecimal } from '#core/words'
 import type { ArmBalance } from '#core/count/ledger'
 import { beamGeometry } from './beamGeometry'
 
@@ -7,7 +7,7 @@ const { balance } = defineProps<{ balance: ArmBalance }>()
 const PIN = { x: 150, y: 26 }
 const beam = computed(() => beamGeometry(balance.wish, balance.flexorExcess))
 const reciprocal = computed(() =>
-  balance.ratio ? `${(1 / balance.ratio).toFixed(2)} : 1` : '– : 1',
+  balance.ratio ? `${formatDecimals(1 / balance.ratio, 2)} : 1` : '– : 1',
 )
 const percent = computed(() => Math.round(Math.abs(balance.flexorExcess ?? 0) * 100))
 const words = computed(() => {
@@ -90,7 +90,7 @@ const words = computed(() => {
       <dd class="font-display text-[22px] leading-6 font-semibold">
         {{ reciprocal }}
       </dd>
-      <dd class="text-ink2">wish {{ (1 / balance.wish).toFixed(2) }} : 1</dd>
+      <dd class="text-ink2">wish {{ formatDecimals(1 / balance.wish, 2) }} : 1</dd>
       <dd
         :class="
           balance.verdict === 'outside' ? 'font-semibold text-alert' : 'font-semibold text-ink2'

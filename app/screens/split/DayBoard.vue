@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { dayName } from '#core/words'
-import type { PlainDate } from '#core/base'
 import { Lock } from 'lucide-vue-next'
 import { useBoard } from './boardContext'
 

@@ -29,7 +29,7 @@ const shown = computed(() => {
   return lines.slice(from, from + MOST_SHOWN)
 })
 const summary = computed(() => {
-  if (store.isEmpty) return 'Nothing allocated yet. P drafts the whole rotation, + adds a set here.'
+  if (store.isEmpty) return 'Nothing planned yet'
   return findings.value.length === 0 ? 'Nothing to look at' : `${findings.value.length} to look at`
 })
 const ICONS = { stop: OctagonAlert, caution: CircleAlert, info: Info } as const
@@ -101,14 +101,6 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
             <KeyCap label="N" /> next
           </button>
         </span>
-        <button
-          v-else-if="store.isEmpty"
-          type="button"
-          class="control"
-          @click="board.open('rotation')"
-        >
-          Start from a template
-        </button>
       </div>
       <ul>
         <li v-for="worded in shown" :key="worded.key">

@@ -106,6 +106,7 @@ const difference = computed(() =>
         @put-back="trial.putBack()"
       />
       <ConflictPanel v-if="difference" :difference="difference" />
+      <EmptyPlan v-if="store.plan && store.isEmpty" :client-id="id" />
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <PlainTable v-else-if="isTable" />
       <DayBoard v-else-if="isPhone" :dates="dates" :is-ready="isTakenUp" :today="todayAt" />

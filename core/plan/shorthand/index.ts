@@ -1,4 +1,5 @@
-export { formatScheme, parseScheme } from './scheme'
+export { formatScheme, nearestScheme, parseScheme } from './scheme'
+export { inOneSpelling } from './spellings'
 export {
   formatGrouping,
   formatSession,

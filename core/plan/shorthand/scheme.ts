@@ -1,3 +1,4 @@
+import { inOneSpelling } from './spellings'
 import { type Result, nonEmpty } from '../../base'
 import {
   type LoadRule,
@@ -250,7 +251,32 @@ function formatRunOptions({ restAfter, sideOrder, startSide, onlyIf }: SetRun): 
  * Source: docs/shorthand.md; examples in the tests of this folder.
  */
 export function parseScheme(text: string): Result<SetScheme, ShorthandProblem> {
-  return attempt(text, takeScheme)
+  const read = attempt(text, takeScheme)
+  if (read.ok) return read
+  const spelt = attempt(inOneSpelling(text), takeScheme)
+  return spelt.ok ? spelt : read
+}
+
+const MOST_LEFT_OUT = 4
+
+/**
+ * The scheme a text would be read as if what cannot be read were left out; undefined where nothing sensible is left.
+ * It is offered, never taken by itself.
+ */
+export function nearestScheme(text: string): SetScheme | undefined {
+  let left = inOneSpelling(text)
+  for (let tried = 0; tried < MOST_LEFT_OUT; tried += 1) {
+    const read = attempt(left, takeScheme)
+    if (read.ok) return read.value
+    const { at, end } = read.error
+    const without = `${left.slice(0, at)} ${left.slice(Math.max(end, at + 1))}`
+    left = without
+      .replace(/\s+/g, ' ')
+      .replace(/[\s,;|]+$/, '')
+      .replace(/,\s*,/g, ',')
+      .trim()
+  }
+  return undefined
 }
 
 /** Takes a scheme up to `&`, the end of a line or the end of the text. */

@@ -166,6 +166,16 @@ export async function setArchived(
   return rows.length > 0
 }
 
+/** Every client of a coach, archived ones too. */
+export async function allClientIds(db: Database, coachId: CoachId): Promise<ClientId[]> {
+  const rows = await db
+    .select({ id: clients.id })
+    .from(clients)
+    .where(eq(clients.coachId, coachId))
+    .orderBy(asc(clients.position))
+  return rows.map(({ id }) => id)
+}
+
 /** Clients that are put away, the last one first. */
 export async function archivedClients(db: Database, coachId: CoachId) {
   const rows = await db

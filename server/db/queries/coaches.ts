@@ -30,7 +30,13 @@ export async function signedInCoach(
   now: Date,
 ) {
   const [row] = await db
-    .select({ id: coaches.id, name: coaches.name, studio: coaches.studio })
+    .select({
+      id: coaches.id,
+      name: coaches.name,
+      studio: coaches.studio,
+      writing: coaches.writing,
+      isDemo: coaches.isDemo,
+    })
     .from(signIns)
     .innerJoin(coaches, eq(coaches.id, signIns.coachId))
     .where(
@@ -75,6 +81,8 @@ export async function accountOf(db: Database, coachId: CoachId, now: Date) {
       studio: coaches.studio,
       email: coaches.email,
       gear: coaches.gear,
+      writing: coaches.writing,
+      isDemo: coaches.isDemo,
       passwordHash: coaches.passwordHash,
       signIns: count(signIns.id),
     })
@@ -91,7 +99,12 @@ export async function insertCoach(db: Database, coach: typeof coaches.$inferInse
     .insert(coaches)
     .values(coach)
     .onConflictDoNothing({ target: coaches.email })
-    .returning({ id: coaches.id, name: coaches.name, studio: coaches.studio })
+    .returning({
+      id: coaches.id,
+      name: coaches.name,
+      studio: coaches.studio,
+      isDemo: coaches.isDemo,
+    })
   return row
 }
 
@@ -103,6 +116,25 @@ export async function gearOf(db: Database, coachId: CoachId): Promise<Gear> {
 
 export async function setGear(db: Database, coachId: CoachId, gear: Gear): Promise<void> {
   await db.update(coaches).set({ gear }).where(eq(coaches.id, coachId))
+}
+
+/** A coach's name, studio and way of writing. */
+export async function updateCoach(
+  db: Database,
+  coachId: CoachId,
+  changed: Pick<typeof coaches.$inferInsert, 'name' | 'studio' | 'writing'>,
+): Promise<void> {
+  await db.update(coaches).set(changed).where(eq(coaches.id, coachId))
+}
+
+/** Erases a coach with everything of hers. */
+export async function eraseCoach(db: Database, coachId: CoachId): Promise<void> {
+  await db.delete(coaches).where(eq(coaches.id, coachId))
+}
+
+/** Erases studios to look around in that were made before an instant. */
+export async function eraseDemosBefore(db: Database, instant: Date): Promise<void> {
+  await db.delete(coaches).where(and(eq(coaches.isDemo, true), lt(coaches.createdAt, instant)))
 }
 
 /** Gives a coach another password. */

@@ -28,6 +28,8 @@ const RECORDED: Readonly<Record<string, Recorded>> = {
   credit_changes: { key: ['coach_id', 'key'] },
   methods: BY_ID,
   session_templates: BY_ID,
+  notes: BY_ID,
+  goals: BY_ID,
 }
 /** A session that was sent anew must not have been opened, begun or finished since. */
 const UNTOUCHED = ['opened_at', 'started_at', 'finished_at'] as const

@@ -36,6 +36,8 @@ export interface NewCoach {
   readonly passwordHash: string
   /** What the studio can load; the usual steps where nothing is said. */
   readonly gear?: Gear
+  /** A studio to look around in, that goes after a day. */
+  readonly isDemo?: boolean
 }
 
 /** Writes a coach with clients and their first plans, all or nothing. */

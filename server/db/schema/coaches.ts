@@ -1,6 +1,16 @@
 import type { CoachId } from '#core/base'
 import type { Gear } from '#core/plan/estimate'
-import { index, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { Writing } from '#core/words'
+import {
+  boolean,
+  index,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core'
 
 /** People who plan. Everything else in the database belongs to one of them. */
 export const coaches = pgTable('coaches', {
@@ -11,6 +21,10 @@ export const coaches = pgTable('coaches', {
   passwordHash: text('password_hash').notNull(),
   /** What the studio can load, line by line. */
   gear: jsonb('gear').$type<Gear>().notNull().default({}),
+  /** How dates and figures are written for her; left out, as usual. */
+  writing: jsonb('writing').$type<Partial<Writing>>().notNull().default({}),
+  /** A studio to look around in, which goes after a day. */
+  isDemo: boolean('is_demo').notNull().default(false),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { instantWords } from '~/shell/instantWords'
 import { useBoard } from '../boardContext'
 
 /** Every save of the plan, with what it changed; any of them can be brought back as one step. */
@@ -6,13 +7,6 @@ const board = useBoard()
 const store = usePlanStore()
 const { revisions, complaint, restore, rename } = useRevisions()
 const MOST_CHANGES = 4
-const time = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-})
 const nameOf = (id: string) => store.context?.catalogue.get(id)?.name ?? id
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 
@@ -39,7 +33,7 @@ async function bringBack(version: number): Promise<void> {
       >
         <b class="w-9 font-display text-[15px]">{{ revision.version }}</b>
         <span class="w-[130px] shrink-0 text-[12px] text-ink2">{{
-          time.format(new Date(revision.savedAt))
+          instantWords(revision.savedAt)
         }}</span>
         <input
           class="small-field w-[150px] shrink-0"

@@ -3,19 +3,14 @@ import { addDays, clientId, isoWeekday, type PlainDate, plainDate } from '#core/
 import { rotationLedger } from '#core/count/ledger'
 import { contextWith, methodById } from '#core/plan/method'
 import { GROUPS } from '#core/plan/catalogue'
-import { history } from '../../server/services/history'
-import { logList } from '../../server/services/log'
-import { review } from '../../server/services/review'
-import { roster } from '../../server/services/roster'
-import { trends } from '../../server/services/trendsPage'
-import {
-  TEST_DAY,
-  unitStudio,
-  type UnitStudio,
-  useTestDatabase,
-} from '../../server/testing/database'
-import { clockOffsetMs } from '../../server/clock'
-import { daysOfRun, drawnDay, GOOD_DAYS } from '../setup/days.mjs'
+import { history } from '../services/history'
+import { logList } from '../services/log'
+import { review } from '../services/review'
+import { roster } from '../services/roster'
+import { trends } from '../services/trendsPage'
+import { TEST_DAY, unitStudio, type UnitStudio, useTestDatabase } from '../testing/database'
+import { clockOffsetMs } from '../clock'
+import { daysOfRun, drawnDay, GOOD_DAYS } from '../../scripts/setup/days.mjs'
 import { demoClients } from './studio'
 
 useTestDatabase()

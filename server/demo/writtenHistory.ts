@@ -1,6 +1,6 @@
 import { seededRandom } from '#core/base'
 import type { PlainDate } from '#core/base'
-import type { NewHistory } from '../../server/db/queries/studio'
+import type { NewHistory } from '../db/queries/studio'
 import { contextWith, methodById } from '#core/plan/method'
 import { tiredBefore, tiredFor } from '#core/body/recovery-rate'
 import { doneSession } from '#core/follow/review'

@@ -5,7 +5,7 @@ import { isPossibleWith, requireExercise, BUILT_IN_CATALOGUE } from '#core/plan/
 import { daySlots } from '#core/plan/rotation'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { PlanContract } from '#shared/contracts/plan'
-import { trendsOf } from '../../server/services/trends'
+import { trendsOf } from '../services/trends'
 import { demoClients } from './studio'
 import { writtenHistory } from './writtenHistory'
 

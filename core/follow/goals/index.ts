@@ -1,0 +1,2 @@
+export { daysToGo, goalCourse } from './goal'
+export type { GoalAim, GoalCourse, GoalPoint, GoalState } from './goal'
