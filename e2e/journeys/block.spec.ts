@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import ICAL from 'ical.js'
-import { boardIsLive, cell, expect, saved, signIn, test } from '../support/test'
+import { boardIsLive, cell, expect, saved, signIn, test, handedOver } from '../support/test'
 
 /** Opens the Block page and waits until it hears keys. */
 async function openBlock(page: Page, id: string, view = ''): Promise<void> {
@@ -54,6 +54,7 @@ test(
     // Sent: from then on the first rotation is what was prescribed.
     await figure(page, 'Triceps', 1).click()
     await page.keyboard.press('Shift+Enter')
+    await handedOver(page)
     await expect(page.getByText(/^Rotation 1 is sent: \d sessions\.$/)).toBeVisible()
     await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*sent/ })).toBeVisible()
     const [first, second] = [await setsOf(page, 'Biceps', 1), await setsOf(page, 'Biceps', 2)]

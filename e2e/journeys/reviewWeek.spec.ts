@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, signedIn, signIn, test } from '../support/test'
+import { expect, signedIn, signIn, test, handedOver } from '../support/test'
 import { currentTime } from '../../server/clock'
 
 test.use({ logs: 'logged' })
@@ -66,6 +66,7 @@ test(
     ).toBeGreaterThan(0)
     await expect(page.getByRole('button', { name: /^Send rotation / })).toBeVisible()
     await page.keyboard.press('s')
+    await handedOver(page)
     await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
     await expect(page.getByText('The client has everything up to the next rotation.')).toBeVisible()
     const { revisions } = (await (
@@ -282,6 +283,7 @@ test(
     await page.getByRole('button', { name: /^Let it go/ }).click()
     await expect(page.getByRole('status').filter({ hasText: 'Let it go: chosen' })).toBeVisible()
     await page.keyboard.press('s')
+    await handedOver(page)
     await expect(page.getByRole('status').filter({ hasText: /^\s*Sent: rotation/ })).toBeVisible()
     await expect(ahead).toHaveCount(before - 1)
   },

@@ -138,3 +138,11 @@ export function shorthand(page: Page, exercise: string) {
 export async function alive(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
 }
+
+/** Something was sent to a client without a link: the code is handed over, and the page goes on. */
+export async function handedOver(page: Page): Promise<void> {
+  const code = page.getByRole('img', { name: 'QR code of the link' })
+  await expect(code).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(code).toBeHidden()
+}
