@@ -69,6 +69,11 @@ const THEME_WORDS = { system: 'as the system', light: 'light', dark: 'dark' } as
             Help and keys <KeyCap class="ml-auto" label="?" />
           </button>
         </MenuItem>
+        <MenuItem v-slot="{ active, close }" as="template">
+          <NuxtLink to="/guide" class="menu-item" :data-active="active || undefined" @click="close"
+            >Guide</NuxtLink
+          >
+        </MenuItem>
         <MenuItem v-slot="{ active }">
           <button type="button" class="menu-item" :data-active="active || undefined" @click="next">
             Theme: {{ THEME_WORDS[choice] }}

@@ -21,7 +21,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   event.preventDefault()
   void answer()
 })
-preloadedLater('CommandDialog', 'KeysDialog', 'GoDialog')
+preloadedLater('CommandDialog', 'HelpDialog', 'GoDialog')
 </script>
 
 <template>
@@ -36,7 +36,7 @@ preloadedLater('CommandDialog', 'KeysDialog', 'GoDialog')
     <KeyCap class="max-lg:hidden" label="/" />
   </button>
   <LazyCommandDialog v-if="isOpen" :found="found" :search="foundNotes" @closed="isOpen = false" />
-  <LazyKeysDialog v-if="isHelpOpen" />
+  <LazyHelpDialog v-if="isHelpOpen" />
   <LazyGoDialog
     v-if="isGoing"
     :client-id="route.params.clientId ? String(route.params.clientId) : null"

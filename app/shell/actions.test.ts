@@ -12,6 +12,8 @@ import { ROSTER_ACTIONS } from '../screens/roster/rosterActions'
 import { SESSION_ACTIONS } from '../screens/session/sessionActions'
 import { CLIENT_ACTIONS } from './clientActions'
 import { STUDIO_WAYS, wayAt, WAYS } from './places'
+import { SCREEN_HELP } from './screenHelp'
+import { TOUR } from './tour'
 import { BOARD_ACTIONS } from '../screens/split/boardActions'
 
 /** Every table, with the folder of the screen it is for. */
@@ -208,7 +210,8 @@ describe('the actions of the open screen', () => {
     useActions(LOG_ACTIONS, screen)
     const shown = useShownActions()
     shown.openHelp()
-    expect([shown.sections.value, shown.isHelpOpen.value]).toEqual([[], false])
+    // Help is there also where a screen has no keys of its own.
+    expect([shown.sections.value, shown.isHelpOpen.value]).toEqual([[], true])
     mounted.forEach(work => work())
     const [section] = shown.sections.value
     expect(section).toMatchObject({ title: LOG_ACTIONS.title })
@@ -239,3 +242,29 @@ test.each([
   ['/clients/a/plateau/biceps', 'split'],
   ['/roster', 'split'],
 ])('%s is shown as %s', (path, id) => expect(wayAt(path).id).toBe(id))
+
+describe('help', () => {
+  const books = ['guide', 'methods', 'shorthand']
+    .map(book => readFileSync(join('docs', `${book}.md`), 'utf8').toLowerCase())
+    .join('\n')
+  test.each(Object.entries(SCREEN_HELP))(
+    'of %s has signs and ways, and the guide answers to its word',
+    (_, { signs, ways, guide }) => {
+      expect(signs.length).toBeGreaterThanOrEqual(3)
+      for (const text of [...signs.flat(), ...ways]) expect(text.trim()).not.toBe('')
+      for (const word of guide.split(' ')) expect(books).toContain(word)
+    },
+  )
+
+  test('the tour stops at pages there are, whoever is on the roster', () => {
+    const client = { id: 'a', needs: [], block: {} } as never
+    for (const { to } of TOUR) {
+      expect(to([])).toBe('/roster')
+      const path = to([client])
+      expect(
+        path === '/roster' ||
+          WAYS.some(way => path === `/clients/a${way.path.replace('/1', '/2')}`),
+      ).toBe(true)
+    }
+  })
+})

@@ -100,7 +100,7 @@ export function useShownActions() {
       })),
     ),
     isHelpOpen,
-    /** `?` opens the list, wherever there is one. */
-    openHelp: () => void (isHelpOpen.value = shown.value.length > 0),
+    /** `?` opens the help of the open screen. */
+    openHelp: () => void (isHelpOpen.value = true),
   }
 }

@@ -62,10 +62,23 @@ async function owned(playwright: {
     sessions: { id: string; state: string }[]
     measurements: { id: string }[]
   }
+  const kept = async (what: 'notes' | 'goals', data: object) => {
+    const path = `/api/clients/${clientId}/${what}`
+    await asking.post(path, { data })
+    const all = (await (await asking.get(path)).json()) as Record<string, { id: string }[]>
+    return all[what]![0]!.id
+  }
   return {
     studio,
     ids: {
       clientId,
+      noteId: await kept('notes', { on: today, session: null, text: 'Theirs' }),
+      goalId: await kept('goals', {
+        words: '',
+        measure: { kind: 'measurement', of: 'waist' },
+        target: 80,
+        by: '2030-01-07',
+      }),
       blockId,
       version: '1',
       pass: '0',

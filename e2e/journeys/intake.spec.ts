@@ -18,7 +18,7 @@ test('a new client is entered on one page and ready to plan', async ({ page, stu
   const open = page.getByRole('button', { name: 'Open the board' })
   await expect(open).toBeEnabled()
   await open.click()
-  await expect(page.getByText('Name must be at least 1 character.', { exact: true })).toBeVisible()
+  await expect(page.getByText('Name is empty; fill it in.', { exact: true })).toBeVisible()
   await page.getByLabel('Name', { exact: true }).fill('Tora Eikeland')
   await page.getByLabel('Months of training').fill('50')
   await page.getByLabel('Method', { exact: true }).selectOption('Own arm day')

@@ -88,7 +88,7 @@ test('an own exercise is added, planned, and not removed while a plan uses it', 
   await page.getByRole('button', { name: 'Copy as my own' }).click()
   const save = page.getByRole('button', { name: 'Save the exercise' })
   await save.click()
-  await expect(page.getByText(/^Name must be at least 1 character/).first()).toBeVisible()
+  await expect(page.getByText(/^Name is empty/).first()).toBeVisible()
   await page.getByLabel('Name', { exact: true }).fill('Barbell curl')
   await save.click()
   await expect(page.getByText(/is taken by another exercise/).first()).toBeVisible()

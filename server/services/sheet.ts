@@ -217,7 +217,11 @@ export async function sheet(
   )
   return success({
     client: { id: reader.clientId, name: data.value.view.name },
-    coach: { name: reader.coach.name, studio: reader.coach.studio },
+    coach: {
+      name: reader.coach.name,
+      studio: reader.coach.studio,
+      ...(reader.coach.writing && { writing: reader.coach.writing }),
+    },
     now: currentTime().toISOString(),
     today,
     levels: data.value.levels,

@@ -8,6 +8,7 @@ import type { z } from 'zod'
 import { type SheetReader, sheetReader } from '../services/sheetLinks'
 import { recorded, subjectOf } from '../services/changes'
 import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
+import { writeFor } from './writing'
 
 type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
 
@@ -38,6 +39,7 @@ export function defineRoute<
 >(route: Route<Params, Body, Answer, { readonly coach: Coach }>): EventHandler {
   return guarded(async event => {
     const coach = await askingCoach(event)
+    writeFor(coach?.writing)
     return coach
       ? answered(event, taughtToUndo(route), { coach })
       : failure<Problem>({ kind: 'not-signed-in' })
@@ -78,6 +80,7 @@ export function defineSheetRoute<
     const [, key] = /^Sheet (\S{20,100})$/.exec(getHeader(event, 'authorization') ?? '') ?? []
     const reader =
       key === undefined ? failure<Problem>({ kind: 'not-signed-in' }) : await sheetReader(key)
+    if (reader.ok) writeFor(reader.value.coach.writing)
     return reader.ok ? answered(event, route, { reader: reader.value }) : reader
   })
 }

@@ -69,7 +69,7 @@ describe('a refused field is named, with the remedy', () => {
     const { error } = SignInBody.safeParse({ email: 'kaja', password: '' })
     expect(fieldErrors(error?.issues ?? []).map(({ detail }) => detail)).toEqual([
       'email must be an email address.',
-      'password must be at least 1 character.',
+      'password is empty; fill it in.',
     ])
   })
 })

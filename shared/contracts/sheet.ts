@@ -12,6 +12,7 @@ import {
   type SetPlace,
   type SheetSession,
 } from '#core/follow/sheet'
+import type { Writing } from '#core/words'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
 import { SetUpContract } from './scheme'
@@ -141,7 +142,12 @@ export type OpenLinkAnswer = z.output<typeof OpenLinkAnswer>
 
 export interface SheetView {
   readonly client: { readonly id: string; readonly name: string }
-  readonly coach: { readonly name: string; readonly studio: string }
+  readonly coach: {
+    readonly name: string
+    readonly studio: string
+    /** How dates and figures are written in this studio. */
+    readonly writing?: Partial<Writing>
+  }
   readonly now: string
   readonly today: PlainDate
   /** Sent sessions around today, in the order of their days, each with what was said about it. */

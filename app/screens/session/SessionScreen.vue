@@ -159,7 +159,7 @@ const readout = computed(() => {
           <KeyCap label="W" /> warm-up sets
         </button>
         <button type="button" class="quiet-link" @click="openHelp()">
-          <KeyCap label="?" /> all keys
+          <KeyCap label="?" /> help
         </button>
       </div>
     </footer>

@@ -152,7 +152,7 @@ const difference = computed(() =>
           <KeyCap label="T" /> {{ isTable ? 'board' : 'plain table' }}
         </button>
         <button type="button" class="quiet-link" @click="openHelp()">
-          <KeyCap label="?" /> all keys
+          <KeyCap label="?" /> help
         </button>
       </div>
     </footer>

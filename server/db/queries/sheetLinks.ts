@@ -107,7 +107,12 @@ export async function deviceByHash(db: Database, keyHash: string, now: Date) {
       lastSeenAt: sheetDevices.lastSeenAt,
       clientId: clientLinks.clientId,
       isGood: sql<boolean>`coalesce(${isGood(now)}, false) and ${clients.archivedAt} is null`,
-      coach: { id: coaches.id, name: coaches.name, studio: coaches.studio },
+      coach: {
+        id: coaches.id,
+        name: coaches.name,
+        studio: coaches.studio,
+        writing: coaches.writing,
+      },
     })
     .from(sheetDevices)
     .innerJoin(

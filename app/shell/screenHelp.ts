@@ -1,0 +1,277 @@
+import type { StudioWayId, WayId } from './places'
+
+/** What the help says of one screen beside its keys. */
+interface ScreenHelp {
+  /** A sign, and what it means. */
+  readonly signs: readonly (readonly [sign: string, meaning: string])[]
+  /** Three short ways to get something done. */
+  readonly ways: readonly [string, string, string]
+  /** What the guide is searched for. */
+  readonly guide: string
+}
+
+/** Signs and ways of every screen. A screen without a row does not compile. */
+export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
+  split: {
+    signs: [
+      ['full peg', 'a direct set; heads tell the muscles apart, also without colour'],
+      ['outlined peg', 'an indirect set, counted in part'],
+      ['thread with strokes', 'the muscle is not recovered when it is trained again'],
+      ['peg in the channel', 'sets per 7 days between floor, target and ceiling'],
+      ['lock', 'held fixed, or a sore joint that may bear no more'],
+    ],
+    ways: [
+      'Carry sets to another day: choose the cell, hold Shift, press an arrow, Enter puts them down.',
+      'Settle a finding: N walks them, Enter makes the fix that is shown in blue.',
+      'Fill what is missing: P proposes ways to place the sets.',
+    ],
+    guide: 'split',
+  },
+  session: {
+    signs: [
+      ['plank', 'an exercise or a pair, as long as it takes'],
+      ['hatched', 'warm-up'],
+      ['upright line', 'the limit of the day’s minutes'],
+    ],
+    ways: [
+      'Type sets: 4 x 8-12, rir 2. Other spellings are read as well: 3x12 20kg rpe8.',
+      'Pair two exercises: choose one, S does it together with the next.',
+      'Only so many minutes: L, type the minutes, keep it for one date or for good.',
+    ],
+    guide: 'session',
+  },
+  block: {
+    signs: [
+      ['as sent', 'the client has this rotation; later edits do not change it by themselves'],
+      ['lowered column', 'an easier rotation, a deload'],
+      ['dot', 'an exception in this rotation'],
+    ],
+    ways: [
+      'A set more from here on: choose the rotation and the muscle, then H.',
+      'Send: Shift Enter. Without a link you get one with its code at once.',
+      'Take a sending back: Z, until the client has opened it.',
+    ],
+    guide: 'block',
+  },
+  proposals: {
+    signs: [
+      ['proven', 'no better way exists under the limits'],
+      ['held back', 'left out because a joint is sore or a note warns'],
+      ['blue', 'differs from the plan as it stands'],
+    ],
+    ways: [
+      'Use one: its letter. Try it on the board first: Space.',
+      'See why no more is possible: open “Why not more” under a column.',
+      'Compare other terms: type “four days, 45 minutes, no arm day”.',
+    ],
+    guide: 'proposals',
+  },
+  log: {
+    signs: [
+      ['grey figure', 'what was asked; Enter takes it as done'],
+      ['to look at', 'two phones or a late entry disagree: take one'],
+      ['was', 'what stood there before, and who said it'],
+    ],
+    ways: [
+      'Log from paper: Enter goes from set to set, “All as planned” fills an exercise.',
+      'A set that went on: type 6@20, drop 5@16.',
+      'Give the client the sheet: K makes link and code.',
+    ],
+    guide: 'training',
+  },
+  review: {
+    signs: [
+      ['lying peg', 'missed'],
+      ['6 of about 16 sessions', 'too early for a verdict'],
+      ['expected', 'what an earlier change promised, and what came'],
+    ],
+    ways: [
+      'Settle a missed session: 1 to 4 chooses one of the ways.',
+      'Take a change: Enter; only for this rotation: O; refuse: Delete.',
+      'Send what changed: S.',
+    ],
+    guide: 'review',
+  },
+  trends: {
+    signs: [
+      ['band', 'the 80 % interval of the trend'],
+      ['rising, falling', 'said only where it is wrong in 5 of 100 at most'],
+      ['new line', 'the set-up changed: grip, bench, side'],
+    ],
+    ways: [
+      'Look at one exercise: choose it in the list.',
+      'Read the figures: every chart has its table and a file.',
+      'Open the story of an exercise: A.',
+    ],
+    guide: 'trends',
+  },
+  rehearsal: {
+    signs: [
+      ['spread', 'from the tenth to the ninetieth of a hundred simulated clients'],
+      ['against doing nothing', 'what the rules bring beside leaving the plan alone'],
+      ['Simulated', 'not the client: a made-up body with the client’s plan'],
+    ],
+    ways: [
+      'Run it: R. More runs make the spread steadier.',
+      'Make a practice client to try sheet and review without anybody’s data.',
+      'Change what is assumed at the top, and run again.',
+    ],
+    guide: 'rehearsal',
+  },
+  report: {
+    signs: [
+      ['planned beside done', 'sets per 7 days of the whole block'],
+      ['closing notes', 'in sight when the next block begins'],
+      ['dash', 'too little was logged to say'],
+    ],
+    ways: [
+      'Print it or save it as PDF: Print.',
+      'Write what you take into the next block at the foot.',
+      'Begin the next block: Block, “Begin the next block”.',
+    ],
+    guide: 'block report',
+  },
+  profile: {
+    signs: [
+      ['screening', 'a yes holds arm work back until a professional has cleared it'],
+      ['usual value', 'grey: follows from training age and method'],
+      ['sensitive', 'lower ceilings for this joint'],
+    ],
+    ways: [
+      'Same minutes for all days: type them over the days, “Set”.',
+      'Nothing to report: “No to all”.',
+      'Take a client in from a file: New client, “from a file”.',
+    ],
+    guide: 'intake',
+  },
+  targets: {
+    signs: [
+      ['grey figure', 'the usual one; what you type replaces it'],
+      ['peg', 'what the rotation gives now'],
+      ['comes from', 'why the usual figure is what it is'],
+    ],
+    ways: [
+      'Back to the usual figure: clear the field.',
+      'Bring a muscle up: set its priority, the bands follow.',
+      'Undo a save: Z, from wherever you are.',
+    ],
+    guide: 'targets',
+  },
+  history: {
+    signs: [
+      ['part done', 'begun and not finished'],
+      ['cleared', 'a professional has cleared the joint; its ceiling grows back by the week'],
+      ['on course', 'the whole 80 % interval of a goal’s course reaches it'],
+    ],
+    ways: [
+      'Write a note: it is yours alone, and / finds it by its words.',
+      'Set a goal: a measure, a figure, a day.',
+      'Record a clearance when a professional has looked at a joint.',
+    ],
+    guide: 'history',
+  },
+  roster: {
+    signs: [
+      ['Now', 'needs you today: pain, a missed session, nothing sent'],
+      ['lying peg', 'missed'],
+      ['flag', 'your own mark: first in its section'],
+    ],
+    ways: [
+      'Settle a missed session: ↓ to the client, 1, then the number of the way.',
+      'Not today: → opens the reasons, L asks again later.',
+      'Find anything: / and a few letters.',
+    ],
+    guide: 'roster',
+  },
+  floor: {
+    signs: [
+      ['plank', 'a session of today, as long as it takes'],
+      ['red', 'something waits for you with this client'],
+      ['blue dot', 'now'],
+    ],
+    ways: [
+      'Log a session: Log in its row.',
+      'Change sets between two clients: Board in its row; on a phone it opens on today.',
+      'Settle what waits: the reason in the row leads there.',
+    ],
+    guide: 'floor',
+  },
+  exercises: {
+    signs: [
+      ['credit', 'what one set counts for a muscle: 1 direct, a part indirect'],
+      ['yours', 'added by you'],
+      ['caution', 'where it can hurt, and for whom'],
+    ],
+    ways: [
+      'Change a credit: for all clients or for one; what it does is shown before.',
+      'Add an exercise: “Your own”, from one that is like it.',
+      'Find one: type its name, muscle or equipment.',
+    ],
+    guide: 'exercises',
+  },
+  methods: {
+    signs: [
+      ['blue with a bar', 'differs from the usual method'],
+      ['direct only, in part, whole', 'how an indirect set is counted'],
+      ['yours', 'a copy you changed'],
+    ],
+    ways: [
+      'Make your own: copy one and change its settings.',
+      'See another method over a board: ⇧M there.',
+      'Follow it: choose it on the client’s profile.',
+    ],
+    guide: 'counting',
+  },
+  compare: {
+    signs: [
+      ['blue', 'differs on the right'],
+      ['version', 'a save of the plan'],
+      ['by', 'counted as another method counts'],
+    ],
+    ways: [
+      'Two clients: choose one on either side.',
+      'Before and after: one client, two versions.',
+      'One plan by two methods: choose the method on one side.',
+    ],
+    guide: 'compare',
+  },
+  outbox: {
+    signs: [
+      ['rotation sent', 'what the client was told of a sending'],
+      ['your words', 'stands on the sheet for two weeks'],
+      ['answer to pain', 'stands on the sheet, and refers to a professional'],
+    ],
+    ways: [
+      'Write to a client: her name, then “Write it”.',
+      'Answer a note: on Review, under what the client wrote.',
+      'Take a message back: Z on a page of the client.',
+    ],
+    guide: 'link',
+  },
+  archive: {
+    signs: [
+      ['since', 'when it was put away'],
+      ['Export', 'everything of the client as a file'],
+      ['Erase', 'for good: asks for the full name'],
+    ],
+    ways: [
+      'Bring one back: Restore.',
+      'Put one away: at the foot of the profile.',
+      'Keep a copy first: Export.',
+    ],
+    guide: 'archive',
+  },
+  account: {
+    signs: [
+      ['dates and figures', 'hold on every screen, sheet and page of paper'],
+      ['can load', 'loads are rounded to what there is'],
+      ['sign-ins', 'places where you are signed in'],
+    ],
+    ways: [
+      'Lost a phone: “Sign out everywhere”.',
+      'Take everything along: “Export everything”.',
+      'Other plates: “What the studio can load”.',
+    ],
+    guide: 'load',
+  },
+}
