@@ -19,6 +19,7 @@ type Turn = 'undo' | 'redo'
 /** What was done last on the client whose page is open, or in the studio, and how it is taken back. */
 export const useChangesStore = defineStore('changes', () => {
   const { ask } = useApi()
+  const app = useNuxtApp()
   /** Of a client, or of the studio where it is null. */
   const subject = ref<string | null>(null)
   const last = shallowRef<LastChanges>({ undo: null, redo: null })
@@ -74,6 +75,8 @@ export const useChangesStore = defineStore('changes', () => {
     if (result.ok) {
       const { did, detail } = result.value
       said.value = `${which === 'undo' ? 'Undone' : 'Done again'}: ${did}${detail ? `, ${detail}` : ''}.`
+      // What the page was drawn from is asked for again, then its forms begin anew from that.
+      await app.runWithContext(() => refreshNuxtData())
       epoch.value += 1
     } else
       said.value = capitalised(

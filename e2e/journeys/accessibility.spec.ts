@@ -215,6 +215,39 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
   },
 }
 
+/** Pages a coach uses on a phone, beside the desk's. */
+const ON_A_PHONE = ['/roster', '/floor', '/guide', '/split', '/log', '/review', '/history'] as const
+
+test('no grave finding: on a phone, and what the bar opens', async ({ page, studio }) => {
+  test.slow()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await inTheme(page, 'light')
+  await signedIn(page, studio)
+  const { id } = studio.client('Ines')
+  for (const path of ON_A_PHONE) {
+    const isStudio = ['/roster', '/floor', '/guide'].includes(path)
+    await page.goto(isStudio ? path : `/clients/${id}${path}`)
+    await page.locator('main').first().waitFor()
+    await page.waitForLoadState('networkidle')
+    await lookInBothThemes(page, path)
+  }
+  await page.setViewportSize({ width: 1280, height: 800 })
+  for (const [key, heading] of [
+    ['u', /^Done for/],
+    ['?', 'Help: History'],
+    ['Shift+G', 'Go to'],
+  ] as const) {
+    await page.keyboard.press(key)
+    await expect(
+      page.getByRole('dialog').getByRole('heading', { name: heading }).first(),
+    ).toBeVisible()
+    await lookInBothThemes(page, `opened by ${key}`)
+    await page.keyboard.press('Escape')
+  }
+  await page.getByRole('button', { name: /account menu$/ }).click()
+  await lookInBothThemes(page, 'account menu')
+})
+
 test('no grave finding: signing in', async ({ page }) => {
   await inTheme(page, 'light')
   await page.goto('/sign-in')

@@ -28,6 +28,7 @@ const server = { sent: [] as SentSession[], sending: null as unknown }
 
 async function answering({ path, method, body }: Asked): Promise<unknown> {
   if (path.endsWith('/sent')) return { ok: true, value: { sent: server.sent } }
+  if (path.endsWith('/link')) return { ok: true, value: { link: null } }
   if (path.endsWith('/send')) return server.sending ?? { ok: true, value: { sessions: 3 } }
   if (method === 'PUT') {
     const { version } = body as { version: number }
@@ -276,6 +277,8 @@ describe('sending', () => {
     await page.of.send()
     expect(sends(page)).toMatchObject([{ method: 'POST', body: { pass: 1, again: false } }])
     expect(page.of.message.value).toBe('Rotation 2 is sent: 3 sessions.')
+    // Nobody has a phone to find it on yet.
+    expect(page.of.isHandingOver.value).toBe(true)
     expect(page.of.isSending.value).toBe(false)
   })
 
