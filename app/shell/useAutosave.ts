@@ -92,7 +92,8 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
   watch(
     () => store.saveState,
     ({ kind }) => {
-      void keepSoon()
+      // That it is saved is kept at once: a draft that looks unsaved would come back over what was undone since.
+      void (kind === 'idle' ? keep() : keepSoon())
       if (kind === 'idle' && !store.isSaved) void saveSoon()
     },
   )

@@ -171,3 +171,5 @@ export {
   storyNotes,
 } from './story'
 export { twiceSeenWords } from './secondMethod'
+export { drawnPose, exerciseFigure } from './poseFigure'
+export type { Drawn, Figure } from './poseFigure'

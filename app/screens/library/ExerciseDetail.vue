@@ -74,6 +74,13 @@ const stressIn = ({ jointStress }: Intent) =>
       <button v-if="isOwn" type="button" class="control" @click="emit('removed')">Remove</button>
       <button type="button" class="control" @click="emit('copied')">Copy as my own</button>
     </div>
+    <PoseFigure
+      class="mt-3"
+      :exercise="exercise.id"
+      :pattern="exercise.pattern"
+      :name="exercise.name"
+      :height="130"
+    />
     <dl class="mt-3 flex flex-col gap-2">
       <div v-for="intent in exercise.intents" :key="intent.id" class="border-l-2 border-line pl-3">
         <dt class="font-semibold">

@@ -10,6 +10,13 @@ const { movement } = defineProps<{ movement: SheetMovement }>()
     <summary class="flex min-h-[44px] cursor-pointer items-center font-semibold">
       How to do it{{ movement.cautions.length > 0 ? ', and what to mind' : '' }}
     </summary>
+    <PoseFigure
+      v-if="movement.pattern"
+      class="my-2"
+      :exercise="movement.exercise"
+      :pattern="movement.pattern"
+      :name="movement.name"
+    />
     <p v-if="movement.how" dir="auto">{{ movement.how }}</p>
     <ul class="list-disc pl-5">
       <li v-for="cue in movement.cues" :key="cue">{{ cue }}</li>

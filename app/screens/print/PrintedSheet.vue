@@ -29,6 +29,13 @@ const MOST_BOXES = 6
       </p>
       <div v-for="exercise in group.exercises" :key="exercise.key" class="exercise">
         <div class="what">
+          <PoseFigure
+            class="drawing"
+            :exercise="exercise.exercise"
+            :pattern="exercise.pattern"
+            :name="exercise.name"
+            :height="40"
+          />
           <h3>
             <span class="letter">{{ exercise.letter }}</span> {{ exercise.name }}
           </h3>
@@ -168,5 +175,12 @@ footer {
   margin-top: 8pt;
   font-size: 11pt;
   break-inside: avoid;
+}
+.drawing {
+  float: right;
+  margin-inline-start: 8px;
+}
+.drawing :deep(figcaption) {
+  display: none;
 }
 </style>

@@ -25,6 +25,9 @@ import type { Grouping, Session, Slot } from '#core/plan/session'
 /** One exercise as it stands on paper. */
 export interface PrintedExercise {
   readonly key: string
+  /** What is drawn beside it. */
+  readonly exercise: string
+  readonly pattern: string
   readonly letter: string
   readonly name: string
   readonly lines: readonly string[]
@@ -132,6 +135,8 @@ export function usePrintedSessions(
       const own = requireExercise(context.catalogue, slot.exercise)
       return {
         key: slot.id,
+        exercise: slot.exercise,
+        pattern: own.pattern,
         letter,
         name: slotName(slot, context.catalogue),
         lines: printedLines(slot, own, isTogether, context),

@@ -86,6 +86,7 @@ function told(exercise: Exercise, intent: Intent, { catalogue }: PlanContext) {
     ...done,
     name: slotName(done, catalogue),
     how: intent.how,
+    pattern: exercise.pattern,
     cues: cueLines(exercise.id, intent.id),
     cautions: exercise.cautions.map(caution => CAUTIONS[caution]),
     countUnit: exercise.repUnit,

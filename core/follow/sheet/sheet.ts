@@ -1,5 +1,5 @@
 import type { ExerciseId, PlainDate, SlotId } from '../../base'
-import type { Joint } from '../../plan/catalogue'
+import type { Joint, Pattern } from '../../plan/catalogue'
 import type { BarLoading, LoadGrid, TopLoading } from '../../plan/estimate'
 import type { BodySide } from '../../body/log'
 import type { SetRole, SetUp, SetUpField, WeightUnit } from '../../plan/scheme'
@@ -78,6 +78,8 @@ export interface SheetMovement {
   readonly how: string
   /** Short cues, then where a repetition ends; none for a coach's own exercise. */
   readonly cues: readonly string[]
+  /** Of movement, by which it is drawn; missing on sheets from before. */
+  readonly pattern?: Pattern
   readonly cautions: readonly string[]
   readonly countUnit: 'reps' | 'seconds'
   readonly scale: LoadScale
