@@ -46,7 +46,7 @@ function search(): void {
       <section aria-labelledby="help-keys">
         <h3 id="help-keys" class="section-head">Keys</h3>
         <template v-for="section in sections" :key="section.title">
-          <h4 class="mt-1 text-[12px] text-ink2">Keys of {{ section.title }}</h4>
+          <h4 class="mt-1 text-[12px] text-ink2">On {{ section.title }}</h4>
           <dl class="grid grid-cols-[130px_1fr] gap-y-1">
             <template v-for="action in section.actions" :key="action.id">
               <dt class="flex gap-1">

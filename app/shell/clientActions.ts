@@ -8,7 +8,7 @@ export interface ClientDesk {
 }
 
 export const CLIENT_ACTIONS: ActionTable<ClientDesk> = {
-  title: 'every page of a client',
+  title: 'every screen of a client',
   actions: [
     {
       id: 'undo',

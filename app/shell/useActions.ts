@@ -1,3 +1,4 @@
+import { groupedBy } from '#core/base'
 import { useEventListener } from '@vueuse/core'
 import { type Action, actionFor, type ActionTable, capsOf, type Pressed } from './actions'
 
@@ -92,11 +93,15 @@ function named({ table, screen }: Shown): readonly NamedAction[] {
 /** What can be done on the open screen: for the help, and for the command box. */
 export function useShownActions() {
   return {
+    /** Tables with one title are told as one. */
     sections: computed(() =>
-      shown.value.map(one => ({
-        title: one.table.title,
-        mouse: one.table.mouse ?? '',
-        actions: named(one),
+      [...groupedBy(shown.value, ({ table }) => table.title)].map(([title, own]) => ({
+        title,
+        mouse: own
+          .map(({ table }) => table.mouse ?? '')
+          .join(' ')
+          .trim(),
+        actions: own.flatMap(named),
       })),
     ),
     isHelpOpen,

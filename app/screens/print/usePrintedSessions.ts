@@ -69,6 +69,13 @@ const withoutStart = (scheme: SetScheme): SetScheme => ({
   runs: scheme.runs.map(({ startSide: _, ...run }) => run),
 })
 
+/** What is drawn, and what is asked for line by line. */
+const printedMovement = (...asked: Parameters<typeof printedLines>) => ({
+  exercise: asked[0].exercise,
+  pattern: asked[1].pattern,
+  lines: printedLines(...asked),
+})
+
 function printedLines(
   { scheme }: Slot,
   exercise: Exercise,
@@ -135,11 +142,9 @@ export function usePrintedSessions(
       const own = requireExercise(context.catalogue, slot.exercise)
       return {
         key: slot.id,
-        exercise: slot.exercise,
-        pattern: own.pattern,
         letter,
         name: slotName(slot, context.catalogue),
-        lines: printedLines(slot, own, isTogether, context),
+        ...printedMovement(slot, own, isTogether, context),
         hints: sentences([
           intentFor(context, own, slot.intent).how,
           cueLines(slot.exercise, slot.intent).join('. '),

@@ -39,7 +39,8 @@ const barOf = (share: number) => Math.min(100, share * LIMIT_AT)
           ><b>{{ cell.value }}</b> <span>{{ cell.over ? '' : cell.of }}</span><span
             v-if="cell.over"
             class="over"
-            ><ArrowUp :size="11" aria-hidden="true" />{{ cell.over }}</span
+            ><ArrowUp :size="11" aria-hidden="true" />{{ cell.over.replace(' over', '')
+            }}<span class="max-xl:hidden">&nbsp;over</span></span
           ></span
         >
         <span v-if="cell.share !== null" class="bar" aria-hidden="true"

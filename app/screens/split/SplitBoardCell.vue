@@ -243,6 +243,10 @@ watch(
   border-radius: 5px;
   pointer-events: none;
 }
+/* The frame ends above the threads, whose hours stand clear below it. */
+.cell[data-size='arm'][data-selected]::after {
+  bottom: 22px;
+}
 .rail {
   stroke: var(--rail);
   stroke-width: 2;
