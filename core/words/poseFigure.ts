@@ -115,72 +115,72 @@ function figure({ head, torso, leg, arms }: Skeleton, place: (point: Point) => P
   }
 }
 
+/** Between the two positions, and around both. */
 const GAP = 2.5
+const EDGE = 1
 const SUPPORTED: readonly Posture[] = ['seated', 'lying', 'incline', 'chest_on_pad']
 
+const handOf = ({ arms }: Skeleton): Point => arms[0]?.[3] ?? { x: 0, y: 0 }
+
+/** What stays where it is in both positions. */
+function anchorOf(body: Skeleton, { fixed, posture }: Pose): Point {
+  if (fixed === 'hands') return handOf(body)
+  return posture === 'standing' ? body.leg[2] : { x: 0, y: 0 }
+}
+
+const flat = (at: Point, left: number, right: number, down: number) =>
+  [
+    { x: at.x - left, y: at.y + down },
+    { x: at.x + right, y: at.y + down },
+  ] as const
+
+/** The bar, seat or bench a body rests on. */
+function supportsOf(
+  body: Skeleton,
+  { fixed, posture }: Pose,
+  place: (point: Point) => Point,
+): Drawn['supports'] {
+  if (fixed === 'hands') return [flat(place(handOf(body)), 1.6, 1.6, 0)]
+  if (!SUPPORTED.includes(posture)) return []
+  const [pelvis, shoulder] = [place(body.torso[0]), place(body.torso[1])]
+  if (posture === 'seated') return [flat(pelvis, 1.4, 1.8, 0.5)]
+  return [
+    [
+      { x: pelvis.x, y: pelvis.y + 0.6 },
+      { x: shoulder.x, y: shoulder.y + 0.6 },
+    ],
+  ]
+}
+
+const left = (points: readonly Point[]) => Math.min(...points.map(({ x }) => x))
+const right = (points: readonly Point[]) => Math.max(...points.map(({ x }) => x))
+
 /** The start and the end of a movement from its joint angles, beside each other on one ground. */
-export function drawnPose({ posture, view, fixed, start, end }: Pose): Drawn {
-  const usual = POSTURES[posture]
-  const bodies = [start, end].map(angles => skeleton({ ...usual, ...angles }, view))
-  const [first, last] = bodies as [Skeleton, Skeleton]
-  const handOf = ({ arms }: Skeleton): Point => arms[0]?.[3] ?? { x: 0, y: 0 }
-  const anchor = (body: Skeleton): Point =>
-    fixed === 'hands' ? handOf(body) : posture === 'standing' ? body.leg[2] : { x: 0, y: 0 }
-  const ends = (body: Skeleton) => {
-    const at = anchor(body)
-    return pointsOf(body).map(({ x, y }) => ({ x: x - at.x, y: y - at.y }))
-  }
-  const [a, b] = [ends(first), ends(last)]
-  const left = (points: readonly Point[]) => Math.min(...points.map(({ x }) => x))
-  const right = (points: readonly Point[]) => Math.max(...points.map(({ x }) => x))
-  const shift = right(a) - left(b) + GAP
+export function drawnPose(pose: Pose): Drawn {
+  const bodyOf = (angles: Angles) => skeleton({ ...POSTURES[pose.posture], ...angles }, pose.view)
   const placeOf =
     (body: Skeleton, across: number) =>
     ({ x, y }: Point): Point => ({
-      x: x - anchor(body).x + across,
-      y: -(y - anchor(body).y),
+      x: x - anchorOf(body, pose).x + across,
+      y: anchorOf(body, pose).y - y,
     })
-  const places = [placeOf(first, 0), placeOf(last, shift)] as const
-  const all = [...a, ...b.map(({ x, y }) => ({ x: x + shift, y }))]
-  const top = Math.min(...all.map(({ y }) => -y))
-  const bottom = Math.max(...all.map(({ y }) => -y))
-  const supports = bodies.flatMap((body, at): (readonly [Point, Point])[] => {
-    const place = places[at] ?? places[0]
-    if (fixed === 'hands') {
-      const hand = place(handOf(body))
-      return [
-        [
-          { x: hand.x - 1.6, y: hand.y },
-          { x: hand.x + 1.6, y: hand.y },
-        ],
-      ]
-    }
-    if (!SUPPORTED.includes(posture)) return []
-    const [pelvis, shoulder] = body.torso.map(place) as [Point, Point]
-    return posture === 'seated'
-      ? [
-          [
-            { x: pelvis.x - 1.4, y: pelvis.y + 0.5 },
-            { x: pelvis.x + 1.8, y: pelvis.y + 0.5 },
-          ],
-        ]
-      : [
-          [
-            { x: pelvis.x, y: pelvis.y + 0.6 },
-            { x: shoulder.x, y: shoulder.y + 0.6 },
-          ],
-        ]
-  })
-  const edge = 1
+  const [first, last] = [bodyOf(pose.start), bodyOf(pose.end)]
+  const firstPlace = placeOf(first, 0)
+  const shift =
+    right(pointsOf(first).map(firstPlace)) - left(pointsOf(last).map(placeOf(last, 0))) + GAP
+  const lastPlace = placeOf(last, shift)
+  const all = [...pointsOf(first).map(firstPlace), ...pointsOf(last).map(lastPlace)]
+  const ys = all.map(({ y }) => y)
+  const [top, bottom] = [Math.min(...ys), Math.max(...ys)]
   return {
-    start: figure(first, places[0]),
-    end: figure(last, places[1]),
-    supports,
+    start: figure(first, firstPlace),
+    end: figure(last, lastPlace),
+    supports: [...supportsOf(first, pose, firstPlace), ...supportsOf(last, pose, lastPlace)],
     box: {
-      x: left(a) - edge,
-      y: top - edge,
-      width: right(b) + shift - left(a) + 2 * edge,
-      height: bottom - top + 2 * edge,
+      x: left(all) - EDGE,
+      y: top - EDGE,
+      width: right(all) - left(all) + 2 * EDGE,
+      height: bottom - top + 2 * EDGE,
     },
   }
 }
