@@ -117,7 +117,8 @@ const PICTURES: readonly Picture[] = [
     name: 'history',
     take: async page => (
       await board(page, 'Teo')(),
-      await page.getByRole('link', { name: 'History' }).click(),
+      await page.getByRole('link', { name: 'Client', exact: true }).click(),
+      await page.getByRole('link', { name: 'History', exact: true }).click(),
       await page.getByRole('heading', { name: 'Joints', exact: true }).waitFor()
     ),
   },
@@ -155,7 +156,7 @@ const PICTURES: readonly Picture[] = [
     name: 'log',
     take: async page => (
       await board(page, 'Marit')(),
-      await page.getByRole('link', { name: 'Log', exact: true }).click(),
+      await page.getByRole('link', { name: 'Follow', exact: true }).click(),
       await page.getByRole('textbox').first().waitFor()
     ),
   },

@@ -75,6 +75,9 @@ const emit = defineEmits<{ chosen: [at: number] }>()
   font-size: 13px;
   text-align: start;
 }
+.replans tbody th {
+  text-align: start;
+}
 /* Without room for columns each way is a card, its figures named. */
 @media (max-width: 1100px) {
   .replans thead {
