@@ -36,10 +36,7 @@ describe('the angles are a body’s', () => {
     for (const angles of [pose.start, pose.end])
       for (const [joint, value] of Object.entries(angles)) {
         const [low, high] = bounds[joint as keyof typeof bounds]
-        expect([joint, within(value, low, high)]).toEqual([
-          joint,
-          true,
-        ])
+        expect([joint, within(value, low, high)]).toEqual([joint, true])
       }
   })
 })
