@@ -91,9 +91,9 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
   )
   watch(
     () => store.saveState,
-    ({ kind }) => {
+    ({ kind }, before) => {
       // That it is saved is kept at once: a draft that looks unsaved would come back over what was undone since.
-      void (kind === 'idle' ? keep() : keepSoon())
+      void (kind === 'idle' && before.kind === 'saving' ? keep() : keepSoon())
       if (kind === 'idle' && !store.isSaved) void saveSoon()
     },
   )
