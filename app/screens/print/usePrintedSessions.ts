@@ -69,11 +69,11 @@ const withoutStart = (scheme: SetScheme): SetScheme => ({
   runs: scheme.runs.map(({ startSide: _, ...run }) => run),
 })
 
-/** What is drawn, and what is asked for line by line. */
-const printedMovement = (...asked: Parameters<typeof printedLines>) => ({
-  exercise: asked[0].exercise,
-  pattern: asked[1].pattern,
-  lines: printedLines(...asked),
+/** Which exercise it is, and by what it is drawn. */
+const printedMovement = (slot: Slot, { pattern }: Exercise) => ({
+  key: slot.id,
+  exercise: slot.exercise,
+  pattern,
 })
 
 function printedLines(
@@ -141,10 +141,10 @@ export function usePrintedSessions(
     const exercise = (slot: Slot, letter: string, isTogether: boolean): PrintedExercise => {
       const own = requireExercise(context.catalogue, slot.exercise)
       return {
-        key: slot.id,
+        ...printedMovement(slot, own),
         letter,
         name: slotName(slot, context.catalogue),
-        ...printedMovement(slot, own, isTogether, context),
+        lines: printedLines(slot, own, isTogether, context),
         hints: sentences([
           intentFor(context, own, slot.intent).how,
           cueLines(slot.exercise, slot.intent).join('. '),
