@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { CircleHelp } from 'lucide-vue-next'
+import { STUDIO_ACTIONS } from './clientActions'
 import { STUDIO_WAYS, type StudioWayId } from './places'
 
 /** The bar of every screen: the studio's own places, and below it the ways of the place one is in. */
@@ -22,6 +23,16 @@ const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
   compare: 'max-md:hidden',
   outbox: 'max-md:hidden',
   archive: 'max-md:hidden',
+}
+/** Pages on which the studio's own things are changed; a client's pages have the client's history. */
+const UNDONE: readonly (StudioWayId | null)[] = ['exercises', 'methods', 'account']
+const isUndone = UNDONE.includes(here)
+const changes = useChangesStore()
+if (isUndone) {
+  changes.open(null, null)
+  onMounted(() => changes.load())
+  watch(useWritten(), () => changes.load())
+  useActions(STUDIO_ACTIONS, { turn: which => changes.turn(which) })
 }
 const { openHelp } = useShownActions()
 const { user } = useUserSession()
@@ -53,7 +64,9 @@ const { user } = useUserSession()
       <slot name="subject" />
       <span v-if="user?.isDemo" class="alert-chip shrink-0 max-lg:hidden">Demo studio</span>
       <div class="ml-auto flex shrink-0 items-center gap-2">
-        <slot name="undo" />
+        <slot name="undo">
+          <UndoButtons v-if="isUndone" />
+        </slot>
         <CommandBox />
         <button
           type="button"
@@ -83,6 +96,9 @@ const { user } = useUserSession()
         </nav>
       </slot>
       <div class="ml-auto flex items-center gap-2">
+        <p v-if="isUndone && changes.said" role="status" class="text-[12.5px] text-focus">
+          {{ changes.said }}
+        </p>
         <slot name="actions" />
       </div>
     </div>

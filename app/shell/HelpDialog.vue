@@ -5,8 +5,10 @@ import { SCREEN_HELP } from './screenHelp'
 /** Help for the open screen: its keys, from the same table that the keys themselves go by, its signs, and three ways. */
 const { sections, isHelpOpen } = useShownActions()
 const route = useRoute()
-const here = computed(
-  () => STUDIO_WAYS.find(({ path }) => route.path.startsWith(path)) ?? wayAt(route.path),
+const here = computed(() =>
+  route.path.startsWith('/clients/')
+    ? wayAt(route.path)
+    : (STUDIO_WAYS.find(({ path }) => route.path.startsWith(path)) ?? STUDIO_WAYS[0]),
 )
 const help = computed(() => SCREEN_HELP[here.value.id])
 const typed = ref('')

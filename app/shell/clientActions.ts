@@ -7,6 +7,20 @@ export interface ClientDesk {
   readonly list: () => unknown
 }
 
+/** What can be done on pages of the studio's own things. */
+export const STUDIO_ACTIONS: ActionTable<Pick<ClientDesk, 'turn'>> = {
+  title: 'every screen of the studio’s own',
+  actions: [
+    {
+      id: 'undo',
+      keys: ['z'],
+      label: 'undo the last thing done in the studio',
+      do: ({ turn }) => turn('undo'),
+    },
+    { id: 'redo', keys: ['Z'], label: 'redo', do: ({ turn }) => turn('redo') },
+  ],
+}
+
 export const CLIENT_ACTIONS: ActionTable<ClientDesk> = {
   title: 'every screen of a client',
   actions: [

@@ -43,8 +43,8 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
   block: {
     signs: [
       ['as sent', 'the client has this rotation; later edits do not change it by themselves'],
-      ['lowered column', 'an easier rotation, a deload'],
-      ['dot', 'an exception in this rotation'],
+      ['deload', 'an easier rotation'],
+      ['blue words', 'an exception in this rotation'],
     ],
     ways: [
       'A set more from here on: choose the rotation and the muscle, then H.',
@@ -107,7 +107,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
   },
   rehearsal: {
     signs: [
-      ['spread', 'from the tenth to the ninetieth of a hundred simulated clients'],
+      ['spread', 'the middle of all runs, and one in ten to either side'],
       ['against doing nothing', 'what the rules bring beside leaving the plan alone'],
       ['Simulated', 'not the client: a made-up body with the client’s plan'],
     ],
@@ -186,7 +186,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
   floor: {
     signs: [
       ['plank', 'a session of today, as long as it takes'],
-      ['red', 'something waits for you with this client'],
+      ['framed plank', 'something waits for you with this client; the row says what'],
       ['blue dot', 'now'],
     ],
     ways: [
@@ -204,7 +204,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ],
     ways: [
       'Change a credit: for all clients or for one; what it does is shown before.',
-      'Add an exercise: “Your own”, from one that is like it.',
+      'Add an exercise: “Copy as my own” on one that is like it, then change it.',
       'Find one: type its name, muscle or equipment.',
     ],
     guide: 'exercises',
@@ -244,7 +244,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ways: [
       'Write to a client: her name, then “Write it”.',
       'Answer a note: on Review, under what the client wrote.',
-      'Take a message back: Z on a page of the client.',
+      'Take a message back: Z on a page of the client, while nothing was done since.',
     ],
     guide: 'link',
   },

@@ -60,6 +60,8 @@ export const useChangesStore = defineStore('changes', () => {
     if (isBusy.value || own.value?.isReady() === false) return
     said.value = ''
     if (isOwn(which)) return void (which === 'undo' ? own.value?.undo() : own.value?.redo())
+    // Another window, or the change just made, may be newer than what is known here.
+    await load()
     const next = last.value[which]
     if (!next) {
       said.value = which === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.'

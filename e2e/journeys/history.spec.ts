@@ -1,5 +1,5 @@
 import type { boardIsLive } from '../support/test'
-import { expect, signedIn, test } from '../support/test'
+import { expect, openFind, signedIn, test } from '../support/test'
 import { serverToday } from '../../server/clock'
 
 test.use({ logs: 'logged' })
@@ -102,7 +102,7 @@ test('a note is written, found from anywhere by its words, and a goal says where
   await expect(goals.getByRole('listitem')).toContainText('Upper arm, left: 40.5 cm')
   await expect(goals.getByRole('listitem')).toContainText(/Nothing measured|Too early to say/)
   await page.goto('/roster')
-  await page.keyboard.press('/')
+  await openFind(page)
   await page.keyboard.type('quiet window')
   await page.getByRole('option', { name: /Likes the quiet corner/ }).click()
   await expect(page).toHaveURL(new RegExp(`/clients/${id}/history#notes$`))

@@ -2,6 +2,7 @@ import {
   boardIsLive,
   cell,
   expect,
+  openFind,
   openSplit,
   saved,
   signedIn,
@@ -13,13 +14,7 @@ import {
 test('the library is searched by keyboard alone', async ({ page, studio }) => {
   await signIn(page, studio)
   await page.waitForLoadState('networkidle')
-  // A page hears keys once its code runs, which on a busy machine may be after it has come to rest.
-  await expect(async () => {
-    await page.keyboard.press('/')
-    await expect(page.getByRole('combobox', { name: 'Client, screen or action' })).toBeFocused({
-      timeout: 2000,
-    })
-  }).toPass()
+  await openFind(page)
   await page.keyboard.type('exercises')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: /^Exercises/ })).toBeVisible()

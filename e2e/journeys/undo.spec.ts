@@ -62,7 +62,7 @@ test('a rotation that was sent is taken back, and is not on the sheet', async ({
   expect(rows.filter(({ pass }) => pass === 5)).toEqual([])
 })
 
-test('what belongs to the studio is undone by itself', async ({ page, studio }) => {
+test('what belongs to the studio is undone on its own pages', async ({ page, studio }) => {
   await signedIn(page, studio)
   const made = await page.request.post('/api/methods', {
     data: { from: 'steady-middle', name: 'Winter' },
@@ -72,8 +72,12 @@ test('what belongs to the studio is undone by itself', async ({ page, studio }) 
   }
   expect(made.ok()).toBe(true)
   expect(undo.did).toBe('method of your own')
-  const turned = await page.request.post('/api/changes/undo', { data: { change: undo.id } })
-  expect(await turned.json()).toMatchObject({ did: 'method of your own' })
+  await page.goto('/methods')
+  await expect(page.getByRole('heading', { name: 'Yours' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
+  await page.keyboard.press('z')
+  await expect(page.getByText('Undone: method of your own.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Yours' })).toHaveCount(0)
   const methods = (await (await page.request.get('/api/methods')).json()) as {
     methods: readonly { readonly name: string }[]
   }

@@ -139,6 +139,16 @@ export async function alive(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy=false]').first()).toBeVisible()
 }
 
+/** Opens the box that finds anything. A page hears keys once its code runs, on a busy machine late. */
+export async function openFind(page: Page): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press('/')
+    await expect(page.getByRole('combobox', { name: 'Client, screen or action' })).toBeFocused({
+      timeout: 2000,
+    })
+  }).toPass()
+}
+
 /** Something was sent to a client without a link: the code is handed over, and the page goes on. */
 export async function handedOver(page: Page): Promise<void> {
   const code = page.getByRole('img', { name: 'QR code of the link' })

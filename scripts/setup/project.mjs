@@ -23,6 +23,10 @@ export async function ensureDependencies() {
 export async function ensureBuild() {
   const sources = [
     'app',
+    // The books that the application shows.
+    'docs/guide.md',
+    'docs/methods.md',
+    'docs/shorthand.md',
     'core',
     'public',
     'server',

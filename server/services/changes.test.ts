@@ -1,11 +1,14 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import { sql } from 'drizzle-orm'
-import { addDays, type ClientId, type Result } from '#core/base'
+import { addDays, type ClientId, exerciseId, type PlainDate, type Result } from '#core/base'
 import { applyEdits, type PlanDocument, type PlanEdit } from '#core/plan/block'
 import { daySlots } from '#core/plan/rotation'
+import { type Session, sessionSlots } from '#core/plan/session'
+import type { LogWord } from '#core/follow/sheet'
 import type { ChangeKind } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
+import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
 import { RECORDED_TABLES } from '../db/queries/rowImages'
@@ -22,9 +25,14 @@ import { send, startNextBlock } from './blocks'
 import { changesFor, lastChanges, recorded, redoChange, undoChange } from './changes'
 import { addMeasurement, removeMeasurement, reportPain } from './history'
 import { changeCredits } from './library'
+import { coachEntries } from './log'
+import { importLog } from './logImport'
 import { writeMessage } from './outbox'
 import { followMethod, profile, saveProfile } from './profiles'
+import { makePractice } from './practice'
+import { chooseReplan, decideProposal, review } from './review'
 import { savePlan } from './savePlan'
+import { saveTargets } from './targets'
 
 useTestDatabase()
 
@@ -62,8 +70,8 @@ interface Desk extends UnitStudio {
   readonly last: () => Promise<string>
 }
 
-async function desk(name = 'Joren'): Promise<Desk> {
-  const studio = await unitStudio()
+async function desk(name = 'Joren', told: Parameters<typeof unitStudio>[0] = {}): Promise<Desk> {
+  const studio = await unitStudio(told)
   const { id, blockId } = studio.client(name)
   const plan = async () => {
     const block = await blockOf(database(), studio.coach.id, blockId)
@@ -148,6 +156,129 @@ test('whatever was done, taken back step by step everything is as it was, and do
     valueOf(await redoChange(coach, id, redo!.id))
     expect(await everything(of)).toEqual(after)
   }
+})
+
+/** Does a deed, takes it back, does it again: what stands is compared row by row. */
+async function backAndForth(of: Desk, kind: ChangeKind, work: () => Promise<unknown>) {
+  const before = await everything(of)
+  await of.does(kind, work as () => Promise<Result<unknown, Problem>>)
+  const after = await everything(of)
+  expect(after).not.toEqual(before)
+  valueOf(await undoChange(of.coach, of.id, await of.last()))
+  expect(await everything(of)).toEqual(before)
+  const { redo } = valueOf(await lastChanges(of.coach, of.id))
+  valueOf(await redoChange(of.coach, of.id, redo!.id))
+  expect(await everything(of)).toEqual(after)
+}
+
+describe('what the log and the review do', () => {
+  const now = () => currentTime().toISOString()
+  const heard = (session: string, words: readonly LogWord[]) => ({
+    sentAt: now(),
+    entries: words.map(word => ({ id: randomUUID(), session, at: now(), word })),
+  })
+  /** The first working set of a session, done with so many reps. */
+  function setDone(content: Session, reps: number, replaces: string | null = null): LogWord {
+    const [slot] = sessionSlots(content)
+    return {
+      kind: 'set',
+      replaces,
+      place: { slot: slot!.id, role: 'working', set: 1, stage: 1, side: null },
+      done: {
+        exercise: slot!.exercise,
+        intent: slot!.intent,
+        load: { amount: 20, unit: 'kg' },
+        reps,
+        seconds: null,
+        rir: 1,
+        isRirOpen: false,
+      },
+    }
+  }
+  const finished: LogWord = {
+    kind: 'finish',
+    minutes: 40,
+    isRecovered: true,
+    recovery: 8,
+    note: 'from paper',
+  }
+
+  async function withLog(name: string) {
+    const today = now().slice(0, 10) as PlainDate
+    const of = await desk(name, { logsOf: [name], today })
+    const [row] = await database().execute(
+      sql`select id, prescribed from dated_sessions where coach_id = ${of.coach.id} and client_id = ${of.id} and "on" <= ${today} and sent_at is not null order by (finished_at is null) desc, "on" desc limit 1`,
+    )
+    return { of, today, session: String(row!.id), content: row!.prescribed as Session }
+  }
+
+  test('entries from paper, a session closed, and a set put right', async () => {
+    const { of, today, session, content } = await withLog('Ines')
+    const said = (words: readonly LogWord[]) => () =>
+      coachEntries(of.coach, of.id, session, heard(session, words), today)
+    await backAndForth(of, 'log', said([setDone(content, 9)]))
+    await backAndForth(of, 'log', said([finished]))
+    await backAndForth(of, 'log', said([setDone(content, 7)]))
+  })
+
+  test('a missed session let go, a way chosen for it, a proposal taken and one refused', async () => {
+    const { of, today } = await withLog('Ines')
+    const view = valueOf(await review(of.coach, of.id, 'latest', today))
+    const [missed] = view.missed
+    const { version } = await of.plan()
+    const choice = { session: missed!.id, option: view.replans[0]!.option, version }
+    await backAndForth(of, 'replan', () =>
+      chooseReplan(of.coach, of.id, 'latest', choice as never, today),
+    )
+    for (const decision of ['taken', 'refused'] as const) {
+      const now = valueOf(await review(of.coach, of.id, 'latest', today))
+      expect(now.open.length).toBeGreaterThan(0)
+      const body = {
+        key: now.open[0],
+        decision,
+        isOnce: false,
+        reason: 'x',
+        version: now.block.version,
+      }
+      await backAndForth(of, 'decision', () =>
+        decideProposal(of.coach, of.id, 'latest', body as never, today),
+      )
+    }
+  })
+
+  test('an imported log, targets, an exercise avoided, and a practice client', async () => {
+    const { of, today } = await withLog('Joren')
+    const on = addDays(today, -100)
+    const set = {
+      on,
+      session: 'Harbour gym',
+      exercise: exerciseId('cable_curl'),
+      intent: null,
+      set: 1,
+      stage: 1,
+      side: null,
+      role: 'working',
+      load: { amount: 20, unit: 'kg' },
+      reps: 10,
+      seconds: null,
+      rir: 1,
+      isRirOpen: false,
+    }
+    await backAndForth(of, 'import', () =>
+      importLog(of.coach, of.id, { isTrial: false, sets: [set] } as never),
+    )
+    const targets = {
+      modes: { biceps: 'build' },
+      bands: { triceps: { floor: 9, target: 14, ceiling: 20 } },
+      headFloors: {},
+      frequencyMin: {},
+      sessionMax: {},
+      jointCeilings: {},
+      ratioWish: 0.9,
+    }
+    await backAndForth(of, 'targets', () => saveTargets(of.coach, of.id, targets as never))
+    await backAndForth(of, 'practice', () => makePractice(of.coach, of.id, today))
+  })
 })
 
 describe('steps of the plan', () => {

@@ -7,8 +7,6 @@ import { GearBody } from '#shared/contracts/gear'
 const { saved } = defineProps<{ saved: Gear }>()
 const emit = defineEmits<{ changed: [] }>()
 const typed = ref<Gear>({ ...saved })
-const kept = ref<Gear>({ ...saved })
-const before = ref<Gear | null>(null)
 const message = ref('')
 const { send, complaint, isBusy } = useSubmission({
   path: () => '/api/account/gear',
@@ -17,30 +15,16 @@ const { send, complaint, isBusy } = useSubmission({
   answer: GearBody,
 })
 
-async function save(next: Gear, words: string): Promise<void> {
+async function save(): Promise<void> {
   message.value = ''
-  const was = kept.value
-  if (!(await send({ gear: typedGear(next) }))) return
-  kept.value = next
-  before.value = was
-  message.value = words
+  if (!(await send({ gear: typedGear({ ...typed.value }) }))) return
+  message.value = 'Saved. Loads are rounded to it from now on.'
   emit('changed')
-}
-async function undo(): Promise<void> {
-  const was = before.value
-  if (!was) return
-  typed.value = { ...was }
-  await save(was, 'As it was before.')
-  before.value = null
 }
 </script>
 
 <template>
-  <form
-    class="mt-10"
-    novalidate
-    @submit.prevent="save({ ...typed }, 'Saved. Loads are rounded to it from now on.')"
-  >
+  <form class="mt-10" novalidate @submit.prevent="save()">
     <h2 class="text-[14px] font-[650]">What the studio can load</h2>
     <p class="mt-1 mb-3 max-w-[70ch] text-ink2">
       One line each, in kilograms unless it ends in lb. A client who trains elsewhere has lines of
@@ -49,8 +33,7 @@ async function undo(): Promise<void> {
     <GearLines v-model="typed" />
     <p role="status" class="mt-2 min-h-6">
       <span v-if="complaint" class="alert-chip">{{ complaint }}</span>
-      <span v-else>{{ message }}</span>{{ ' '
-      }}<button v-if="before" type="button" class="quiet-link" @click="undo()">Undo</button>
+      <span v-else>{{ message }}</span>
     </p>
     <button type="submit" class="control" :disabled="isBusy">Save the weights</button>
   </form>

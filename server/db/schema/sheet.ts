@@ -60,7 +60,10 @@ export const sheetDevices = pgTable(
   ],
 )
 
-/** Everything said about a session, by whom and when. Rows are only ever added: what was said before a correction stays. */
+/**
+ * Everything said about a session, by whom and when. Rows are only ever added: what was said before a correction stays. Only
+ * what a coach takes back by undo goes, and stays with its change (`row_changes`).
+ */
 export const logEntries = pgTable(
   'log_entries',
   {
@@ -94,7 +97,7 @@ export const logEntries = pgTable(
   ],
 )
 
-/** Messages to clients, as they would be sent. Nothing leaves the application. */
+/** What clients were told: the coach's own words and answers to pain stand on the sheet. Nothing leaves the application. */
 export const messages = pgTable(
   'messages',
   {
