@@ -218,7 +218,8 @@ export const useSheetStore = defineStore('sheet', () => {
     await keeping.removeWaiting(new Set(over))
     await keep()
     await takeUp()
-    if (batch.some(({ word }) => word.kind === 'pain')) void refresh()
+    // What the server makes of these two is on the sheet: what hurts stops, and what was done moves loads.
+    if (batch.some(({ word }) => word.kind === 'pain' || word.kind === 'finish')) void refresh()
   }
 
   /** Puts what the server has taken where the rest of it is. */

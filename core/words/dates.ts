@@ -10,14 +10,19 @@ export function weekdayName(weekday: number): string {
   return DATE_NAMES[writing().language].weekdays[weekday - 1] ?? ''
 }
 
+/** The month's short name for the reader at hand; January is 1. */
+export function monthName(month: number): string {
+  return DATE_NAMES[writing().language].months[month - 1] ?? ''
+}
+
 /** `Fri 3 Apr`, or `Fri 3` where there is little room; as the reader at hand has dates written. */
 export function formatDay(date: PlainDate, room: 'wide' | 'narrow' = 'wide'): string {
-  const { dates, language } = writing()
+  const { dates } = writing()
   const weekday = weekdayName(isoWeekday(date))
   const day = String(Number(date.slice(8)))
   if (room === 'narrow') return `${weekday} ${day}`
   if (dates === 'year_first') return `${weekday} ${date}`
-  const month = DATE_NAMES[language].months[Number(date.slice(5, 7)) - 1] ?? ''
+  const month = monthName(Number(date.slice(5, 7)))
   return dates === 'day_month' ? `${weekday} ${day} ${month}` : `${weekday} ${month} ${day}`
 }
 

@@ -1,6 +1,9 @@
 export { capitalised } from './text'
 export { heldGrowthWords, PAIN_ASKS, painNotices } from './pain'
 export type { PainNotice } from './pain'
+export { daySentence, formatWholeDay, readDay } from './readDay'
+export type { DayProblem } from './readDay'
+export { FEELING_WORDS, FELT_WORDS, feltElsewhereWords, moreSaidWords } from './felt'
 export { EFFORT, effortWords, leftWords, reserveWords, shortEffort } from './effort'
 export { JOINT_NAMES } from './joints'
 export { dayName, ROLE_NAMES } from '../plan/rotation'
@@ -30,7 +33,7 @@ export {
   TRAINING_AGE_NAMES,
 } from './names'
 export { editProblemSentence, shorthandProblemSentence } from './problems'
-export { formatDate, formatDay, WEEKDAY_NAMES, weekdayName } from './dates'
+export { formatDate, formatDay, monthName, WEEKDAY_NAMES, weekdayName } from './dates'
 export { DATE_NAMES } from './dateNames'
 export { DATE_LANGUAGES, DATE_ORDERS, DECIMALS, USUAL_WRITING, writeAs } from './writing'
 export type { Writing } from './writing'
@@ -98,6 +101,7 @@ export {
   loadLineWords,
   loadReasonWords,
   loadRowWords,
+  nextTimeWords,
   reserveCourseWords,
   shapeLossWords,
   startWords,

@@ -1,4 +1,4 @@
-import type { LoadReason, SlotLoads, StartingLoad } from '../design/loads'
+import type { LoadReason, NextChange, NextTime, SlotLoads, StartingLoad } from '../design/loads'
 import type { ReserveCourse } from '../plan/estimate'
 import type { Catalogue } from '../plan/catalogue'
 import type { WeightUnit } from '../plan/scheme'
@@ -82,6 +82,28 @@ export function loadLineWords(loads: SlotLoads): string {
   return [loadRowWords(loads), loadReasonWords(loads), shapeLossWords(loads)]
     .filter(Boolean)
     .join('. ')
+}
+
+const NEXT_CHANGES: Readonly<Record<NextChange, string>> = {
+  heavier: 'heavier',
+  lighter: 'lighter',
+  more_reps: 'the same weight, more reps',
+  same: 'the same again',
+  easier: 'easier on purpose',
+  turn: '',
+}
+
+/** What comes next time, for the client: `Cable curl: 22.5 kg, heavier`, `Cable curl: Hammer curl has its turn, 16 kg`. */
+export function nextTimeWords(
+  { done, comes, change, loads }: NextTime,
+  nameOf: (exercise: string) => string,
+): string {
+  const load = loads ? loadRowWords(loads) : ''
+  const says =
+    change === 'turn'
+      ? [`${nameOf(comes)} has its turn`, load]
+      : [change === 'more_reps' ? '' : load, NEXT_CHANGES[change]]
+  return `${nameOf(done)}: ${says.filter(Boolean).join(', ')}`
 }
 
 /** The reserve to expect set by set at one load: `At one load about 2, 1.5, 1 left`. */

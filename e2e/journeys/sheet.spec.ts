@@ -44,9 +44,13 @@ test(
     await log(sheet).click()
     await expect(now).toHaveText(/extension/i)
     await expect(sheet.getByRole('timer')).toContainText('rest left')
+    await sheet.getByRole('button', { name: 'Ring at the end of a rest' }).click()
+    await expect(sheet.getByText(/screen stays on|shows a message|stays silent/)).toBeVisible()
     await sheet.getByLabel('Load in kg', { exact: true }).fill('30')
     await log(sheet).click()
     await expect(now).toHaveText(curl)
+    // While one rests, the other station is made ready.
+    await expect(sheet.getByRole('timer')).toContainText('Make ready: 27.5 kg')
     await expect(sheet.getByLabel('Load in kg', { exact: true })).toHaveValue('27.5')
     await nothingWaits(sheet)
     // No reception from here on: logging goes on, and so does a reload.
@@ -66,18 +70,31 @@ test(
     )
     await sheet.getByLabel('Reps', { exact: true }).fill('9')
     await log(sheet).click()
+    // Its sets are done: one tap says where it was felt.
+    const felt = sheet.getByRole('group', { name: `Where did you feel the ${curl}?` })
+    await felt.getByRole('button', { name: 'Forearms' }).click()
+    await expect(felt).toBeHidden()
     await sheet.getByRole('button', { name: 'Less time, more' }).click()
     await sheet.getByRole('button', { name: 'Finish the session now' }).click()
     await sheet.getByText('8', { exact: true }).first().click()
     await sheet.getByLabel('Minutes it took').fill('38')
+    await sheet.locator('summary', { hasText: 'More, if you like' }).click()
+    await sheet.getByText('strong', { exact: true }).click()
+    await sheet.getByLabel('In one word').fill('heavy')
+    await sheet.getByLabel('Minutes of warming up').fill('8')
     await sheet.getByRole('button', { name: 'Finish Arms' }).click()
     await expect(sheet.getByText('Done lately')).toBeVisible()
     await context.setOffline(false)
     await nothingWaits(sheet)
+    const comes = sheet.getByRole('region', { name: 'After Arms: next time' })
+    await expect(comes.getByRole('listitem').first()).toContainText(`${curl}: `)
     // Found once, in order, on the coach's side.
     await signedIn(page, studio)
     await page.goto(`/clients/${client}/log?session=${session}`)
     await expect(page.getByText(/^done, 7 of \d+ sets, 38 min$/)).toBeVisible()
+    await expect(
+      page.getByText(`${curl} felt in the forearms; pump strong, “heavy”, 8 min of warming up`),
+    ).toBeVisible()
     const logged = page.getByRole('region', { name: curl, exact: true })
     await expect(logged.getByRole('textbox', { name: `${curl}, set 1, load in kg` })).toHaveValue(
       '27.5',

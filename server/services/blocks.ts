@@ -46,6 +46,7 @@ import { currentTime, serverToday } from '../clock'
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'block' }
 
 interface Open {
+  readonly clientId: ClientId
   readonly clientName: string
   readonly version: number
   readonly plan: PlanDocument
@@ -64,6 +65,7 @@ export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Resul
   if (!found.ok) return found
   const { name, method, facts, library } = found.value
   return success({
+    clientId: owner.clientId,
     clientName: name,
     version: block.version,
     plan: block.plan,

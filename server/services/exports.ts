@@ -1,10 +1,13 @@
-import type { BlockId, Result } from '#core/base'
+import type { BlockId, ClientId, Result } from '#core/base'
 import { success } from '#core/base'
 import { planRows } from '#core/exchange/exports'
 import type { ExportParams } from '#shared/contracts/block'
 import type { Problem } from '#shared/contracts/problem'
+import { ProfileContract } from '#shared/contracts/profile'
 import { calendarOf } from '#shared/exports/calendar'
 import { csvOf } from '#shared/exports/csv'
+import { database } from '../db/database'
+import { profileOf } from '../db/queries/profiles'
 import { issued } from './blocks'
 import type { Coach } from './signIn'
 import type { z } from 'zod'
@@ -30,6 +33,13 @@ function fileName(clientName: string, title: string, ending: string): string {
   }.${ending}`
 }
 
+/** When a client begins, by weekday, as the profile has it. */
+async function startsOf(coach: Coach, client: ClientId): Promise<ReadonlyMap<number, string>> {
+  const held = await profileOf(database(), coach.id, client)
+  const { days } = ProfileContract.parse(held?.profile)
+  return new Map(days.map(({ weekday, start }) => [weekday, start]))
+}
+
 /** A block as a file: dated sessions for a calendar, a table of every exercise, or the plan itself to be read again. */
 export async function exportBlock(
   coach: Coach,
@@ -38,14 +48,22 @@ export async function exportBlock(
 ): Promise<Result<ExportedFile, Problem>> {
   const opened = await issued(coach, blockId)
   if (!opened.ok) return opened
-  const { clientName, plan, context, expanded, version } = opened.value
+  const { clientId, clientName, plan, context, expanded, version } = opened.value
   const title = `${plan.title} · ${clientName}`
   switch (kind) {
     case 'calendar':
       return success({
         name: fileName(clientName, plan.title, 'ics'),
         type: 'text/calendar; charset=utf-8',
-        text: calendarOf({ blockId, title, expanded, context, version, stamp: currentTime() }),
+        text: calendarOf({
+          blockId,
+          title,
+          expanded,
+          context,
+          version,
+          stamp: currentTime(),
+          starts: await startsOf(coach, clientId),
+        }),
       })
     case 'csv':
       return success({

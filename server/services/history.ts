@@ -23,9 +23,11 @@ import {
   measurementsOf,
   painReportsOf,
 } from '../db/queries/health'
+import { saidSince } from '../db/queries/clientLog'
 import { decideMissed, exposuresOf, sessionsOf } from '../db/queries/training'
 import { client } from './clients'
 import { painOf } from './pain'
+import { saidOfSessions } from './said'
 import type { Coach } from './signIn'
 import { exclusionFactsOf, saidTrends, trendsOf } from './trends'
 import { currentTime } from '../clock'
@@ -41,13 +43,14 @@ export async function history(
   today: PlainDate,
 ): Promise<Result<HistoryView, Problem>> {
   const db = database()
-  const [found, sessions, exposures, reports, clearances, measurements] = await Promise.all([
+  const [found, sessions, exposures, reports, clearances, measurements, said] = await Promise.all([
     client(coach, id),
     sessionsOf(db, coach.id, id, addDays(today, -SHOWN_DAYS)),
     exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
     painReportsOf(db, coach.id, id),
     clearancesOf(db, coach.id, id),
     measurementsOf(db, coach.id, id),
+    saidSince(db, coach.id, id, addDays(today, -SHOWN_DAYS)),
   ])
   if (!found.ok) return found
   const facts = await exclusionFactsOf(db, coach, found.value)
@@ -55,6 +58,7 @@ export async function history(
   return success({
     name: found.value.name,
     measurements,
+    said: saidOfSessions(said),
     sessions: sessions.map(({ setsDone, ...session }) => ({
       ...session,
       setsDone: setsDone ?? 0,
@@ -165,7 +169,7 @@ export async function recordClearance(
 export async function addMeasurement(
   coach: Coach,
   client: ClientId,
-  measurement: z.output<typeof MeasurementBody>,
+  measurement: Omit<z.output<typeof MeasurementBody>, 'isPumped'> & { isPumped?: boolean },
   today: PlainDate,
 ): Promise<Result<typeof DONE, Problem>> {
   return (

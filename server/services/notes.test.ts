@@ -94,16 +94,18 @@ describe('a goal', () => {
   test('starts from what was measured last, and follows what is measured after', async () => {
     const of = await unitStudio()
     const { id } = of.client('Joren')
-    const girth = (days: number, value: number) =>
+    const girth = (days: number, value: number, isPumped = false) =>
       addMeasurement(
         of.coach,
         id,
-        { kind: arm.of, value, on: addDays(of.today, days) },
+        { kind: arm.of, value, isPumped, on: addDays(of.today, days) },
         addDays(of.today, days),
       )
     valueOf(await girth(-20, 38))
     valueOf(await setGoal(of.coach, id, goal(of), of.today))
     valueOf(await girth(10, 39))
+    // After a session the arm is thicker, and has not grown.
+    valueOf(await girth(11, 41, true))
     const [own] = valueOf(await clientGoals(of.coach, id, addDays(of.today, 12))).goals
     expect(own).toMatchObject({ words: 'Sleeves that fit', target: 40, since: of.today })
     expect(own?.course).toMatchObject({

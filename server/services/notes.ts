@@ -113,7 +113,7 @@ export async function clientGoals(
   const { used } = splitByUse(exposures, await exclusionFactsOf(db, coach, found.value))
   const valuesOf = (measure: GoalMeasure): readonly GoalPoint[] =>
     (measure.kind === 'measurement'
-      ? measured.filter(({ kind }) => kind === measure.of)
+      ? measured.filter(({ kind, isPumped }) => kind === measure.of && !isPumped)
       : used.filter(({ exercise }) => exercise === measure.of)
     )
       .map(({ on, value }) => ({ on, value }))

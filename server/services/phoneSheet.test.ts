@@ -326,6 +326,110 @@ describe('the sheet', () => {
   })
 })
 
+describe('after a session', () => {
+  const finish = (more: object): LogWord => ({
+    kind: 'finish',
+    minutes: 50,
+    isRecovered: true,
+    recovery: 8,
+    note: '',
+    ...more,
+  })
+  /** Every set of a session as the sheet gives it, with two reps more than asked where nothing else is said. */
+  function allSets(
+    session: Awaited<ReturnType<typeof sheetOfPhone>>['sessions'][number]['session'],
+  ) {
+    return session.exercises.flatMap(exercise =>
+      (session.ways[0].sets[exercise.slot] ?? []).flatMap(set =>
+        set.parts.map(part =>
+          entry(session.id, {
+            kind: 'set',
+            replaces: null,
+            place: {
+              slot: exercise.slot,
+              role: set.role,
+              set: set.number,
+              stage: part.stage,
+              side: part.side,
+            },
+            done: {
+              exercise: exercise.exercise,
+              intent: exercise.intent,
+              load:
+                part.load.kind === 'none'
+                  ? null
+                  : {
+                      amount: part.load.kind === 'weight' ? part.load.amount : 20,
+                      unit: exercise.scale.unit,
+                    },
+              reps: exercise.countUnit === 'reps' ? (part.count ?? 8) + 2 : null,
+              seconds: exercise.countUnit === 'seconds' ? 30 : null,
+              rir: part.rir,
+              isRirOpen: false,
+            },
+          }),
+        ),
+      ),
+    )
+  }
+
+  test('what comes next time is what the next sheet then has', async () => {
+    const of = await phone()
+    const before = await sheetOfPhone(of)
+    const { session } = before.sessions.find(held => held.session.on >= today)!
+    expect(before.sessions.flatMap(({ next }) => next ?? [])).toEqual([])
+    await say(of, ...allSets(session).slice(0, 50))
+    await say(of, entry(session.id, finish({})))
+    const after = await sheetOfPhone(of)
+    const next = after.sessions.find(held => held.session.id === session.id)?.next ?? []
+    expect(next.length).toBeGreaterThan(0)
+    let compared = 0
+    for (const { on, words } of next) {
+      const [name, amount] = [words.split(':')[0], /: ([\d.]+)\u00a0/.exec(words)?.[1]]
+      const coming = after.sessions.find(held => held.session.on === on)?.session
+      const exercise = coming?.exercises.find(one => one.name === name)
+      if (!exercise || !coming || amount === undefined || words.includes('turn')) continue
+      const working = coming.ways[0].sets[exercise.slot]?.find(({ role }) => role === 'working')
+      expect([name, working?.parts[0].load]).toEqual([
+        name,
+        { kind: 'weight', amount: Number(amount) },
+      ])
+      compared += 1
+    }
+    expect(compared).toBeGreaterThan(0)
+  })
+
+  test('where it was felt and how it was is in the log and in the history, and stays when the coach puts the end right', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const felt = (where: 'forearms' | 'target'): LogWord => ({
+      kind: 'felt',
+      slot: at.set.slot,
+      exercise: at.exercise.exercise,
+      where,
+    })
+    await say(
+      of,
+      entry(at.session, word(at, 10)),
+      entry(at.session, felt('target')),
+      entry(at.session, felt('forearms')),
+      entry(at.session, finish({ feelings: { pump: 2 }, word: 'heavy', wayMinutes: 20 })),
+    )
+    const said = valueOf(await history(of.coach, of.id, today)).said
+    expect(said).toMatchObject([
+      {
+        on: today,
+        recovery: 8,
+        felt: [{ exercise: at.exercise.exercise, where: 'forearms' }],
+        more: { feelings: { pump: 2 }, word: 'heavy', wayMinutes: 20 },
+      },
+    ])
+    expect(said[0]?.felt).toHaveLength(1)
+    const { entries } = valueOf(await sessionLog(of.coach, of.id, at.session, today))
+    expect(entries.map(({ word: { kind } }) => kind)).toEqual(['set', 'felt', 'felt', 'finish'])
+  })
+})
+
 describe('closing a session from paper', () => {
   const closing = (session: string): EntriesBody => {
     const at = currentTime().toISOString()

@@ -35,7 +35,8 @@ export async function report(
   const due = rows.filter(row => row.pass >= 0 && !isAhead(sessionState(row, today)))
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
   const within = measurements
-    .filter(({ on }) => on >= expanded.from)
+    // Beside a cold girth a pumped one would be growth.
+    .filter(({ on, isPumped }) => on >= expanded.from && !isPumped)
     .sort((a, b) => a.on.localeCompare(b.on))
   const { volume } = blockCourse(expanded, outcomes, context)
   // A rotation that is not over yet would make a usual week look short.

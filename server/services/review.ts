@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import {
+  addDays,
   type BlockId,
   type ClientId,
   failure,
@@ -7,16 +8,20 @@ import {
   type Result,
   success,
 } from '#core/base'
+import { TREND } from '#core/body/trend'
 import { GROUPS } from '#core/plan/catalogue'
 import {
   adjustmentReason,
   adjustmentWords,
   cameWords,
   expectationWords,
+  feltElsewhereWords,
   formatDay,
   JOINT_NAMES,
 } from '#core/words'
 import type { PlanContext } from '#core/plan/method'
+import type { Rotation } from '#core/plan/rotation'
+import { sessionSlots } from '#core/plan/session'
 import type { ExpandedBlock } from '#core/design/progress'
 import { replans, withReplan } from '#core/follow/replan'
 import {
@@ -42,11 +47,21 @@ import { database } from '../db/database'
 import { insertDecision, notesSince } from '../db/queries/decisions'
 import { decideMissed } from '../db/queries/training'
 import { aheadRows, missedRows, replanQuestion, type ReviewData, reviewData } from './reviewData'
+import { saidSince } from '../db/queries/clientLog'
 import { habitsOf } from './manyRotations'
+import { elsewhereIn } from './said'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
 import { saidOf, saidTrends } from './trends'
 import { currentTime } from '../clock'
+
+/** The first day of a rotation that has an exercise, from 1; null where none has it any more. */
+function dayWith({ days }: Rotation, exercise: string): number | null {
+  const at = days.findIndex(({ sessions }) =>
+    sessions.some(session => sessionSlots(session).some(slot => slot.exercise === exercise)),
+  )
+  return at < 0 ? null : at + 1
+}
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 
@@ -111,7 +126,10 @@ async function reviewOf(
   const { expanded, pass, trends } = question
   const reviewed = passReview(question)
   if (!reviewed) return failure(NOT_FOUND)
-  const notes = await notesSince(database(), coach.id, clientId, reviewed.from)
+  const [notes, said] = await Promise.all([
+    notesSince(database(), coach.id, clientId, reviewed.from),
+    saidSince(database(), coach.id, clientId, addDays(today, -TREND.windowDays)),
+  ])
   const closed = new Set(
     decided
       .filter(({ decision, pass: at }) => decision === 'refused' || at === pass)
@@ -178,6 +196,10 @@ async function reviewOf(
       ...saidOf(trend, question.context.client),
     })),
     leftOut: data.leftOut,
+    elsewhere: elsewhereIn(said).map(one => ({
+      words: feltElsewhereWords(one, nameOf(one.exercise)),
+      day: dayWith(block.plan.rotation, one.exercise),
+    })),
     paces: pacesOf(data),
     ...habitsOf(data, today),
   })

@@ -30,6 +30,7 @@ import { entriesOf, sentAround } from '../db/queries/logEntries'
 import { wordsSince } from '../db/queries/messages'
 import { client } from './clients'
 import { type LoadData, loadData } from './loads'
+import { nextTimes } from './nextTime'
 import { placedReports } from './pain'
 import type { SheetReader } from './sheetLinks'
 import { currentTime } from '../clock'
@@ -210,11 +211,14 @@ export async function sheet(
     ({ on, finishedAt }) => !finishedAt || daysBetween(on, today) <= DAYS.finishedBack,
   )
   const loads = sheetLoads(rows, data.value, today)
-  const entries = await entriesOf(
-    db,
-    reader.coach.id,
-    shown.map(({ id }) => id),
-  )
+  const [entries, next] = await Promise.all([
+    entriesOf(
+      db,
+      reader.coach.id,
+      shown.map(({ id }) => id),
+    ),
+    nextTimes(reader.coach, shown, data.value, today),
+  ])
   return success({
     client: { id: reader.clientId, name: data.value.view.name },
     coach: {
@@ -238,6 +242,7 @@ export async function sheet(
         ),
         isFinished: row.finishedAt !== null,
         entries: takenOf(entries, row.id),
+        next: next.get(row.id) ?? [],
       }
     }),
   })

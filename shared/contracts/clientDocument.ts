@@ -89,7 +89,12 @@ export const ClientDocument = z.strictObject({
     .max(200),
   sessions: z.array(DocumentSession).max(5000),
   measurements: z.array(
-    z.strictObject({ on: PlainDateContract, kind: z.enum(MEASUREMENT_KINDS), value: z.number() }),
+    z.strictObject({
+      on: PlainDateContract,
+      kind: z.enum(MEASUREMENT_KINDS),
+      value: z.number(),
+      isPumped: z.boolean().exactOptional(),
+    }),
   ),
   pain: z.array(
     z.strictObject({

@@ -1,7 +1,8 @@
 import { JOINTS } from '#core/plan/catalogue'
 import { SESSION_STATES } from '#core/body/log'
 import { VERDICTS } from '#core/body/trend'
-import { MEASUREMENT_KINDS, measurementProblem } from '#core/body/measurements'
+import { isGirth, MEASUREMENT_KINDS, measurementProblem } from '#core/body/measurements'
+import { FEELINGS, FELT_PLACES } from '#core/follow/sheet'
 import { PAIN_LEVELS } from '#core/plan/method'
 import { z } from 'zod'
 import { PlainDateContract } from './plan'
@@ -14,16 +15,21 @@ export const MeasurementBody = z
     on: PlainDateContract,
     kind: z.enum(MEASUREMENT_KINDS),
     value: z.number(),
+    /** A girth taken with the muscle pumped. */
+    isPumped: z.boolean().default(false),
   })
-  .superRefine(({ kind, value }, context) => {
+  .superRefine(({ kind, value, isPumped }, context) => {
     const problem = measurementProblem(kind, value)
     if (problem) context.addIssue({ code: 'custom', path: ['value'], message: problem })
+    if (isPumped && !isGirth(kind))
+      context.addIssue({ code: 'custom', path: ['isPumped'], message: 'holds for girths only' })
   })
 export const MeasurementView = z.object({
   id: z.uuid(),
   on: PlainDateContract,
   kind: z.enum(MEASUREMENT_KINDS),
   value: z.number(),
+  isPumped: z.boolean(),
 })
 
 /** A record that a licensed professional has cleared a joint. */
@@ -96,6 +102,21 @@ export const HistoryView = z.object({
     }),
   ),
   measurements: z.array(MeasurementView),
+  /** What clients said of sessions besides, the newest first. */
+  said: z.array(
+    z.object({
+      on: PlainDateContract,
+      session: z.string(),
+      felt: z.array(z.object({ exercise: z.string(), where: z.enum(FELT_PLACES) })),
+      recovery: z.int().nullable(),
+      more: z.object({
+        feelings: z.partialRecord(z.enum(FEELINGS), z.int()).readonly().exactOptional(),
+        word: z.string().exactOptional(),
+        warmUpMinutes: z.number().exactOptional(),
+        wayMinutes: z.number().exactOptional(),
+      }),
+    }),
+  ),
 })
 export type HistoryView = z.output<typeof HistoryView>
 

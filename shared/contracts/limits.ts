@@ -15,6 +15,7 @@ export const LIMITS = {
   title: 120,
   name: 80,
   longText: 2000,
+  oneWord: 30,
   closingNotes: 4000,
   weighed: 1000,
   minuteLimit: between(5, 480),

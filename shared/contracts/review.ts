@@ -84,6 +84,8 @@ export interface ReviewView {
   readonly trials: readonly TriedTrial[]
   readonly skipped: readonly Habit[]
   readonly ways: readonly WayCourse[]
+  /** Exercises felt elsewhere twice running, with the day of the plan that has them, from 1. */
+  readonly elsewhere: readonly { readonly words: string; readonly day: number | null }[]
 }
 export const ReviewAnswer = z.custom<ReviewView>(
   value => typeof value === 'object' && value !== null,

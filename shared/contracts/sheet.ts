@@ -5,8 +5,11 @@ import type { PlacedPainReport } from '#core/body/joints'
 import { SET_ROLES, WEIGHT_UNITS } from '#core/plan/scheme'
 import {
   type DonePart,
+  FEELINGS,
+  FELT_PLACES,
   type Levels,
   LOG_LIMITS,
+  MOST_FEELING,
   type LogEntry,
   type LogWord,
   type SetPlace,
@@ -50,6 +53,8 @@ const done = z
   })
   .readonly()
 
+const feelings = z.partialRecord(z.enum(FEELINGS), z.int().min(0).max(MOST_FEELING)).readonly()
+
 /** Something said about a session, as core has it. */
 export const LogWordContract = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('opened') }).readonly(),
@@ -71,6 +76,9 @@ export const LogWordContract = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('note'), slot: slot.nullable(), text: words.min(1) }).readonly(),
   z.strictObject({ kind: z.literal('set_up'), slot, exercise, setUp: SetUpContract }).readonly(),
   z
+    .strictObject({ kind: z.literal('felt'), slot, exercise, where: z.enum(FELT_PLACES) })
+    .readonly(),
+  z
     .strictObject({
       kind: z.literal('pain'),
       joints: z.array(z.enum(JOINTS)).min(1).max(JOINTS.length).readonly(),
@@ -86,6 +94,10 @@ export const LogWordContract = z.discriminatedUnion('kind', [
       isRecovered: z.boolean().nullable(),
       recovery: z.int().min(0).max(10).exactOptional(),
       note: words,
+      feelings: feelings.exactOptional(),
+      word: z.string().trim().min(1).max(LIMITS.oneWord).exactOptional(),
+      warmUpMinutes: between(LOG_LIMITS.asideMinutes).exactOptional(),
+      wayMinutes: between(LOG_LIMITS.asideMinutes).exactOptional(),
     })
     .readonly(),
 ])
@@ -155,6 +167,8 @@ export interface SheetView {
     readonly session: SheetSession
     readonly entries: readonly LogEntry[]
     readonly isFinished: boolean
+    /** Of a session done lately: what comes next time, exercise by exercise. */
+    readonly next?: readonly { readonly on: PlainDate; readonly words: string }[]
   }[]
   readonly levels: Levels
   /** Reports the levels come from, so that a phone without reception can go on judging. */

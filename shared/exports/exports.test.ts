@@ -30,7 +30,7 @@ const event = {
 }
 const plan: PlanDocument = { ...bare, block: { ...usualBlock(bare, context), events: [event] } }
 const expanded = expandedBlock(plan, context)
-const text = (version = 3, of = expanded) =>
+const text = (version = 3, of = expanded, starts: ReadonlyMap<number, string> = new Map()) =>
   calendarOf({
     blockId: blockId('0b0b0b0b-0000-4000-8000-000000000001'),
     title: 'Planking, the "first"; block, Marit',
@@ -38,6 +38,7 @@ const text = (version = 3, of = expanded) =>
     context,
     version,
     stamp: new Date('2026-03-01T09:00:00Z'),
+    starts,
   })
 const eventsOf = (ics: string) =>
   new ICAL.Component(ICAL.parse(ics) as never[])
@@ -51,6 +52,33 @@ describe('a block as iCalendar, read by another program', () => {
       expanded.passes.flatMap(({ sessions }) => sessions.map(({ on }) => on)),
     )
     expect(events.every(({ startDate }) => startDate.isDate)).toBe(true)
+  })
+  test('at the hour the client begins that weekday, on both sides of the clock change; else the whole day', () => {
+    const timed = eventsOf(
+      text(
+        3,
+        expanded,
+        new Map([
+          [5, '17:30'],
+          [7, '17:30'],
+        ]),
+      ),
+    )
+    const isTimed = ({ startDate }: (typeof timed)[number]) =>
+      [1, 6].includes(startDate.dayOfWeek())
+    const known = timed.filter(isTimed)
+    expect(known.map(({ startDate }) => startDate.toString().slice(0, 10))).toEqual([
+      '2026-03-27',
+      '2026-03-29',
+      '2026-04-12',
+    ])
+    for (const { startDate, endDate, summary } of known) {
+      expect([startDate.hour, startDate.minute, startDate.zone.tzid]).toEqual([17, 30, 'floating'])
+      const minutes = Number(/(\d+) min/.exec(summary)?.[1])
+      expect(endDate.subtractDate(startDate).toSeconds()).toBe(minutes * 60)
+    }
+    const others = timed.filter(event => !isTimed(event))
+    expect(others.map(({ startDate }) => startDate.isDate)).toEqual([true, true, true])
   })
   test('lines are folded at 75 octets and what needs it is escaped', () => {
     expect(

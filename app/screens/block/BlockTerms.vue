@@ -90,14 +90,13 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
       <section aria-labelledby="terms-dates">
         <h2 id="terms-dates" class="section-head">Dates</h2>
         <div class="flex flex-wrap items-end gap-4">
-          <label
-            >Starts on
-            <input
-              type="date"
-              class="small-field block"
-              :value="store.plan?.startsOn"
-              @change="setStart(textOf($event))"
-          /></label>
+          <DateField
+            :model-value="store.plan?.startsOn ?? ''"
+            label="Starts on"
+            is-stacked
+            is-lazy
+            @update:model-value="day => day && setStart(day)"
+          />
           <label
             >Rotations of {{ lengthDays }} days
             <input
@@ -362,8 +361,8 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
               :maxlength="LIMITS.title"
               class="small-field block w-32"
           /></label>
-          <label>From <input v-model="event.from" type="date" class="small-field block" /></label>
-          <label>to <input v-model="event.to" type="date" class="small-field block" /></label>
+          <DateField v-model="event.from" label="From" is-stacked />
+          <DateField v-model="event.to" label="to" is-stacked />
           <label
             >Then
             <select v-model="event.effect" class="small-field block">

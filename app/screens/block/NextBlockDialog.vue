@@ -37,9 +37,7 @@ async function submit(): Promise<void> {
             class="small-field block w-full"
             required
         /></label>
-        <label
-          >Starts on <input v-model="startsOn" type="date" class="small-field block" required
-        /></label>
+        <DateField v-model="startsOn" label="Starts on" is-stacked />
         <label
           >Weeks
           <input

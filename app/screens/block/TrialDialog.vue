@@ -29,7 +29,7 @@ const submit = () => (problem.value = begin(entered) ?? '')
             :maxlength="LIMITS.shortText"
             placeholder="An arm day on Saturdays"
         /></label>
-        <label>From <input v-model="entered.from" type="date" class="small-field block" /></label>
+        <DateField v-model="entered.from" label="From" is-stacked />
         <label
           >Weeks
           <input

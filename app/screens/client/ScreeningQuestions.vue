@@ -65,7 +65,7 @@ const WORDS = [
     </p>
     <fieldset v-if="asksClearance" class="mt-2 flex flex-wrap items-end gap-3">
       <legend class="font-semibold">Cleared by a licensed professional</legend>
-      <label>on <input v-model="clearance.on" type="date" class="small-field" /></label>
+      <DateField v-model="clearance.on" label="on" />
       <label
         >profession
         <input v-model="clearance.profession" class="small-field" placeholder="physician"

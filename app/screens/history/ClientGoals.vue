@@ -72,7 +72,7 @@ async function submit(): Promise<void> {
       <label
         >to reach <input v-model="entered.target" inputmode="decimal" class="small-field w-[70px]"
       /></label>
-      <label>by <input v-model="entered.by" type="date" class="small-field" /></label>
+      <DateField v-model="entered.by" label="by" />
       <button type="submit" class="control" :disabled="entered.by === '' || entered.target === ''">
         Set it
       </button>

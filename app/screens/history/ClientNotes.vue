@@ -31,7 +31,7 @@ async function submit(): Promise<void> {
           placeholder="What you want to remember; Find (/) finds it by its words"
         />
       </label>
-      <label>on <input v-model="on" type="date" class="small-field" /></label>
+      <DateField v-model="on" label="on" />
       <button type="submit" class="control" :disabled="text.trim() === ''">Note it</button>
     </form>
     <p v-if="complaint" role="alert" class="alert-chip mt-1">Note: {{ complaint }}</p>

@@ -97,6 +97,7 @@ const measurementComplaint = computed(
             a week.
           </p>
         </section>
+        <SaidList :said="history.said" :name-of="nameOf" />
         <MeasurementList
           :measurements="history.measurements"
           :kinds="MEASUREMENT_KINDS"

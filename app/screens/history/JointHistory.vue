@@ -78,7 +78,7 @@ async function sendClearance(): Promise<void> {
           class="mt-1 flex flex-wrap items-end gap-2"
           @submit.prevent="sendClearance"
         >
-          <label>on <input v-model="clearance.on" type="date" class="small-field" /></label>
+          <DateField v-model="clearance.on" label="on" />
           <label
             >profession <input v-model="clearance.profession" class="small-field w-[120px]"
           /></label>
@@ -123,7 +123,7 @@ async function sendClearance(): Promise<void> {
           v-bind="LIMITS.painScore"
           class="small-field w-[52px]"
       /></label>
-      <label>on <input v-model="report.on" type="date" class="small-field" /></label>
+      <DateField v-model="report.on" label="on" />
       <label class="flex items-center gap-1.5"
         ><input v-model="report.hasAlarmSign" type="checkbox" /> alarm sign</label
       >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDay, MEASUREMENTS } from '#core/words'
-import type { MeasurementKind } from '#core/body/measurements'
+import { isGirth, type MeasurementKind, readMeasurement } from '#core/body/measurements'
 import type { HistoryView } from '#shared/contracts/history'
 import { X } from 'lucide-vue-next'
 
@@ -12,7 +12,12 @@ const { measurements, kinds, today, send, complaint } = defineProps<{
   complaint: string
 }>()
 const emit = defineEmits<{ removed: [id: string] }>()
-const entered = reactive({ kind: 'upper_arm_left' as MeasurementKind, value: '', on: today })
+const entered = reactive({
+  kind: 'upper_arm_left' as MeasurementKind,
+  value: '',
+  on: today,
+  isPumped: false,
+})
 const byKind = computed(() =>
   kinds.flatMap(kind => {
     const own = measurements.filter(measurement => measurement.kind === kind)
@@ -20,9 +25,10 @@ const byKind = computed(() =>
   }),
 )
 async function submit(): Promise<void> {
-  const value = Number(entered.value.replace(',', '.'))
-  if (await send({ ...entered, value: entered.value.trim() === '' ? Number.NaN : value }))
-    entered.value = ''
+  const read = readMeasurement(entered.value, entered.kind)
+  const isPumped = entered.isPumped && isGirth(entered.kind)
+  if (await send({ ...entered, isPumped, value: read.ok ? read.value : Number.NaN }))
+    Object.assign(entered, { value: '', isPumped: false })
 }
 </script>
 
@@ -42,7 +48,10 @@ async function submit(): Promise<void> {
               class="mr-3 inline-flex items-center gap-1 whitespace-nowrap"
             >
               <b class="font-display font-semibold">{{ one.value }} {{ MEASUREMENTS[kind].unit }}</b
-              >{{ ' ' }}<span class="text-[12px] text-ink2">{{ formatDay(one.on) }}</span>
+              >{{ ' '
+              }}<span class="text-[12px] text-ink2"
+                >{{ one.isPumped ? 'pumped, ' : '' }}{{ formatDay(one.on) }}</span
+              >
               <button
                 type="button"
                 class="rounded text-ink2"
@@ -67,14 +76,18 @@ async function submit(): Promise<void> {
         </select></label
       >
       <label
-        >{{ MEASUREMENTS[entered.kind].unit }}
+        >{{ MEASUREMENTS[entered.kind].unit
+        }}{{ isGirth(entered.kind) ? ' (or 14.5 in)' : ' (or 180 lb)' }}
         <input
           v-model="entered.value"
           inputmode="decimal"
           class="small-field w-[72px]"
           autocomplete="off"
       /></label>
-      <label>measured on <input v-model="entered.on" type="date" class="small-field" /></label>
+      <label v-if="isGirth(entered.kind)" class="pb-1"
+        ><input v-model="entered.isPumped" type="checkbox" /> pumped</label
+      >
+      <DateField v-model="entered.on" label="measured on" />
       <button type="submit" class="control">Add the measurement</button>
     </form>
     <p v-if="complaint" role="alert" class="alert-chip mt-1">

@@ -8,7 +8,7 @@ const route = useRoute()
 const id = String(route.params.clientId)
 const { name, rows, chosen, choose, step, refresh } = await useLog(id)
 const session = useSessionLog(id, () => chosen.value?.id ?? null)
-const { log, state, complaints, notice, blocks, pains, notes, clockOff } = session
+const { log, state, complaints, notice, blocks, pains, notes, said, clockOff } = session
 // Drawn by the server first: until the page is alive it takes no click.
 const isLive = useMounted()
 const panel = ref<'link' | 'import' | null>(route.query.panel === 'link' ? 'link' : null)
@@ -101,6 +101,9 @@ async function saved(run: Promise<unknown>): Promise<void> {
         </p>
         <p v-for="note in notes" :key="note.text" class="mt-2">
           “{{ note.text }}”<span v-if="note.about" class="text-ink2"> about {{ note.about }}</span>
+        </p>
+        <p v-if="said.length > 0" class="mt-2">
+          <span class="text-ink2">Said:</span> <bdi>{{ said.join('; ') }}</bdi>
         </p>
         <p v-if="clockOff > 0" class="mt-2 text-[12px] text-ink2">
           The phone’s clock was {{ Math.round(clockOff / 60) }} min off; times here are put right.

@@ -1,6 +1,6 @@
 import { mayBeClosed } from '#core/body/log'
-import type { LogWord, SetPlace } from '#core/follow/sheet'
-import { tooEarlyWords } from '#core/words'
+import type { LogWord, MoreSaid, SetPlace } from '#core/follow/sheet'
+import { FELT_WORDS, moreSaidWords, tooEarlyWords } from '#core/words'
 import { EntriesAnswer } from '#shared/contracts/sheet'
 import { type SessionLog, SessionLogAnswer } from '#shared/contracts/log'
 import { newUuid } from '~/shell/newId'
@@ -92,6 +92,17 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
 
   const replacedAt = (place: SetPlace) => (held.value ? entryAt(held.value, place) : null)
 
+  /** What the client said of the session besides; it stays when the coach puts its end right. */
+  const moreSaid = computed((): MoreSaid => {
+    const { feelings, word, warmUpMinutes, wayMinutes } = held.value?.standing.finish ?? {}
+    return {
+      ...(feelings && { feelings }),
+      ...(word !== undefined && { word }),
+      ...(warmUpMinutes !== undefined && { warmUpMinutes }),
+      ...(wayMinutes !== undefined && { wayMinutes }),
+    }
+  })
+
   /** Saves lines with what their fields hold; empty fields are as planned. Nothing goes out while one of them is no number. */
   async function save(lines: readonly (readonly [LogLine, LineFields])[]): Promise<boolean> {
     const read = lines.map(
@@ -115,7 +126,7 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
   const clear = (line: LogLine) =>
     send([{ kind: 'clear', place: line.place, replaces: replacedAt(line.place) }])
   const finish = (word: Omit<Extract<LogWord, { kind: 'finish' }>, 'kind'>) =>
-    send([{ kind: 'finish', ...word }])
+    send([{ kind: 'finish', ...moreSaid.value, ...word }])
 
   const nameOfSlot = (slot: string | null) =>
     blocks.value.find(block => block.slot === slot)?.name ?? ''
@@ -134,6 +145,15 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
         text,
         about: nameOfSlot(slot),
       })),
+    ),
+    /** `Hammer curl felt in the forearms`, and how the session was. */
+    said: computed(() =>
+      [
+        ...[...(held.value?.standing.felt ?? [])].map(
+          ([slot, where]) => `${nameOfSlot(slot)} felt ${FELT_WORDS[where].told}`,
+        ),
+        moreSaidWords(moreSaid.value),
+      ].filter(Boolean),
     ),
     /** Why the session cannot be closed yet; empty where it can. */
     tooEarly: computed(() => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PAIN_PLACES } from './phonePain'
-import type { LogWord, PainPlace, SaidPain } from '#core/follow/sheet'
+import type { LogWord, MoreSaid, PainPlace, SaidPain } from '#core/follow/sheet'
 import { numberSentence, parsedNumber, recoverySaid } from './phoneNumbers'
 
 /** The end of a session: minutes, what hurts, recovered or not, a note. */
@@ -17,6 +17,9 @@ const minutesText = ref(minutes === null ? '' : String(minutes))
 const recovery = ref<number | null>(null)
 const RATINGS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const
 const note = ref('')
+/** Plain, as it goes to the phone's own store, which takes no reactive parts. */
+const more = shallowRef<MoreSaid>({})
+const asideTexts = reactive({ warmUp: '', way: '' })
 const scores = ref<Partial<Record<PainPlace, SaidPain>>>({ ...said })
 const complaint = ref('')
 const ASKED = PAIN_PLACES.filter(({ joints }) => joints.length === 1)
@@ -24,10 +27,18 @@ const ASKED = PAIN_PLACES.filter(({ joints }) => joints.length === 1)
 function rate(place: PainPlace, score: number): void {
   scores.value = { ...scores.value, [place]: { score, side: scores.value[place]?.side ?? 'both' } }
 }
+/** Minutes as they were typed; null where nothing was, undefined where it is told what is wrong. */
+function minutesIn(text: string, field: 'minutes' | 'asideMinutes'): number | null | undefined {
+  const parsed = text.trim() === '' ? null : parsedNumber(text, field)
+  if (parsed?.ok === false) complaint.value = numberSentence(parsed.error, field)
+  return parsed === null ? null : parsed.ok ? parsed.value : undefined
+}
 function finish(): void {
-  const parsed = minutesText.value.trim() === '' ? null : parsedNumber(minutesText.value, 'minutes')
-  complaint.value = parsed && !parsed.ok ? numberSentence(parsed.error, 'minutes') : ''
-  if (parsed && !parsed.ok) return
+  complaint.value = ''
+  const taken = minutesIn(minutesText.value, 'minutes')
+  const warmUp = minutesIn(asideTexts.warmUp, 'asideMinutes')
+  const way = minutesIn(asideTexts.way, 'asideMinutes')
+  if (taken === undefined || warmUp === undefined || way === undefined) return
   const pains = ASKED.flatMap(({ id, joints, hasSides }): LogWord[] => {
     const [now, before] = [scores.value[id], said[id]]
     const isNew = now && (now.score !== before?.score || now.side !== before.side)
@@ -47,9 +58,12 @@ function finish(): void {
     ...pains,
     {
       kind: 'finish',
-      minutes: parsed?.ok ? parsed.value : null,
+      minutes: taken,
       ...recoverySaid(recovery.value),
       note: note.value.trim(),
+      ...more.value,
+      ...(warmUp !== null && { warmUpMinutes: warmUp }),
+      ...(way !== null && { wayMinutes: way }),
     },
   ])
 }
@@ -136,6 +150,12 @@ function finish(): void {
         class="rounded-lg border border-edge bg-paper p-3 text-[17px]"
       />
     </label>
+    <PhoneMoreSaid
+      v-model="more"
+      v-model:warm-up="asideTexts.warmUp"
+      v-model:way="asideTexts.way"
+    />
+    <p v-if="complaint" class="font-semibold text-alert">{{ complaint }}</p>
     <button type="button" class="phone-log" @click="finish">Finish {{ name }}</button>
     <button type="button" class="phone-control" @click="emit('back')">Back to the sets</button>
   </main>

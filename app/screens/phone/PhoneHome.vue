@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import type { PhoneEntry } from './usePhoneHome'
+import type { NextComes, PhoneEntry } from './usePhoneHome'
 
 /** What there is to train: today's session first, then what is left over and what comes. */
-const { today, left, ahead, done, name, studio, notes, words, coach } = defineProps<{
+const { today, left, ahead, done, comes, name, studio, notes, words, coach } = defineProps<{
   today: PhoneEntry | null
   left: readonly PhoneEntry[]
   ahead: readonly PhoneEntry[]
   done: readonly PhoneEntry[]
+  /** What comes next time of the session done last; null where none was done lately. */
+  comes: NextComes | null
   name: string
   studio: string
   /** What sore joints ask for. */ notes: readonly string[]
@@ -73,6 +75,15 @@ const emit = defineEmits<{ opened: [id: string]; hurting: [] }>()
             : 'No sessions have been sent yet. They show up here by themselves.'
         }}
       </p>
+    </section>
+    <section v-if="comes" aria-labelledby="comes">
+      <h2 id="comes" class="phone-legend">After {{ comes.name }}: next time</h2>
+      <ul class="border-t border-hair text-[16px]">
+        <li v-for="line in comes.lines" :key="line" class="border-b border-hair py-1.5">
+          {{ line }}
+        </li>
+      </ul>
+      <p class="mt-1 text-[15px] text-ink2">{{ comes.rest }}</p>
     </section>
     <section
       v-for="group in [

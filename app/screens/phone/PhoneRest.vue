@@ -1,14 +1,21 @@
 <script setup lang="ts">
+import { Bell, BellOff } from 'lucide-vue-next'
 import { phoneClock } from './phoneWords'
+import { ALARM_WORDS, type RestAlarm } from './useRestAlarm'
 
 /** The rest as a thread paying out, with its seconds; over, it says so in words. */
-const { left, over, share, before } = defineProps<{
+const { left, over, share, before, prepare, alarm, rings } = defineProps<{
   left: number
   over: number | null
   share: number
   before: string
+  /** What to make ready at the next station; empty where it is the same one. */
+  prepare: string
+  alarm: RestAlarm
+  /** Whether the alarm is on. */
+  rings: boolean
 }>()
-const emit = defineEmits<{ more: []; skipped: [] }>()
+const emit = defineEmits<{ more: []; skipped: []; alarm: [] }>()
 const LENGTH = 100
 </script>
 
@@ -40,12 +47,23 @@ const LENGTH = 100
           }}</span>
         </template>
         <span class="block truncate text-[14px] text-ink2">then {{ before }}</span>
+        <span v-if="prepare" class="block text-[14px]">Make ready: {{ prepare }}</span>
       </p>
+      <button
+        type="button"
+        class="phone-control px-3!"
+        :aria-pressed="rings"
+        aria-label="Ring at the end of a rest"
+        @click="emit('alarm')"
+      >
+        <component :is="rings ? Bell : BellOff" :size="20" aria-hidden="true" />
+      </button>
       <button type="button" class="phone-control" @click="emit('more')">+15 s</button>
       <button type="button" class="phone-control" @click="emit('skipped')">
         {{ over === null ? 'Skip' : 'Go' }}
       </button>
     </div>
+    <p v-if="rings" class="mt-1 text-[13px] text-ink2">{{ ALARM_WORDS[alarm] }}</p>
     <p class="sr-only" role="status">
       {{ over === null ? '' : 'Rest is over' }}
     </p>

@@ -106,6 +106,7 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
         :left="home.left.value"
         :ahead="home.ahead.value"
         :done="home.done.value"
+        :comes="home.comes.value"
         :name="store.view?.client.name ?? ''"
         :studio="store.view?.coach.studio ?? ''"
         :words="store.view?.words ?? []"

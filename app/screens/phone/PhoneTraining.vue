@@ -21,6 +21,8 @@ const {
   say,
   hurt,
   saidSets,
+  toFeel,
+  feel,
 } = usePhoneTraining(() => ({ session: held, entries }))
 const {
   turns,
@@ -73,6 +75,7 @@ watch(isDone, done => done && emit('ended'))
         :elapsed="elapsed"
         :limit-minutes="phone.standing.value.minutes ?? held.minuteLimit"
       />
+      <PhoneFelt v-if="toFeel" :name="toFeel.name" @said="feel" @hurt="open = 'hurt'" />
       <template v-if="turn && part && exercise && movement">
         <div>
           <div class="flex items-baseline justify-between gap-3">
@@ -237,6 +240,10 @@ watch(isDone, done => done && emit('ended'))
       :over="rest.over.value"
       :share="rest.share.value"
       :before="rest.running.value.before"
+      :prepare="rest.running.value.prepare ?? ''"
+      :alarm="rest.alarm.kind.value"
+      :rings="rest.alarm.isOn.value"
+      @alarm="rest.alarm.turn()"
       @more="rest.add(15)"
       @skipped="rest.skip()"
     />

@@ -1,4 +1,5 @@
-import { dropsAhead, loadingWords, parsedNumber } from '#core/follow/sheet'
+import { dropsAhead, loadingWords, parsedNumber, prefillOf } from '#core/follow/sheet'
+import { setUpSummary } from './phoneSetUp'
 import { phoneNumber } from './phoneWords'
 import type { usePhoneSession } from './usePhoneSession'
 
@@ -63,5 +64,18 @@ export function usePhoneHints(phone: ReturnType<typeof usePhoneSession>) {
       .join('. ')
   })
 
-  return { lastWords, loadHint }
+  /** What to make ready at the next station while one rests: `22.5 kg, seat 3`. */
+  function toPrepare(): string {
+    const [turn, movement] = [phone.turn.value, phone.movement.value]
+    if (!turn || !movement) return ''
+    const { amount } = prefillOf(turn, 0, phone.turns.value, movement)
+    return [
+      amount === null ? '' : `${phoneNumber(amount)} ${movement.scale.unit}`,
+      setUpSummary(movement, phone.standing.value.setUps.get(movement.exercise)),
+    ]
+      .filter(Boolean)
+      .join(', ')
+  }
+
+  return { lastWords, loadHint, toPrepare }
 }

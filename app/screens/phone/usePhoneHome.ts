@@ -17,6 +17,14 @@ export interface PhoneEntry {
   }[]
 }
 
+/** What the client hears of a session that is behind. */
+export interface NextComes {
+  readonly name: string
+  readonly lines: readonly string[]
+  /** Whether tomorrow is for resting. */
+  readonly rest: string
+}
+
 const DAYS = { yesterday: -1, today: 0, tomorrow: 1 } as const
 const MOST = { done: 3, ahead: 6, left: 3 } as const
 
@@ -72,9 +80,36 @@ export function usePhoneHome() {
         open.value.find(({ days }) => days === 0)
       )?.entry ?? null,
   )
+  /** When a session's end was said; the coach's own word has the time it was written. */
+  const endedAt = (session: string) =>
+    store.entriesOf(session).findLast(({ word }) => word.kind === 'finish')?.at ?? ''
+  /** Of the session done last, what comes next time; a day without a session after it is a day of rest. */
+  const comes = computed((): NextComes | null => {
+    const last = (store.view?.sessions ?? [])
+      .filter(({ next }) => next?.length)
+      .map(({ session, next }) => ({ session, next, at: endedAt(session.id) }))
+      .sort((a, b) => (a.at < b.at ? -1 : 1))
+      .at(-1)
+    const isStillToday = open.value.some(({ days }) => days === 0)
+    // What is still to be done today comes first, unless this was done today too.
+    if (!last?.next || (isStillToday && away(last.at.slice(0, 10)) !== 0)) return null
+    const isRestDay = !open.value.some(({ days }) => days === 1)
+    const following = open.value.find(({ days }) => days > 0)?.entry
+    return {
+      name: last.session.name,
+      lines: last.next.map(({ on, words }) => `${words} (${phoneDay(on)})`),
+      rest: [
+        isRestDay && !isStillToday ? 'Tomorrow is a day of rest.' : '',
+        following ? `${following.name} comes ${following.when.replace(/^Tom/, 'tom')}.` : '',
+      ]
+        .filter(Boolean)
+        .join(' '),
+    }
+  })
   const others = computed(() => entries.value.filter(({ entry }) => entry.id !== today.value?.id))
   return {
     today,
+    comes,
     left: computed(() =>
       others.value
         .filter(({ days, isFinished }) => days < 0 && !isFinished)

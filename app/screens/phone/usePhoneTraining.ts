@@ -1,6 +1,9 @@
 import {
   type LogEntry,
   type LogWord,
+  movementOf,
+  feltToAsk,
+  type FeltPlace,
   painLimit,
   type SheetMovement,
   type SheetSession,
@@ -51,11 +54,26 @@ export function usePhoneTraining(
       rest.start(
         before.rest,
         `${phone.movement.value?.name ?? ''}, ${setName(follows).toLowerCase()}`,
+        follows.slot === before.slot ? '' : toPrepare(),
       )
     else rest.skip()
   }
 
-  const { lastWords, loadHint } = usePhoneHints(phone)
+  const { lastWords, loadHint, toPrepare } = usePhoneHints(phone)
+
+  /** The exercise whose last set has just been done, to be asked where it was felt. */
+  const askedAbout = computed(() =>
+    feltToAsk(phone.turns.value, phone.lastDone.value, phone.standing.value.felt),
+  )
+  const named = ({ exercise, name }: SheetMovement) => ({ exercise, name })
+  const toFeel = computed(() => {
+    const exercise = phone.session.value.exercises.find(({ slot }) => slot === askedAbout.value)
+    return exercise && { slot: exercise.slot, ...named(movementOf(exercise, phone.standing.value)) }
+  })
+  async function feel(where: FeltPlace): Promise<void> {
+    const of = toFeel.value
+    if (of) await say({ kind: 'felt', slot: of.slot, exercise: of.exercise, where })
+  }
 
   /** How a choice treats the joints that hurt. */
   function soreWords(movement: SheetMovement): string {
@@ -86,6 +104,8 @@ export function usePhoneTraining(
     loadHint,
     logged,
     isDone,
+    toFeel,
+    feel,
     lastWords,
     soreWords,
     swap,

@@ -1,10 +1,12 @@
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { useRestAlarm } from './useRestAlarm'
 
 /** A rest that runs: ends by the clock, so that neither a locked screen nor a reload stops it. Times in milliseconds. */
 export interface RunningRest {
   readonly endsAt: number
   readonly seconds: number
   readonly before: string
+  readonly prepare?: string
 }
 
 const TICK_MS = 250
@@ -23,6 +25,7 @@ export function useRestTimer() {
     },
   })
   const now = ref(Date.now())
+  const alarm = useRestAlarm()
   /** Made by a tap, as browsers want it; sounds later without one. */
   let sound: AudioContext | undefined
   let announced =
@@ -41,11 +44,13 @@ export function useRestTimer() {
       : 1,
   )
 
-  function start(seconds: number, before: string): void {
+  function start(seconds: number, before: string, prepare = ''): void {
     sound ??= typeof AudioContext === 'undefined' ? undefined : new AudioContext()
     void sound?.resume()
     now.value = Date.now()
-    running.value = seconds > 0 ? { endsAt: now.value + seconds * 1000, seconds, before } : null
+    running.value =
+      seconds > 0 ? { endsAt: now.value + seconds * 1000, seconds, before, prepare } : null
+    if (running.value) void alarm.hold()
   }
   function add(seconds: number): void {
     if (!running.value) return
@@ -54,9 +59,11 @@ export function useRestTimer() {
   }
   function skip(): void {
     running.value = null
+    void alarm.release()
   }
   function tell(): void {
     navigator.vibrate?.([200, 100, 200])
+    void alarm.tell(running.value?.before ?? '')
     if (!sound) return
     for (const at of BEEPS) {
       const tone = sound.createOscillator()
@@ -76,5 +83,15 @@ export function useRestTimer() {
     if ((over.value ?? 0) > FORGET_SECONDS) running.value = null
   }, TICK_MS)
 
-  return { running: readonly(running), now: readonly(now), left, over, share, start, add, skip }
+  return {
+    running: readonly(running),
+    now: readonly(now),
+    left,
+    over,
+    share,
+    alarm,
+    start,
+    add,
+    skip,
+  }
 }

@@ -26,6 +26,10 @@ const {
 } = useRehearsal(id, useChartColours())
 useActions(REHEARSAL_ACTIONS, { start, cancel })
 const isLive = useMounted()
+// Whoever comes here wants to see it gone through.
+onMounted(() =>
+  store.plan?.rotation.days.some(({ sessions }) => sessions.length > 0) ? start() : undefined,
+)
 </script>
 
 <template>
@@ -42,7 +46,7 @@ const isLive = useMounted()
           </select></label
         >
         <label class="text-ink2"
-          >Seed
+          >Draw
           <input
             v-model.number="seed"
             type="number"

@@ -110,7 +110,7 @@ export function useRehearsal(clientId: string, colours: Readonly<Ref<ChartColour
       seed.value < 0 ||
       seed.value > MOST_SEED
     )
-      return void (notice.value = `Seed must be a whole number from 0 to ${MOST_SEED}. The same seed gives the same rehearsal.`)
+      return void (notice.value = `Draw: give a whole number from 0 to ${MOST_SEED}. The same draw gives the same rehearsal.`)
     stop()
     notice.value = ''
     progress.value = 0

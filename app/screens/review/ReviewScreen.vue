@@ -248,6 +248,7 @@ const isLive = useMounted()
         <CameList :lines="view.came" />
         <TrialList :lines="trials" />
         <HabitList :lines="skipped" />
+        <FeltElsewhere :client-id="id" :lines="view.elsewhere" />
         <ProposalList
           v-model:refusing="isRefusing"
           class="mt-2"

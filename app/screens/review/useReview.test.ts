@@ -80,6 +80,7 @@ const reviewView = (
   paces: [],
   muscleTrends: [],
   trials: [],
+  elsewhere: [],
   skipped: [],
   ways: [],
   ...more,

@@ -1,2 +1,8 @@
-export { MEASUREMENT_KINDS, MEASUREMENT_TABLE, measurementProblem } from './measurements'
+export {
+  MEASUREMENT_KINDS,
+  MEASUREMENT_TABLE,
+  isGirth,
+  measurementProblem,
+  readMeasurement,
+} from './measurements'
 export type { MeasurementKind } from './measurements'

@@ -1,6 +1,8 @@
 export { blockLoadSessions, isEasier, loadKey, stepsOf } from './fromBlock'
 export { loadsAhead, MOST_EXPOSURES } from './loadsAhead'
 export type { LoadHistory, LoadSession } from './loadsAhead'
+export { nextTime } from './nextTime'
+export type { NextChange, NextTime } from './nextTime'
 export { withMovedWeights } from './moved'
 export { startingLoad } from './starting'
 export type { StartingLoad } from './starting'

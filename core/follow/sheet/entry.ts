@@ -2,6 +2,7 @@ import type { ExerciseId, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { SetRole, SetUp, WeightUnit } from '../../plan/scheme'
 import type { BodySide, SetLapse } from '../../body/log'
+import type { FeltPlace, MoreSaid } from './felt'
 
 /** Which part of which set: one place holds one value at a time. */
 export interface SetPlace {
@@ -47,6 +48,13 @@ export type LogWord =
       readonly exercise: ExerciseId
       readonly setUp: SetUp
     }
+  /** Where an exercise was felt, once its sets are done. */
+  | {
+      readonly kind: 'felt'
+      readonly slot: SlotId
+      readonly exercise: ExerciseId
+      readonly where: FeltPlace
+    }
   | {
       readonly kind: 'pain'
       readonly joints: readonly Joint[]
@@ -54,14 +62,17 @@ export type LogWord =
       readonly score: number
       readonly hasAlarmSign: boolean
     }
-  | {
-      readonly kind: 'finish'
-      readonly minutes: number | null
-      readonly isRecovered: boolean | null
-      /** How recovered the muscles felt at the start, 0 to 10; sessions from before have yes or no alone. */
-      readonly recovery?: number
-      readonly note: string
-    }
+  | FinishWord
+
+/** The end of a session. */
+export interface FinishWord extends MoreSaid {
+  readonly kind: 'finish'
+  readonly minutes: number | null
+  readonly isRecovered: boolean | null
+  /** How recovered the muscles felt at the start, 0 to 10; sessions from before have yes or no alone. */
+  readonly recovery?: number
+  readonly note: string
+}
 
 /** From here on a client who answers 0 to 10 counts as recovered where only yes and no are asked. */
 const RECOVERED_FROM = 6

@@ -24,6 +24,15 @@ export {
   wentOn,
 } from './standing'
 export type { SessionStanding, Standing, StandingTurn } from './standing'
+export {
+  FEELINGS,
+  FELT_PLACES,
+  feltElsewhere,
+  feltToAsk,
+  MOST_FEELING,
+  saidOfSession,
+} from './felt'
+export type { Feeling, Feelings, FeltOn, FeltPlace, MoreSaid } from './felt'
 export { isTypedSet, readTypedSet } from './typedSet'
 export type { TypedPart } from './typedSet'
 export { prefillOf, repsToStopAt, steppedLoad } from './prefill'

@@ -7,6 +7,8 @@ export const LOG_LIMITS = {
   seconds: { least: 0, most: 900 },
   rir: { least: 0, most: 10 },
   minutes: { least: 1, most: 360 },
+  /** Of warming up, and of the way to the gym and back. */
+  asideMinutes: { least: 0, most: 180 },
 } as const
 export type LogField = keyof typeof LOG_LIMITS
 
@@ -21,7 +23,7 @@ export type NumberProblem =
     }
   | { readonly kind: 'not_whole'; readonly value: number }
 
-const WHOLE: readonly LogField[] = ['reps', 'minutes']
+const WHOLE: readonly LogField[] = ['reps', 'minutes', 'asideMinutes']
 /** Half reps are reported, so reps may end on a half. */
 const HALVES = 2
 
@@ -61,6 +63,7 @@ const FIELD_WORDS: Readonly<Record<LogField, string>> = {
   seconds: 'Seconds',
   rir: 'Reps left',
   minutes: 'Minutes',
+  asideMinutes: 'Minutes',
 }
 
 /** What is wrong with a number and what to do, for whoever typed it. */

@@ -1,6 +1,7 @@
 import type { ExerciseId, SlotId } from '../../base'
 import type { SetUp } from '../../plan/scheme'
 import { type DonePart, type LogEntry, type LogWord, placeKey, type SetPlace } from './entry'
+import type { FeltPlace } from './felt'
 import { type Levels, painLimit } from './pain'
 import type {
   SheetExercise,
@@ -32,6 +33,8 @@ export interface SessionStanding {
   readonly notes: readonly { readonly slot: SlotId | null; readonly text: string }[]
   /** How stations were set up today, by movement. */
   readonly setUps: ReadonlyMap<ExerciseId, SetUp>
+  /** Where exercises were felt, by their slot. */
+  readonly felt: ReadonlyMap<SlotId, FeltPlace>
   readonly startedAt: string | null
   readonly finish: Extract<LogWord, { kind: 'finish' }> | null
 }
@@ -43,6 +46,7 @@ interface Draft {
   readonly moreSets: Map<SlotId, number>
   readonly notes: { readonly slot: SlotId | null; readonly text: string }[]
   readonly setUps: Map<ExerciseId, SetUp>
+  readonly felt: Map<SlotId, FeltPlace>
   minutes: number | null
   startedAt: string | null
   finish: SessionStanding['finish']
@@ -80,6 +84,9 @@ function take(draft: Draft, { id, at, word }: LogEntry): void {
     case 'set_up':
       draft.setUps.set(word.exercise, word.setUp)
       return
+    case 'felt':
+      draft.felt.set(word.slot, word.where)
+      return
     case 'finish':
       draft.finish = word
   }
@@ -98,6 +105,7 @@ export function sessionStanding(entries: readonly LogEntry[]): SessionStanding {
     moreSets: new Map(),
     notes: [],
     setUps: new Map(),
+    felt: new Map(),
     minutes: null,
     startedAt: null,
     finish: null,

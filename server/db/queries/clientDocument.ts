@@ -109,7 +109,12 @@ export async function documentParts(
         ),
       }),
     ),
-    measurements: measured.map(({ on, kind, value }) => ({ on, kind, value })),
+    measurements: measured.map(({ on, kind, value, isPumped }) => ({
+      on,
+      kind,
+      value,
+      ...(isPumped && { isPumped }),
+    })),
     pain: pain.map(({ joint, side, score, nextMorning, hasAlarmSign, reportedAt }) => ({
       joint,
       side,

@@ -34,6 +34,42 @@ export async function setUpsOf(db: Database, coachId: CoachId, ids: readonly Cli
   )
 }
 
+/** What was said of a client's sessions beside their sets since a day, in the order it was said. */
+export async function saidSince(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  since: PlainDate,
+) {
+  return db
+    .select({
+      session: logEntries.sessionId,
+      name: datedSessions.name,
+      on: datedSessions.on,
+      id: logEntries.id,
+      at: logEntries.at,
+      word: logEntries.word,
+    })
+    .from(logEntries)
+    .innerJoin(
+      datedSessions,
+      and(
+        eq(datedSessions.coachId, logEntries.coachId),
+        eq(datedSessions.id, logEntries.sessionId),
+      ),
+    )
+    .where(
+      and(
+        eq(logEntries.coachId, coachId),
+        eq(logEntries.clientId, clientId),
+        eq(logEntries.outcome, 'taken'),
+        gte(datedSessions.on, since),
+        sql`${logEntries.word}->>'kind' in ('felt', 'finish')`,
+      ),
+    )
+    .orderBy(asc(datedSessions.on), asc(logEntries.seq))
+}
+
 /** Exercises in a client's log since a day, and in how many sessions any was done. */
 export async function doneSince(
   db: Database,

@@ -77,6 +77,7 @@ export function measurementsOf(db: Database, coachId: CoachId, clientId: ClientI
       on: measurements.on,
       kind: measurements.kind,
       value: measurements.value,
+      isPumped: measurements.isPumped,
     })
     .from(measurements)
     .where(and(eq(measurements.coachId, coachId), eq(measurements.clientId, clientId)))

@@ -73,6 +73,8 @@ export const measurements = pgTable(
     on: date('on', { mode: 'string' }).$type<PlainDate>().notNull(),
     kind: text('kind').$type<MeasurementKind>().notNull(),
     value: real('value').notNull(),
+    /** A girth taken with the muscle pumped. */
+    isPumped: boolean('is_pumped').notNull().default(false),
   },
   table => [
     primaryKey({ columns: [table.coachId, table.id] }),

@@ -31,6 +31,7 @@ const {
         >Minutes today
         <input
           :value="minutes"
+          data-first
           class="field mt-1 w-[90px]! font-normal"
           type="number"
           min="5"

@@ -1,0 +1,1 @@
+ALTER TABLE "measurements" ADD COLUMN "is_pumped" boolean DEFAULT false NOT NULL;

@@ -1,0 +1,64 @@
+import { daysBetween, type PlainDate, plainDate } from '#core/base'
+import { blockAsTold } from '#core/design/progress'
+import { blockLoadSessions, loadsAhead, nextTime } from '#core/design/loads'
+import { sessionInTurn } from '#core/plan/session'
+import { nextTimeWords } from '#core/words'
+import type { SheetView } from '#shared/contracts/sheet'
+import { sessionDocument } from '../db/documents'
+import { database } from '../db/database'
+import { sentOf } from '../db/queries/blockSessions'
+import type { Coach } from './signIn'
+import type { SheetData } from './sheet'
+
+/** So many days after a session it still says what comes next time. */
+const TOLD_DAYS = 3
+
+type Next = NonNullable<SheetView['sessions'][number]['next']>
+interface DoneRow {
+  readonly id: string
+  readonly on: PlainDate
+  readonly pass: number
+  readonly prescribed: Parameters<typeof sessionDocument>[0]
+  readonly finishedAt: Date | null
+}
+
+/** What comes next time of the sessions a client has just done, by the block as it would be sent today. */
+export async function nextTimes(
+  coach: Coach,
+  rows: readonly DoneRow[],
+  { view, context, loads }: SheetData,
+  today: PlainDate,
+): Promise<ReadonlyMap<string, Next>> {
+  const done = rows.filter(
+    ({ finishedAt }) =>
+      finishedAt &&
+      daysBetween(plainDate(finishedAt.toISOString().slice(0, 10)), today) <= TOLD_DAYS,
+  )
+  const { block } = view
+  if (!block || done.length === 0) return new Map()
+  const sent = (await sentOf(database(), coach.id, block.id)).map(row => ({
+    ...row,
+    content: sessionDocument(row.content),
+  }))
+  const ahead = blockLoadSessions(blockAsTold(block.plan, context, sent, today), today)
+  const own = loadsAhead(ahead, loads.history, {
+    context,
+    unit: loads.unit,
+    bodyKg: loads.bodyKg,
+    rules: block.plan.block?.rules,
+    rotation: block.plan.rotation,
+  })
+  const nameOf = (exercise: string) => context.catalogue.get(exercise)?.name ?? exercise
+  return new Map(
+    done.map(({ id, on, pass, prescribed }) => {
+      const content = sessionInTurn(sessionDocument(prescribed), Math.max(0, pass))
+      return [
+        id,
+        nextTime({ content, on }, ahead, own).map(next => ({
+          on: next.on,
+          words: nextTimeWords(next, nameOf),
+        })),
+      ]
+    }),
+  )
+}
