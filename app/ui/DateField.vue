@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { CalendarDays } from 'lucide-vue-next'
-import { addDays, type PlainDate } from '#core/base'
-import { daySentence, formatWholeDay, readDay } from '#core/words'
+import { useDayField } from './useDayField'
 
 /** A day, typed as the reader has dates written or chosen in the calendar; what cannot be read stays to be put right. */
 const {
@@ -15,57 +14,23 @@ const {
   /** It is taken once it is typed to the end, where each change counts. */
   isLazy?: boolean
 }>()
+const field = useTemplateRef<HTMLInputElement>('field')
 const DayChooser = defineAsyncComponent(() => import('./DayChooser.vue'))
 const model = defineModel<string>({ required: true })
 const id = useId()
-const today = useToday()
-const written = (day: string) => (day === '' ? '' : formatWholeDay(day as PlainDate))
-const text = ref(written(model.value))
-const complaint = ref('')
-const isOpen = ref(false)
-watch(model, day => {
-  // What is being typed stays as it is typed, and so does what could not be read.
-  if (day === typed || (day === '' && complaint.value)) return
-  text.value = written(day)
-  complaint.value = ''
+const { text, complaint, isOpen, readOn, commit, step, chosen } = useDayField(model, {
+  isLazy: () => isLazy,
+  back: () => field.value?.focus(),
 })
-
-/** The day that what is being typed has come to. */
-let typed = ''
-function readOn(): void {
-  const read = readDay(text.value, today.value)
-  if (isLazy || !read.ok) return
-  typed = read.value
-  model.value = typed
-  complaint.value = ''
-}
-function take(day: string): void {
-  typed = ''
-  model.value = day
-  text.value = written(day)
-  complaint.value = ''
-}
-function commit(): void {
-  if (text.value.trim() === '') return take('')
-  if (text.value === written(model.value)) return
-  const read = readDay(text.value, today.value)
-  if (read.ok) return take(read.value)
-  complaint.value = daySentence(read.error, text.value, today.value)
-  // What was there before is no longer meant.
-  model.value = ''
-}
-function step(days: number): void {
-  const read = readDay(text.value, today.value)
-  take(addDays(read.ok ? read.value : today.value, read.ok ? days : 0))
-}
 </script>
 
 <template>
-  <div :class="isStacked ? '' : 'inline-flex items-baseline gap-1'">
+  <div :class="isStacked ? '' : 'inline-flex flex-wrap items-baseline gap-1'">
     <label :id="`${id}-label`" :for="id" :class="isStacked && 'block'">{{ label }}</label>
     <span class="relative inline-flex items-center">
       <input
         :id="id"
+        ref="field"
         v-model="text"
         type="text"
         class="small-field w-[148px]"
@@ -94,16 +59,11 @@ function step(days: number): void {
         v-if="isOpen"
         :day="model"
         :label="label"
-        @chosen="
-          day => {
-            isOpen = false
-            take(day)
-          }
-        "
+        @chosen="chosen"
         @closed="isOpen = false"
       />
     </span>
-    <span v-if="complaint" :id="`${id}-words`" role="alert" class="alert-chip mt-1 block">{{
+    <span v-if="complaint" :id="`${id}-words`" role="alert" class="alert-chip block basis-full">{{
       complaint
     }}</span>
   </div>

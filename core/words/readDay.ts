@@ -2,8 +2,8 @@ import {
   addDays,
   daysBetween,
   failure,
+  isPlainDate,
   type PlainDate,
-  plainDate,
   type Result,
   success,
 } from '../base'
@@ -50,10 +50,7 @@ const isWeekday = (word: string) =>
 function dayOf(year: number, month: number, day: number): Result<PlainDate, DayProblem> {
   const two = (part: number) => String(part).padStart(2, '0')
   const text = `${String(year).padStart(4, '0')}-${two(month)}-${two(day)}`
-  const at = new Date(`${text}T00:00:00Z`)
-  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text)
-    ? success(plainDate(text))
-    : failure('no_such_day')
+  return isPlainDate(text) ? success(text) : failure('no_such_day')
 }
 
 /** The day of that month that is nearest to today; the 29th of February may be years away. */

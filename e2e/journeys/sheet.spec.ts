@@ -86,7 +86,7 @@ test(
     await expect(sheet.getByText('Done lately')).toBeVisible()
     await context.setOffline(false)
     await nothingWaits(sheet)
-    const comes = sheet.getByRole('region', { name: 'After Arms: next time' })
+    const comes = sheet.getByRole('region', { name: /^After Arms: next time/ })
     await expect(comes.getByRole('listitem').first()).toContainText(`${curl}: `)
     // Found once, in order, on the coach's side.
     await signedIn(page, studio)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { WEEKDAY_NAMES } from '#core/words'
+import { weekdayName } from '#core/words'
 import { CALENDAR_ACTIONS } from './blockActions'
 
-/** Dated sessions month by month. */
+/** Dated sessions week by week. */
 const {
-  months,
+  weeks,
   carried,
   consequences,
   heldWords,
@@ -48,51 +48,44 @@ useActions(
         }}
       </p>
     </div>
-    <div
-      class="grid grid-cols-2 items-start gap-x-8 gap-y-4 max-lg:grid-cols-1"
-      :class="{ 'pb-36': carried }"
-    >
-      <table v-for="month in months" :key="month.key" class="w-full table-fixed">
-        <caption class="text-left font-display text-[17px] font-semibold">
-          {{
-            month.title
-          }}
-        </caption>
-        <thead class="text-left text-[12px] text-ink2">
-          <tr>
-            <th v-for="weekday in WEEKDAY_NAMES" :key="weekday" scope="col" class="font-normal">
-              {{ weekday }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="week in month.weeks" :key="week[0]?.date">
-            <CalendarDayCell
-              v-for="day in week"
-              :key="day.date"
-              :day="day"
-              :is-target="carried?.to === day.date && day.number > 0"
-              :is-sought="carried?.isStepped === true"
-              @over="carryTo(day.date)"
-              @dropped="putDown()"
-            >
-              <CalendarChip
-                v-for="entry in day.entries"
-                :key="entry.key"
-                :entry="entry"
-                :is-held="carried?.key === entry.key"
-                @lifted="lift(entry.key)"
-              />
-            </CalendarDayCell>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <table class="mt-1 w-full table-fixed" :class="{ 'mb-36': carried }">
+      <caption class="sr-only">
+        Sessions of the block by week
+      </caption>
+      <thead class="text-left text-[12px] text-ink2">
+        <tr>
+          <th v-for="day in 7" :key="day" scope="col" class="px-1 font-normal">
+            {{ weekdayName(day) }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="week in weeks" :key="week[0]?.date">
+          <CalendarDayCell
+            v-for="day in week"
+            :key="day.date"
+            :day="day"
+            :is-target="carried?.to === day.date"
+            :is-sought="carried?.isStepped === true"
+            @over="carryTo(day.date)"
+            @dropped="putDown()"
+          >
+            <CalendarChip
+              v-for="entry in day.entries"
+              :key="entry.key"
+              :entry="entry"
+              :is-held="carried?.key === entry.key"
+              @lifted="lift(entry.key)"
+            />
+          </CalendarDayCell>
+        </tr>
+      </tbody>
+    </table>
   </div>
 </template>
 
 <style scoped>
-/* Over the months, not among them: nothing moves under a session that is carried. */
+/* Over the weeks, not among them: nothing moves under a session that is carried. */
 .carrying {
   position: fixed;
   right: 20px;

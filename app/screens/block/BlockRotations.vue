@@ -380,13 +380,13 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
   border-left: 1px solid var(--line);
 }
 .stairs {
-  height: 42px;
+  height: 38px;
   padding-left: 10px;
 }
 .stack {
   display: flex;
   gap: 6px;
-  padding: 4px 0;
+  padding: 3px 0;
 }
 .slim {
   min-height: 20px;

@@ -18,8 +18,8 @@ const layout = computed(() => stackLayout({ direct, indirect, band, scale }))
 <template>
   <svg
     :width="width"
-    height="58"
-    :viewBox="`0 0 ${width} 58`"
+    height="46"
+    :viewBox="`0 0 ${width} 46`"
     class="block"
     aria-hidden="true"
     :style="{

@@ -28,15 +28,19 @@ onBeforeUnmount(() => stop?.())
     :aria-pressed="isHeld"
     @click="emit('lifted')"
   >
-    <b>{{ entry.name }}</b> {{ entry.sets
-    }}<span v-if="entry.isMoved" class="text-focus" aria-hidden="true"> →</span
-    ><span class="block text-[11.5px]">{{ entry.words }}</span>
+    <span
+      ><b>{{ entry.name }}</b> {{ entry.sets
+      }}<span v-if="entry.isMoved" class="text-focus" aria-hidden="true"> →</span></span
+    >{{ ' ' }}<span class="text-[11.5px]">{{ entry.words }}</span>
   </button>
 </template>
 
 <style scoped>
 .chip {
-  display: block;
+  display: flex;
+  flex-wrap: wrap;
+  column-gap: 6px;
+  justify-content: space-between;
   width: 100%;
   margin-top: 1px;
   padding: 1px 5px;

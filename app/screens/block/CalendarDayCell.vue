@@ -2,7 +2,7 @@
 import type { CalendarDay } from './useBlockCalendar'
 import { dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 
-/** One day of a month; sessions can be put down here. */
+/** One day of the calendar; sessions can be put down here. */
 const { day, isTarget, isSought } = defineProps<{
   day: CalendarDay
   isTarget: boolean
@@ -13,7 +13,7 @@ defineSlots<{ default?: () => unknown }>()
 const cell = useTemplateRef<HTMLElement>('cell')
 let stop: (() => void) | undefined
 onMounted(() => {
-  if (cell.value && day.number > 0)
+  if (cell.value)
     stop = dropTargetForElements({
       element: cell.value,
       onDragEnter: () => emit('over'),
@@ -29,20 +29,22 @@ watch(
 </script>
 
 <template>
-  <td ref="cell" class="day" :class="{ out: !day.isInBlock || day.number === 0, target: isTarget }">
-    <template v-if="day.number > 0">
-      <span class="number" :class="{ today: day.isToday }"
-        >{{ day.number }}<span v-if="day.isToday" class="sr-only">, today</span></span
-      >
-      <span v-for="event in day.events" :key="event" class="event">{{ event }}</span>
-      <slot />
-    </template>
+  <td
+    ref="cell"
+    class="day"
+    :class="{ out: !day.isInBlock, first: day.isMonthStart, target: isTarget }"
+  >
+    <span class="number" :class="{ today: day.isToday }"
+      >{{ day.label }}<span v-if="day.isToday" class="sr-only">, today</span></span
+    >
+    <span v-for="event in day.events" :key="event" class="event">{{ event }}</span>
+    <slot />
   </td>
 </template>
 
 <style scoped>
 .day {
-  height: 66px;
+  height: 54px;
   scroll-margin-block: 60px 170px;
   padding: 2px 4px;
   border-top: 1px solid var(--hair);
@@ -50,6 +52,13 @@ watch(
 }
 .day.out {
   background: var(--sunk);
+}
+.day.first {
+  border-left: 2px solid var(--edge);
+}
+.day.first .number {
+  color: var(--ink);
+  font-weight: 650;
 }
 .day.target {
   background: var(--focus-wash);

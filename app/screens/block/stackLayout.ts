@@ -1,7 +1,7 @@
 import type { Band } from '#core/plan/method'
 
-const FOOT = 52
-const HEIGHT = 50
+const FOOT = 42
+const HEIGHT = 40
 
 /** Heights of a stack and its channel from the foot up; `scale` is the number of sets that fills the height. Units: px. */
 export function stackLayout({

@@ -326,19 +326,27 @@ describe('the calendar', () => {
   async function calendar() {
     const { useBlockCalendar } = await import('./useBlockCalendar')
     const of = useBlockCalendar()
-    const days = () => of.months.value.flatMap(({ weeks }) => weeks.flat())
-    const on = (date: string) => days().find(day => day.date === date && day.number > 0)
+    const days = () => of.weeks.value.flat()
+    const on = (date: string) => days().find(day => day.date === date)
     return { of, on, days }
   }
   const [monday, wednesday] = ['2026-03-30', '2026-04-01']
 
   test('has the weeks of the block, its sessions on their days, and today', async () => {
     const { of, on, days } = await calendar()
-    expect(of.months.value.map(({ title }) => title)).toEqual(['March 2026', 'April 2026'])
-    expect(on(monday)?.entries.map(({ name, sets }) => [name, sets])).toEqual([['Push', 7]])
-    expect(days().filter(({ isToday, number }) => isToday && number > 0)).toMatchObject([
-      { date: TODAY },
+    // Whole weeks, each day once, from the Monday of the first to the Sunday of the last.
+    const dates = days().map(({ date }) => date)
+    expect(dates.length % 7).toBe(0)
+    expect(new Date(dates[0]!).getUTCDay()).toBe(1)
+    expect(new Set(dates).size).toBe(dates.length)
+    expect(dates).toEqual([...dates].sort())
+    expect(days().flatMap(({ label, isMonthStart }) => (isMonthStart ? [label] : []))).toEqual([
+      `${Number(dates[0]!.slice(8))} Mar`,
+      '1 Apr',
     ])
+    expect(of.weeks.value.every(week => week.some(({ isInBlock }) => isInBlock))).toBe(true)
+    expect(on(monday)?.entries.map(({ name, sets }) => [name, sets])).toEqual([['Push', 7]])
+    expect(days().filter(({ isToday }) => isToday)).toMatchObject([{ date: TODAY }])
     const entries = days().flatMap(day => day.entries)
     expect(entries).toHaveLength(12)
   })

@@ -1,32 +1,17 @@
 import {
   addDays,
+  DAYS_PER_WEEK,
   daysBetween,
+  groupedBy,
   isoWeekday,
   type PlainDate,
-  plainDate,
-  DAYS_PER_WEEK,
 } from '#core/base'
 import { applyEdit, type PlanDocument, withException, withoutException } from '#core/plan/block'
-import { formatDay, moveEffectWords, sessionStateWords } from '#core/words'
+import { formatDay, monthName, moveEffectWords, sessionStateWords } from '#core/words'
 import { type BlockSession, blockAsTold, expandedBlock, moveEffects } from '#core/design/progress'
 import { plannedSets } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
 import { newId } from '~/shell/newId'
-
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-] as const
 
 export interface CalendarEntry {
   readonly key: string
@@ -42,17 +27,21 @@ export interface CalendarEntry {
 }
 export interface CalendarDay {
   readonly date: PlainDate
-  readonly number: number
+  /** `28`; with its month where one begins. */
+  readonly label: string
+  readonly isMonthStart: boolean
   readonly isInBlock: boolean
   readonly isToday: boolean
   readonly events: readonly string[]
   readonly entries: readonly CalendarEntry[]
 }
 
+const earlier = (a: PlainDate, b: PlainDate) => (a < b ? a : b)
+const later = (a: PlainDate, b: PlainDate) => (a > b ? a : b)
 const keyOf = ({ pass, day, place }: Pick<BlockSession, 'pass' | 'day' | 'place'>) =>
   `${pass} ${day} ${place}`
 
-/** The block on the calendar: months of weeks, sessions that can be carried to another day with what that costs shown first. */
+/** The block on the calendar: week under week, sessions that can be carried to another day with what that costs shown first. */
 export function useBlockCalendar() {
   const store = usePlanStore()
   const issued = useIssuedStore()
@@ -135,61 +124,34 @@ export function useBlockCalendar() {
       label: `${session.name}, rotation ${session.pass + 1}, ${formatDay(session.on)}, ${sets} sets, ${words}${session.isMoved ? ', moved' : ''}`,
     }
   }
-  const months = computed(() => {
+  /** Weeks from the first session to the last, whole, one under the other. */
+  const weeks = computed((): readonly (readonly CalendarDay[])[] => {
     const expanded = issued.expanded
     if (!expanded) return []
-    const last = sessions.value.reduce(
-      (latest, { session }) => (session.on > latest ? session.on : latest),
-      expanded.to,
+    const days = [expanded.from, expanded.to, ...sessions.value.map(({ session }) => session.on)]
+    const [first, last] = [days.reduce(earlier), days.reduce(later)]
+    const byDate = groupedBy(sessions.value, ({ session }) => session.on)
+    const start = addDays(first, 1 - isoWeekday(first))
+    const count = Math.floor(daysBetween(start, last) / DAYS_PER_WEEK) + 1
+    return Array.from({ length: count }, (_, week) =>
+      Array.from({ length: DAYS_PER_WEEK }, (__, day): CalendarDay => {
+        const date = addDays(start, week * DAYS_PER_WEEK + day)
+        const isMonthStart = date.endsWith('-01') || (week === 0 && day === 0)
+        return {
+          date,
+          label: isMonthStart
+            ? `${Number(date.slice(8))} ${monthName(Number(date.slice(5, 7)))}`
+            : String(Number(date.slice(8))),
+          isMonthStart,
+          isInBlock: date >= expanded.from && date <= expanded.to,
+          isToday: date === today.value,
+          events: (store.plan?.block?.events ?? [])
+            .filter(({ from, to }) => from <= date && date <= to)
+            .map(({ what }) => what),
+          entries: (byDate.get(date) ?? []).map(entryOf),
+        }
+      }),
     )
-    const first = sessions.value.reduce(
-      (earliest, { session }) => (session.on < earliest ? session.on : earliest),
-      expanded.from,
-    )
-    const byDate = new Map<string, CalendarEntry[]>()
-    for (const held of sessions.value)
-      byDate.set(held.session.on, [...(byDate.get(held.session.on) ?? []), entryOf(held)])
-    const found: { key: string; title: string; weeks: CalendarDay[][] }[] = []
-    for (
-      let month = first.slice(0, 7);
-      month <= last.slice(0, 7);
-      month = addDays(plainDate(`${month}-28`), 4).slice(0, 7)
-    ) {
-      const begin = plainDate(`${month}-01`)
-      const start = addDays(begin, 1 - isoWeekday(begin))
-      const weeks: CalendarDay[][] = []
-      for (let week = start; week.slice(0, 7) <= month; week = addDays(week, DAYS_PER_WEEK)) {
-        weeks.push(
-          Array.from({ length: DAYS_PER_WEEK }, (_, day) => {
-            const date = addDays(week, day)
-            const isHere = date.startsWith(month)
-            return {
-              date,
-              number: isHere ? Number(date.slice(8)) : 0,
-              isInBlock: date >= expanded.from && date <= expanded.to,
-              isToday: date === today.value,
-              events: isHere
-                ? (store.plan?.block?.events ?? [])
-                    .filter(({ from, to }) => from <= date && date <= to)
-                    .map(({ what }) => what)
-                : [],
-              entries: isHere ? (byDate.get(date) ?? []) : [],
-            }
-          }),
-        )
-      }
-      const shown = weeks.filter(days =>
-        days.some(
-          ({ isInBlock, number, entries }) => number > 0 && (isInBlock || entries.length > 0),
-        ),
-      )
-      found.push({
-        key: month,
-        title: `${MONTHS[Number(month.slice(5)) - 1]} ${month.slice(0, 4)}`,
-        weeks: shown,
-      })
-    }
-    return found
   })
 
   function lift(key: string): void {
@@ -226,7 +188,7 @@ export function useBlockCalendar() {
       : '',
   )
   return {
-    months,
+    weeks,
     carried,
     consequences,
     heldWords,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { formatDay, MEASUREMENTS } from '#core/words'
-import { isGirth, type MeasurementKind, readMeasurement } from '#core/body/measurements'
+import type { MeasurementKind } from '#core/body/measurements'
 import type { HistoryView } from '#shared/contracts/history'
 import { X } from 'lucide-vue-next'
+import { useMeasurementForm } from './useMeasurementForm'
 
 const { measurements, kinds, today, send, complaint } = defineProps<{
   measurements: HistoryView['measurements']
@@ -12,24 +13,13 @@ const { measurements, kinds, today, send, complaint } = defineProps<{
   complaint: string
 }>()
 const emit = defineEmits<{ removed: [id: string] }>()
-const entered = reactive({
-  kind: 'upper_arm_left' as MeasurementKind,
-  value: '',
-  on: today,
-  isPumped: false,
-})
+const { entered, canBePumped, submit } = useMeasurementForm(today, measurement => send(measurement))
 const byKind = computed(() =>
   kinds.flatMap(kind => {
     const own = measurements.filter(measurement => measurement.kind === kind)
     return own.length === 0 ? [] : [{ kind, own }]
   }),
 )
-async function submit(): Promise<void> {
-  const read = readMeasurement(entered.value, entered.kind)
-  const isPumped = entered.isPumped && isGirth(entered.kind)
-  if (await send({ ...entered, isPumped, value: read.ok ? read.value : Number.NaN }))
-    Object.assign(entered, { value: '', isPumped: false })
-}
 </script>
 
 <template>
@@ -76,15 +66,14 @@ async function submit(): Promise<void> {
         </select></label
       >
       <label
-        >{{ MEASUREMENTS[entered.kind].unit
-        }}{{ isGirth(entered.kind) ? ' (or 14.5 in)' : ' (or 180 lb)' }}
+        >{{ MEASUREMENTS[entered.kind].unit }}{{ canBePumped ? ' (or 14.5 in)' : ' (or 180 lb)' }}
         <input
           v-model="entered.value"
           inputmode="decimal"
           class="small-field w-[72px]"
           autocomplete="off"
       /></label>
-      <label v-if="isGirth(entered.kind)" class="pb-1"
+      <label v-if="canBePumped" class="pb-1"
         ><input v-model="entered.isPumped" type="checkbox" /> pumped</label
       >
       <DateField v-model="entered.on" label="measured on" />

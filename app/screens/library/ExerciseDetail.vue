@@ -7,6 +7,8 @@ import {
   JOINT_NAMES,
   MUSCLE_NAMES,
   CAUTION_WORDS,
+  capitalised,
+  stimulusWords,
 } from '#core/words'
 import type { Exercise, Group, Intent, Joint, Muscle } from '#core/plan/catalogue'
 import { TriangleAlert } from 'lucide-vue-next'
@@ -69,6 +71,7 @@ const stressIn = ({ jointStress }: Intent) =>
             · also {{ exercise.aliases.join(', ') }}</template
           >
         </p>
+        <p class="text-[12.5px]">{{ capitalised(stimulusWords(exercise).join('; ')) }}.</p>
       </div>
       <button v-if="isOwn" type="button" class="control" @click="emit('edited')">Edit</button>
       <button v-if="isOwn" type="button" class="control" @click="emit('removed')">Remove</button>

@@ -71,13 +71,13 @@ const emit = defineEmits<{ opened: [id: string]; hurting: [] }>()
       <p class="text-[16px] text-ink2">
         {{
           ahead[0]
-            ? `Next: ${ahead[0].name}, ${ahead[0].when}.`
+            ? `Next: ${ahead[0].name}, ${ahead[0].when.replace(/^T(?=om)/, 't')}.`
             : 'No sessions have been sent yet. They show up here by themselves.'
         }}
       </p>
     </section>
     <section v-if="comes" aria-labelledby="comes">
-      <h2 id="comes" class="phone-legend">After {{ comes.name }}: next time</h2>
+      <h2 id="comes" class="phone-legend">{{ comes.title }}</h2>
       <ul class="border-t border-hair text-[16px]">
         <li v-for="line in comes.lines" :key="line" class="border-b border-hair py-1.5">
           {{ line }}

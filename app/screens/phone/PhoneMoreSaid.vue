@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { FEELINGS, type Feeling, type MoreSaid } from '#core/follow/sheet'
-import { FEELING_WORDS } from '#core/words'
+import type { Feeling, MoreSaid } from '#core/follow/sheet'
+import { FEELING_WORDS, FEELINGS } from '#core/words'
 
 /** What may be said of a session besides, by whoever wishes to; none of it is asked for. */
 const said = defineModel<MoreSaid>({ required: true })

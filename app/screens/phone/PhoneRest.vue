@@ -1,21 +1,17 @@
 <script setup lang="ts">
 import { Bell, BellOff } from 'lucide-vue-next'
 import { phoneClock } from './phoneWords'
-import { ALARM_WORDS, type RestAlarm } from './useRestAlarm'
+import { ALARM_WORDS } from './useRestAlarm'
+import type { useRestTimer } from './useRestTimer'
 
 /** The rest as a thread paying out, with its seconds; over, it says so in words. */
-const { left, over, share, before, prepare, alarm, rings } = defineProps<{
-  left: number
-  over: number | null
-  share: number
-  before: string
-  /** What to make ready at the next station; empty where it is the same one. */
-  prepare: string
-  alarm: RestAlarm
-  /** Whether the alarm is on. */
-  rings: boolean
-}>()
-const emit = defineEmits<{ more: []; skipped: []; alarm: [] }>()
+const { rest } = defineProps<{ rest: ReturnType<typeof useRestTimer> }>()
+const { over, share, alarm } = rest
+const left = computed(() => rest.left.value ?? 0)
+const before = computed(() => rest.running.value?.before ?? '')
+/** What to make ready at the next station; empty where it is the same one. */
+const prepare = computed(() => rest.running.value?.prepare ?? '')
+const rings = computed(() => alarm.isOn.value)
 const LENGTH = 100
 </script>
 
@@ -54,16 +50,16 @@ const LENGTH = 100
         class="phone-control px-3!"
         :aria-pressed="rings"
         aria-label="Ring at the end of a rest"
-        @click="emit('alarm')"
+        @click="alarm.turn()"
       >
         <component :is="rings ? Bell : BellOff" :size="20" aria-hidden="true" />
       </button>
-      <button type="button" class="phone-control" @click="emit('more')">+15 s</button>
-      <button type="button" class="phone-control" @click="emit('skipped')">
+      <button type="button" class="phone-control" @click="rest.add(15)">+15 s</button>
+      <button type="button" class="phone-control" @click="rest.skip()">
         {{ over === null ? 'Skip' : 'Go' }}
       </button>
     </div>
-    <p v-if="rings" class="mt-1 text-[13px] text-ink2">{{ ALARM_WORDS[alarm] }}</p>
+    <p v-if="rings" class="mt-1 text-[13px] text-ink2">{{ ALARM_WORDS[alarm.kind.value] }}</p>
     <p class="sr-only" role="status">
       {{ over === null ? '' : 'Rest is over' }}
     </p>

@@ -75,7 +75,6 @@ watch(isDone, done => done && emit('ended'))
         :elapsed="elapsed"
         :limit-minutes="phone.standing.value.minutes ?? held.minuteLimit"
       />
-      <PhoneFelt v-if="toFeel" :name="toFeel.name" @said="feel" @hurt="open = 'hurt'" />
       <template v-if="turn && part && exercise && movement">
         <div>
           <div class="flex items-baseline justify-between gap-3">
@@ -233,20 +232,10 @@ watch(isDone, done => done && emit('ended'))
         />
       </section>
     </main>
-    <PhoneRest
-      v-if="rest.running.value && rest.left.value !== null"
-      class="sticky bottom-0"
-      :left="rest.left.value"
-      :over="rest.over.value"
-      :share="rest.share.value"
-      :before="rest.running.value.before"
-      :prepare="rest.running.value.prepare ?? ''"
-      :alarm="rest.alarm.kind.value"
-      :rings="rest.alarm.isOn.value"
-      @alarm="rest.alarm.turn()"
-      @more="rest.add(15)"
-      @skipped="rest.skip()"
-    />
+    <div v-if="!open" class="sticky bottom-0 bg-paper">
+      <PhoneFelt v-if="toFeel" :name="toFeel.name" @said="feel" @hurt="open = 'hurt'" />
+      <PhoneRest v-if="rest.running.value && rest.left.value !== null" :rest="rest" />
+    </div>
     <PhoneHurt
       v-if="open === 'hurt'"
       :levels="phone.levels.value"

@@ -19,7 +19,7 @@ export interface PhoneEntry {
 
 /** What the client hears of a session that is behind. */
 export interface NextComes {
-  readonly name: string
+  readonly title: string
   readonly lines: readonly string[]
   /** Whether tomorrow is for resting. */
   readonly rest: string
@@ -93,11 +93,12 @@ export function usePhoneHome() {
     const isStillToday = open.value.some(({ days }) => days === 0)
     // What is still to be done today comes first, unless this was done today too.
     if (!last?.next || (isStillToday && away(last.at.slice(0, 10)) !== 0)) return null
+    const isOneDay = new Set(last.next.map(({ on }) => on)).size === 1
     const isRestDay = !open.value.some(({ days }) => days === 1)
     const following = open.value.find(({ days }) => days > 0)?.entry
     return {
-      name: last.session.name,
-      lines: last.next.map(({ on, words }) => `${words} (${phoneDay(on)})`),
+      title: `After ${last.session.name}: next time${isOneDay ? `, ${phoneDay(last.next[0]!.on)}` : ''}`,
+      lines: last.next.map(({ on, words }) => (isOneDay ? words : `${words} (${phoneDay(on)})`)),
       rest: [
         isRestDay && !isStillToday ? 'Tomorrow is a day of rest.' : '',
         following ? `${following.name} comes ${following.when.replace(/^Tom/, 'tom')}.` : '',

@@ -9,16 +9,18 @@ const { text, planned, problem, near, takeNear, type, settle, giveUp } = useSche
   () => held,
   builder.setScheme,
 )
+/** Letters that one line has room for at the narrowest; longer sets get a second one. */
+const LINE_LETTERS = 58
 const id = useId()
 </script>
 
 <template>
   <div class="min-w-0 flex-1">
-    <input
+    <textarea
       :value="text"
       data-shorthand
       class="shorthand"
-      type="text"
+      :rows="text.length > LINE_LETTERS ? 2 : 1"
       spellcheck="false"
       autocomplete="off"
       :aria-label="`Sets of ${builder.nameOf(held.id)} in shorthand`"
@@ -26,11 +28,11 @@ const id = useId()
       :aria-describedby="problem ? `${id}-problem` : undefined"
       :title="planned"
       @focus="builder.select(held.id)"
-      @input="type(($event.target as HTMLInputElement).value)"
+      @input="type(($event.target as HTMLTextAreaElement).value.replace(/\n/g, ' '))"
       @change="settle"
       @keydown.ctrl.enter.prevent="(settle(), takeNear())"
-      @keydown.enter.exact.prevent="(settle(), ($event.target as HTMLInputElement).blur())"
-      @keydown.esc.stop.prevent="(giveUp(), ($event.target as HTMLInputElement).blur())"
+      @keydown.enter.exact.prevent="(settle(), ($event.target as HTMLTextAreaElement).blur())"
+      @keydown.esc.stop.prevent="(giveUp(), ($event.target as HTMLTextAreaElement).blur())"
     />
     <p v-if="problem" :id="`${id}-problem`" class="mt-0.5 text-[12px]">
       <span class="font-mono text-[12px]" aria-hidden="true"
@@ -57,8 +59,12 @@ const id = useId()
 <style scoped>
 .shorthand {
   width: 100%;
+  display: block;
   min-height: 28px;
-  padding: 0 8px;
+  padding: 3px 8px;
+  resize: none;
+  /* As tall as its text, where the browser can. */
+  field-sizing: content;
   border: 1px solid transparent;
   border-bottom-color: var(--line);
   border-radius: 4px;

@@ -31,9 +31,9 @@ const percent = (share: number | null) => (share === null ? '' : `${Math.round(s
         <li
           v-for="gap in held.gaps"
           :key="gap.words"
-          class="flex items-center gap-2 py-0.5 text-[12.5px]"
+          class="flex flex-wrap items-center gap-x-2 gap-y-1 py-0.5 text-[12.5px]"
         >
-          <span class="min-w-0 flex-1">{{ gap.words }}</span>
+          <span class="min-w-[220px] flex-1">{{ gap.words }}</span>
           <button v-if="gap.fill" type="button" class="control" @click="gap.fill.apply()">
             + {{ gap.fill.name }}
           </button>

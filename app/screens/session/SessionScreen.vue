@@ -44,7 +44,7 @@ async function toDay(day: number): Promise<void> {
 }
 /** The chosen exercise's shorthand gets the keyboard. */
 function write(): void {
-  document.querySelector<HTMLInputElement>('[data-selected] input[data-shorthand]')?.focus()
+  document.querySelector<HTMLElement>('[data-selected] [data-shorthand]')?.focus()
 }
 useActions(
   SESSION_ACTIONS,

@@ -5,7 +5,7 @@ import {
   JOINTS,
   requireExercise,
 } from '#core/plan/catalogue'
-import { EQUIPMENT_NAMES, JOINT_NAMES, slotName, swapWords } from '#core/words'
+import { EQUIPMENT_NAMES, JOINT_NAMES, newStimulusWords, slotName, swapWords } from '#core/words'
 import {
   editedSession,
   hasWeights,
@@ -69,7 +69,10 @@ export function useSwap(builder: SessionBuilder) {
       at,
       name: `${choice.exercise.name}${FORM_NAMES[choice.form]}`,
       purpose: choice.exercise.intents[0].id === choice.intent.id ? '' : choice.intent.name,
-      words: swapWords(choice),
+      words: [
+        ...swapWords(choice),
+        ...(exercise ? newStimulusWords(exercise, choice.exercise) : []),
+      ],
     })),
   )
   const choice = computed(() => choices.value[chosen.value])

@@ -2,6 +2,7 @@
 import { formatSets, methodDifferences } from '#core/words'
 import { CircleAlert, Info, OctagonAlert } from 'lucide-vue-next'
 import { useBoard } from './boardContext'
+import { fittingAround } from './fittingAround'
 
 const { pass } = defineProps<{
   /** Number of the rotation that today falls in, from 1; null before the block starts. */
@@ -18,15 +19,16 @@ const methodWords = computed(
     changes.value.map(({ choice, was, is }) => `${choice}: ${is} instead of ${was}`).join('; ') ||
     'The method this plan follows',
 )
-const MOST_SHOWN = 4
 const { findings } = useFindings()
 /** The few lines that are shown move along with the finding that is being looked at, which is told by itself. */
 const shown = computed(() => {
   const key = board.noticeKey.value
   const lines = findings.value.map(line => line.parts.find(part => part.key === key) ?? line)
-  const at = lines.findIndex(line => line.key === key)
-  const from = Math.max(0, Math.min(at - MOST_SHOWN + 1, lines.length - MOST_SHOWN))
-  return lines.slice(from, from + MOST_SHOWN)
+  return fittingAround(
+    lines,
+    lines.findIndex(line => line.key === key),
+    line => line.sentence.length + line.place.length,
+  )
 })
 const summary = computed(() => {
   if (store.isEmpty) return 'Nothing planned yet'
@@ -118,7 +120,7 @@ const passWord = computed(() => (days.value === 7 ? 'week' : 'rotation'))
               :class="worded.finding.severity === 'info' ? 'text-ink2' : 'text-alert'"
               aria-hidden="true"
             />
-            <span class="truncate"
+            <span class="line-clamp-2"
               ><span class="text-ink">{{ worded.sentence }}</span> {{ worded.place }}</span
             >
             <span

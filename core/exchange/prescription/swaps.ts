@@ -13,7 +13,7 @@ import {
 import { insteadOf, intentFor, notPlanned, type PlanContext } from '../../plan/method'
 import { leadRir, nominalReps, workStages } from '../../plan/scheme'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
-import { swapChangeWords } from '../../words'
+import { newStimulusWords, swapChangeWords } from '../../words'
 import { movement } from './movement'
 import type { SheetQuestion } from './question'
 import { standInLoad } from './standInLoad'
@@ -102,17 +102,20 @@ export function swapsFor(
   return chosenFor(slot, exercise, intent, question).map((choice): SheetSwap => ({
     ...movement(choice.exercise, choice.intent, question),
     start: standInLoad(choice.exercise, question, aim),
-    changes: swapChangeWords({
-      credits: GROUPS.map(group => ({
-        group,
-        before: intent.credits[group] ?? 0,
-        after: choice.intent.credits[group] ?? 0,
-      })).filter(row => row.before !== row.after),
-      stress: JOINTS.map(joint => ({
-        joint,
-        before: intent.jointStress[joint],
-        after: choice.intent.jointStress[joint],
-      })).filter(row => row.before !== row.after),
-    }),
+    changes: [
+      ...swapChangeWords({
+        credits: GROUPS.map(group => ({
+          group,
+          before: intent.credits[group] ?? 0,
+          after: choice.intent.credits[group] ?? 0,
+        })).filter(row => row.before !== row.after),
+        stress: JOINTS.map(joint => ({
+          joint,
+          before: intent.jointStress[joint],
+          after: choice.intent.jointStress[joint],
+        })).filter(row => row.before !== row.after),
+      }),
+      ...newStimulusWords(exercise, choice.exercise),
+    ],
   }))
 }
