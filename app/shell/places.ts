@@ -14,6 +14,7 @@ export type WayId =
   | 'session'
   | 'block'
   | 'proposals'
+  | 'season'
   | 'log'
   | 'review'
   | 'trends'
@@ -62,6 +63,13 @@ export const PLACES: readonly [Place, ...Place[]] = [
         path: '/proposals',
         letter: 'p',
         hint: 'ways to place the sets, to choose from',
+      },
+      {
+        id: 'season',
+        name: 'Season',
+        path: '/season',
+        letter: 'j',
+        hint: 'blocks in a row, what each asks where it follows another',
       },
     ],
   },

@@ -66,6 +66,19 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ],
     guide: 'proposals',
   },
+  season: {
+    signs: [
+      ['filled plank', 'a block that is behind; the keel under one runs to today'],
+      ['dashed', 'ahead: can be changed as you like'],
+      ['red', 'a seam to look at: sets, joints, readiness or exercises jump'],
+    ],
+    ways: [
+      'Open a block: choose it, then Enter. Every page about the client shows it until you go back.',
+      'Put the next block behind: B on the last one. The running one goes on to its end.',
+      'Look at a seam: choose the block after it.',
+    ],
+    guide: 'block',
+  },
   log: {
     signs: [
       ['grey figure', 'what was asked; Enter takes it as done'],
@@ -127,7 +140,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ways: [
       'Print it or save it as PDF: Print.',
       'Write what you take into the next block at the foot.',
-      'Begin the next block: Block, “Begin the next block”.',
+      'Put the next block behind this one: “The next block”; the running one goes on.',
     ],
     guide: 'block report',
   },

@@ -9,8 +9,14 @@ export async function useClientPlan(screen: string): Promise<ClientId> {
   const app = useNuxtApp()
   const store = usePlanStore()
   const id = clientId(String(useRoute().params.clientId))
+  const { chosen, leave } = useChosenBlock(id)
   const { data: outcome } = await useAsyncData(`${screen}-${id}`, async () => {
-    const result = await store.load(id)
+    let result = await store.load(id, chosen.value)
+    // A block that was chosen and is gone by now: today's is there.
+    if (!result.ok && chosen.value && result.error.kind === 'refused') {
+      leave()
+      result = await store.load(id, null)
+    }
     if (result.ok) return 'loaded' as const
     return result.error.kind === 'refused' ? result.error.problem.status : ('unreachable' as const)
   })

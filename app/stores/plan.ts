@@ -1,4 +1,4 @@
-import { type ClientId, failure, type Result, success } from '#core/base'
+import { type BlockId, type ClientId, failure, type Result, success } from '#core/base'
 import {
   applyEdits,
   type EditProblem,
@@ -44,6 +44,9 @@ export interface Trial {
   readonly before: PlanDocument
   readonly steps: readonly PlanDocument[]
 }
+
+const addressOf = (id: ClientId, block: BlockId | null | undefined) =>
+  `/api/clients/${id}${block ? `?block=${block}` : ''}`
 
 /** The plan being edited: the document, its undo stack, and how far the server has followed. */
 export const usePlanStore = defineStore('plan', () => {
@@ -96,8 +99,12 @@ export const usePlanStore = defineStore('plan', () => {
   const isEmpty = computed(() => ledger.value !== null && isUnallocated(ledger.value))
   const isSaved = computed(() => plan.value === savedPlan.value)
 
-  async function load(id: ClientId): Promise<Result<true, ApiFailure>> {
-    const result = await ask(`/api/clients/${id}`, { answer: ClientView })
+  /** Loads a client with one of her blocks: today's where none is named. */
+  async function load(
+    id: ClientId,
+    block: BlockId | null = null,
+  ): Promise<Result<true, ApiFailure>> {
+    const result = await ask(addressOf(id, block), { answer: ClientView })
     if (!result.ok) return failure(result.error)
     client.value = result.value
     stand(result.value.block)
@@ -108,7 +115,7 @@ export const usePlanStore = defineStore('plan', () => {
   async function readClientAgain(): Promise<void> {
     const known = client.value
     if (!known) return
-    const result = await ask(`/api/clients/${known.id}`, { answer: ClientView })
+    const result = await ask(addressOf(known.id, known.block?.id), { answer: ClientView })
     if (result.ok && client.value?.id === known.id)
       client.value = { ...result.value, block: known.block }
   }
@@ -278,7 +285,7 @@ export const usePlanStore = defineStore('plan', () => {
       saveState.value.kind === 'conflict'
     )
       return
-    const result = await ask(`/api/clients/${known.id}`, { answer: ClientView })
+    const result = await ask(addressOf(known.id, known.block.id), { answer: ClientView })
     if (
       !result.ok ||
       client.value?.id !== known.id ||

@@ -94,7 +94,7 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
   },
   'a client’s review, trends, rehearsal and report': async walk => {
     const client = `/clients/${walk.studio.client('Teo').id}`
-    const parts = ['review', 'plateau/triceps', 'trends', 'rehearsal', 'report']
+    const parts = ['season', 'review', 'plateau/triceps', 'trends', 'rehearsal', 'report']
     await lookAtPages(
       walk,
       parts.map(part => `${client}/${part}`),
@@ -150,8 +150,8 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
       await expect(page.getByRole(there).first()).toBeVisible()
       await look(`block, ${view}`)
     }
-    await page.getByRole('button', { name: 'Begin the next block' }).click()
-    await expect(page.getByRole('heading', { name: 'Begin the next block' })).toBeVisible()
+    await page.getByRole('button', { name: 'The next block' }).click()
+    await expect(page.getByRole('heading', { name: 'The next block' })).toBeVisible()
     await look('next block')
   },
   'the log': async walk => {

@@ -89,12 +89,19 @@ test(
     expect(events[0]?.startDate.toString().slice(0, 10)).toBe(plan.startsOn)
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length)
     // The next block.
-    await page.getByRole('button', { name: 'Begin the next block' }).click()
+    await page.getByRole('button', { name: 'The next block' }).click()
     await page.getByRole('textbox', { name: 'Title' }).fill('Rigging block')
     await page.getByRole('combobox', { name: 'Chest, mode' }).selectOption('build')
-    await page.getByRole('button', { name: 'Close this block and begin' }).click()
+    await page.getByRole('button', { name: 'Put it behind this block' }).click()
+    // It waits behind the running one, which is still the block of today.
+    await expect(page.getByRole('heading', { name: 'Season' })).toBeVisible()
+    await page.getByRole('button', { name: /^Rigging block/ }).click()
+    await expect(page.getByRole('region', { name: `${plan.title} to Rigging block` })).toBeVisible()
+    await page.getByRole('button', { name: /^Open it/ }).click()
     await expect(page.getByRole('heading', { name: 'Rigging block' })).toBeVisible()
     await expect(page.getByRole('columnheader', { name: /^Rotation 1, .*planned/ })).toBeVisible()
+    await page.getByRole('button', { name: 'To today’s block' }).click()
+    await expect(page.getByRole('heading', { name: plan.title })).toBeVisible()
   },
 )
 

@@ -24,6 +24,7 @@ const CLIENT = [
   '/block?view=charts',
   '/block?view=calendar',
   '/proposals',
+  '/season',
   '/log',
   '/review',
   '/trends',

@@ -136,6 +136,7 @@ async function framework(studio: Awaited<ReturnType<typeof unitStudio>>, who: De
     }),
     useToday: () => vue.ref(TEST_DAY),
     useState: state,
+    useCookie: () => vue.ref(null),
     useRoute: () => ({ params: { clientId: who.id }, query: {}, path: '' }),
     useRouter: () => ({ push: async () => {}, replace: async () => {} }),
     navigateTo: async (path: unknown) => void asked.push(`goes to ${JSON.stringify(path)}`),

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
-import { addDays, blockId } from '#core/base'
-import { applyEdits, blockBefore, type PlanDocument } from '#core/plan/block'
+import { addDays, blockId, isoWeekday, DAYS_PER_WEEK } from '#core/base'
+import { applyEdits, blockBefore, type PlanDocument, planEnd } from '#core/plan/block'
 import { daySlots } from '#core/plan/rotation'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
@@ -15,6 +15,9 @@ import {
   valueOf,
 } from '../testing/database'
 import { issued, openedBlock, send, sentSessions, startNextBlock } from './blocks'
+import { clientSeason } from './season'
+import { saveTargets } from './targets'
+import { serverToday } from '../clock'
 import { client } from './clients'
 import { exportBlock } from './exports'
 import { outbox } from './outbox'
@@ -199,9 +202,10 @@ describe('the next block', () => {
     weeks: 6,
     modes: { chest: 'build' as const },
     from: 'first' as const,
+    isCut: false,
   })
 
-  test('closes the one before, begins on its day and takes the priorities along', async () => {
+  test('waits behind the one before, begins on its day and takes its own priorities along', async () => {
     const { coach, own, client: named } = await joren()
     const other = named('Marit')
     const asked = body(own.plan)
@@ -219,6 +223,92 @@ describe('the next block', () => {
     expect(valueOf(await client(coach, other.id)).before).toBeNull()
     const [begun] = valueOf(await revisions(coach, blockId(id))).revisions
     expect(begun?.name).toBe('Begun')
+  })
+
+  test('while the one before runs, that one is the client’s, and neither takes the other’s emphasis', async () => {
+    const { coach, own } = await joren()
+    const today = serverToday()
+    // The running block has today in it, whatever day the tests run on.
+    const since =
+      (isoWeekday(today) - isoWeekday(own.plan.startsOn) + DAYS_PER_WEEK) % DAYS_PER_WEEK
+    const running = { ...own.plan, startsOn: addDays(today, -since) }
+    valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan: running }))
+    const { id } = valueOf(
+      await startNextBlock(coach, own.blockId, {
+        ...body(running),
+        version: 2,
+        modes: { triceps: 'maintain' },
+      }),
+    )
+    const seen = valueOf(await client(coach, own.id))
+    expect(seen.block).toMatchObject({ id: own.blockId, version: 2 })
+    expect(seen.facts.modes?.triceps).not.toBe('maintain')
+    const ahead = valueOf(await client(coach, own.id, blockId(id)))
+    expect(ahead.block?.id).toBe(id)
+    expect(ahead.facts.modes?.triceps).toBe('maintain')
+    expect(ahead.before).toEqual(blockBefore(running))
+    // Another coach's block is nobody's here.
+    expect(problemOf(await client(await stranger(), own.id, blockId(id))).kind).toBe('not-found')
+    const other = valueOf(await clientSeason(coach, own.id, today))
+    expect(other.current).toBe(own.blockId)
+    expect(other.season.blocks.map(({ id: of, state }) => [of, state])).toEqual([
+      [own.blockId, 'running'],
+      [id, 'ahead'],
+    ])
+  })
+
+  test('what the profile says comes first ends the emphasis of the block of today', async () => {
+    const { coach, own } = await joren()
+    const plan = { ...own.plan, emphasis: { chest: 'build' as const } }
+    valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan }))
+    expect(valueOf(await client(coach, own.id)).facts.modes?.chest).toBe('build')
+    valueOf(
+      await saveTargets(coach, own.id, {
+        bands: {},
+        modes: { chest: 'maintain' },
+        ratioWish: null,
+      } as unknown as Parameters<typeof saveTargets>[2]),
+    )
+    const seen = valueOf(await client(coach, own.id))
+    expect([seen.facts.modes?.chest, seen.block?.plan.emphasis]).toEqual(['maintain', undefined])
+  })
+
+  test('over the running one is refused with its days, and may cut it where that is wanted', async () => {
+    const { coach, own } = await joren()
+    const { plan } = own
+    const startsOn = addDays(planEnd(plan), -1)
+    const asked = { ...body(plan), startsOn }
+    const refused = problemOf(await startNextBlock(coach, own.blockId, asked))
+    expect(refused).toMatchObject({
+      kind: 'invalid',
+      errors: [{ pointer: '/startsOn', detail: expect.stringContaining('or let it end earlier') }],
+    })
+    const pass = plan.passes - 1
+    valueOf(await send(coach, own.blockId, { ...first, pass }))
+    valueOf(await startNextBlock(coach, own.blockId, { ...asked, isCut: true }))
+    const cut = (await blockOf(database(), coach.id, own.blockId))!
+    expect(cut.version).toBe(2)
+    expect(planEnd(cut.plan) < startsOn).toBe(true)
+    expect(cut.plan.passes).toBe(plan.passes - 1)
+    // What was sent for the days that are cut off, and not begun, is off the sheet.
+    const left = valueOf(await sentSessions(coach, own.blockId)).sent
+    expect(left.every(({ on }) => on < startsOn)).toBe(true)
+    const [named] = valueOf(await revisions(coach, own.blockId)).revisions
+    expect(named?.name).toBe('Cut for the next block')
+  })
+
+  test('a plan cannot be made to lie over the next one, and may be saved otherwise', async () => {
+    const { coach, own } = await joren()
+    valueOf(await startNextBlock(coach, own.blockId, body(own.plan)))
+    const longer = { ...own.plan, passes: own.plan.passes + 1 }
+    expect(
+      problemOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan: longer })),
+    ).toMatchObject({ kind: 'invalid', errors: [{ pointer: '/plan/startsOn' }] })
+    valueOf(
+      await savePlan(coach, { blockId: own.blockId, version: 1, plan: withASetMore(own.plan) }),
+    )
+    const shorter = { ...withASetMore(own.plan), passes: own.plan.passes - 1 }
+    valueOf(await savePlan(coach, { blockId: own.blockId, version: 2, plan: shorter }))
   })
 
   test('cannot begin before the one it follows, and says when that was', async () => {

@@ -9,7 +9,7 @@ import {
   type Result,
   success,
 } from '#core/base'
-import type { PlanDocument } from '#core/plan/block'
+import { cutBefore, earliestAfter, overlapOf, type PlanDocument, planEnd } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/judge/checks'
 import { findingSentence, formatDay } from '#core/words'
@@ -30,7 +30,7 @@ import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
 import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
-import { blockOf } from '../db/queries/blocks'
+import { blockOf, blocksOf } from '../db/queries/blocks'
 import {
   beginNextBlock,
   openBlock,
@@ -61,7 +61,7 @@ export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Resul
     blockOf(db, coach.id, blockId),
   ])
   if (!owner || !block) return failure(NOT_FOUND)
-  const found = await client(coach, owner.clientId)
+  const found = await client(coach, owner.clientId, blockId)
   if (!found.ok) return found
   const { name, method, facts, library } = found.value
   return success({
@@ -208,7 +208,47 @@ async function withWeightsOfLog(
   return withMovedWeights(plan, new Map([...ahead.values()].flatMap(loads => [...loads])))
 }
 
-/** Closes a block and begins the next from it, with changed priorities. */
+const badDay = (detail: string): Problem => ({
+  kind: 'invalid',
+  errors: [{ pointer: '/startsOn', kind: 'custom', detail }],
+})
+
+/** The block that is followed, as it stands after the next one is there; a problem where the next finds no room. */
+function followed(
+  line: Awaited<ReturnType<typeof blocksOf>>,
+  blockId: BlockId,
+  plan: PlanDocument,
+  next: PlanDocument,
+  isCut: boolean,
+): Result<PlanDocument | null, Problem> {
+  const cut = cutBefore(plan, next.startsOn)
+  if (!cut)
+    return failure(
+      badDay(
+        `The first rotation of ${plan.title} goes to ${formatDay(addDays(earliestAfter(plan), -1))}. Begin the next block after it.`,
+      ),
+    )
+  if (cut !== plan && !isCut)
+    return failure(
+      badDay(
+        `${plan.title} goes to ${formatDay(planEnd(plan))}. Begin on ${formatDay(addDays(planEnd(plan), 1))} or later, or let it end earlier.`,
+      ),
+    )
+  const other = overlapOf(
+    line.filter(({ id }) => id !== blockId),
+    null,
+    next,
+  )
+  if (other)
+    return failure(
+      badDay(
+        `${other.plan.title} lies from ${formatDay(other.plan.startsOn)} to ${formatDay(planEnd(other.plan))}. Choose other days or fewer weeks.`,
+      ),
+    )
+  return success(cut === plan ? null : cut)
+}
+
+/** Puts the next block behind one, from its rotation, with priorities of its own. The running one goes on to its end. */
 export async function startNextBlock(
   coach: Coach,
   blockId: BlockId,
@@ -216,37 +256,29 @@ export async function startNextBlock(
 ): Promise<Result<{ id: string }, Problem>> {
   const opened = await openedBlock(coach, blockId)
   if (!opened.ok) return opened
-  const { plan, context } = opened.value
-  const owner = await openBlock(database(), coach.id, blockId)
-  if (!owner) return failure(NOT_FOUND)
-  if (body.startsOn <= plan.startsOn)
-    return failure({
-      kind: 'invalid',
-      errors: [
-        {
-          pointer: '/startsOn',
-          kind: 'custom',
-          detail: `The next block must begin after this one did (${plan.startsOn}). Choose a later day.`,
-        },
-      ],
-    })
+  const { plan, context, clientId } = opened.value
   const id = blockIdOf(randomUUID())
-  const next = nextBlock(
-    await withWeightsOfLog(coach, owner.clientId, plan, body.startsOn),
+  const begun = nextBlock(
+    await withWeightsOfLog(coach, clientId, plan, body.startsOn),
     {
       ...context,
       client: { ...context.client, modes: { ...context.client.modes, ...body.modes } },
     },
     { ...body, newId: randomUUID },
   )
+  const emphasis = { ...plan.emphasis, ...body.modes }
+  const next = Object.keys(emphasis).length > 0 ? { ...begun, emphasis } : begun
+  const line = await blocksOf(database(), coach.id, clientId)
+  const cut = followed(line, blockId, plan, next, body.isCut)
+  if (!cut.ok) return cut
   const isDone = await beginNextBlock(database(), {
     coachId: coach.id,
-    clientId: owner.clientId,
+    clientId,
     blockId,
     version: body.version,
     id,
     plan: next,
-    modes: body.modes,
+    cut: cut.value,
   })
   if (isDone) return success({ id })
   const current = await blockOf(database(), coach.id, blockId)

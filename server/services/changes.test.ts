@@ -136,6 +136,7 @@ test('whatever was done, taken back step by step everything is as it was, and do
           weeks: 4,
           from: 'first',
           modes: {},
+          isCut: true,
         })
       },
     ],

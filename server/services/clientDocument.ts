@@ -7,6 +7,7 @@ import { fieldErrors } from '#shared/contracts/fieldErrors'
 import type { Problem } from '#shared/contracts/problem'
 import { type Profile, ProfileContract } from '#shared/contracts/profile'
 import { renewedDocument } from '#shared/exchange/renewed'
+import { serverToday } from '../clock'
 import { database } from '../db/database'
 import { documentParts, insertDocument } from '../db/queries/clientDocument'
 import { allClientIds, clientOf, followers } from '../db/queries/clients'
@@ -48,7 +49,7 @@ export async function exportClient(
   const db = database()
   const [known, client] = await Promise.all([
     profileOf(db, coach.id, id),
-    clientOf(db, coach.id, id),
+    clientOf(db, coach.id, id, { today: serverToday() }),
   ])
   if (!known || !client) return failure({ kind: 'not-found', what: 'client' })
   const { screening, ...profile } = ProfileContract.parse(known.profile)

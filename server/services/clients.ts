@@ -1,13 +1,13 @@
-import { addDays, type ClientId, failure, type Result, success } from '#core/base'
+import { addDays, type BlockId, type ClientId, failure, type Result, success } from '#core/base'
 import { learnedTimes } from '#core/body/times'
-import { blockBefore } from '#core/plan/block'
+import { blockBefore, withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { currentTime, serverToday } from '../clock'
 import { database } from '../db/database'
 import { readOnce } from '../db/documents'
-import { lastClosedPlan } from '../db/queries/blocks'
+import { planBefore } from '../db/queries/blocks'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { doneSince, timedSessions } from '../db/queries/clientLog'
@@ -21,34 +21,39 @@ const LEAST_SESSIONS = 6
 
 const sameFacts = readOnce((facts: ClientFacts) => facts)
 
-/** One client with the block being planned; another coach's client is not found. */
+/** One client with the block of today, or a certain one of hers; another coach's client is not found. */
 export async function client(
   coach: Coach,
   clientId: ClientId,
+  block?: BlockId,
 ): Promise<Result<ClientView, Problem>> {
   const db = database()
-  const since = addDays(serverToday(), -DONE_DAYS)
-  const [found, settings, reports, clearances, done, closed, timed] = await Promise.all([
-    clientOf(db, coach.id, clientId),
+  const today = serverToday()
+  const since = addDays(today, -DONE_DAYS)
+  const [found, settings, reports, clearances, done, timed] = await Promise.all([
+    clientOf(db, coach.id, clientId, { today, block }),
     studioSettings(db, coach.id),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     doneSince(db, coach.id, clientId, since),
-    lastClosedPlan(db, coach.id, clientId),
     timedSessions(db, coach.id, clientId, since),
   ])
   if (!found) return failure({ kind: 'not-found', what: 'client' })
+  if (block && !found.block) return failure({ kind: 'not-found', what: 'block' })
+  const before =
+    found.block && (await planBefore(db, coach.id, clientId, found.block.plan.startsOn))
+  const own = found.block ? withEmphasis(found.facts, found.block.plan) : found.facts
   const times = learnedTimes(timed)
   return success({
     ...found,
     ...followedMethod(settings, found.method),
     library: settings.library,
     facts: sameFacts({
-      ...withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
+      ...withPain(withStudioGear(own, settings), reports, clearances, currentTime()),
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
       ...(times && { times }),
     }),
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
-    before: closed ? blockBefore(closed) : null,
+    before: before ? blockBefore(before) : null,
   })
 }

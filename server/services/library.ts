@@ -18,7 +18,7 @@ import { lockedFacts, plannedClients, updateFacts } from '../db/queries/clients'
 import { putCredits, putExercise, setRetired } from '../db/queries/studioSettings'
 import type { Coach } from './signIn'
 import { contextIn, type StudioSettings, studioSettings } from './studioSettings'
-import { currentTime } from '../clock'
+import { currentTime, serverToday } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'exercise' }
 
@@ -26,7 +26,7 @@ const NOT_FOUND: Problem = { kind: 'not-found', what: 'exercise' }
 export async function library(coach: Coach): Promise<LibraryView> {
   const [settings, clients] = await Promise.all([
     studioSettings(database(), coach.id),
-    plannedClients(database(), coach.id),
+    plannedClients(database(), coach.id, serverToday()),
   ])
   return {
     library: settings.library,
@@ -58,7 +58,7 @@ export async function creditEffect(
 ): Promise<Result<{ effects: CreditEffect[] }, Problem>> {
   const [settings, clients] = await Promise.all([
     studioSettings(database(), coach.id),
-    plannedClients(database(), coach.id),
+    plannedClients(database(), coach.id, serverToday()),
   ])
   if (!knownPurpose(settings.catalogue, exercise, change.intent)) return failure(NOT_FOUND)
   if (change.client !== null && !clients.some(({ id }) => id === change.client))
@@ -175,7 +175,7 @@ export async function removeExercise(
 ): Promise<Result<{ id: string }, Problem>> {
   const [settings, clients] = await Promise.all([
     studioSettings(database(), coach.id),
-    plannedClients(database(), coach.id),
+    plannedClients(database(), coach.id, serverToday()),
   ])
   if (!settings.library.exercises.some(own => own.id === id)) return failure(NOT_FOUND)
   const where = clients.flatMap(({ name, plan }) =>

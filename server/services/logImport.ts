@@ -19,6 +19,7 @@ import type { FieldError, Problem } from '#shared/contracts/problem'
 import { csvOf } from '#shared/exports/csv'
 import type { z } from 'zod'
 import { sessionDocument } from '../db/documents'
+import { serverToday } from '../clock'
 import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
 import { wholeLog } from '../db/queries/logEntries'
@@ -110,7 +111,7 @@ export async function importLog(
   const [known, settings, blockId, found, before] = await Promise.all([
     clientName(db, coach.id, client),
     studioSettings(db, coach.id),
-    blockForLog(db, coach.id, client),
+    blockForLog(db, coach.id, client, serverToday()),
     sessionsOn(db, coach.id, client, [...new Set(sets.map(({ on }) => on))]),
     isTrial ? wholeLog(db, coach.id, client) : [],
   ])

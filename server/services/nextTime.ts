@@ -1,14 +1,16 @@
 import { daysBetween, type PlainDate, plainDate } from '#core/base'
 import { blockAsTold } from '#core/design/progress'
 import { blockLoadSessions, loadsAhead, nextTime } from '#core/design/loads'
+import type { PlanContext } from '#core/plan/method'
 import { sessionInTurn } from '#core/plan/session'
 import { nextTimeWords } from '#core/words'
+import type { ClientView } from '#shared/contracts/client'
 import type { SheetView } from '#shared/contracts/sheet'
 import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { sentOf } from '../db/queries/blockSessions'
+import type { LoadData } from './loads'
 import type { Coach } from './signIn'
-import type { SheetData } from './sheet'
 
 /** So many days after a session it still says what comes next time. */
 const TOLD_DAYS = 3
@@ -22,18 +24,22 @@ interface DoneRow {
   readonly finishedAt: Date | null
 }
 
+const isTold = ({ finishedAt }: DoneRow, today: PlainDate): boolean =>
+  finishedAt !== null &&
+  daysBetween(plainDate(finishedAt.toISOString().slice(0, 10)), today) <= TOLD_DAYS
+
 /** What comes next time of the sessions a client has just done, by the block as it would be sent today. */
 export async function nextTimes(
   coach: Coach,
   rows: readonly DoneRow[],
-  { view, context, loads }: SheetData,
+  {
+    view,
+    context,
+    loads,
+  }: { readonly view: ClientView; readonly context: PlanContext; readonly loads: LoadData },
   today: PlainDate,
 ): Promise<ReadonlyMap<string, Next>> {
-  const done = rows.filter(
-    ({ finishedAt }) =>
-      finishedAt &&
-      daysBetween(plainDate(finishedAt.toISOString().slice(0, 10)), today) <= TOLD_DAYS,
-  )
+  const done = rows.filter(row => isTold(row, today))
   const { block } = view
   if (!block || done.length === 0) return new Map()
   const sent = (await sentOf(database(), coach.id, block.id)).map(row => ({

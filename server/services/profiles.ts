@@ -20,8 +20,9 @@ import {
   type SidesBody,
 } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
+import { serverToday } from '../clock'
 import { database } from '../db/database'
-import { followers, lockedFacts, updateFacts } from '../db/queries/clients'
+import { dropEmphasis, followers, lockedFacts, updateFacts } from '../db/queries/clients'
 import { insertClient, profileOf, updateProfile } from '../db/queries/profiles'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
@@ -68,6 +69,8 @@ export async function saveProfile(
     profile: changed,
     facts: factsOf(changed, found.facts),
   })
+  if (JSON.stringify(changed.modes) !== JSON.stringify(found.profile.modes))
+    await dropEmphasis(database(), coach.id, id, serverToday())
   return success({ id })
 }
 

@@ -1,4 +1,12 @@
-import { addDays, type ClientId, groupedBy, type PlainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  type BlockId,
+  type ClientId,
+  groupedBy,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
 import { adjustmentReason, adjustmentWords } from '#core/words'
 import { isAhead, sessionState } from '#core/body/log'
@@ -19,9 +27,10 @@ export async function report(
   coach: Coach,
   clientId: ClientId,
   today: PlainDate,
+  of?: BlockId,
 ): Promise<Result<ReportView, Problem>> {
   const db = database()
-  const data = await reviewData(coach, clientId, 'latest', today, 'block')
+  const data = await reviewData(coach, clientId, 'latest', today, 'block', of)
   if (!data.ok) return data
   const { view, block, question, rows, decided, context, catalogue } = data.value
   const { expanded, outcomes } = question

@@ -19,6 +19,7 @@ import {
   formatDay,
   JOINT_NAMES,
 } from '#core/words'
+import { blockState } from '#core/plan/block'
 import type { PlanContext } from '#core/plan/method'
 import type { Rotation } from '#core/plan/rotation'
 import { sessionSlots } from '#core/plan/session'
@@ -111,9 +112,10 @@ export async function review(
   clientId: ClientId,
   asked: number | 'latest',
   today: PlainDate,
+  of?: BlockId,
 ): Promise<Result<ReviewView, Problem>> {
-  const data = await reviewData(coach, clientId, asked, today)
-  return data.ok ? reviewOf(coach, clientId, data.value, today) : data
+  const data = await reviewData(coach, clientId, asked, today, 'weeks', of)
+  return data.ok ? reviewOf(coach, clientId, data.value, today, of) : data
 }
 
 async function reviewOf(
@@ -121,6 +123,7 @@ async function reviewOf(
   clientId: ClientId,
   data: ReviewData,
   today: PlainDate,
+  of: BlockId | undefined,
 ): Promise<Result<ReviewView, Problem>> {
   const { view, block, question, decided, rows, reports, catalogue } = data
   const { expanded, pass, trends } = question
@@ -146,7 +149,11 @@ async function reviewOf(
       passes: block.plan.passes,
     },
     review: reviewed,
-    open: reviewed.adjustments.map(adjustmentKey).filter(key => !closed.has(key)),
+    // What is over is looked back at; nothing of it is decided any more.
+    open:
+      blockState(block.plan, today) === 'behind' && of !== undefined
+        ? []
+        : reviewed.adjustments.map(adjustmentKey).filter(key => !closed.has(key)),
     came: cameOf(
       decided.filter(({ decision }) => decision === 'taken'),
       reviewed,

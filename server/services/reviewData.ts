@@ -1,5 +1,6 @@
 import {
   addDays,
+  type BlockId,
   type ClientId,
   failure,
   groupedBy,
@@ -58,16 +59,17 @@ export interface ReviewData {
   readonly learned: ReturnType<typeof learnedFrom>
 }
 
-/** Plan, log and what is known besides, of one rotation of the block being planned; the sets of the last weeks, or of the whole block. */
+/** Plan, log and what is known besides, of one rotation of the block of today or of a certain one; the sets of the last weeks, or of the whole block. */
 export async function reviewData(
   coach: Coach,
   clientId: ClientId,
   asked: number | 'latest',
   today: PlainDate,
   reach: 'weeks' | 'block' = 'weeks',
+  of?: BlockId,
 ): Promise<Result<ReviewData, Problem>> {
   const db = database()
-  const found = await client(coach, clientId)
+  const found = await client(coach, clientId, of)
   if (!found.ok) return found
   const { block, method, facts, library } = found.value
   if (!block || (asked !== 'latest' && asked >= block.plan.passes)) return failure(NOT_FOUND)

@@ -67,7 +67,7 @@ const AROUND_DAYS = 14
 export async function roster(coach: Coach, today: PlainDate): Promise<RosterView> {
   const db = database()
   const [lines, settings, reports, clearances, archived] = await Promise.all([
-    rosterLines(db, coach.id),
+    rosterLines(db, coach.id, today),
     studioSettings(db, coach.id),
     allPainReports(db, coach.id),
     allClearances(db, coach.id),
@@ -84,7 +84,7 @@ export async function roster(coach: Coach, today: PlainDate): Promise<RosterView
       return [planKey(coach, line, settings), line.trainingRevision, said, today].join(' ')
     }),
   }
-  await learnPlans(db, coach, lines, keys.plan, settings)
+  await learnPlans(db, coach, lines, keys.plan, settings, today)
   await learnLogs(db, coach, lines, keys, { today, reports: ofReports, settings })
   const entries = lines.map(line => {
     const { sessions, muscles } = logSides.get(keys.log.get(line.id) ?? '') ?? NO_LOG
@@ -126,6 +126,7 @@ async function learnPlans(
   lines: readonly Line[],
   keys: ReadonlyMap<ClientId, string>,
   settings: StudioSettings,
+  today: PlainDate,
 ): Promise<void> {
   const unknown = lines.filter(
     ({ id, blockId }) => blockId !== null && !planSides.has(keys.get(id) ?? ''),
@@ -135,6 +136,7 @@ async function learnPlans(
     db,
     coach.id,
     unknown.map(({ id }) => id),
+    today,
   )) {
     const { title, startsOn, passes, rotation } = plan
     planSides.set(keys.get(id) ?? '', {

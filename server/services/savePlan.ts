@@ -1,11 +1,35 @@
 import { type BlockId, failure, type Result, success } from '#core/base'
-import { type PlanDocument, unknownExercises } from '#core/plan/block'
+import { overlapOf, type PlanDocument, planEnd, unknownExercises } from '#core/plan/block'
+import { formatDay } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
-import { blockOf, savePlanOver } from '../db/queries/blocks'
+import { blockOf, blocksAround, savePlanOver } from '../db/queries/blocks'
 import { blockExists } from '../db/queries/clients'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
+
+/** Where a plan comes to lie over another block of the client; what lay so before, from older times, may be saved as it is. */
+async function newOverlap(
+  coach: Coach,
+  { blockId, plan }: { readonly blockId: BlockId; readonly plan: PlanDocument },
+): Promise<Problem | undefined> {
+  const db = database()
+  const before = (await blockOf(db, coach.id, blockId))?.plan
+  if (!before || (before.startsOn === plan.startsOn && planEnd(before) === planEnd(plan)))
+    return undefined
+  const other = overlapOf(await blocksAround(db, coach.id, blockId), blockId, plan)
+  if (!other || overlapOf([other], blockId, before)) return undefined
+  return {
+    kind: 'invalid',
+    errors: [
+      {
+        pointer: '/plan/startsOn',
+        kind: 'custom',
+        detail: `${other.plan.title} lies from ${formatDay(other.plan.startsOn)} to ${formatDay(planEnd(other.plan))}. Move that one first, or take fewer rotations.`,
+      },
+    ],
+  }
+}
 
 /** Saves a plan if it was made from the newest version; else says what the newest is and writes nothing. */
 export async function savePlan(
@@ -25,6 +49,8 @@ export async function savePlan(
         detail: `${day === null ? 'A single date or a kept version' : `Day ${day + 1}`} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.`,
       })),
     })
+  const overlap = await newOverlap(coach, save)
+  if (overlap) return failure(overlap)
   const saved = await savePlanOver(db, { coachId: coach.id, ...save })
   if (saved) return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })
   const current = await blockOf(db, coach.id, save.blockId)

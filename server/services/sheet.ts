@@ -1,5 +1,6 @@
 import {
   addDays,
+  type BlockId,
   daysBetween,
   MS_PER_DAY,
   type PlainDate,
@@ -24,6 +25,7 @@ import type { ClientView } from '#shared/contracts/client'
 import type { SheetView } from '#shared/contracts/sheet'
 import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
+import { plansBetween } from '../db/queries/blocks'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { setUpsOf } from '../db/queries/clientLog'
 import { entriesOf, sentAround } from '../db/queries/logEntries'
@@ -54,6 +56,8 @@ export interface SheetData {
   readonly levels: Levels
   readonly reports: SheetView['reports']
   readonly setUps: NonNullable<SheetQuestion['setUps']>
+  /** Plans of the blocks its sessions belong to: around a seam there are two. */
+  readonly plans: ReadonlyMap<BlockId, PlanDocument>
 }
 
 /** Of each exercise how it was set up last; rows come latest first. */
@@ -70,11 +74,15 @@ export async function sheetData(
   today: PlainDate,
 ): Promise<Result<SheetData, Problem>> {
   const db = database()
-  const [found, reports, clearances, setUps] = await Promise.all([
+  const [found, reports, clearances, setUps, plans] = await Promise.all([
     client(coach, clientId),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     setUpsOf(db, coach.id, [clientId]),
+    plansBetween(db, coach.id, clientId, {
+      from: addDays(today, -DAYS.back),
+      to: addDays(today, DAYS.ahead),
+    }),
   ])
   if (!found.ok) return found
   const { method, facts, library } = found.value
@@ -91,6 +99,7 @@ export async function sheetData(
     levels: painBySide(placed, clearances),
     reports: open,
     setUps: lastSetUps(setUps),
+    plans,
   })
 }
 
@@ -110,16 +119,15 @@ type SheetRow = Pick<
 
 const passOf = ({ pass }: SheetRow) => Math.max(0, pass)
 const contentOf = (row: SheetRow) => sessionInTurn(sessionDocument(row.prescribed), passOf(row))
-const planOf = ({ blockId }: SheetRow, { block }: ClientView) =>
-  block?.id === blockId ? block.plan : undefined
+const planOf = ({ blockId }: SheetRow, { plans }: Pick<SheetData, 'plans'>) => plans.get(blockId)
 
 /** The day a rotation of a plan begins on; the plan's own for one it does not have. */
 const passStart = (plan: PlanDocument, pass: number): PlainDate =>
   passDates(plan)[pass]?.[0] ?? plan.startsOn
 
 /** A sent session as its loads are reckoned; what was done already is spoken for by the log. */
-function loadSessionOf(row: SheetRow, view: ClientView, today: PlainDate): LoadSession {
-  const plan = planOf(row, view)
+function loadSessionOf(row: SheetRow, data: SheetData, today: PlainDate): LoadSession {
+  const plan = planOf(row, data)
   const exceptions = plan?.block?.exceptions?.filter(({ pass }) => pass === row.pass) ?? []
   const event = plan?.block?.events?.find(({ from, to }) => from <= row.on && row.on <= to)
   return {
@@ -139,7 +147,7 @@ export function sheetLoads(rows: readonly SheetRow[], data: SheetData, today: Pl
   const { view, context, loads } = data
   const { plan } = view.block ?? {}
   return loadsAhead(
-    rows.map(row => loadSessionOf(row, view, today)),
+    rows.map(row => loadSessionOf(row, data, today)),
     loads.history,
     {
       context,
@@ -164,8 +172,8 @@ export function sheetOf(
   loads: ReturnType<typeof sheetLoads>,
   isShortenable: boolean,
 ) {
-  const { view, context, setUps } = data
-  const plan = planOf(row, view)
+  const { context, setUps } = data
+  const plan = planOf(row, data)
   return sheetSession({
     id: row.id,
     on: row.on,

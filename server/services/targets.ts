@@ -4,7 +4,8 @@ import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import type { Targets } from '#shared/contracts/targets'
 import { database } from '../db/database'
-import { lockedFacts, updateFacts } from '../db/queries/clients'
+import { serverToday } from '../clock'
+import { dropEmphasis, lockedFacts, updateFacts } from '../db/queries/clients'
 import type { Coach } from './signIn'
 
 /** Keeps a coach's own targets of a client; modes are part of the profile too and change in both. */
@@ -20,6 +21,7 @@ export async function saveTargets(
       facts: withTargets(found.facts, targets),
       profile: { ...ProfileContract.parse(found.profile), modes: targets.modes },
     })
+    await dropEmphasis(tx, coach.id, id, serverToday())
     return success({ id })
   })
 }

@@ -39,6 +39,8 @@ export const NextBlockBody = z.strictObject({
   /** Which sets it begins with: those of the first rotation, or of the last working one. */
   from: z.enum(['first', 'last']),
   modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
+  /** Where the running block would still go on, it ends earlier. */
+  isCut: z.boolean().default(false),
 })
 export const NextBlockAnswer = z.object({ id: z.uuid().transform(blockId) })
 

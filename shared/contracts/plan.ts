@@ -20,7 +20,7 @@ import {
   type PlanDocument,
 } from '#core/plan/block'
 import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/plan/catalogue'
-import { LOAD_PROGRESSIONS } from '#core/plan/method'
+import { LOAD_PROGRESSIONS, MODES } from '#core/plan/method'
 import {
   canStayOnWeekdays,
   DAY_ROLES,
@@ -454,6 +454,7 @@ export const PlanContract = z
       .max(200)
       .readonly()
       .exactOptional(),
+    emphasis: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly().exactOptional(),
     closingNotes: z.string().max(LIMITS.closingNotes).exactOptional(),
     fromLast: z.string().max(LIMITS.closingNotes).exactOptional(),
     variants: z

@@ -24,7 +24,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
       ><Printer :size="13" aria-hidden="true" /> Print the block</NuxtLink
     >
     <button type="button" class="quiet-link flex items-center gap-1.5" @click="emit('begun')">
-      <ChevronRight :size="13" aria-hidden="true" /> Begin the next block
+      <ChevronRight :size="13" aria-hidden="true" /> The next block
     </button>
   </nav>
 </template>

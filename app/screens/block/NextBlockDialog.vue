@@ -11,6 +11,8 @@ const {
   problem,
   isBusy,
   overlaps,
+  left,
+  isCut,
   begin,
   MODES,
   notes,
@@ -21,11 +23,12 @@ async function submit(): Promise<void> {
 </script>
 
 <template>
-  <PanelDialog title="Begin the next block" :width="680" @closed="emit('closed')">
+  <PanelDialog title="The next block" :width="680" @closed="emit('closed')">
     <form class="mt-3" @submit.prevent="submit()">
       <p class="text-ink2">
-        This block is closed and stays in the history. Rotation, exercises that take turns and load
-        rules carry over; ramps, effort and deloads follow the method and the priorities below.
+        This block goes on to its end; the next waits behind it and can be worked on at once.
+        Rotation, exercises that take turns and load rules carry over; ramps, effort and deloads
+        follow the method and the priorities below.
       </p>
       <div class="mt-3 flex flex-wrap items-end gap-4">
         <label class="min-w-56 flex-1"
@@ -48,8 +51,13 @@ async function submit(): Promise<void> {
             required
         /></label>
       </div>
-      <p v-if="overlaps" class="mt-1 text-[12.5px] text-alert">
-        This block still runs on that day: it ends when the next one begins.
+      <label v-if="overlaps && left" class="mt-1 block text-[12.5px]"
+        ><input v-model="isCut" type="checkbox" /> This block makes room: it then has
+        {{ left.passes }} rotations, to {{ left.to }}, and what was sent after that is taken back
+        where it was not begun.</label
+      >
+      <p v-else-if="overlaps" class="mt-1 text-[12.5px] text-alert">
+        This block’s first rotation is not over by then. Choose a later day.
       </p>
       <p v-if="notes" class="mt-3 border-l-2 border-line pl-3 whitespace-pre-line">
         {{ notes }}
@@ -90,7 +98,7 @@ async function submit(): Promise<void> {
         {{ problem }}
       </p>
       <button type="submit" class="control control-strong" :disabled="isBusy">
-        Close this block and begin
+        Put it behind this block
       </button>
     </form>
   </PanelDialog>

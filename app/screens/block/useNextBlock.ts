@@ -1,6 +1,7 @@
 import { addDays, isPlainDate, plainDate } from '#core/base'
 import { type Group, GROUPS } from '#core/plan/catalogue'
-import { GROUP_NAMES } from '#core/words'
+import { formatDay, GROUP_NAMES } from '#core/words'
+import { cutBefore, planEnd } from '#core/plan/block'
 import { type Mode, modeOf, MODES } from '#core/plan/method'
 import { NextBlockAnswer, NextBlockBody } from '#shared/contracts/block'
 
@@ -15,6 +16,7 @@ export function useNextBlock() {
   const from = ref<'first' | 'last'>('first')
   const problem = ref('')
   const isBusy = ref(false)
+  const isCut = ref(false)
   const known = GROUPS.filter(group => (store.ledger?.groups[group].week.counted.value ?? 0) > 0)
   const modes = reactive(
     Object.fromEntries(
@@ -44,6 +46,7 @@ export function useNextBlock() {
       weeks: weeks.value,
       from: from.value,
       modes: changed,
+      isCut: isCut.value,
     })
     const result = await ask(`/api/blocks/${block.id}/next`, {
       method: 'POST',
@@ -58,7 +61,7 @@ export function useNextBlock() {
           : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
       )
     const client = store.client?.id
-    if (client) await store.load(client)
+    if (client) await navigateTo(`/clients/${client}/season`)
     return true
   }
   function complain(words: string): false {
@@ -66,6 +69,12 @@ export function useNextBlock() {
     return false
   }
   const overlaps = computed(() => issued.expanded !== null && startsOn.value <= issued.expanded.to)
+  /** What is left of this block where it makes room. */
+  const left = computed(() => {
+    const cut =
+      store.plan && isPlainDate(startsOn.value) ? cutBefore(store.plan, startsOn.value) : undefined
+    return cut ? { passes: cut.passes, to: formatDay(planEnd(cut)) } : null
+  })
   return {
     title,
     startsOn,
@@ -76,6 +85,8 @@ export function useNextBlock() {
     problem,
     isBusy,
     overlaps,
+    left,
+    isCut,
     begin,
     MODES,
     notes: computed(() => store.plan?.closingNotes ?? ''),

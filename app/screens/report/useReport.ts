@@ -38,10 +38,13 @@ function sentences({
 /** A block told to the client in plain words, with charts, and the coach's closing notes. */
 export async function useReport(clientId: string, colours: Readonly<Ref<ChartColours | null>>) {
   const { ask } = useApi()
+  const { query } = useChosenBlock(clientId)
   const { data } = await useAsyncData(
     `told-block-${clientId}`,
     async () => {
-      const result = await ask(`/api/clients/${clientId}/report`, { answer: ReportAnswer })
+      const result = await ask(`/api/clients/${clientId}/report${query.value}`, {
+        answer: ReportAnswer,
+      })
       if (!result.ok)
         throw createError({
           statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503,

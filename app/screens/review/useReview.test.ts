@@ -104,6 +104,7 @@ async function opened(view = reviewView()) {
   })
   provideGlobally({
     useRoute: () => ({ query }),
+    useChosenBlock: () => ({ query: vue.ref('') }),
     useRouter: () => ({ replace: async (to: unknown) => void replaced.push(to) }),
     createError: (of: object) => Object.assign(new Error('not there'), of),
     useAsyncData: async (_: string, load: () => Promise<unknown>) => {

@@ -45,15 +45,19 @@ function decisionWords(decision: keyof typeof SAID, proposal: ProposalLine | und
 }
 
 /** Which rotation the address asks for, from 0; the latest where it names none. */
-function useAskedRotation() {
+function useAskedRotation(clientId: string) {
   const route = useRoute()
   const router = useRouter()
+  const { query } = useChosenBlock(clientId)
+  const asked = computed(() =>
+    /^\d+$/.test(String(route.query.rotation ?? ''))
+      ? Number(route.query.rotation) - 1
+      : ('latest' as const),
+  )
   return {
-    asked: computed(() =>
-      /^\d+$/.test(String(route.query.rotation ?? ''))
-        ? Number(route.query.rotation) - 1
-        : ('latest' as const),
-    ),
+    asked,
+    /** Where it is asked for: of today's block, or of the one that is open. */
+    path: computed(() => `/api/clients/${clientId}/review/${asked.value}${query.value}`),
     goTo: (pass: number) => void router.replace({ query: { rotation: pass + 1 } }),
   }
 }
@@ -62,12 +66,12 @@ function useAskedRotation() {
 export async function useReview(clientId: string) {
   const { isHandingOver, handOver } = useHandOver(clientId)
   const { ask } = useApi()
-  const { asked, goTo } = useAskedRotation()
+  const { asked, path, goTo } = useAskedRotation(clientId)
   const { data, refresh } = await useAsyncData(
     `review-${clientId}`,
     async () => {
       const [review, library] = await Promise.all([
-        ask(`/api/clients/${clientId}/review/${asked.value}`, { answer: ReviewAnswer }),
+        ask(path.value, { answer: ReviewAnswer }),
         ask('/api/exercises', { answer: LibraryView }),
       ])
       if (!review.ok)

@@ -24,9 +24,9 @@ const words = computed(() => {
     <svg
       width="366"
       height="78"
-      viewBox="-50 0 366 78"
+      viewBox="-50 8 366 78"
       aria-hidden="true"
-      class="max-xl:h-auto max-xl:w-[270px]"
+      class="overflow-visible max-xl:h-auto max-xl:w-[270px]"
     >
       <path d="M30 71H270" stroke="var(--line)" stroke-width="2" />
       <path
@@ -82,8 +82,8 @@ const words = computed(() => {
         stroke="var(--ink)"
         stroke-width="1.3"
       />
-      <text x="34" :y="66" text-anchor="end" class="side" fill="var(--flex)">Elbow flexors</text>
-      <text x="266" :y="66" class="side" fill="var(--ext)">Triceps</text>
+      <text x="30" :y="83" class="side" fill="var(--flex)">Elbow flexors</text>
+      <text x="270" :y="83" text-anchor="end" class="side" fill="var(--ext)">Triceps</text>
     </svg>
     <dl class="text-[12px] leading-[16px] whitespace-nowrap">
       <dt class="text-ink2">Flexors to triceps</dt>

@@ -2,7 +2,7 @@ import type { ExerciseId, SlotId } from '../../base'
 import type { Joint } from '../../plan/catalogue'
 import type { SetRole, SetUp, WeightUnit } from '../../plan/scheme'
 import type { BodySide, SetLapse } from '../../body/log'
-import type { FeltPlace, MoreSaid } from './felt'
+import type { FeltPlace, MoreSaid } from './feelings'
 
 /** Which part of which set: one place holds one value at a time. */
 export interface SetPlace {

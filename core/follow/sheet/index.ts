@@ -24,15 +24,10 @@ export {
   wentOn,
 } from './standing'
 export type { SessionStanding, Standing, StandingTurn } from './standing'
-export {
-  FEELINGS,
-  FELT_PLACES,
-  feltElsewhere,
-  feltToAsk,
-  MOST_FEELING,
-  saidOfSession,
-} from './felt'
-export type { Feeling, Feelings, FeltOn, FeltPlace, MoreSaid } from './felt'
+export { FEELINGS, FELT_PLACES, MOST_FEELING } from './feelings'
+export type { Feeling, Feelings, FeltPlace, MoreSaid } from './feelings'
+export { feltElsewhere, feltToAsk, saidOfSession } from './felt'
+export type { FeltOn } from './felt'
 export { isTypedSet, readTypedSet } from './typedSet'
 export type { TypedPart } from './typedSet'
 export { prefillOf, repsToStopAt, steppedLoad } from './prefill'

@@ -1,7 +1,7 @@
 import type { ExerciseId, SlotId } from '../../base'
 import type { SetUp } from '../../plan/scheme'
 import { type DonePart, type LogEntry, type LogWord, placeKey, type SetPlace } from './entry'
-import type { FeltPlace } from './felt'
+import type { FeltPlace } from './feelings'
 import { type Levels, painLimit } from './pain'
 import type {
   SheetExercise,

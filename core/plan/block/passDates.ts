@@ -29,3 +29,7 @@ export function passOn(plan: PlanDocument, date: PlainDate): number | null {
   const begun = passDates(plan).filter(([first]) => first !== undefined && first <= date).length
   return begun === 0 ? null : begun - 1
 }
+
+/** The last day of a plan. */
+export const planEnd = (plan: PlanDocument): PlainDate =>
+  passDates(plan).at(-1)?.at(-1) ?? plan.startsOn

@@ -1,4 +1,6 @@
 import type { PlainDate, SessionId, SlotId } from '../../base'
+import type { Group } from '../catalogue'
+import type { ClientFacts, Mode } from '../method'
 import { daySlots, type Rotation } from '../rotation'
 import type { Session, Slot } from '../session'
 import type { BlockPlan } from './blockPlan'
@@ -49,9 +51,19 @@ export interface PlanDocument {
   readonly weighed?: readonly Weighed[]
   readonly oneOffs?: readonly OneOff[]
   readonly variants?: readonly Variant[]
+  /** What comes first in this block, where it is not what the client's profile says. */
+  readonly emphasis?: Readonly<Partial<Record<Group, Mode>>>
   /** What the coach takes from this block into the next, and what she took from the one before. */
   readonly closingNotes?: string
   readonly fromLast?: string
+}
+
+/** A client as a block takes her: with its own emphasis over the profile's. */
+export function withEmphasis(
+  facts: ClientFacts,
+  plan: Pick<PlanDocument, 'emphasis'>,
+): ClientFacts {
+  return plan.emphasis ? { ...facts, modes: { ...facts.modes, ...plan.emphasis } } : facts
 }
 
 /** Where a slot stands, days from 0; undefined if the plan has no such slot. */

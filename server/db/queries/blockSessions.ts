@@ -1,11 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
-import type { Mode } from '#core/plan/method'
-import type { Group } from '#core/plan/catalogue'
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { blockRevisions, blocks, clients, datedSessions, loggedSets } from '../schema'
+import { blockRevisions, blocks, datedSessions, loggedSets } from '../schema'
 import { insertMessage } from './messages'
 import { currentTime } from '../../clock'
 
@@ -138,56 +136,62 @@ export async function sendPass(
   })
 }
 
-/** Closes a block and opens the next, with the client's new priorities; false if the block is at another version by now. */
-export async function beginNextBlock(
-  db: Database,
-  next: {
-    coachId: CoachId
-    clientId: ClientId
-    blockId: BlockId
-    version: number
-    id: BlockId
-    plan: PlanDocument
-    modes: Readonly<Partial<Record<Group, Mode>>>
-  },
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
+
+/** Where a next block is put: behind which one, at which version, and what is left of that one; null where it stays. */
+export interface NextPlace {
+  readonly coachId: CoachId
+  readonly clientId: ClientId
+  readonly blockId: BlockId
+  readonly version: number
+  readonly id: BlockId
+  readonly plan: PlanDocument
+  readonly cut: PlanDocument | null
+}
+
+/** Cuts a block for the one that follows; false if it is at another version by now. What the client has not begun of the rest is taken back. */
+async function cutBlock(
+  tx: Transaction,
+  { coachId, blockId, version, plan }: NextPlace,
+  cut: PlanDocument,
 ): Promise<boolean> {
+  const [saved] = await tx
+    .update(blocks)
+    .set({ plan: cut, version: sql`${blocks.version} + 1`, savedAt: currentTime() })
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId), eq(blocks.version, version)))
+    .returning({ version: blocks.version, savedAt: blocks.savedAt })
+  if (!saved) return false
+  await tx
+    .insert(blockRevisions)
+    .values({ coachId, blockId, ...saved, plan: cut, name: 'Cut for the next block' })
+  await tx
+    .delete(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.blockId, blockId),
+        gte(datedSessions.on, plan.startsOn),
+        isNull(datedSessions.startedAt),
+        isNull(datedSessions.finishedAt),
+      ),
+    )
+  return true
+}
+
+/** Puts the next block behind one; false if that is at another version by now. */
+export async function beginNextBlock(db: Database, next: NextPlace): Promise<boolean> {
+  const { coachId, clientId, blockId, version, id, plan, cut } = next
   return db.transaction(async tx => {
-    const [closed] = await tx
-      .update(blocks)
-      .set({ closedAt: currentTime() })
-      .where(
-        and(
-          eq(blocks.coachId, next.coachId),
-          eq(blocks.id, next.blockId),
-          eq(blocks.version, next.version),
-          isNull(blocks.closedAt),
-        ),
-      )
-      .returning({ id: blocks.id })
-    if (!closed) return false
-    await tx.insert(blocks).values({
-      coachId: next.coachId,
-      id: next.id,
-      clientId: next.clientId,
-      version: 1,
-      plan: next.plan,
-    })
-    await tx.insert(blockRevisions).values({
-      coachId: next.coachId,
-      blockId: next.id,
-      version: 1,
-      plan: next.plan,
-      name: 'Begun',
-    })
-    if (Object.keys(next.modes).length > 0) {
-      await tx
-        .update(clients)
-        .set({
-          facts: sql`jsonb_set(${clients.facts}, '{modes}', coalesce(${clients.facts} -> 'modes', '{}'::jsonb) || ${JSON.stringify(next.modes)}::jsonb)`,
-          revision: sql`${clients.revision} + 1`,
-        })
-        .where(and(eq(clients.coachId, next.coachId), eq(clients.id, next.clientId)))
-    }
+    const held = await tx
+      .select({ version: blocks.version })
+      .from(blocks)
+      .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId), eq(blocks.version, version)))
+      .for('update')
+    if (held.length === 0 || (cut && !(await cutBlock(tx, next, cut)))) return false
+    await tx.insert(blocks).values({ coachId, id, clientId, version: 1, plan })
+    await tx
+      .insert(blockRevisions)
+      .values({ coachId, blockId: id, version: 1, plan, name: 'Begun' })
     return true
   })
 }

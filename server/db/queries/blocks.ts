@@ -1,10 +1,12 @@
-import type { BlockId, ClientId, CoachId } from '#core/base'
+import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
-import { and, desc, eq, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, sql } from 'drizzle-orm'
 import { planDocument } from '../documents'
 import type { Database } from '../database'
 import { currentTime } from '../../clock'
-import { blockRevisions, blocks } from '../schema'
+import { blockRevisions, blocks, datedSessions } from '../schema'
+
+const startsOn = sql`${blocks.plan}->>'startsOn'`
 
 /** A block as it stands; undefined if there is none, or if it is another coach's. */
 export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) {
@@ -16,17 +18,61 @@ export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) 
   return row && { ...row, plan: planDocument(row.plan) }
 }
 
-/** The plan of the block a client closed last; undefined where none was. */
-export async function lastClosedPlan(db: Database, coachId: CoachId, clientId: ClientId) {
+/** Every block of a client by the day it begins. */
+export async function blocksOf(db: Database, coachId: CoachId, clientId: ClientId) {
+  const rows = await db
+    .select({ id: blocks.id, version: blocks.version, plan: blocks.plan })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId)))
+    .orderBy(startsOn, asc(blocks.savedAt))
+  return rows.map(row => ({ ...row, plan: planDocument(row.plan) }))
+}
+
+/** Every block of the client a block belongs to; empty for another coach's. */
+export async function blocksAround(db: Database, coachId: CoachId, blockId: BlockId) {
+  const [owner] = await db
+    .select({ clientId: blocks.clientId })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.id, blockId)))
+  return owner ? blocksOf(db, coachId, owner.clientId) : []
+}
+
+/** The plan of the block that began last before a day; undefined where none did. */
+export async function planBefore(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  day: PlainDate,
+) {
   const [row] = await db
     .select({ plan: blocks.plan })
     .from(blocks)
     .where(
-      and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId), isNotNull(blocks.closedAt)),
+      and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId), sql`${startsOn} < ${day}`),
     )
-    .orderBy(desc(blocks.closedAt))
+    .orderBy(desc(startsOn))
     .limit(1)
   return row && planDocument(row.plan)
+}
+
+/** Plans of the blocks that dated sessions of a client between two days belong to. */
+export async function plansBetween(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  { from, to }: { readonly from: PlainDate; readonly to: PlainDate },
+) {
+  const rows = await db
+    .select({ id: blocks.id, plan: blocks.plan })
+    .from(blocks)
+    .where(
+      and(
+        eq(blocks.coachId, coachId),
+        eq(blocks.clientId, clientId),
+        sql`exists (select 1 from ${datedSessions} d where d.coach_id = ${blocks.coachId} and d.block_id = ${blocks.id} and d.on between ${from} and ${to})`,
+      ),
+    )
+  return new Map(rows.map(({ id, plan }) => [id, planDocument(plan)]))
 }
 
 /**

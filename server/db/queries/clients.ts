@@ -1,20 +1,36 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
+import { withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
-import { and, asc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNotNull, isNull, sql, type SQLWrapper } from 'drizzle-orm'
 import { factsDocument, planDocument } from '../documents'
 import type { Database } from '../database'
 import { blocks, clients } from '../schema'
 
-const openBlock = and(
-  eq(blocks.coachId, clients.coachId),
-  eq(blocks.clientId, clients.id),
-  isNull(blocks.closedAt),
-)
+/** The block a client is in on a day: the one begun last, else the first that lies ahead. */
+const currentId = (coachId: SQLWrapper | CoachId, id: SQLWrapper | ClientId, today: PlainDate) =>
+  sql`(select b.id from ${blocks} b where b.coach_id = ${coachId} and b.client_id = ${id}
+    order by b.plan->>'startsOn' <= ${today} desc,
+      case when b.plan->>'startsOn' <= ${today} then b.plan->>'startsOn' end desc nulls last,
+      b.plan->>'startsOn', b.saved_at desc limit 1)`
+const inBlock = (today: PlainDate) =>
+  and(
+    eq(blocks.coachId, clients.coachId),
+    eq(blocks.clientId, clients.id),
+    eq(blocks.id, currentId(sql`${clients.coachId}`, sql`${clients.id}`, today)),
+  )
+/** One of a client's blocks, whichever it is. */
+const thisBlock = (id: BlockId) =>
+  and(eq(blocks.coachId, clients.coachId), eq(blocks.clientId, clients.id), eq(blocks.id, id))
 const ofClient = (coachId: CoachId, id: ClientId) =>
   and(eq(clients.coachId, coachId), eq(clients.id, id))
 
-/** One client of a coach with the block being planned; undefined if there is none, or if it is another coach's. */
-export async function clientOf(db: Database, coachId: CoachId, clientId: ClientId) {
+/** One client of a coach with the block of a day, or a certain one; undefined if there is none, or if it is another coach's. */
+export async function clientOf(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  of: { readonly today: PlainDate; readonly block?: BlockId | undefined },
+) {
   const [row] = await db
     .select({
       id: clients.id,
@@ -25,7 +41,7 @@ export async function clientOf(db: Database, coachId: CoachId, clientId: ClientI
       block: { id: blocks.id, version: blocks.version, savedAt: blocks.savedAt, plan: blocks.plan },
     })
     .from(clients)
-    .leftJoin(blocks, openBlock)
+    .leftJoin(blocks, of.block ? thisBlock(of.block) : inBlock(of.today))
     .where(ofClient(coachId, clientId))
     .limit(1)
   return (
@@ -38,7 +54,7 @@ export async function clientOf(db: Database, coachId: CoachId, clientId: ClientI
 }
 
 /** The lines of a roster without what is computed: who, marks, and the versions that tell whether something known is still right. */
-export function rosterLines(db: Database, coachId: CoachId) {
+export function rosterLines(db: Database, coachId: CoachId, today: PlainDate) {
   return db
     .select({
       id: clients.id,
@@ -55,28 +71,32 @@ export function rosterLines(db: Database, coachId: CoachId) {
       version: blocks.version,
     })
     .from(clients)
-    .leftJoin(blocks, openBlock)
+    .leftJoin(blocks, inBlock(today))
     .where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt)))
     .orderBy(asc(clients.position), asc(clients.name))
 }
 
-/** Plans and facts of some clients' open blocks. */
-export async function plansOf(db: Database, coachId: CoachId, ids: readonly ClientId[]) {
+/** Plans and facts of the blocks some clients are in. */
+export async function plansOf(
+  db: Database,
+  coachId: CoachId,
+  ids: readonly ClientId[],
+  today: PlainDate,
+) {
   if (ids.length === 0) return []
   const rows = await db
     .select({ id: clients.id, facts: clients.facts, plan: blocks.plan })
     .from(clients)
-    .innerJoin(blocks, openBlock)
+    .innerJoin(blocks, inBlock(today))
     .where(and(eq(clients.coachId, coachId), inArray(clients.id, [...ids])))
-  return rows.map(({ id, facts, plan }) => ({
-    id,
-    facts: factsDocument(facts),
-    plan: planDocument(plan),
-  }))
+  return rows.map(({ id, ...row }) => {
+    const plan = planDocument(row.plan)
+    return { id, plan, facts: withEmphasis(factsDocument(row.facts), plan) }
+  })
 }
 
 /** Every client who is not archived with method, facts and the plan being made: what a change for all of them is reckoned on. */
-export async function plannedClients(db: Database, coachId: CoachId) {
+export async function plannedClients(db: Database, coachId: CoachId, today: PlainDate) {
   const rows = await db
     .select({
       id: clients.id,
@@ -86,14 +106,14 @@ export async function plannedClients(db: Database, coachId: CoachId) {
       plan: blocks.plan,
     })
     .from(clients)
-    .leftJoin(blocks, openBlock)
+    .leftJoin(blocks, inBlock(today))
     .where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt)))
     .orderBy(asc(clients.position))
-  return rows.map(({ facts, plan, ...client }) => ({
-    ...client,
-    facts: factsDocument(facts),
-    plan: plan && planDocument(plan),
-  }))
+  return rows.map(({ facts, plan: written, ...client }) => {
+    const plan = written && planDocument(written)
+    const own = factsDocument(facts)
+    return { ...client, plan, facts: plan ? withEmphasis(own, plan) : own }
+  })
 }
 
 /** The open block's id and every client's name by the method followed. */
@@ -126,6 +146,25 @@ export async function updateFacts(
     .update(clients)
     .set({ ...changed, revision: sql`${clients.revision} + 1` })
     .where(ofClient(coachId, id))
+}
+
+/** What the client's profile says comes first holds from now on: the block of today has no emphasis of its own any more. */
+export async function dropEmphasis(
+  db: Database,
+  coachId: CoachId,
+  id: ClientId,
+  today: PlainDate,
+): Promise<void> {
+  await db
+    .update(blocks)
+    .set({ plan: sql`${blocks.plan} - 'emphasis'`, version: sql`${blocks.version} + 1` })
+    .where(
+      and(
+        eq(blocks.coachId, coachId),
+        sql`${blocks.plan} ? 'emphasis'`,
+        eq(blocks.id, currentId(coachId, id, today)),
+      ),
+    )
 }
 
 /** Says that what is known of a client changed. */

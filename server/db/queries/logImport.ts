@@ -1,6 +1,6 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import type { Session } from '#core/plan/session'
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blocks, datedSessions, loggedSets } from '../schema'
 import { renewExposures } from './logEntries'
@@ -32,17 +32,22 @@ export function sessionsOn(
     .orderBy(asc(datedSessions.on), asc(datedSessions.place))
 }
 
-/** The block sessions without a plan are kept with: the open one, else the last. */
+/** The block sessions without a plan are kept with: the one of a day, else the first. */
 export async function blockForLog(
   db: Database,
   coachId: CoachId,
   clientId: ClientId,
+  today: PlainDate,
 ): Promise<BlockId | undefined> {
   const [row] = await db
     .select({ id: blocks.id })
     .from(blocks)
     .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId)))
-    .orderBy(desc(isNull(blocks.closedAt)), desc(blocks.savedAt))
+    .orderBy(
+      desc(sql`${blocks.plan}->>'startsOn' <= ${today}`),
+      sql`case when ${blocks.plan}->>'startsOn' <= ${today} then ${blocks.plan}->>'startsOn' end desc nulls last`,
+      sql`${blocks.plan}->>'startsOn'`,
+    )
     .limit(1)
   return row?.id
 }

@@ -10,7 +10,6 @@ import {
   primaryKey,
   text,
   timestamp,
-  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
 import { clients } from './clients'
@@ -25,19 +24,16 @@ export const blocks = pgTable(
     version: integer('version').notNull(),
     plan: jsonb('plan').$type<PlanDocument>().notNull(),
     savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
-    /** Set once the next block has begun; a client has at most one open block. */
+    /** Kept from files and times in which a block was closed by hand; which block runs is told by its dates. */
     closedAt: timestamp('closed_at', { withTimezone: true }),
   },
   table => [
     primaryKey({ columns: [table.coachId, table.id] }),
-    uniqueIndex('one_open_block')
-      .on(table.coachId, table.clientId)
-      .where(sql`closed_at is null`),
     foreignKey({
       columns: [table.coachId, table.clientId],
       foreignColumns: [clients.coachId, clients.id],
     }).onDelete('cascade'),
-    index('blocks_by_client').on(table.coachId, table.clientId),
+    index('blocks_by_client').on(table.coachId, table.clientId, sql`(plan->>'startsOn')`),
   ],
 )
 

@@ -1,9 +1,10 @@
 import { ClientParams, ClientView } from '#shared/contracts/client'
 import { client } from '../../../services/clients'
+import { blockAsked } from '../../../utils/blockAsked'
 import { defineRoute } from '../../../utils/defineRoute'
 
 export default defineRoute({
   params: ClientParams,
   answer: ClientView,
-  handle: ({ coach, params }) => client(coach, params.clientId),
+  handle: ({ coach, params, event }) => client(coach, params.clientId, blockAsked(event)),
 })

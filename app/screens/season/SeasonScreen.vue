@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useMounted } from '@vueuse/core'
+import { SEASON_ACTIONS } from './seasonActions'
+import { useSeason } from './useSeason'
+
+/** Blocks in a row: behind, running, ahead, and what each asks where it follows another. */
+const route = useRoute()
+const id = String(route.params.clientId)
+const { view, blocks, at, chosen, step, seam, concerns, rows, wordsOf, courseWords, ahead, open } =
+  await useSeason(id)
+useHead({ title: () => `${view.value?.name ?? 'Client'} · Season · Tholepin` })
+const isLive = useMounted()
+const before = computed(() => blocks.value[at.value - 1]?.title ?? '')
+const next = () => chosen.value && open(chosen.value, '/block', '&next=1')
+useActions(SEASON_ACTIONS, {
+  step,
+  open: path => chosen.value && open(chosen.value, path),
+  next,
+})
+</script>
+
+<template>
+  <div :aria-busy="!isLive">
+    <ClientBar :id="id" :name="view?.name ?? ''" here="season" />
+    <main v-if="view" class="px-5 pt-4 pb-12 max-md:px-3">
+      <header class="flex flex-wrap items-start gap-x-8 gap-y-2">
+        <h1 class="font-display text-[23px] leading-[27px]">Season</h1>
+        <p v-if="chosen" class="leading-[18px]">
+          <bdi class="block font-display text-[17px] font-semibold">{{ chosen.title }}</bdi>
+          <span class="text-ink2"
+            >{{ wordsOf(chosen).about }} · {{ wordsOf(chosen).days }} ·
+            {{ chosen.passes.length }}
+            {{ chosen.passes.length === 1 ? 'rotation' : 'rotations' }}</span
+          >
+        </p>
+        <div v-if="chosen" class="ml-auto flex flex-wrap gap-2">
+          <button type="button" class="control" @click="open(chosen)">
+            Open it <KeyCap label="↵" />
+          </button>
+          <template v-if="chosen.state !== 'ahead'">
+            <button type="button" class="control" @click="open(chosen, '/review')">
+              Look back <KeyCap label="R" />
+            </button>
+            <button type="button" class="control" @click="open(chosen, '/report')">
+              Report <KeyCap label="O" />
+            </button>
+          </template>
+          <button type="button" class="control control-strong" @click="next">
+            Put the next behind it <KeyCap label="B" />
+          </button>
+        </div>
+      </header>
+      <p v-if="blocks.length === 0" class="mt-3 text-ink2">
+        No block yet. Fill the split first; it is the first block.
+      </p>
+      <template v-else>
+        <ScrollBox label="Blocks along the months" class="mt-4">
+          <SeasonPlanks
+            :blocks="blocks"
+            :rows="rows"
+            :at="at"
+            :today="view.today"
+            :concerns="concerns"
+            :words-of="wordsOf"
+            :course-words="courseWords"
+            @chosen="place => (at = place)"
+          />
+        </ScrollBox>
+        <SeamPanel v-if="seam && chosen" :before="before" :after="chosen.title" :seam="seam" />
+        <p v-else class="mt-4 text-ink2">
+          {{
+            ahead.length === 0
+              ? 'The first block has nothing before it. Put the next one behind it to see what it asks.'
+              : 'The first block has nothing before it. Choose a later one to see its seam.'
+          }}
+        </p>
+      </template>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,26 @@
+import type { ActionTable } from '~/shell/actions'
+
+/** What the Season page can do. */
+export interface SeasonPage {
+  readonly step: (by: 1 | -1) => void
+  readonly open: (path?: string) => void
+  readonly next: () => void
+}
+
+/** Everything that can be done on the Season page. */
+export const SEASON_ACTIONS: ActionTable<SeasonPage> = {
+  title: 'the Season',
+  actions: [
+    {
+      id: 'step',
+      keys: ['ArrowLeft', 'ArrowRight'],
+      label: 'walk the blocks',
+      do: ({ step }, { key }) => step(key === 'ArrowLeft' ? -1 : 1),
+      isByKeyOnly: true,
+    },
+    { id: 'open', keys: ['Enter'], label: 'open the block', do: ({ open }) => open() },
+    { id: 'review', keys: ['r'], label: 'look back at it', do: ({ open }) => open('/review') },
+    { id: 'report', keys: ['o'], label: 'its report', do: ({ open }) => open('/report') },
+    { id: 'next', keys: ['b'], label: 'put the next block behind it', do: ({ next }) => next() },
+  ],
+}

@@ -1,0 +1,141 @@
+import { ARM_GROUPS, type Group } from '#core/plan/catalogue'
+import { type Seam, SEAM_LIMITS, type SeasonBlock, seamConcerns } from '#core/follow/season'
+import { formatDay, formatOneDecimal, GROUP_NAMES, JOINT_NAMES } from '#core/words'
+import { SeasonAnswer } from '#shared/contracts/season'
+import { familyOfGroup } from '~/ui/pegFamily'
+
+const STATE_WORDS = { behind: 'behind', running: 'running', ahead: 'ahead' } as const
+
+const ratio = ({ before, after }: { readonly before: number; readonly after: number }) =>
+  before > 0 ? `×${'\u00a0'}${(Math.round((after / before) * 100) / 100).toFixed(2)}` : 'new'
+
+const isOver = (one: { readonly before: number; readonly after: number }, limit: number) =>
+  one.before > 0 && one.after > one.before * limit
+
+/** A seam in words and figures, in the four columns of its panel. */
+function seamLines(seam: Seam, nameOf: (exercise: string) => string) {
+  const concerns = seamConcerns(seam)
+  return {
+    concerns,
+    gap:
+      seam.gapDays < 0
+        ? `They lie over one another for ${-seam.gapDays} days.`
+        : seam.gapDays === 0
+          ? 'One follows the other without a day between.'
+          : `${seam.gapDays} ${seam.gapDays === 1 ? 'day' : 'days'} without a plan between them.`,
+    jumps: seam.jumps.map(one => ({
+      name: GROUP_NAMES[one.group],
+      before: formatOneDecimal(one.before),
+      after: formatOneDecimal(one.after),
+      ratio: ratio(one),
+      isMuch: isOver(one, SEAM_LIMITS.jump),
+    })),
+    joints: seam.joints.map(one => ({
+      name: JOINT_NAMES[one.joint],
+      before: formatOneDecimal(one.before),
+      after: formatOneDecimal(one.after),
+      ratio: ratio(one),
+      isMuch: isOver(one, SEAM_LIMITS.jump),
+    })),
+    carried: seam.carried
+      ? `${GROUP_NAMES[seam.carried.group]}: ${Math.round(seam.carried.readiness)} % ready at its first session with what the block before leaves behind, ${Math.round(seam.carried.fresh)} % rested.`
+      : 'Nothing is carried over.',
+    kept: `${seam.kept.length} of ${seam.kept.length + seam.fresh.length} exercises stay.`,
+    fresh: seam.fresh.map(nameOf),
+  }
+}
+
+const modeWords = ({ modes }: SeasonBlock, group: Group) => modes[group] ?? ''
+
+/** A client's line of blocks: which one is chosen, and what stands at the seam before it. */
+export async function useSeason(clientId: string) {
+  const { ask } = useApi()
+  const { catalogue } = useStudioSettings()
+  const { data, refresh } = await useAsyncData(
+    `season-${clientId}`,
+    async () => {
+      const result = await ask(`/api/clients/${clientId}/season`, { answer: SeasonAnswer })
+      if (result.ok) return result.value
+      throw createError({
+        statusCode: result.error.kind === 'refused' ? result.error.problem.status : 503,
+        fatal: true,
+      })
+    },
+    { deep: false },
+  )
+  const view = computed(() => data.value ?? null)
+  const blocks = computed(() => view.value?.season.blocks ?? [])
+  const at = ref(
+    Math.max(
+      0,
+      blocks.value.findIndex(({ id }) => id === view.value?.current),
+    ),
+  )
+  const chosen = computed(() => blocks.value[at.value] ?? null)
+  function step(by: number): void {
+    at.value = Math.max(0, Math.min(blocks.value.length - 1, at.value + by))
+  }
+  const seam = computed(() => {
+    const found = view.value?.season.seams.find(({ after }) => after === chosen.value?.id)
+    return found ? seamLines(found, id => catalogue.value.get(id)?.name ?? id) : null
+  })
+  /** Seams with something to look at, by the block after them. */
+  const concerns = computed(
+    () =>
+      new Map(
+        (view.value?.season.seams ?? []).map(one => [one.after, seamConcerns(one).length] as const),
+      ),
+  )
+  const rows = computed(() =>
+    ARM_GROUPS.map(group => ({
+      group,
+      name: GROUP_NAMES[group],
+      family: familyOfGroup(group),
+      most: Math.max(
+        1,
+        ...blocks.value.flatMap(({ passes }) => passes.map(({ sets }) => sets[group] ?? 0)),
+      ),
+    })),
+  )
+  function wordsOf(block: SeasonBlock) {
+    const { today } = view.value!
+    const pass = block.passes.findIndex(({ from, to }) => from <= today && today <= to)
+    const about =
+      block.state === 'ahead'
+        ? `in ${block.weeksToGo} ${block.weeksToGo === 1 ? 'week' : 'weeks'}`
+        : block.state === 'running'
+          ? `rotation ${pass + 1} of ${block.passes.length}`
+          : STATE_WORDS.behind
+    return { about, days: `${formatDay(block.from)} to ${formatDay(block.to)}` }
+  }
+  /** Sets of a muscle in a block, first rotation to the most of it. */
+  function courseWords(block: SeasonBlock, group: Group): string {
+    const sets = block.passes.filter(({ isDeload }) => !isDeload).map(pass => pass.sets[group] ?? 0)
+    const [first = 0, most] = [sets[0], Math.max(0, ...sets)]
+    const figures =
+      Math.abs(most - first) < 0.05
+        ? formatOneDecimal(first)
+        : `${formatOneDecimal(first)} to ${formatOneDecimal(most)}`
+    return `${modeWords(block, group)} ${figures}`
+  }
+  const ahead = computed(() => blocks.value.filter(({ state }) => state === 'ahead'))
+  const open = (block: SeasonBlock, path = '/block', more = '') =>
+    navigateTo(
+      `/clients/${clientId}${path}?block=${block.id === view.value?.current ? 'today' : block.id}${more}`,
+    )
+  return {
+    view,
+    blocks,
+    at,
+    chosen,
+    step,
+    seam,
+    concerns,
+    rows,
+    wordsOf,
+    courseWords,
+    ahead,
+    open,
+    refresh,
+  }
+}

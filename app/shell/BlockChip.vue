@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { formatDay } from '#core/words'
+
+/** Said on every page about a client while another block than today's is open, with the way back. */
+const { clientId } = defineProps<{ clientId: string }>()
+const { chosen, leave } = useChosenBlock(clientId)
+const store = usePlanStore()
+const today = useToday()
+const route = useRoute()
+const block = computed(() => {
+  const held = store.client?.block
+  return held && held.id === chosen.value ? held.plan : null
+})
+async function back(): Promise<void> {
+  leave()
+  await nextTick()
+  // The page is drawn anew with the block of today; its address names the other one no more.
+  window.location.assign(route.path)
+}
+</script>
+
+<template>
+  <p v-if="chosen" role="status" class="flex items-center gap-2 text-[12.5px] text-focus">
+    <bdi>
+      {{
+        block
+          ? block.startsOn > today
+            ? `Ahead: ${block.title}, from ${formatDay(block.startsOn)}`
+            : `Behind: ${block.title}, from ${formatDay(block.startsOn)}`
+          : 'Another block'
+      }}
+    </bdi>
+    <button type="button" class="control" @click="back">To today’s block</button>
+  </p>
+</template>

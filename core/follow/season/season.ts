@@ -1,0 +1,252 @@
+import { daysBetween, type PlainDate, remembered } from '../../base'
+import { ARM_GROUPS, type Group, type Joint, JOINTS } from '../../plan/catalogue'
+import {
+  type BlockState,
+  blockState,
+  type PlanDocument,
+  planEnd,
+  weeksUntil,
+  withEmphasis,
+} from '../../plan/block'
+import { type Mode, modeOf, type PlanContext } from '../../plan/method'
+import { sessionSlots } from '../../plan/session'
+import {
+  type BlockVerdict,
+  blockVerdict,
+  type ExpandedBlock,
+  expandedBlock,
+} from '../../design/progress'
+
+/** A block of a client's line. */
+export interface SeasonLine {
+  readonly id: string
+  readonly plan: PlanDocument
+}
+
+/** Sets of the arm muscles in one rotation. Units: counted sets per 7 days. */
+export interface SeasonPass {
+  readonly from: PlainDate
+  readonly to: PlainDate
+  readonly isDeload: boolean
+  readonly sets: Readonly<Partial<Record<Group, number>>>
+}
+
+export interface SeasonBlock {
+  readonly id: string
+  readonly title: string
+  readonly from: PlainDate
+  readonly to: PlainDate
+  readonly state: BlockState
+  /** Whole weeks until it begins; 0 and less once it has. */
+  readonly weeksToGo: number
+  /** What comes first in it, muscle by muscle. */
+  readonly modes: Readonly<Partial<Record<Group, Mode>>>
+  readonly passes: readonly SeasonPass[]
+  readonly events: readonly {
+    readonly what: string
+    readonly from: PlainDate
+    readonly to: PlainDate
+  }[]
+}
+
+/** What two blocks one after the other ask of a body where they meet. */
+export interface Seam {
+  readonly before: string
+  readonly after: string
+  /** Days without a plan between them; below 0 they lie over one another. */
+  readonly gapDays: number
+  /** Sets of the last working rotation, and of the first. Units: counted sets per 7 days. */
+  readonly jumps: readonly {
+    readonly group: Group
+    readonly before: number
+    readonly after: number
+  }[]
+  /** The most of the last four weeks of working rotations, and the first rotation. Units: points a week. */
+  readonly joints: readonly {
+    readonly joint: Joint
+    readonly before: number
+    readonly after: number
+  }[]
+  /** The least ready muscle of the first rotation with what is carried into it; null where nothing is. Units: per cent. */
+  readonly carried: {
+    readonly group: Group
+    readonly readiness: number
+    readonly fresh: number
+  } | null
+  /** Exercises of the next block that the one before had, and those that are new. */
+  readonly kept: readonly string[]
+  readonly fresh: readonly string[]
+}
+
+export interface Season {
+  readonly blocks: readonly SeasonBlock[]
+  readonly seams: readonly Seam[]
+}
+
+/** Where a seam asks for a look. Rules of thumb. Source: docs/methods.md#season. */
+export const SEAM_LIMITS = {
+  /** Sets of a muscle over the last working rotation. */ jump: 1.2,
+  /** Load of a joint over the last weeks. */ joint: 1.2,
+  /** Per cent ready at the first session. */ readiness: 80,
+  /** Share of the exercises that were there before. */ kept: 0.5,
+} as const
+
+export type SeamConcern = 'jump' | 'joint' | 'readiness' | 'kept' | 'gap'
+
+/** What of a seam to look at, in the order of the page. */
+export function seamConcerns({
+  gapDays,
+  jumps,
+  joints,
+  carried,
+  kept,
+  fresh,
+}: Seam): readonly SeamConcern[] {
+  const isMore = (limit: number) => (one: { readonly before: number; readonly after: number }) =>
+    one.before > 0 && one.after > one.before * limit
+  const all = kept.length + fresh.length
+  return [
+    ...(gapDays < 0 ? ['gap' as const] : []),
+    ...(jumps.some(isMore(SEAM_LIMITS.jump)) ? ['jump' as const] : []),
+    ...(joints.some(isMore(SEAM_LIMITS.joint)) ? ['joint' as const] : []),
+    ...(carried && carried.readiness < SEAM_LIMITS.readiness ? ['readiness' as const] : []),
+    ...(all > 0 && kept.length < all * SEAM_LIMITS.kept ? ['kept' as const] : []),
+  ]
+}
+
+/** A seam looks back on rotations that ended within so many days before it. */
+const LOOKS_BACK_DAYS = 28
+/** Rotations before a seam that still tell in readiness. */
+const CARRIED_PASSES = 1
+
+const contextOf = remembered((plan: PlanDocument, context: PlanContext): PlanContext => ({
+  ...context,
+  client: withEmphasis(context.client, plan),
+}))
+const expandedOf = remembered((plan: PlanDocument, context: PlanContext) =>
+  expandedBlock(plan, contextOf(plan, context)),
+)
+const verdictOf = remembered((plan: PlanDocument, context: PlanContext) =>
+  blockVerdict(expandedOf(plan, context), contextOf(plan, context)),
+)
+
+const exercisesOf = ({ rotation }: PlanDocument): ReadonlySet<string> =>
+  new Set(
+    rotation.days.flatMap(({ sessions }) =>
+      sessions.flatMap(session => sessionSlots(session).map(({ exercise }) => exercise as string)),
+    ),
+  )
+const setsOf = ({ ledger }: BlockVerdict['passes'][number]) =>
+  Object.fromEntries(
+    ARM_GROUPS.map(group => [group, ledger.groups[group].week.counted.value] as const),
+  )
+
+function seasonBlock(
+  { id, plan }: SeasonLine,
+  context: PlanContext,
+  today: PlainDate,
+): SeasonBlock {
+  const own = contextOf(plan, context)
+  return {
+    id,
+    title: plan.title,
+    from: plan.startsOn,
+    to: planEnd(plan),
+    state: blockState(plan, today),
+    weeksToGo: weeksUntil(plan, today),
+    modes: Object.fromEntries(ARM_GROUPS.map(group => [group, modeOf(own, group)])),
+    passes: verdictOf(plan, context).passes.map(held => ({
+      from: held.pass.from,
+      to: held.pass.to,
+      isDeload: held.pass.isDeload,
+      sets: setsOf(held),
+    })),
+    events: (plan.block?.events ?? []).map(({ what, from, to }) => ({ what, from, to })),
+  }
+}
+
+/** The first rotation of a block as it comes after the last of the one before, read as one stretch of training. */
+function carriedInto(
+  before: PlanDocument,
+  after: PlanDocument,
+  context: PlanContext,
+): Seam['carried'] {
+  const [first] = expandedOf(after, context).passes
+  if (!first) return null
+  const last = expandedOf(before, context).passes.slice(-CARRIED_PASSES)
+  const at = last.length
+  const renumbered = [...last, first].map((pass, place) => ({
+    ...pass,
+    at: place,
+    sessions: pass.sessions.map(session => ({ ...session, pass: place })),
+  }))
+  const joined: ExpandedBlock = { passes: renumbered, from: renumbered[0]!.from, to: first.to }
+  const { arrivals } = blockVerdict(joined, contextOf(after, context))
+  const alone = verdictOf(after, context).arrivals
+  const found = ARM_GROUPS.flatMap(group => {
+    const carried = arrivals[group].find(({ pass }) => pass === at)
+    const fresh = alone[group].find(({ pass }) => pass === 0)
+    return carried && fresh ? [{ group, readiness: carried.readiness, fresh: fresh.readiness }] : []
+  })
+  return found.reduce<Seam['carried']>(
+    (least, one) => (least && least.readiness <= one.readiness ? least : one),
+    null,
+  )
+}
+
+function seamOf(before: SeasonLine, after: SeasonLine, context: PlanContext): Seam {
+  const [was, is] = [verdictOf(before.plan, context), verdictOf(after.plan, context)]
+  const working = was.passes.filter(({ pass }) => !pass.isDeload)
+  const last = working.at(-1)
+  const first = is.passes.find(({ pass }) => !pass.isDeload)
+  const lately = working.filter(
+    ({ pass }) => daysBetween(pass.to, after.plan.startsOn) <= LOOKS_BACK_DAYS,
+  )
+  const known = exercisesOf(before.plan)
+  const next = [...exercisesOf(after.plan)]
+  return {
+    before: before.id,
+    after: after.id,
+    gapDays: daysBetween(planEnd(before.plan), after.plan.startsOn) - 1,
+    jumps:
+      last && first
+        ? ARM_GROUPS.map(group => ({
+            group,
+            before: last.ledger.groups[group].week.counted.value,
+            after: first.ledger.groups[group].week.counted.value,
+          }))
+        : [],
+    joints: JOINTS.map(joint => ({
+      joint,
+      before: Math.max(
+        0,
+        ...(lately.length > 0 ? lately : last ? [last] : []).map(
+          ({ joints }) => joints[joint].week,
+        ),
+      ),
+      after: first?.joints[joint].week ?? 0,
+    })),
+    carried: carriedInto(before.plan, after.plan, context),
+    kept: next.filter(exercise => known.has(exercise)),
+    fresh: next.filter(exercise => !known.has(exercise)),
+  }
+}
+
+/**
+ * A client's blocks in the order of their days, and what each asks where it follows another.
+ *
+ * Shape:  one seam between every two that follow one another.
+ * Edge:   no blocks give an empty season; each block is read with its own emphasis.
+ * Source: docs/methods.md#season.
+ */
+export function season(
+  line: readonly SeasonLine[],
+  context: PlanContext,
+  today: PlainDate,
+): Season {
+  const inOrder = [...line].sort((a, b) => (a.plan.startsOn < b.plan.startsOn ? -1 : 1))
+  return {
+    blocks: inOrder.map(held => seasonBlock(held, context, today)),
+    seams: inOrder.slice(1).map((after, at) => seamOf(inOrder[at]!, after, context)),
+  }
+}

@@ -1,0 +1,84 @@
+import { alive, boardIsLive, expect, openSplit, saved, signedIn, test } from '../support/test'
+
+test.use({ logs: 'logged' })
+
+test('the next block is worked on while this one runs, whose misses are still seen', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id, plan, blockId } = studio.client('Ines')
+  await page.goto(`/clients/${id}/season`)
+  await alive(page)
+  await page.keyboard.press('b')
+  const dialog = page.getByRole('dialog', { name: 'The next block' })
+  await dialog.getByLabel('Title').fill('Caulking')
+  // Too early: the running block says until when it goes, or makes room.
+  const start = dialog.getByLabel('Starts on')
+  const after = await start.inputValue()
+  await start.fill('tomorrow')
+  await start.press('Tab')
+  await expect(dialog.getByText(/makes room|first rotation is not over/)).toBeVisible()
+  await start.fill(after)
+  await start.press('Tab')
+  await dialog.getByLabel('Triceps, mode').selectOption('maintain')
+  await dialog.getByRole('button', { name: 'Put it behind this block' }).click()
+  await expect(page.getByRole('button', { name: /^Caulking/ })).toBeVisible()
+  // A second one over it is refused with its days.
+  const over = await page.request.post(`/api/blocks/${blockId}/next`, {
+    data: {
+      version: 1,
+      title: 'Over it',
+      startsOn: plan.startsOn.replace(/^\d{4}/, year => String(Number(year) + 1)),
+      weeks: 60,
+      from: 'first',
+      modes: {},
+    },
+  })
+  expect(over.status()).toBe(422)
+
+  // The roster goes by today: the miss of the running block is there, and it is the one that opens.
+  await page.goto('/roster')
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText('Ines')
+  await openSplit(page, studio, 'Ines')
+  await expect(page.getByText(new RegExp(`^${plan.title} ·`))).toBeVisible()
+
+  // The one ahead is changed, with its own emphasis, and the running one stays as it is.
+  await page.goto(`/clients/${id}/season`)
+  await alive(page)
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/^Ahead: Caulking, from /)).toBeVisible()
+  await page.getByRole('link', { name: 'Split', exact: true }).click()
+  await boardIsLive(page)
+  await expect(page.getByText(/^Caulking ·/)).toBeVisible()
+  const cell = page.getByRole('gridcell', { name: /^Biceps, day \d .* [1-9]/ }).first()
+  await cell.click()
+  await page.keyboard.press('+')
+  await saved(page)
+  await page.getByRole('button', { name: 'To today’s block' }).click()
+  await expect(page.getByText(new RegExp(`^${plan.title} ·`))).toBeVisible()
+  const held = (await (await page.request.get(`/api/clients/${id}`)).json()) as {
+    block: { id: string; version: number; plan: object }
+  }
+  expect([held.block.id, held.block.version]).toEqual([blockId, 1])
+  expect(held.block.plan).toEqual(plan)
+})
+
+test('a block that is over is opened, looked back at and reported', async ({ page, studio }) => {
+  await signedIn(page, studio)
+  const { id } = studio.client('Marit')
+  await page.goto(`/clients/${id}/season`)
+  await alive(page)
+  const former = page.getByRole('listitem').getByRole('button', { name: / behind / })
+  const title = (await former.locator('bdi').textContent())!.trim()
+  await former.click()
+  await page.keyboard.press('r')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page).toHaveURL(/review\?block=/)
+  await expect(page.getByText('Another block')).toBeVisible()
+  await page.goto(`/clients/${id}/report`)
+  await expect(page.getByRole('heading', { name: new RegExp(title) })).toBeVisible()
+  await page.getByRole('button', { name: 'To today’s block' }).click()
+  await expect(page.getByRole('heading', { name: new RegExp(title) })).toHaveCount(0)
+})
