@@ -145,11 +145,12 @@ const PICTURES: readonly Picture[] = [
     ),
   },
   {
-    name: 'block-charts',
-    take: async page => (
-      await block(page, 'Marit', 'charts'),
-      await page.locator('[data-drawn]').nth(3).waitFor()
-    ),
+    name: 'season',
+    take: async page => {
+      await board(page, 'Marit')()
+      await page.getByRole('link', { name: 'Season', exact: true }).click()
+      await page.getByRole('region', { name: / to / }).waitFor()
+    },
   },
   { name: 'sheet', take: page => sheet(page, 'Marit') },
   {

@@ -3,13 +3,15 @@ import { formatDay } from '#core/words'
 
 /** Said on every page about a client while another block than today's is open, with the way back. */
 const { clientId } = defineProps<{ clientId: string }>()
-const { chosen, leave } = useChosenBlock(clientId)
+const { chosen, known, leave } = useChosenBlock(clientId)
 const store = usePlanStore()
 const today = useToday()
 const route = useRoute()
 const block = computed(() => {
   const held = store.client?.block
-  return held && held.id === chosen.value ? held.plan : null
+  if (held && held.id === chosen.value) return held.plan
+  const { title, startsOn } = known.value ?? {}
+  return title && startsOn ? { title, startsOn } : null
 })
 async function back(): Promise<void> {
   leave()

@@ -76,7 +76,7 @@ test('a block that is over is opened, looked back at and reported', async ({ pag
   await page.keyboard.press('r')
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await expect(page).toHaveURL(/review\?block=/)
-  await expect(page.getByText('Another block')).toBeVisible()
+  await expect(page.getByText(new RegExp(`^Behind: ${title}, from `))).toBeVisible()
   await page.goto(`/clients/${id}/report`)
   await expect(page.getByRole('heading', { name: new RegExp(title) })).toBeVisible()
   await page.getByRole('button', { name: 'To today’s block' }).click()

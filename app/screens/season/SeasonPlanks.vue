@@ -52,7 +52,7 @@ const deloads = computed(() =>
     <ol class="relative" :style="{ height: `${PLANK + 4}px` }">
       <li v-for="(block, place) in blocks" :key="block.id">
         <svg
-          class="absolute inset-0 h-full w-full overflow-visible"
+          class="pointer-events-none absolute inset-0 h-full w-full overflow-visible"
           aria-hidden="true"
           :class="`plank ${block.state}`"
           :data-chosen="place === at || undefined"

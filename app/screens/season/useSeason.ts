@@ -50,6 +50,7 @@ const modeWords = ({ modes }: SeasonBlock, group: Group) => modes[group] ?? ''
 /** A client's line of blocks: which one is chosen, and what stands at the seam before it. */
 export async function useSeason(clientId: string) {
   const { ask } = useApi()
+  const { choose, leave } = useChosenBlock(clientId)
   const { catalogue } = useStudioSettings()
   const { data, refresh } = await useAsyncData(
     `season-${clientId}`,
@@ -119,10 +120,13 @@ export async function useSeason(clientId: string) {
     return `${modeWords(block, group)} ${figures}`
   }
   const ahead = computed(() => blocks.value.filter(({ state }) => state === 'ahead'))
-  const open = (block: SeasonBlock, path = '/block', more = '') =>
-    navigateTo(
-      `/clients/${clientId}${path}?block=${block.id === view.value?.current ? 'today' : block.id}${more}`,
-    )
+  /** Every page about the client shows it from now on; of today's block nothing is said. */
+  function open({ id, title, from }: SeasonBlock, path = '/block', more = '') {
+    const isToday = id === view.value?.current
+    if (isToday) leave()
+    else choose({ block: id, title, startsOn: from })
+    return navigateTo(`/clients/${clientId}${path}?block=${isToday ? 'today' : id}${more}`)
+  }
   return {
     view,
     blocks,
