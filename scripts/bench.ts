@@ -16,6 +16,7 @@ import { decisionTables } from './bench/decisions'
 import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
+import { seasonBench } from './bench/season'
 import { seededUuids } from '../server/demo/seededIds'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
@@ -56,6 +57,8 @@ for (const times of [1, 2, 4, 8]) {
     rotationLedger(rotation, context),
   )
 }
+add('season of 40 blocks, first time', seasonBench.firstTime)
+add('season of 40 blocks, one of them changed', seasonBench.again)
 const { forecast, phone } = loadBench()
 add('loads: forecast of a 16-week block', forecast)
 add('loads: one session with two years of log', phone)

@@ -47,7 +47,7 @@ export const TOUR: readonly [Stop, ...Stop[]] = [
   },
   {
     title: 'The review',
-    text: 'What was done beside what was planned. A missed session first: four ways with what each keeps; then the changes the log speaks for, each with its reason.',
+    text: 'What was done beside what was planned. A missed session first: four ways with what each keeps; then the changes the log suggests, each with its reason.',
     to: clients => pathOf(clients, '/review', needs('missed_session')),
   },
   {

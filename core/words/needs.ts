@@ -54,7 +54,7 @@ export function needWords(
       return NO_PLAN_WORDS[need.what]
     case 'not_sent':
       return {
-        headline: `Rotation ${need.pass + 1} starts ${dayWord(need.on, today)}, not sent`,
+        headline: `${need.isNext ? 'The next block' : `Rotation ${need.pass + 1}`} starts ${dayWord(need.on, today)}, not sent`,
         detail: 'The client has nothing to train by yet',
       }
     case 'falling':

@@ -15,6 +15,7 @@ import {
   valueOf,
 } from '../testing/database'
 import { issued, openedBlock, send, sentSessions, startNextBlock } from './blocks'
+import { roster } from './roster'
 import { clientSeason } from './season'
 import { saveTargets } from './targets'
 import { serverToday } from '../clock'
@@ -233,6 +234,7 @@ describe('the next block', () => {
       (isoWeekday(today) - isoWeekday(own.plan.startsOn) + DAYS_PER_WEEK) % DAYS_PER_WEEK
     const running = { ...own.plan, startsOn: addDays(today, -since) }
     valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan: running }))
+    valueOf(await send(coach, own.blockId, { pass: running.passes - 1, version: 2, again: false }))
     const { id } = valueOf(
       await startNextBlock(coach, own.blockId, {
         ...body(running),
@@ -247,6 +249,17 @@ describe('the next block', () => {
     expect(ahead.block?.id).toBe(id)
     expect(ahead.facts.modes?.triceps).toBe('maintain')
     expect(ahead.before).toEqual(blockBefore(running))
+    // At its end the roster speaks of sending the next one, not of planning it.
+    const end = planEnd(running)
+    const [entry] = (await roster(coach, end)).clients.filter(({ id: of }) => of === own.id)
+    expect(entry!.needs.map(({ kind, to }) => [kind, to])).toContainEqual([
+      'not_sent',
+      `/clients/${own.id}/block?rotation=1&block=${id}`,
+    ])
+    expect(entry!.needs.map(({ kind }) => kind)).not.toContain('block_ends')
+    expect(
+      (await roster(coach, addDays(end, 1))).clients.find(({ id: of }) => of === own.id)?.block,
+    ).toMatchObject({ title: 'Rigging block' })
     // Another coach's block is nobody's here.
     expect(problemOf(await client(await stranger(), own.id, blockId(id))).kind).toBe('not-found')
     const other = valueOf(await clientSeason(coach, own.id, today))

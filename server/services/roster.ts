@@ -10,6 +10,7 @@ import {
   clientNeeds,
   type Need,
   rosterSection,
+  type RosterFacts,
   type RosterSession,
 } from '#core/follow/roster'
 import { placeOn } from '#core/plan/rotation'
@@ -208,11 +209,43 @@ interface Known {
   readonly clearances: readonly Awaited<ReturnType<typeof allClearances>>[number][]
 }
 
-function needsOf({ today, plan, sessions, muscles, reports, clearances }: Known): readonly Need[] {
+/** The latest report of every joint that hurts. */
+function painsOf(
+  levels: ReturnType<typeof painOf>,
+  reports: Known['reports'],
+): RosterFacts['pains'] {
+  return Object.entries(levels).flatMap(([joint, level]) => {
+    const last = latestReport(reports, joint as keyof typeof levels)
+    return last
+      ? [
+          {
+            level,
+            joint: last.joint,
+            side: last.side,
+            score: Math.max(last.score, last.nextMorning ?? 0),
+            on: last.on,
+          },
+        ]
+      : []
+  })
+}
+
+function needsOf({
+  line,
+  today,
+  plan,
+  sessions,
+  muscles,
+  reports,
+  clearances,
+}: Known): readonly Need[] {
   const levels = reports.length === 0 ? {} : painOf(reports, clearances)
   return clientNeeds({
     today,
-    sessions: sessions satisfies readonly RosterSession[],
+    sessions: sessions.map((session): RosterSession => ({
+      ...session,
+      isOfOther: session.blockId !== line.blockId,
+    })),
     muscles,
     attention: plan?.strip.attention ?? [],
     block: plan
@@ -222,22 +255,10 @@ function needsOf({ today, plan, sessions, muscles, reports, clearances }: Known)
           lengthDays: plan.days.length,
           isEmpty: plan.strip.isUnallocated,
           trials: plan.plan.block?.trials ?? [],
+          next: line.next,
         }
       : null,
-    pains: Object.entries(levels).flatMap(([joint, level]) => {
-      const last = latestReport(reports, joint as keyof typeof levels)
-      return last
-        ? [
-            {
-              level,
-              joint: last.joint,
-              side: last.side,
-              score: Math.max(last.score, last.nextMorning ?? 0),
-              on: last.on,
-            },
-          ]
-        : []
-    }),
+    pains: painsOf(levels, reports),
   })
 }
 
@@ -260,7 +281,7 @@ function entry(known: Known): RosterEntry {
     needs: needs.map(need => ({
       kind: need.kind,
       ...needWords(need, today),
-      to: placeOf(need, id),
+      to: placeOf(need, known.line),
       session: need.kind === 'missed_session' ? need.session : null,
     })),
     next: nextOf(plan, sessions, startsByWeekday(starts), today),
@@ -281,15 +302,18 @@ function entry(known: Known): RosterEntry {
 const NEXT_STEP = { nothing: 'split', empty: 'proposals', never_sent: 'block' } as const
 
 /** Where each need is settled. */
-function placeOf(need: Need, id: ClientId): string {
+function placeOf(need: Need, { id, next }: Line): string {
   const page: Readonly<Record<Need['kind'], string>> = {
     pain: 'history#joints',
     missed_session: 'review',
     falling: 'trends',
     not_opened: 'log?panel=link',
     no_plan: need.kind === 'no_plan' ? NEXT_STEP[need.what] : '',
-    not_sent: need.kind === 'not_sent' ? `block?rotation=${need.pass + 1}` : '',
-    block_ends: 'block?next=1',
+    not_sent:
+      need.kind === 'not_sent'
+        ? `block?rotation=${need.pass + 1}${need.isNext && next ? `&block=${next.id}` : ''}`
+        : '',
+    block_ends: 'season',
     trial_over: 'review#trials',
     out_of_band: 'split',
   }

@@ -242,7 +242,7 @@ const isLive = useMounted()
             notice ||
             (proposals.length === 0
               ? nothingWords
-              : `${proposals.length} ${proposals.length === 1 ? 'change' : 'changes'} the log speaks for`)
+              : `${proposals.length} ${proposals.length === 1 ? 'change' : 'changes'} the log suggests`)
           }}
         </p>
         <CameList :lines="view.came" />

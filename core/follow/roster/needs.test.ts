@@ -183,6 +183,46 @@ test.each<{ name: string; facts: Partial<RosterFacts>; kinds: readonly string[];
       section: 'steady',
     },
     {
+      name: 'a block that ends in five days with the next one behind it',
+      facts: {
+        today: plainDate('2026-04-28'),
+        block: { ...block, next: { startsOn: plainDate('2026-05-04'), isSent: false } },
+      },
+      kinds: [],
+      section: 'steady',
+    },
+    {
+      name: 'the next block begins in two days and was not sent',
+      facts: {
+        today: plainDate('2026-05-02'),
+        block: { ...block, next: { startsOn: plainDate('2026-05-04'), isSent: false } },
+        sessions: [session({ on: plainDate('2026-05-01'), pass: 5, state: 'done' })],
+      },
+      kinds: ['not_sent'],
+      section: 'now',
+    },
+    {
+      name: 'the next block begins in two days and was sent',
+      facts: {
+        today: plainDate('2026-05-02'),
+        block: { ...block, next: { startsOn: plainDate('2026-05-04'), isSent: true } },
+        sessions: [session({ on: plainDate('2026-05-01'), pass: 5, state: 'done' })],
+      },
+      kinds: [],
+      section: 'steady',
+    },
+    {
+      name: 'what was sent of the block before says nothing of this one',
+      facts: {
+        today: plainDate('2026-04-01'),
+        sessions: [
+          session({ on: plainDate('2026-03-30'), pass: 0, state: 'done', isOfOther: true }),
+        ],
+      },
+      kinds: ['no_plan'],
+      section: 'now',
+    },
+    {
       name: 'a block that has ended',
       facts: { today: plainDate('2026-06-01') },
       kinds: ['block_ends'],

@@ -29,7 +29,13 @@ export type Need =
       /** No block at all, a block without sets, or one that was never sent. */
       readonly what: 'nothing' | 'empty' | 'never_sent'
     }
-  | { readonly kind: 'not_sent'; readonly on: PlainDate; readonly pass: number }
+  /** `isNext`: of the block that waits behind the current one. */
+  | {
+      readonly kind: 'not_sent'
+      readonly on: PlainDate
+      readonly pass: number
+      readonly isNext?: boolean
+    }
   | {
       readonly kind: 'falling'
       readonly group: Group
@@ -70,6 +76,8 @@ export interface RosterSession {
   readonly sentOn: PlainDate | null
   readonly isOpened: boolean
   readonly state: SessionState
+  /** Of another block than the current one: it says nothing of what of this one was sent. */
+  readonly isOfOther?: boolean
 }
 
 /** What is known of a client on a day. */
@@ -82,8 +90,10 @@ export interface RosterFacts {
     /** Whether it holds no set yet. */
     readonly isEmpty: boolean
     readonly trials?: readonly Trial[]
+    /** The block that waits behind it; null where none does. */
+    readonly next?: { readonly startsOn: PlainDate; readonly isSent: boolean } | null
   } | null
-  /** Of the current block, in the order of their days. */
+  /** Around today, in the order of their days. */
   readonly sessions: readonly RosterSession[]
   readonly pains: readonly {
     readonly level: PainLevel
@@ -148,17 +158,22 @@ function planNeeds({ block, sessions, today }: RosterFacts): readonly Need[] {
   if (!block) return [{ kind: 'no_plan', what: 'nothing' }]
   if (block.isEmpty) return [{ kind: 'no_plan', what: 'empty' }]
   const isSoon = daysBetween(today, block.startsOn) <= WITHIN.sendBefore
-  return isSoon && !sessions.some(({ sentOn }) => sentOn !== null)
+  return isSoon && !sessions.some(({ sentOn, isOfOther }) => sentOn !== null && !isOfOther)
     ? [{ kind: 'no_plan', what: 'never_sent' }]
     : []
 }
 
 function sendingNeeds({ block, sessions, today }: RosterFacts): readonly Need[] {
   if (!block || !sessions.some(({ sentOn }) => sentOn !== null)) return []
+  const { next: behind } = block
+  if (behind && daysBetween(today, behind.startsOn) <= WITHIN.sendBefore && !behind.isSent)
+    return [{ kind: 'not_sent', on: behind.startsOn, pass: 0, isNext: true }]
   const since = daysBetween(block.startsOn, today)
   const next = Math.max(0, Math.ceil(since / block.lengthDays))
   const on = addDays(block.startsOn, next * block.lengthDays)
-  const isSent = sessions.some(session => session.pass === next && session.sentOn !== null)
+  const isSent = sessions.some(
+    ({ pass, sentOn, isOfOther }) => pass === next && sentOn !== null && !isOfOther,
+  )
   return next < block.passes && daysBetween(today, on) <= WITHIN.sendBefore && !isSent
     ? [{ kind: 'not_sent', on, pass: next }]
     : []
@@ -177,7 +192,7 @@ function fallingNeeds({ muscles, block, today }: RosterFacts): readonly Need[] {
 }
 
 function blockNeeds({ block, today }: RosterFacts): readonly Need[] {
-  if (!block) return []
+  if (!block || block.next) return []
   const on = addDays(block.startsOn, block.passes * block.lengthDays - 1)
   return daysBetween(today, on) <= WITHIN.blockEnd ? [{ kind: 'block_ends', on }] : []
 }

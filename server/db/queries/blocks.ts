@@ -1,12 +1,10 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
-import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, lt, sql } from 'drizzle-orm'
 import { planDocument } from '../documents'
 import type { Database } from '../database'
 import { currentTime } from '../../clock'
 import { blockRevisions, blocks, datedSessions } from '../schema'
-
-const startsOn = sql`${blocks.plan}->>'startsOn'`
 
 /** A block as it stands; undefined if there is none, or if it is another coach's. */
 export async function blockOf(db: Database, coachId: CoachId, blockId: BlockId) {
@@ -24,7 +22,7 @@ export async function blocksOf(db: Database, coachId: CoachId, clientId: ClientI
     .select({ id: blocks.id, version: blocks.version, plan: blocks.plan })
     .from(blocks)
     .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId)))
-    .orderBy(startsOn, asc(blocks.savedAt))
+    .orderBy(asc(blocks.startsOn), asc(blocks.savedAt))
   return rows.map(row => ({ ...row, plan: planDocument(row.plan) }))
 }
 
@@ -48,9 +46,9 @@ export async function planBefore(
     .select({ plan: blocks.plan })
     .from(blocks)
     .where(
-      and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId), sql`${startsOn} < ${day}`),
+      and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId), lt(blocks.startsOn, day)),
     )
-    .orderBy(desc(startsOn))
+    .orderBy(desc(blocks.startsOn))
     .limit(1)
   return row && planDocument(row.plan)
 }

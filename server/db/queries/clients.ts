@@ -4,14 +4,14 @@ import type { ClientFacts } from '#core/plan/method'
 import { and, asc, eq, inArray, isNotNull, isNull, sql, type SQLWrapper } from 'drizzle-orm'
 import { factsDocument, planDocument } from '../documents'
 import type { Database } from '../database'
-import { blocks, clients } from '../schema'
+import { blocks, clients, datedSessions } from '../schema'
 
 /** The block a client is in on a day: the one begun last, else the first that lies ahead. */
 const currentId = (coachId: SQLWrapper | CoachId, id: SQLWrapper | ClientId, today: PlainDate) =>
   sql`(select b.id from ${blocks} b where b.coach_id = ${coachId} and b.client_id = ${id}
-    order by b.plan->>'startsOn' <= ${today} desc,
-      case when b.plan->>'startsOn' <= ${today} then b.plan->>'startsOn' end desc nulls last,
-      b.plan->>'startsOn', b.saved_at desc limit 1)`
+    order by b.starts_on <= ${today} desc,
+      case when b.starts_on <= ${today} then b.starts_on end desc nulls last,
+      b.starts_on, b.saved_at desc limit 1)`
 const inBlock = (today: PlainDate) =>
   and(
     eq(blocks.coachId, clients.coachId),
@@ -69,6 +69,15 @@ export function rosterLines(db: Database, coachId: CoachId, today: PlainDate) {
       starts: sql<string>`(select coalesce(string_agg((entry->>'weekday') || '=' || (entry->>'start'), ','), '') from jsonb_array_elements(${clients.profile}->'days') as entry)`,
       blockId: blocks.id,
       version: blocks.version,
+      /** The block that waits behind it, and whether any of it was sent. */
+      next: sql<{
+        readonly id: BlockId
+        readonly startsOn: PlainDate
+        readonly isSent: boolean
+      } | null>`(select json_build_object('id', n.id, 'startsOn', n.starts_on, 'isSent',
+          exists (select 1 from ${datedSessions} d where d.coach_id = n.coach_id and d.block_id = n.id and d.sent_at is not null))
+        from ${blocks} n where n.coach_id = ${clients.coachId} and n.client_id = ${clients.id}
+          and n.starts_on > ${blocks.startsOn} order by n.starts_on limit 1)`,
     })
     .from(clients)
     .leftJoin(blocks, inBlock(today))

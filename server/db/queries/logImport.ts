@@ -44,9 +44,9 @@ export async function blockForLog(
     .from(blocks)
     .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId)))
     .orderBy(
-      desc(sql`${blocks.plan}->>'startsOn' <= ${today}`),
-      sql`case when ${blocks.plan}->>'startsOn' <= ${today} then ${blocks.plan}->>'startsOn' end desc nulls last`,
-      sql`${blocks.plan}->>'startsOn'`,
+      desc(sql`${blocks.startsOn} <= ${today}`),
+      sql`case when ${blocks.startsOn} <= ${today} then ${blocks.startsOn} end desc nulls last`,
+      sql`${blocks.startsOn}`,
     )
     .limit(1)
   return row?.id

@@ -1,4 +1,4 @@
-import type { BlockId, ClientId, CoachId } from '#core/base'
+import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import { sql } from 'drizzle-orm'
 import {
@@ -24,6 +24,11 @@ export const blocks = pgTable(
     version: integer('version').notNull(),
     plan: jsonb('plan').$type<PlanDocument>().notNull(),
     savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
+    /** The plan's first day, `2026-11-28`; a trigger keeps it, so that a client's blocks are told apart without reading plans. */
+    startsOn: text('starts_on')
+      .$type<PlainDate>()
+      .notNull()
+      .default(sql`''`),
     /** Kept from files and times in which a block was closed by hand; which block runs is told by its dates. */
     closedAt: timestamp('closed_at', { withTimezone: true }),
   },
@@ -33,7 +38,7 @@ export const blocks = pgTable(
       columns: [table.coachId, table.clientId],
       foreignColumns: [clients.coachId, clients.id],
     }).onDelete('cascade'),
-    index('blocks_by_client').on(table.coachId, table.clientId, sql`(plan->>'startsOn')`),
+    index('blocks_by_client').on(table.coachId, table.clientId, table.startsOn),
   ],
 )
 
