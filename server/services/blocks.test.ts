@@ -245,7 +245,7 @@ describe('the next block', () => {
     const seen = valueOf(await client(coach, own.id))
     expect(seen.block).toMatchObject({ id: own.blockId, version: 2 })
     expect(seen.facts.modes?.triceps).not.toBe('maintain')
-    const ahead = valueOf(await client(coach, own.id, blockId(id)))
+    const ahead = valueOf(await client(coach, own.id, { block: blockId(id) }))
     expect(ahead.block?.id).toBe(id)
     expect(ahead.facts.modes?.triceps).toBe('maintain')
     expect(ahead.before).toEqual(blockBefore(running))
@@ -261,7 +261,9 @@ describe('the next block', () => {
       (await roster(coach, addDays(end, 1))).clients.find(({ id: of }) => of === own.id)?.block,
     ).toMatchObject({ title: 'Rigging block' })
     // Another coach's block is nobody's here.
-    expect(problemOf(await client(await stranger(), own.id, blockId(id))).kind).toBe('not-found')
+    expect(problemOf(await client(await stranger(), own.id, { block: blockId(id) })).kind).toBe(
+      'not-found',
+    )
     const other = valueOf(await clientSeason(coach, own.id, today))
     expect(other.current).toBe(own.blockId)
     expect(other.season.blocks.map(({ id: of, state }) => [of, state])).toEqual([

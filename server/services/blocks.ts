@@ -61,7 +61,7 @@ export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Resul
     blockOf(db, coach.id, blockId),
   ])
   if (!owner || !block) return failure(NOT_FOUND)
-  const found = await client(coach, owner.clientId, blockId)
+  const found = await client(coach, owner.clientId, { block: blockId })
   if (!found.ok) return found
   const { name, method, facts, library } = found.value
   return success({

@@ -1,4 +1,12 @@
-import { addDays, type BlockId, type ClientId, failure, type Result, success } from '#core/base'
+import {
+  addDays,
+  type BlockId,
+  type ClientId,
+  failure,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { learnedTimes } from '#core/body/times'
 import { blockBefore, withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
@@ -19,16 +27,21 @@ import { followedMethod, studioSettings, withStudioGear } from './studioSettings
 const DONE_DAYS = 182
 const LEAST_SESSIONS = 6
 
+/** Which block of a client is meant: a certain one, else the one of a day. */
+interface Meant {
+  readonly block?: BlockId | undefined
+  readonly today?: PlainDate
+}
+
 const sameFacts = readOnce((facts: ClientFacts) => facts)
 
 /** One client with the block of today, or a certain one of hers; another coach's client is not found. */
 export async function client(
   coach: Coach,
   clientId: ClientId,
-  block?: BlockId,
+  { block, today = serverToday() }: Meant = {},
 ): Promise<Result<ClientView, Problem>> {
   const db = database()
-  const today = serverToday()
   const since = addDays(today, -DONE_DAYS)
   const [found, settings, reports, clearances, done, timed] = await Promise.all([
     clientOf(db, coach.id, clientId, { today, block }),

@@ -44,7 +44,7 @@ export async function history(
 ): Promise<Result<HistoryView, Problem>> {
   const db = database()
   const [found, sessions, exposures, reports, clearances, measurements, said] = await Promise.all([
-    client(coach, id),
+    client(coach, id, { today }),
     sessionsOf(db, coach.id, id, addDays(today, -SHOWN_DAYS)),
     exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
     painReportsOf(db, coach.id, id),

@@ -101,7 +101,7 @@ export async function loads(
   clientId: ClientId,
   today: PlainDate,
 ): Promise<Result<LoadsView, Problem>> {
-  const found = await client(coach, clientId)
+  const found = await client(coach, clientId, { today })
   if (!found.ok) return found
   const { unit, bodyKg, history } = await loadData(coach, found.value, today)
   return success({

@@ -1,6 +1,6 @@
 import { daysBetween, type PlainDate, plainDate } from '#core/base'
-import { blockAsTold } from '#core/design/progress'
-import { blockLoadSessions, loadsAhead, nextTime } from '#core/design/loads'
+import { blockAsTold, expandedBlock } from '#core/design/progress'
+import { blockLoadSessions, loadsAhead, type LoadSession, nextTime } from '#core/design/loads'
 import type { PlanContext } from '#core/plan/method'
 import { sessionInTurn } from '#core/plan/session'
 import { nextTimeWords } from '#core/words'
@@ -8,6 +8,7 @@ import type { ClientView } from '#shared/contracts/client'
 import type { SheetView } from '#shared/contracts/sheet'
 import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
+import { blocksOf } from '../db/queries/blocks'
 import { sentOf } from '../db/queries/blockSessions'
 import type { LoadData } from './loads'
 import type { Coach } from './signIn'
@@ -28,6 +29,33 @@ const isTold = ({ finishedAt }: DoneRow, today: PlainDate): boolean =>
   finishedAt !== null &&
   daysBetween(plainDate(finishedAt.toISOString().slice(0, 10)), today) <= TOLD_DAYS
 
+/** Sessions that lie ahead: of the block of today as it is told, and of the ones that wait behind it. */
+async function sessionsAhead(
+  coach: Coach,
+  { id, block }: ClientView,
+  context: PlanContext,
+  today: PlainDate,
+): Promise<readonly LoadSession[]> {
+  const db = database()
+  if (!block) return []
+  const [sent, line] = await Promise.all([
+    sentOf(db, coach.id, block.id),
+    blocksOf(db, coach.id, id),
+  ])
+  const told = sent.map(row => ({ ...row, content: sessionDocument(row.content) }))
+  const later = line.filter(({ plan }) => plan.startsOn > block.plan.startsOn)
+  return [
+    ...blockLoadSessions(blockAsTold(block.plan, context, told, today), today),
+    // Keys of two blocks would be the same ones.
+    ...later.flatMap(({ id: of, plan }) =>
+      blockLoadSessions(expandedBlock(plan, context), today).map(session => ({
+        ...session,
+        key: `${of} ${session.key}`,
+      })),
+    ),
+  ]
+}
+
 /** What comes next time of the sessions a client has just done, by the block as it would be sent today. */
 export async function nextTimes(
   coach: Coach,
@@ -40,13 +68,9 @@ export async function nextTimes(
   today: PlainDate,
 ): Promise<ReadonlyMap<string, Next>> {
   const done = rows.filter(row => isTold(row, today))
+  if (!view.block || done.length === 0) return new Map()
+  const ahead = await sessionsAhead(coach, view, context, today)
   const { block } = view
-  if (!block || done.length === 0) return new Map()
-  const sent = (await sentOf(database(), coach.id, block.id)).map(row => ({
-    ...row,
-    content: sessionDocument(row.content),
-  }))
-  const ahead = blockLoadSessions(blockAsTold(block.plan, context, sent, today), today)
   const own = loadsAhead(ahead, loads.history, {
     context,
     unit: loads.unit,

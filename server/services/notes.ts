@@ -102,7 +102,7 @@ export async function clientGoals(
   today: PlainDate,
 ): Promise<Result<{ goals: readonly GoalView[] }, Problem>> {
   const db = database()
-  const [found, rows] = await Promise.all([client(coach, id), goalsOf(db, coach.id, id)])
+  const [found, rows] = await Promise.all([client(coach, id, { today }), goalsOf(db, coach.id, id)])
   if (!found.ok) return found
   const first = rows.map(({ since }) => since).sort()[0] ?? today
   const [measured, exposures] = await Promise.all([
@@ -142,7 +142,7 @@ export async function setGoal(
   { by, measure, ...goal }: z.output<typeof GoalBody>,
   today: PlainDate,
 ): Promise<Result<typeof DONE, Problem>> {
-  const found = await client(coach, clientId)
+  const found = await client(coach, clientId, { today })
   if (!found.ok) return found
   if (by <= today)
     return failure({

@@ -115,7 +115,7 @@ export function painfulDaysOf(
 
 /** After a session was finished: what the log is clear about comes into force, a small step at a time. */
 export async function learnPaces(coach: Coach, id: ClientId, today: PlainDate): Promise<void> {
-  const found = await client(coach, id)
+  const found = await client(coach, id, { today })
   if (!found.ok) return
   const { method, facts, library } = found.value
   const learned = learnedFrom(
@@ -142,7 +142,7 @@ export async function decidePace(
   { group, decision }: { readonly group: Group; readonly decision: PaceDecision },
   today: PlainDate,
 ): Promise<Result<{ isDone: true }, Problem>> {
-  const found = await client(coach, id)
+  const found = await client(coach, id, { today })
   if (!found.ok) return found
   const { block } = found.value
   return database().transaction(async (tx): Promise<Result<{ isDone: true }, Problem>> => {

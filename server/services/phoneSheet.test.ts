@@ -16,7 +16,7 @@ import {
   useTestDatabase,
   valueOf,
 } from '../testing/database'
-import { send } from './blocks'
+import { send, startNextBlock } from './blocks'
 import { history } from './history'
 import { coachEntries, logList, sessionLog } from './log'
 import { clockOff, saidAt, takeEntries } from './logEntries'
@@ -397,6 +397,33 @@ describe('after a session', () => {
       compared += 1
     }
     expect(compared).toBeGreaterThan(0)
+  })
+
+  test('at the end of a block what comes next time is of the block behind it', async () => {
+    const of = await phone()
+    const { blockId, plan } = of.client('Marit')
+    const before = await sheetOfPhone(of)
+    const { session } = before.sessions.find(held => held.session.on >= today)!
+    const length = plan.rotation.days.length
+    const since = (Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000
+    const startsOn = addDays(plan.startsOn, (Math.floor(since / length) + 1) * length)
+    valueOf(
+      await startNextBlock(of.coach, blockId, {
+        version: 1,
+        title: 'After',
+        startsOn,
+        weeks: 4,
+        from: 'first',
+        modes: {},
+        isCut: true,
+      }),
+    )
+    await say(of, ...allSets(session).slice(0, 50))
+    await say(of, entry(session.id, finish({})))
+    const after = await sheetOfPhone(of)
+    const next = after.sessions.find(held => held.session.id === session.id)?.next ?? []
+    expect(next.length).toBeGreaterThan(0)
+    expect(next.some(({ on }) => on >= startsOn)).toBe(true)
   })
 
   test('where it was felt and how it was is in the log and in the history, and stays when the coach puts the end right', async () => {

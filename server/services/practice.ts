@@ -111,7 +111,7 @@ export async function makePractice(
 ): Promise<Result<{ id: ClientId }, Problem>> {
   const db = database()
   const [found, profile, exposures] = await Promise.all([
-    client(coach, from),
+    client(coach, from, { today }),
     profileOf(db, coach.id, from),
     exposuresOf(db, coach.id, [from], addDays(today, -TREND.windowDays)),
   ])

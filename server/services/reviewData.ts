@@ -69,7 +69,7 @@ export async function reviewData(
   of?: BlockId,
 ): Promise<Result<ReviewData, Problem>> {
   const db = database()
-  const found = await client(coach, clientId, of)
+  const found = await client(coach, clientId, { block: of, today })
   if (!found.ok) return found
   const { block, method, facts, library } = found.value
   if (!block || (asked !== 'latest' && asked >= block.plan.passes)) return failure(NOT_FOUND)

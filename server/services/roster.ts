@@ -281,7 +281,7 @@ function entry(known: Known): RosterEntry {
     needs: needs.map(need => ({
       kind: need.kind,
       ...needWords(need, today),
-      to: placeOf(need, known.line),
+      to: placeOf(need, known),
       session: need.kind === 'missed_session' ? need.session : null,
     })),
     next: nextOf(plan, sessions, startsByWeekday(starts), today),
@@ -302,10 +302,14 @@ function entry(known: Known): RosterEntry {
 const NEXT_STEP = { nothing: 'split', empty: 'proposals', never_sent: 'block' } as const
 
 /** Where each need is settled. */
-function placeOf(need: Need, { id, next }: Line): string {
+function placeOf(need: Need, { line: { id, next, blockId }, sessions }: Known): string {
+  // A block that is over is not planned anew: what was missed in it is let go on History.
+  const isOver = (session: string) =>
+    sessions.some(held => held.id === session && held.blockId !== blockId)
   const page: Readonly<Record<Need['kind'], string>> = {
     pain: 'history#joints',
-    missed_session: 'review',
+    missed_session:
+      need.kind === 'missed_session' && isOver(need.session) ? 'history#sessions' : 'review',
     falling: 'trends',
     not_opened: 'log?panel=link',
     no_plan: need.kind === 'no_plan' ? NEXT_STEP[need.what] : '',

@@ -20,7 +20,7 @@ export async function clientSeason(
 ): Promise<Result<SeasonView, Problem>> {
   const db = database()
   const [found, line, measured] = await Promise.all([
-    client(coach, id),
+    client(coach, id, { today }),
     blocksOf(db, coach.id, id),
     measurementsOf(db, coach.id, id),
   ])

@@ -75,7 +75,7 @@ export async function sheetData(
 ): Promise<Result<SheetData, Problem>> {
   const db = database()
   const [found, reports, clearances, setUps, plans] = await Promise.all([
-    client(coach, clientId),
+    client(coach, clientId, { today }),
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     setUpsOf(db, coach.id, [clientId]),

@@ -100,7 +100,7 @@ export async function story(
   asked: string,
   today: PlainDate,
 ): Promise<Result<StoryView, Problem>> {
-  const found = await client(coach, id)
+  const found = await client(coach, id, { today })
   if (!found.ok) return found
   const { facts, library } = found.value
   const catalogue = catalogueWith(library)
