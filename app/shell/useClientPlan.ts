@@ -10,7 +10,7 @@ export async function useClientPlan(screen: string): Promise<ClientId> {
   const store = usePlanStore()
   const id = clientId(String(useRoute().params.clientId))
   const { chosen, leave } = useChosenBlock(id)
-  const { data: outcome } = await useAsyncData(`${screen}-${id}`, async () => {
+  const { data: outcome, error } = await useAsyncData(`${screen}-${id}`, async () => {
     let result = await store.load(id, chosen.value)
     // A block that was chosen and is gone by now: today's is there.
     if (!result.ok && chosen.value && result.error.kind === 'refused') {
@@ -21,7 +21,8 @@ export async function useClientPlan(screen: string): Promise<ClientId> {
     return result.error.kind === 'refused' ? result.error.problem.status : ('unreachable' as const)
   })
   if (outcome.value === 401) await app.runWithContext(() => navigateTo('/sign-in'))
-  else if (outcome.value !== 'loaded')
+  // Without an outcome the page was left before it was there: nothing failed, and nobody sees it.
+  else if (error.value || (outcome.value !== undefined && outcome.value !== 'loaded'))
     throw createError({ statusCode: outcome.value === 404 ? 404 : 503, fatal: true })
   return id
 }
