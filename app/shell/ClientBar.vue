@@ -70,7 +70,7 @@ preloadedLater(['ChangesDialog'])
       <WaysMenu class="md:hidden" :client-id="id" :here="here" />
     </template>
     <template #actions>
-      <BlockChip :client-id="id" />
+      <BlockChip v-if="place.id !== 'client'" :client-id="id" />
       <p v-if="changes.said" role="status" class="text-[12.5px] text-focus">{{ changes.said }}</p>
       <slot name="actions" />
     </template>

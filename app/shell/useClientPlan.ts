@@ -1,7 +1,7 @@
 import { type ClientId, clientId } from '#core/base'
 
 /**
- * Loads the client that the path names, with her plan, before a page is drawn.
+ * Loads the client that the path names, with her plan, before a page is drawn: today's block, or the one that was chosen.
  *
  * Errors: without a sign-in on to the form; a client that is not the coach's is not found; a server that does not answer is said so.
  */

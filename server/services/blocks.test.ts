@@ -286,6 +286,35 @@ describe('the next block', () => {
     )
     const seen = valueOf(await client(coach, own.id))
     expect([seen.facts.modes?.chest, seen.block?.plan.emphasis]).toEqual(['maintain', undefined])
+    // The save is kept like any other.
+    expect(valueOf(await revisions(coach, own.blockId)).revisions[0]?.version).toBe(
+      seen.block?.version,
+    )
+  })
+
+  test('targets saved as they are shown leave the emphasis with its block, and no other block has it', async () => {
+    const { coach, own } = await joren()
+    const plan = { ...own.plan, emphasis: { triceps: 'maintain' as const } }
+    valueOf(await savePlan(coach, { blockId: own.blockId, version: 1, plan }))
+    const shown = valueOf(await client(coach, own.id)).facts.modes
+    valueOf(
+      await saveTargets(coach, own.id, {
+        bands: {},
+        modes: shown,
+        ratioWish: 1.2,
+      } as unknown as Parameters<typeof saveTargets>[2]),
+    )
+    const seen = valueOf(await client(coach, own.id))
+    expect(seen.block?.plan.emphasis).toEqual({ triceps: 'maintain' })
+    // The next one begins with the profile's word where nothing else is said of it.
+    const { id } = valueOf(
+      await startNextBlock(coach, own.blockId, { ...body(own.plan), version: 2, modes: {} }),
+    )
+    const next = valueOf(await client(coach, own.id, { block: blockId(id) })).block!
+    const { emphasis: _, ...bare } = next.plan
+    valueOf(await savePlan(coach, { blockId: blockId(id), version: 1, plan: bare }))
+    const { blocks } = valueOf(await clientSeason(coach, own.id, own.plan.startsOn)).season
+    expect(blocks.map(({ modes }) => modes.triceps)).toEqual(['maintain', 'build'])
   })
 
   test('over the running one is refused with its days, and may cut it where that is wanted', async () => {

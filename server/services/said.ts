@@ -1,5 +1,5 @@
 import { groupedBy } from '#core/base'
-import { feltElsewhere, type FeltOn, saidOfSession } from '#core/follow/sheet'
+import { feltElsewhere, type FeltOn, moreSaidIn, saidOfSession } from '#core/follow/sheet'
 import type { HistoryView } from '#shared/contracts/history'
 import type { saidSince } from '../db/queries/clientLog'
 
@@ -14,13 +14,7 @@ export function saidOfSessions(rows: readonly SaidRow[]): HistoryView['said'] {
     .flatMap(own => {
       const { on, name } = own[0]!
       const { felt, finish } = wordsOf(own)
-      const { feelings, word, warmUpMinutes, wayMinutes } = finish ?? {}
-      const more = {
-        ...(feelings && { feelings }),
-        ...(word !== undefined && { word }),
-        ...(warmUpMinutes !== undefined && { warmUpMinutes }),
-        ...(wayMinutes !== undefined && { wayMinutes }),
-      }
+      const more = moreSaidIn(finish)
       return felt.length === 0 && Object.keys(more).length === 0
         ? []
         : [

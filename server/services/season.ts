@@ -8,6 +8,7 @@ import type { Problem } from '#shared/contracts/problem'
 import type { SeasonView } from '#shared/contracts/season'
 import { database } from '../db/database'
 import { blocksOf } from '../db/queries/blocks'
+import { clientOf } from '../db/queries/clients'
 import { measurementsOf } from '../db/queries/health'
 import { client } from './clients'
 import type { Coach } from './signIn'
@@ -19,17 +20,21 @@ export async function clientSeason(
   today: PlainDate,
 ): Promise<Result<SeasonView, Problem>> {
   const db = database()
-  const [found, line, measured] = await Promise.all([
+  const [found, own, line, measured] = await Promise.all([
     client(coach, id, { today }),
+    clientOf(db, coach.id, id, { today }),
     blocksOf(db, coach.id, id),
     measurementsOf(db, coach.id, id),
   ])
   if (!found.ok) return found
   const { name, method, facts, library } = found.value
+  // What is shown of a client has the emphasis of today's block in it; every block here has its own.
+  const { modes: _, ...others } = facts
+  const bare = { ...others, ...(own?.facts.modes && { modes: own.facts.modes }) }
   return success({
     name,
     today,
-    season: season(line, contextWith(method, facts, catalogueWith(library)), today),
+    season: season(line, contextWith(method, bare, catalogueWith(library)), today),
     current: blockOn(line, today)?.id ?? null,
     girths: measured.filter(({ kind, isPumped }) => isGirth(kind) && !isPumped).reverse(),
   })

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { type ClientId, failure, type Result, success } from '#core/base'
 import type { ClientFacts } from '#core/plan/method'
 import type { Problem } from '#shared/contracts/problem'
@@ -5,7 +6,7 @@ import { ProfileContract } from '#shared/contracts/profile'
 import type { Targets } from '#shared/contracts/targets'
 import { database } from '../db/database'
 import { serverToday } from '../clock'
-import { dropEmphasis, lockedFacts, updateFacts } from '../db/queries/clients'
+import { dropEmphasis, emphasisOf, lockedFacts, updateFacts } from '../db/queries/clients'
 import type { Coach } from './signIn'
 
 /** Keeps a coach's own targets of a client; modes are part of the profile too and change in both. */
@@ -17,11 +18,17 @@ export async function saveTargets(
   return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
     const found = await lockedFacts(tx, coach.id, id)
     if (!found) return failure({ kind: 'not-found', what: 'client' })
+    const profile = ProfileContract.parse(found.profile)
+    const today = serverToday()
+    const emphasis = await emphasisOf(tx, coach.id, id, today)
+    // The page shows the emphasis of today's block; saved as it was shown, it stays the block's.
+    const isAsShown = isDeepStrictEqual(targets.modes, { ...found.facts.modes, ...emphasis })
+    const modes = isAsShown ? profile.modes : targets.modes
     await updateFacts(tx, coach.id, id, {
-      facts: withTargets(found.facts, targets),
-      profile: { ...ProfileContract.parse(found.profile), modes: targets.modes },
+      facts: withTargets(found.facts, { ...targets, modes }),
+      profile: { ...profile, modes },
     })
-    await dropEmphasis(tx, coach.id, id, serverToday())
+    if (!isAsShown) await dropEmphasis(tx, coach.id, id, today)
     return success({ id })
   })
 }

@@ -1,5 +1,5 @@
 import { mayBeClosed } from '#core/body/log'
-import type { LogWord, MoreSaid, SetPlace } from '#core/follow/sheet'
+import { type LogWord, moreSaidIn, type SetPlace } from '#core/follow/sheet'
 import { FELT_WORDS, moreSaidWords, tooEarlyWords } from '#core/words'
 import { EntriesAnswer } from '#shared/contracts/sheet'
 import { type SessionLog, SessionLogAnswer } from '#shared/contracts/log'
@@ -93,15 +93,7 @@ export function useSessionLog(clientId: string, sessionId: () => string | null) 
   const replacedAt = (place: SetPlace) => (held.value ? entryAt(held.value, place) : null)
 
   /** What the client said of the session besides; it stays when the coach puts its end right. */
-  const moreSaid = computed((): MoreSaid => {
-    const { feelings, word, warmUpMinutes, wayMinutes } = held.value?.standing.finish ?? {}
-    return {
-      ...(feelings && { feelings }),
-      ...(word !== undefined && { word }),
-      ...(warmUpMinutes !== undefined && { warmUpMinutes }),
-      ...(wayMinutes !== undefined && { wayMinutes }),
-    }
-  })
+  const moreSaid = computed(() => moreSaidIn(held.value?.standing.finish))
 
   /** Saves lines with what their fields hold; empty fields are as planned. Nothing goes out while one of them is no number. */
   async function save(lines: readonly (readonly [LogLine, LineFields])[]): Promise<boolean> {

@@ -40,7 +40,7 @@ function named(text: string): void {
       ><span>In one word</span>
       <input
         class="phone-field w-[180px]"
-        :maxlength="30"
+        :maxlength="LIMITS.oneWord"
         dir="auto"
         autocomplete="off"
         :value="said.word ?? ''"

@@ -1,5 +1,11 @@
 import { ARM_GROUPS, type Group } from '#core/plan/catalogue'
-import { type Seam, SEAM_LIMITS, type SeasonBlock, seamConcerns } from '#core/follow/season'
+import {
+  isOverLimit,
+  type Seam,
+  SEAM_LIMITS,
+  type SeasonBlock,
+  seamConcerns,
+} from '#core/follow/season'
 import { formatDay, formatOneDecimal, GROUP_NAMES, JOINT_NAMES } from '#core/words'
 import { SeasonAnswer } from '#shared/contracts/season'
 import { familyOfGroup } from '~/ui/pegFamily'
@@ -8,9 +14,6 @@ const STATE_WORDS = { behind: 'behind', running: 'running', ahead: 'ahead' } as 
 
 const ratio = ({ before, after }: { readonly before: number; readonly after: number }) =>
   before > 0 ? `×${'\u00a0'}${(Math.round((after / before) * 100) / 100).toFixed(2)}` : 'new'
-
-const isOver = (one: { readonly before: number; readonly after: number }, limit: number) =>
-  one.before > 0 && one.after > one.before * limit
 
 /** A seam in words and figures, in the four columns of its panel. */
 function seamLines(seam: Seam, nameOf: (exercise: string) => string) {
@@ -28,14 +31,14 @@ function seamLines(seam: Seam, nameOf: (exercise: string) => string) {
       before: formatOneDecimal(one.before),
       after: formatOneDecimal(one.after),
       ratio: ratio(one),
-      isMuch: isOver(one, SEAM_LIMITS.jump),
+      isMuch: isOverLimit(one, SEAM_LIMITS.jump),
     })),
     joints: seam.joints.map(one => ({
       name: JOINT_NAMES[one.joint],
       before: formatOneDecimal(one.before),
       after: formatOneDecimal(one.after),
       ratio: ratio(one),
-      isMuch: isOver(one, SEAM_LIMITS.jump),
+      isMuch: isOverLimit(one, SEAM_LIMITS.jump),
     })),
     carried: seam.carried
       ? `${GROUP_NAMES[seam.carried.group]}: ${Math.round(seam.carried.readiness)} % ready at its first session with what the block before leaves behind, ${Math.round(seam.carried.fresh)} % rested.`

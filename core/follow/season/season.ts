@@ -91,6 +91,11 @@ export const SEAM_LIMITS = {
   /** Share of the exercises that were there before. */ kept: 0.5,
 } as const
 
+type Change = { readonly before: number; readonly after: number }
+/** Whether something grows past a limit at a seam; what is new does not. */
+export const isOverLimit = ({ before, after }: Change, limit: number): boolean =>
+  before > 0 && after > before * limit
+
 export type SeamConcern = 'jump' | 'joint' | 'readiness' | 'kept' | 'gap'
 
 /** What of a seam to look at, in the order of the page. */
@@ -102,8 +107,7 @@ export function seamConcerns({
   kept,
   fresh,
 }: Seam): readonly SeamConcern[] {
-  const isMore = (limit: number) => (one: { readonly before: number; readonly after: number }) =>
-    one.before > 0 && one.after > one.before * limit
+  const isMore = (limit: number) => (one: Change) => isOverLimit(one, limit)
   const all = kept.length + fresh.length
   return [
     ...(gapDays < 0 ? ['gap' as const] : []),

@@ -1,6 +1,6 @@
 import type { PlainDate, SlotId } from '../../base'
 import type { LogEntry, LogWord } from './entry'
-import type { FeltPlace } from './feelings'
+import type { FeltPlace, MoreSaid } from './feelings'
 import type { StandingTurn } from './standing'
 
 const isFinal = ({ state }: StandingTurn) => state !== 'open' && state !== 'begun'
@@ -50,6 +50,17 @@ export function feltElsewhere(felt: readonly FeltOn[]): readonly {
     const isTwice = latest.length === IN_A_ROW && latest.every(([, where]) => where !== 'target')
     return isTwice ? [{ exercise, where: latest[0]![1], days: latest.map(([on]) => on) }] : []
   })
+}
+
+/** What was said at a session's end besides; only what was said. */
+export function moreSaidIn(finish: MoreSaid | null | undefined): MoreSaid {
+  const { feelings, word, warmUpMinutes, wayMinutes } = finish ?? {}
+  return {
+    ...(feelings && { feelings }),
+    ...(word !== undefined && { word }),
+    ...(warmUpMinutes !== undefined && { warmUpMinutes }),
+    ...(wayMinutes !== undefined && { wayMinutes }),
+  }
 }
 
 /** A session's words about how it was: where its exercises were felt, and what was said at its end; the last word counts. */

@@ -26,7 +26,7 @@ export {
 export type { SessionStanding, Standing, StandingTurn } from './standing'
 export { FEELINGS, FELT_PLACES, MOST_FEELING } from './feelings'
 export type { Feeling, Feelings, FeltPlace, MoreSaid } from './feelings'
-export { feltElsewhere, feltToAsk, saidOfSession } from './felt'
+export { feltElsewhere, feltToAsk, moreSaidIn, saidOfSession } from './felt'
 export type { FeltOn } from './felt'
 export { isTypedSet, readTypedSet } from './typedSet'
 export type { TypedPart } from './typedSet'

@@ -1,10 +1,11 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
-import { withEmphasis } from '#core/plan/block'
+import { type PlanDocument, withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import { and, asc, eq, inArray, isNotNull, isNull, sql, type SQLWrapper } from 'drizzle-orm'
 import { factsDocument, planDocument } from '../documents'
 import type { Database } from '../database'
-import { blocks, clients, datedSessions } from '../schema'
+import { currentTime } from '../../clock'
+import { blockRevisions, blocks, clients, datedSessions } from '../schema'
 
 /** The block a client is in on a day: the one begun last, else the first that lies ahead. */
 const currentId = (coachId: SQLWrapper | CoachId, id: SQLWrapper | ClientId, today: PlainDate) =>
@@ -157,6 +158,20 @@ export async function updateFacts(
     .where(ofClient(coachId, id))
 }
 
+/** The emphasis of the block a client is in; empty where it has none. */
+export async function emphasisOf(
+  db: Database,
+  coachId: CoachId,
+  id: ClientId,
+  today: PlainDate,
+): Promise<NonNullable<PlanDocument['emphasis']>> {
+  const [row] = await db
+    .select({ plan: blocks.plan })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.id, currentId(coachId, id, today))))
+  return (row && planDocument(row.plan).emphasis) ?? {}
+}
+
 /** What the client's profile says comes first holds from now on: the block of today has no emphasis of its own any more. */
 export async function dropEmphasis(
   db: Database,
@@ -164,9 +179,13 @@ export async function dropEmphasis(
   id: ClientId,
   today: PlainDate,
 ): Promise<void> {
-  await db
+  const saved = await db
     .update(blocks)
-    .set({ plan: sql`${blocks.plan} - 'emphasis'`, version: sql`${blocks.version} + 1` })
+    .set({
+      plan: sql`${blocks.plan} - 'emphasis'`,
+      version: sql`${blocks.version} + 1`,
+      savedAt: currentTime(),
+    })
     .where(
       and(
         eq(blocks.coachId, coachId),
@@ -174,6 +193,14 @@ export async function dropEmphasis(
         eq(blocks.id, currentId(coachId, id, today)),
       ),
     )
+    .returning({
+      coachId: blocks.coachId,
+      blockId: blocks.id,
+      version: blocks.version,
+      plan: blocks.plan,
+      savedAt: blocks.savedAt,
+    })
+  if (saved.length > 0) await db.insert(blockRevisions).values(saved)
 }
 
 /** Says that what is known of a client changed. */
