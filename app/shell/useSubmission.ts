@@ -25,11 +25,21 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
   const complaint = ref('')
   const isBusy = ref(false)
 
+  /** The first field that is to blame can be typed in at once. */
+  async function showFirst(): Promise<void> {
+    await nextTick()
+    if (typeof document !== 'undefined')
+      document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus()
+  }
+
   async function send(entered: unknown): Promise<z.output<Answer> | undefined> {
     complaint.value = ''
     const parsed = body.safeParse(entered)
     errors.value = parsed.success ? [] : fieldErrors(parsed.error.issues)
-    if (!parsed.success) return undefined
+    if (!parsed.success) {
+      await showFirst()
+      return undefined
+    }
     isBusy.value = true
     const result = await ask(path(), { method, body: entered as object, answer })
     isBusy.value = false
@@ -37,8 +47,10 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
     if (result.error.kind === 'unreachable')
       complaint.value =
         'The server does not answer. Check the connection and try again; what you entered is kept.'
-    else if (result.error.problem.errors?.length) errors.value = result.error.problem.errors
-    else complaint.value = result.error.problem.detail
+    else if (result.error.problem.errors?.length) {
+      errors.value = result.error.problem.errors
+      await showFirst()
+    } else complaint.value = result.error.problem.detail
     return undefined
   }
 

@@ -289,14 +289,24 @@ test('a log from a CSV file: three bad rows are told, nothing is written; put ri
     .setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(file(true)) })
   await expect(dialog.getByRole('combobox', { name: 'Load', exact: true })).toHaveValue('Weight')
   await expect(
-    dialog.getByRole('heading', { name: /^3 problems; nothing is taken in/ }),
+    dialog.getByRole('heading', { name: /^2 problems; nothing is taken in/ }),
   ).toBeVisible()
   const list = dialog.getByRole('list', { name: 'Problems' })
-  await expect(list).toContainText('Row 3: exercise “Wall curl” is not in the library')
+  const wall = dialog.getByLabel('Exercise for Wall curl')
+  await expect(wall).toHaveValue('')
+  await expect(dialog.getByRole('heading', { name: 'Which exercise is this?' })).toBeVisible()
   await expect(list).toContainText('Row 4: Reps may be 150 at most; 999 looks like a slip')
   await expect(list).toContainText('Row 5: date “31.4.2026” is no calendar day')
   await expect(dialog.getByRole('button', { name: 'Take all of it in' })).toBeDisabled()
   expect(await rows(page, client)).toBeLessThanOrEqual(0)
+  // A name is said once for all its rows, and rows that cannot be mended are left out on purpose.
+  await wall.selectOption({ label: 'Dumbbell curl' })
+  await dialog.getByRole('button', { name: 'Leave these 2 rows out' }).click()
+  await expect(dialog.getByText('3 sets: 0 sessions filled in, 1 added.')).toBeVisible()
+  await expect(dialog.getByText('2 rows stay out.')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Take the rest in' })).toBeEnabled()
+  await dialog.getByRole('button', { name: 'Take them back in' }).click()
+  await expect(list).toContainText('Row 4')
   await dialog.getByLabel('or paste it here, header line first').fill(file(false))
   await expect(dialog.getByRole('status')).toHaveText('5 sets: 0 sessions filled in, 2 added.')
   await dialog.getByRole('button', { name: 'Take all of it in' }).click()

@@ -27,9 +27,11 @@ const DECIMAL_SIGNS = [
   ['point', '12.5'],
   ['comma', '12,5'],
 ] as const
+const { kept } = useLeaveWarning(() => entered)
 async function save(): Promise<void> {
   isSaved.value = false
   if (!(await send({ ...entered, writing: { ...entered.writing } }))) return
+  kept()
   await refreshSession()
   isSaved.value = true
   emit('saved')

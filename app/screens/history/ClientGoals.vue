@@ -14,6 +14,7 @@ const { goals, kinds, exercises, aim, complaint } = defineProps<{
 }>()
 const emit = defineEmits<{ removed: [id: string] }>()
 const entered = reactive({ words: '', measure: 'measurement upper_arm_left', target: '', by: '' })
+useLeaveWarning(() => [entered.words, entered.target])
 async function submit(): Promise<void> {
   const [kind, of] = entered.measure.split(' ')
   const target = Number(entered.target.replace(',', '.'))

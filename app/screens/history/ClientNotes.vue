@@ -11,6 +11,7 @@ const { notes, today, write, complaint } = defineProps<{
 const emit = defineEmits<{ removed: [id: string] }>()
 const text = ref('')
 const on = ref(today)
+useLeaveWarning(() => text.value)
 async function submit(): Promise<void> {
   if (await write(text.value, on.value)) text.value = ''
 }

@@ -14,6 +14,7 @@ const { measurements, kinds, today, send, complaint } = defineProps<{
 }>()
 const emit = defineEmits<{ removed: [id: string] }>()
 const { entered, canBePumped, submit } = useMeasurementForm(today, measurement => send(measurement))
+useLeaveWarning(() => entered.value)
 const byKind = computed(() =>
   kinds.flatMap(kind => {
     const own = measurements.filter(measurement => measurement.kind === kind)

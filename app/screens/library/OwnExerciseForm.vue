@@ -23,6 +23,17 @@ const emit = defineEmits<{
   saved: []
   cancelled: []
 }>()
+/** Fields without room for words of their own, told under them. */
+const FIELDS = [
+  ['/repRange', 'Reps'],
+  ['/restSeconds', 'Rest'],
+  ['/setupSeconds', 'Set-up'],
+  ['/loadStepKg', 'Load step'],
+  ['/equipment', 'Equipment'],
+] as const
+const told = computed(() =>
+  FIELDS.map(([pointer, label]) => complaintAbout(pointer, label)).filter(words => words !== ''),
+)
 const STEPS = [0, 0.25, 0.5, 0.75, 1] as const
 const STRESS = [
   [0, 'none'],
@@ -31,6 +42,7 @@ const STRESS = [
   [3, 'high'],
 ] as const
 const first = computed(() => draft.intents[0])
+useLeaveWarning(() => draft)
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 const numberOf = (event: Event) => Number(textOf(event))
 function toggle(piece: Equipment): void {
@@ -87,6 +99,7 @@ function toggle(piece: Equipment): void {
           class="small-field w-[56px]"
           aria-label="Fewest reps"
           :value="draft.repRange[0]"
+          :aria-invalid="complaintAbout('/repRange', '') !== ''"
           @input="emit('put', { repRange: [numberOf($event), draft.repRange[1]] })" />
         to
         <input
@@ -104,6 +117,7 @@ function toggle(piece: Equipment): void {
           min="0"
           class="small-field w-[64px]"
           :value="draft.restSeconds"
+          :aria-invalid="complaintAbout('/restSeconds', '') !== ''"
           @input="emit('put', { restSeconds: numberOf($event) })"
       /></label>
       <label
@@ -113,6 +127,7 @@ function toggle(piece: Equipment): void {
           min="0"
           class="small-field w-[64px]"
           :value="draft.setupSeconds"
+          :aria-invalid="complaintAbout('/setupSeconds', '') !== ''"
           @input="emit('put', { setupSeconds: numberOf($event) })"
       /></label>
       <label
@@ -123,6 +138,7 @@ function toggle(piece: Equipment): void {
           step="0.25"
           class="small-field w-[64px]"
           :value="draft.loadStepKg"
+          :aria-invalid="complaintAbout('/loadStepKg', '') !== ''"
           @input="emit('put', { loadStepKg: numberOf($event) })"
       /></label>
       <label
@@ -151,6 +167,9 @@ function toggle(piece: Equipment): void {
         >
       </div>
     </fieldset>
+    <ul v-if="told.length > 0" aria-label="What to put right">
+      <li v-for="words in told" :key="words" class="alert-chip">{{ words }}</li>
+    </ul>
     <label class="font-semibold"
       >Cue
       <input

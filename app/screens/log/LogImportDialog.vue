@@ -15,6 +15,13 @@ const {
   isLookedAt,
   questions,
   problems,
+  badRows,
+  leaveOut,
+  leaveNothingOut,
+  outside,
+  names,
+  exercises,
+  say,
   take,
   importAll,
   headers,
@@ -85,23 +92,19 @@ async function run(): Promise<void> {
           </select>
         </label>
       </fieldset>
-      <section v-if="problems.length > 0" aria-labelledby="bad-rows">
-        <h3 id="bad-rows" class="text-[14px] text-alert">
-          {{
-            problems.length === 1
-              ? '1 problem; nothing is taken in until it is settled'
-              : `${problems.length} problems; nothing is taken in until they are settled`
-          }}
-        </h3>
-        <ul class="mt-1 max-h-[140px] overflow-y-auto" tabindex="0" aria-label="Problems">
-          <li v-for="problem in problems.slice(0, 60)" :key="`${problem.row} ${problem.detail}`">
-            <strong class="font-semibold"
-              >{{ problem.row > 0 ? `Row ${problem.row}` : 'File' }}:</strong
-            >
-            {{ problem.detail }}
-          </li>
-        </ul>
-      </section>
+      <ImportProblems
+        v-if="problems.length > 0"
+        :problems="problems"
+        :bad-rows="badRows"
+        @left-out="leaveOut"
+      />
+      <NamesRead v-if="names.length > 0" :names="names" :exercises="exercises" @said="say" />
+      <p v-if="outside > 0" role="status">
+        {{ outside === 1 ? 'One row stays' : `${outside} rows stay` }} out.
+        <button type="button" class="quiet-link" @click="leaveNothingOut()">
+          Take them back in
+        </button>
+      </p>
       <ImportQuestions v-if="questions.length > 0" v-model="isLookedAt" :questions="questions" />
       <table v-if="preview.length > 0" class="text-left">
         <caption class="mb-1 text-left text-ink2">
@@ -151,7 +154,7 @@ async function run(): Promise<void> {
           "
           @click="run"
         >
-          Take all of it in
+          {{ outside > 0 ? 'Take the rest in' : 'Take all of it in' }}
         </button>
         <p role="status" :class="outcome ? 'font-semibold' : 'text-ink2'">
           {{

@@ -11,6 +11,7 @@ const { send, complaint, isBusy } = useSubmission({
 })
 const text = ref('')
 const isKept = ref(false)
+useLeaveWarning(() => text.value)
 async function submit(): Promise<void> {
   isKept.value = (await send({ text: text.value, on, session })) !== undefined
   if (isKept.value) text.value = ''

@@ -43,6 +43,9 @@ export function useLogImport(clientId: string) {
     readonly added: number
     readonly questions: readonly { readonly row: number; readonly detail: string }[]
   } | null>(null)
+  const names = useNamesRead(() => catalogue.value)
+  /** Rows that stay outside on purpose. */
+  const leftOut = shallowRef<ReadonlySet<number>>(new Set())
   /** What is far outside the client's own was looked at and is right. */
   const isLookedAt = ref(false)
   const isBusy = ref(false)
@@ -56,14 +59,20 @@ export function useLogImport(clientId: string) {
     () => file.value.headers.join('\n'),
     () => (mapping.value = guessedMapping(file.value.headers)),
   )
+  watch(text, () => {
+    names.forget()
+    leftOut.value = new Set()
+  })
   const read = computed(() =>
     file.value.headers.length === 0
-      ? { sets: [], problems: [] }
+      ? { sets: [], rows: [], problems: [], names: [], leftOut: 0 }
       : readLogRows(file.value.rows, mapping.value, {
           catalogue: catalogue.value,
           unit: unit.value,
           dateOrder: dateOrder.value,
           today: today.value,
+          names: names.answers.value,
+          leftOut: leftOut.value,
         }),
   )
   const problems = computed(() => [
@@ -71,8 +80,20 @@ export function useLogImport(clientId: string) {
     ...read.value.problems.map(({ row, detail }) => ({ row, detail })),
     ...refused.value,
   ])
-  const isReady = computed(() => read.value.sets.length > 0 && problems.value.length === 0)
+  const isReady = computed(
+    () =>
+      read.value.sets.length > 0 &&
+      problems.value.length === 0 &&
+      read.value.names.every(({ exercise }) => exercise !== undefined),
+  )
+  const badRows = computed(() => [
+    ...new Set(problems.value.map(({ row }) => row).filter(row => row > 0)),
+  ])
+  const leaveOut = (rows: readonly number[]) =>
+    (leftOut.value = new Set([...leftOut.value, ...rows]))
 
+  /** The row of the file that became a set, by the set's place; 0 is the file itself. */
+  const rowOf = (place: number) => read.value.rows[place] ?? 0
   async function taken(isTrial: boolean): Promise<boolean> {
     isBusy.value = true
     const result = await ask(`/api/clients/${clientId}/log/import`, {
@@ -97,24 +118,23 @@ export function useLogImport(clientId: string) {
           { pointer: '', kind: '', detail: result.error.problem.detail },
         ]
       ).map(({ pointer, detail }) => ({
-        row: Number(/^\/sets\/(\d+)/.exec(pointer)?.[1] ?? -1) + 1,
+        row: rowOf(Number(/^\/sets\/(\d+)/.exec(pointer)?.[1] ?? -1)),
         detail,
       }))
     return false
   }
   // What it would become is asked for as soon as every row can be read.
-  watch(
-    () => [text.value, mapping.value, unit.value, dateOrder.value, catalogue.value] as const,
-    () => {
-      refused.value = []
-      trial.value = null
-      isLookedAt.value = false
-      outcome.value = ''
-    },
-  )
+  watch(read, () => {
+    refused.value = []
+    trial.value = null
+    isLookedAt.value = false
+    outcome.value = ''
+  })
   watchDebounced(isReady, ready => ready && !trial.value && void taken(true), { debounce: 250 })
 
-  const questions = computed(() => trial.value?.questions ?? [])
+  const questions = computed(() =>
+    (trial.value?.questions ?? []).map(({ row, detail }) => ({ row: rowOf(row - 1), detail })),
+  )
 
   async function take(file: File | undefined): Promise<void> {
     if (file) text.value = await file.text()
@@ -130,6 +150,16 @@ export function useLogImport(clientId: string) {
     isLookedAt,
     questions,
     problems,
+    badRows,
+    leaveOut,
+    leaveNothingOut: () => {
+      leftOut.value = new Set()
+      names.takeBack()
+    },
+    outside: computed(() => read.value.leftOut),
+    names: computed(() => names.shown(read.value.names)),
+    exercises: names.exercises,
+    say: names.say,
     take,
     importAll: () => taken(false),
     headers: computed(() => file.value.headers),

@@ -15,6 +15,7 @@ const answer = useSubmission({
 })
 const text = ref('')
 const isSent = ref(false)
+useLeaveWarning(() => text.value)
 async function send(): Promise<void> {
   isSent.value = (await answer.send({ text: text.value })) !== undefined
   if (isSent.value) text.value = ''

@@ -1,4 +1,5 @@
 export { guessedMapping, LOG_COLUMNS } from './logColumns'
 export type { LogColumn, LogMapping } from './logColumns'
 export { DATE_ORDERS, readLogRows } from './logImport'
-export type { ImportedSet, LogReading, RowProblem } from './logImport'
+export type { ImportedSet, LogRead, LogReading, RowProblem, OtherName } from './logImport'
+export { plain } from './logColumns'

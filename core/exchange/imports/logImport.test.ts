@@ -92,12 +92,6 @@ describe('rows that cannot be read', () => {
       says: 'date 2027-01-01 lies in the future. A log holds what was done.',
     },
     {
-      name: 'an exercise nobody knows',
-      of: row({ exercise: 'Wall curl' }),
-      column: 'exercise',
-      says: 'exercise “Wall curl” is not in the library. Use its name, an alias or its id, or add it on the Exercises page.',
-    },
-    {
       name: 'no exercise',
       of: row({ exercise: '' }),
       column: 'exercise',
@@ -147,12 +141,53 @@ describe('rows that cannot be read', () => {
     ).toEqual(['1 load', '1 reps', '2 date']))
   test('a set twice', () =>
     expect(read([row(), row()]).problems[0]?.detail).toBe(
-      'set 1 of this exercise stands in row 1 already. Give it another number, or take one of the rows out.',
+      'set 1 of this exercise stands in row 1 already. Give it another number, or leave one of the rows out.',
     ))
   test('no column for the date', () =>
     expect(readLogRows([row()], { exercise: 'exercise' }, reading).problems).toEqual([
       { row: 0, column: 'date', detail: 'No column is chosen for the date. Choose one above.' },
     ]))
+})
+
+describe('names spelt otherwise than in the library', () => {
+  const rows = [
+    row({ exercise: 'Curls' }),
+    row({ exercise: 'EZ curls', set: '2' }),
+    row({ exercise: 'curls', set: '3' }),
+    row({ set: '4' }),
+  ]
+  test('one that can only be one exercise is read and told; one that can be several is asked once for all its rows', () => {
+    const { sets, names, problems } = read(rows)
+    expect(problems).toEqual([])
+    expect(sets.map(({ exercise }) => exercise)).toEqual(['cambered_bar_curl', 'cable_curl'])
+    expect(names).toMatchObject([
+      { name: 'Curls', rows: [1, 3], exercise: undefined },
+      { name: 'EZ curls', rows: [2], exercise: 'cambered_bar_curl' },
+    ])
+    expect(names[0]?.near).toContain('barbell_curl')
+  })
+  test('an answer holds for all rows, and goes before what would be read', () => {
+    const names = new Map([
+      ['curls', exerciseId('barbell_curl')],
+      ['ez curls', exerciseId('dumbbell_curl')],
+    ])
+    expect(read(rows, { names }).sets.map(({ exercise }) => exercise)).toEqual([
+      'barbell_curl',
+      'dumbbell_curl',
+      'barbell_curl',
+      'cable_curl',
+    ])
+  })
+  test('rows are left out on purpose, by name or one by one, and are counted', () =>
+    expect(read(rows, { names: new Map([['curls', null]]), leftOut: new Set([4]) })).toMatchObject({
+      sets: [{ exercise: 'cambered_bar_curl' }],
+      problems: [],
+      leftOut: 3,
+    }))
+  test('what is left out has no problems', () =>
+    expect(
+      read([row(), row({ date: 'soon', reps: '999' })], { leftOut: new Set([2]) }),
+    ).toMatchObject({ sets: [{}], problems: [] }))
 })
 
 test('columns are guessed by their usual names', () => {
@@ -215,7 +250,13 @@ test('a log that goes out comes back as it was', () => {
         )
         if (rows.length === 0) return
         const mapping = { ...guessedMapping(Object.keys(rows[0]!)), exercise: 'exercise_id' }
-        expect(readLogRows(rows, mapping, reading)).toEqual({ sets, problems: [] })
+        expect(readLogRows(rows, mapping, reading)).toEqual({
+          sets,
+          rows: sets.map((_, at) => at + 1),
+          problems: [],
+          names: [],
+          leftOut: 0,
+        })
       },
     ),
   )

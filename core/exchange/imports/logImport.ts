@@ -12,6 +12,7 @@ import type { Catalogue } from '../../plan/catalogue'
 import { SET_ROLES, type SetRole, WEIGHT_UNITS, type WeightUnit } from '../../plan/scheme'
 import { BODY_SIDES, type BodySide, type SetLapse } from '../../body/log'
 import { type LogField, numberSentence, parsedNumber } from '../../follow/sheet'
+import { type NameReader, nameReader } from '../naming'
 import { lapsesIn } from './lapses'
 import { type LogColumn, type LogMapping, plain } from './logColumns'
 
@@ -46,6 +47,30 @@ export interface LogReading {
   readonly unit: WeightUnit
   readonly dateOrder: (typeof DATE_ORDERS)[number]
   readonly today: PlainDate
+  /** Which exercise a name means that could not be read (by `plain` name); null leaves its rows out. */
+  readonly names?: ReadonlyMap<string, ExerciseId | null>
+  /** Rows that are left out on purpose, counted from 1. */
+  readonly leftOut?: ReadonlySet<number>
+}
+
+/** A name of the file that is not spelt as in the library, told or asked about once for all its rows. */
+export interface OtherName {
+  readonly name: string
+  readonly rows: readonly number[]
+  /** What it is read as; undefined where it must be said, null where its rows are left out. */
+  readonly exercise: ExerciseId | null | undefined
+  /** Exercises that come near, likeliest first. */
+  readonly near: readonly ExerciseId[]
+}
+
+export interface LogRead {
+  readonly sets: readonly ImportedSet[]
+  /** The row of each set, counted from 1. */
+  readonly rows: readonly number[]
+  readonly problems: readonly RowProblem[]
+  readonly names: readonly OtherName[]
+  /** How many rows stay outside on purpose. */
+  readonly leftOut: number
 }
 
 function parsedDate(text: string, order: LogReading['dateOrder']): PlainDate | undefined {
@@ -55,14 +80,6 @@ function parsedDate(text: string, order: LogReading['dateOrder']): PlainDate | u
   const [day, month] = order === 'day_first' ? [a, b] : [b, a]
   const written = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`
   return isPlainDate(written) ? written : undefined
-}
-
-function exercisesByName(catalogue: Catalogue): ReadonlyMap<string, string> {
-  const names = new Map<string, string>()
-  for (const exercise of catalogue.values())
-    for (const name of [...exercise.aliases, exercise.name, exercise.id])
-      names.set(plain(name), exercise.id)
-  return names
 }
 
 type Cells = (column: LogColumn) => string
@@ -105,7 +122,8 @@ const ROLE_WORDS: Readonly<Record<string, SetRole>> = {
 const RIR_OPEN = /^(\d+)\s*\+$/
 
 interface Reader {
-  readonly known: ReadonlyMap<string, string>
+  /** The exercise of the row; empty where it was not said. */
+  readonly exercise: string
   readonly reading: LogReading
   readonly nextSet: (key: string) => number
 }
@@ -121,14 +139,23 @@ function dateIn(cells: Cells, { dateOrder, today }: LogReading): Result<PlainDat
     : success(on)
 }
 
-function exerciseIn(cells: Cells, known: Reader['known']): Result<string, string> {
-  const found = known.get(plain(cells('exercise')))
-  if (found !== undefined) return success(found)
-  return failure(
-    cells('exercise') === ''
-      ? 'exercise is missing.'
-      : `exercise “${cells('exercise').slice(0, 40)}” is not in the library. Use its name, an alias or its id, or add it on the Exercises page.`,
+/** Names as they come, each read once: as answered, else as it can be read. */
+function namesOf({ names, catalogue }: LogReading, read: NameReader) {
+  const spelt = new Set(
+    [...catalogue.values()].flatMap(({ id, name, aliases }) => [id, name, ...aliases].map(plain)),
   )
+  const others = new Map<string, OtherName & { readonly rows: number[] }>()
+  function exerciseIn(name: string, row: number): OtherName['exercise'] {
+    const { exercise, near } = read(name)
+    const said = names?.get(plain(name))
+    const meant = said === undefined ? exercise : said
+    if (meant && spelt.has(plain(name))) return meant
+    const before = others.get(plain(name))
+    if (before) before.rows.push(row)
+    else others.set(plain(name), { name, rows: [row], exercise: meant, near })
+    return meant
+  }
+  return { exerciseIn, others: () => [...others.values()] }
 }
 
 function purposeIn(
@@ -162,7 +189,7 @@ function rirIn(
 
 function readRow(
   cells: Cells,
-  { known, reading, nextSet }: Reader,
+  { exercise, reading, nextSet }: Reader,
 ): Result<ImportedSet, readonly Omit<RowProblem, 'row'>[]> {
   const problems: Omit<RowProblem, 'row'>[] = []
   const take = <Value>(
@@ -174,10 +201,8 @@ function readRow(
     problems.push({ column, detail: result.error })
     return otherwise
   }
-  const [on, exercise] = [
-    take('date', dateIn(cells, reading), reading.today),
-    take('exercise', exerciseIn(cells, known), ''),
-  ]
+  const on = take('date', dateIn(cells, reading), reading.today)
+  if (exercise === '') problems.push({ column: 'exercise', detail: 'exercise is missing.' })
   const [intent, role] = [
     take('purpose', purposeIn(cells, exercise, reading.catalogue), null),
     take('role', roleIn(cells), 'working') ?? 'working',
@@ -228,53 +253,70 @@ function readRow(
 const keyOf = ({ on, session, exercise, role, set, stage, side }: ImportedSet) =>
   [on, session, exercise, role, set, stage, side].join(' ')
 
+const missingColumns = (mapping: LogMapping): readonly RowProblem[] =>
+  (['date', 'exercise'] as const)
+    .filter(column => mapping[column] === undefined)
+    .map(column => ({
+      row: 0,
+      column,
+      detail: `No column is chosen for the ${column}. Choose one above.`,
+    }))
+
+/** Counts up by a key, from 1. */
+function counter(): (key: string) => number {
+  const counted = new Map<string, number>()
+  return key => {
+    counted.set(key, (counted.get(key) ?? 0) + 1)
+    return counted.get(key) ?? 1
+  }
+}
+
 /**
  * Sets of a log from rows of text.
  *
- * Shape:  sets in the order of the rows, and every problem of every row; where there is one, nothing should be written.
+ * Shape:  sets in the order of the rows, every problem of every row, and every name spelt otherwise than in the library;
+ *         where there is a problem, or a name without an exercise, nothing should be written.
  * Units:  as each row says, else the client's; `27,5` and `27.5` are the same.
- * Edge:   rows without a set number are counted in their order; a set that comes twice is a problem of its second row; empty rows are left out.
+ * Edge:   rows without a set number are counted in their order; a set that comes twice is a problem of its second row; empty
+ *         rows are left out; what is left out on purpose is counted and has no problems.
  * Source: docs/formats.md#log-csv.
  */
 export function readLogRows(
   rows: readonly Readonly<Record<string, string>>[],
   mapping: LogMapping,
   reading: LogReading,
-): { readonly sets: readonly ImportedSet[]; readonly problems: readonly RowProblem[] } {
-  const missing = (['date', 'exercise'] as const).filter(column => mapping[column] === undefined)
-  if (missing.length > 0)
-    return {
-      sets: [],
-      problems: missing.map(column => ({
-        row: 0,
-        column,
-        detail: `No column is chosen for the ${column}. Choose one above.`,
-      })),
-    }
-  const known = exercisesByName(reading.catalogue)
-  const counted = new Map<string, number>()
-  const nextSet = (key: string) => {
-    counted.set(key, (counted.get(key) ?? 0) + 1)
-    return counted.get(key) ?? 1
-  }
+): LogRead {
+  const missing = missingColumns(mapping)
+  if (missing.length > 0) return { sets: [], rows: [], problems: missing, names: [], leftOut: 0 }
+  const names = namesOf(reading, nameReader(reading.catalogue))
+  const nextSet = counter()
   const seen = new Map<string, number>()
   const sets: ImportedSet[] = []
+  const rowsOfSets: number[] = []
   const problems: RowProblem[] = []
-  rows.forEach((row, at) => {
+  let leftOut = 0
+  rows.forEach((cellsOf, at) => {
+    const row = at + 1
     const cells: Cells = column =>
-      mapping[column] === undefined ? '' : (row[mapping[column]] ?? '').trim()
-    if (Object.values(row).every(text => text.trim() === '')) return
-    const read = readRow(cells, { known, reading, nextSet })
-    if (!read.ok) return problems.push(...read.error.map(problem => ({ ...problem, row: at + 1 })))
-    const before = seen.get(keyOf(read.value))
+      mapping[column] === undefined ? '' : (cellsOf[mapping[column]] ?? '').trim()
+    if (Object.values(cellsOf).every(text => text.trim() === '')) return
+    const name = cells('exercise')
+    if (reading.leftOut?.has(row)) return (leftOut += 1)
+    const exercise = name === '' ? '' : names.exerciseIn(name, row)
+    if (exercise === null) return (leftOut += 1)
+    if (exercise === undefined) return undefined
+    const result = readRow(cells, { exercise, reading, nextSet })
+    if (!result.ok) return problems.push(...result.error.map(problem => ({ ...problem, row })))
+    const before = seen.get(keyOf(result.value))
     if (before !== undefined)
       return problems.push({
-        row: at + 1,
+        row,
         column: 'set',
-        detail: `set ${read.value.set} of this exercise stands in row ${before} already. Give it another number, or take one of the rows out.`,
+        detail: `set ${result.value.set} of this exercise stands in row ${before} already. Give it another number, or leave one of the rows out.`,
       })
-    seen.set(keyOf(read.value), at + 1)
-    return sets.push(read.value)
+    seen.set(keyOf(result.value), row)
+    rowsOfSets.push(row)
+    return sets.push(result.value)
   })
-  return { sets, problems }
+  return { sets, rows: rowsOfSets, problems, names: names.others(), leftOut }
 }

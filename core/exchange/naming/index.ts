@@ -1,0 +1,2 @@
+export { nameReader } from './reader'
+export type { NameReader, NameReading } from './reader'
