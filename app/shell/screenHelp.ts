@@ -255,7 +255,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
       ['answer to pain', 'stands on the sheet, and refers to a professional'],
     ],
     ways: [
-      'Write to a client: her name, then “Write it”.',
+      'Write to a client: the name, then “Write it”.',
       'Answer a note: on Review, under what the client wrote.',
       'Take a message back: Z on a page of the client, while nothing was done since.',
     ],

@@ -285,7 +285,7 @@ describe('a newer plan from elsewhere', () => {
 })
 
 describe('findings', () => {
-  test('a finding that was put aside is listed apart until it is brought back', async () => {
+  test('a finding that was dismissed is listed apart until it is brought back', async () => {
     const store = await loaded()
     const finding = store.findings.find(({ check }) => check === 'below-floor')!
     const all = store.findings.length
@@ -294,7 +294,7 @@ describe('findings', () => {
     store.edit({ kind: 'undismiss', finding: findingKey(finding) })
     expect([store.findings.length, store.dismissed.length]).toEqual([all, 0])
   })
-  test('an open screening cannot be put aside, whatever the document says', async () => {
+  test('an open screening cannot be dismissed, whatever the document says', async () => {
     answers = [{ ok: true, value: { ...view, facts: { ...view.facts, screening: 'open' } } }]
     frameworkWith(() => answers.shift())
     const { usePlanStore } = await import('./plan')

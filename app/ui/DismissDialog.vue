@@ -12,11 +12,11 @@ const note = ref('')
 </script>
 
 <template>
-  <PanelDialog title="Put aside" :width="480" @closed="emit('closed')">
+  <PanelDialog title="Dismiss" :width="480" @closed="emit('closed')">
     <form class="mt-2 flex flex-col gap-3" @submit.prevent="emit('dismissed', note)">
       <p>{{ findingSentence(finding) }}</p>
       <p v-if="isFirm" class="alert-chip">
-        This cannot be put aside: only a recorded clearance by a licensed professional lifts it.
+        This cannot be dismissed: only a recorded clearance by a licensed professional lifts it.
       </p>
       <template v-else>
         <label class="font-semibold"
@@ -28,7 +28,7 @@ const note = ref('')
             autocomplete="off"
         /></label>
         <button type="submit" class="control control-strong self-start">
-          Put aside <KeyCap label="Enter" />
+          Dismiss <KeyCap label="Enter" />
         </button>
       </template>
     </form>

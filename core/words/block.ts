@@ -165,7 +165,7 @@ export function moveEffectWords(effect: MoveEffect): string {
     case 'day_taken':
       return `${formatDay(effect.on)} holds ${effect.names.join(' and ')} already`
     case 'client_has_it':
-      return 'The client has this session already: send the rotation again, so that she sees the new day'
+      return 'The client has this session already: send the rotation again, to show the new day'
     case 'past':
       return 'This day is past'
     case 'same_readiness':

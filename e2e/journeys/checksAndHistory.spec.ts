@@ -1,6 +1,6 @@
 import { cell, expect, openSplit, saved, signedIn, test, week } from '../support/test'
 
-test('a finding shows its fix on the board, is fixed by one key, put aside with a note and brought back', async ({
+test('a finding shows its fix on the board, is fixed by one key, dismissed with a note and brought back', async ({
   page,
   studio,
 }) => {
@@ -20,10 +20,10 @@ test('a finding shows its fix on the board, is fixed by one key, put aside with 
   await expect(week(page, 'Triceps')).toHaveAccessibleName(/^Triceps: 13\.3/)
 
   const chest = sheet.getByRole('listitem', { name: /Chest 2\.1 under floor/ })
-  await chest.getByRole('button', { name: 'Put aside…' }).click()
-  await page.getByRole('dialog', { name: 'Put aside' }).getByLabel('Why').fill('Shoulder first')
+  await chest.getByRole('button', { name: 'Dismiss…' }).click()
+  await page.getByRole('dialog', { name: 'Dismiss' }).getByLabel('Why').fill('Shoulder first')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('dialog', { name: 'Put aside' })).toHaveCount(0)
+  await expect(page.getByRole('dialog', { name: 'Dismiss' })).toHaveCount(0)
   await saved(page)
   await page.reload()
   await expect(page.getByRole('grid')).toHaveAttribute('aria-busy', 'false')
@@ -31,7 +31,7 @@ test('a finding shows its fix on the board, is fixed by one key, put aside with 
   const floors = sheet.getByRole('listitem', { name: /under their floor|under floor/ })
   await expect(floors).toHaveCount(1)
   await expect(floors).not.toHaveAccessibleName(/Chest/)
-  await sheet.getByRole('button', { name: '1 put aside' }).click()
+  await sheet.getByRole('button', { name: '1 dismissed' }).click()
   await expect(sheet).toContainText('“Shoulder first”')
   await sheet.getByRole('button', { name: 'Bring back' }).click()
   await sheet.getByRole('button', { name: /^Close/ }).click()

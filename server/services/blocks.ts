@@ -110,7 +110,7 @@ function rowOf(session: BlockSession, context: PlanContext): SentRow {
   return { ...dated, id: randomUUID(), prescribed, sentAt: currentTime() }
 }
 
-/** What can hurt holds sending back, unless the coach has looked at it and put it aside. */
+/** What can hurt holds sending back, unless the coach has looked at it and dismissed it. */
 function stops(
   plan: PlanDocument,
   { rotation }: BlockPass,
@@ -151,7 +151,7 @@ export async function send(
       errors: held.slice(0, 3).map(sentence => ({
         pointer: '/pass',
         kind: 'stop',
-        detail: `${sentence} Settle it on the board, or put it aside there with a note.`,
+        detail: `${sentence} Settle it on the board, or dismiss it there with a note.`,
       })),
     })
   const outcome = await sendPass(database(), {

@@ -123,11 +123,11 @@ export async function importClient(
       kind: 'custom',
       detail: 'sessions belong to a block that is not in the file.',
     })
-  if (document.blocks.filter(({ closedAt }) => closedAt === null).length !== 1)
+  if (document.blocks.every(({ closedAt }) => closedAt !== null))
     errors.push({
       pointer: '/blocks',
       kind: 'custom',
-      detail: 'blocks must hold exactly one that is open (closedAt null).',
+      detail: 'blocks must hold at least one that is open (closedAt null).',
     })
   if (errors.length > 0) return failure({ kind: 'invalid', errors })
   const id = clientId(randomUUID())

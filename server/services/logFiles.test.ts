@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { addDays, exerciseId, type PlainDate } from '#core/base'
+import { addDays, blockId, exerciseId, type PlainDate } from '#core/base'
+import { planEnd } from '#core/plan/block'
 import type { ClientDocument } from '#shared/contracts/clientDocument'
 import type { ImportLogBody } from '#shared/contracts/log'
 import {
@@ -10,12 +11,14 @@ import {
   useTestDatabase,
   valueOf,
 } from '../testing/database'
+import { startNextBlock } from './blocks'
 import { exportClient, importClient } from './clientDocument'
 import { client } from './clients'
 import { history, strengths } from './history'
 import { logList } from './log'
 import { exportLog, importLog } from './logImport'
 import { profile, saveProfile } from './profiles'
+import { clientSeason } from './season'
 
 useTestDatabase()
 
@@ -191,6 +194,25 @@ describe('a client as a file', () => {
     const plan = valueOf(await client(coach, copy)).block?.plan
     expect(plan?.rotation.days.length).toBe(before.plan?.rotation.days.length)
     expect(plan?.title).toBe(before.plan?.title)
+  })
+
+  test('a client with a block ahead comes back with both', async () => {
+    const studio = await unitStudio()
+    const { coach, client: of } = studio
+    const running = valueOf(await client(coach, of('Joren').id)).block!
+    const next = {
+      version: 1,
+      title: 'Rigging block',
+      startsOn: addDays(planEnd(running.plan), 1),
+      weeks: 6,
+      modes: {},
+      from: 'first' as const,
+      isCut: false,
+    }
+    valueOf(await startNextBlock(coach, blockId(running.id), next))
+    const { id } = valueOf(await importClient(coach, (await out(studio)) as ClientDocument))
+    const { season } = valueOf(await clientSeason(coach, id, studio.today))
+    expect(season.blocks.map(({ title }) => title)).toEqual([running.plan.title, 'Rigging block'])
   })
 
   test('is one’s own to export', async () => {

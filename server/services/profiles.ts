@@ -179,7 +179,7 @@ async function unknownNames(
     errors.unshift({
       pointer: '/name',
       kind: 'custom',
-      detail: 'name is borne by another client already; add something that tells the two apart.',
+      detail: 'name is another client’s already; add something that tells the two apart.',
     })
   if (!methods.has(method))
     errors.unshift({

@@ -28,7 +28,7 @@ async function save(): Promise<void> {
     <h2 class="text-[14px] font-[650]">What the studio can load</h2>
     <p class="mt-1 mb-3 max-w-[70ch] text-ink2">
       One line each, in kilograms unless it ends in lb. A client who trains elsewhere has lines of
-      her own on the profile.
+      their own on the profile.
     </p>
     <GearLines v-model="typed" />
     <p role="status" class="mt-2 min-h-6">

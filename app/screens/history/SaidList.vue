@@ -45,7 +45,7 @@ const rows = computed(() =>
       </table>
     </ScrollBox>
     <p class="mt-1 text-[12px] text-ink3">
-      Nothing is reckoned from this. An exercise felt elsewhere twice running is told in the review.
+      No figure is made from this. An exercise felt elsewhere twice running is told in the review.
     </p>
   </section>
 </template>

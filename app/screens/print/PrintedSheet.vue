@@ -61,7 +61,7 @@ const MOST_BOXES = 6
       </div>
     </section>
     <footer>
-      <p>Pain 0 to 10, where: ____________________ Minutes: ______ Recovered: yes / no</p>
+      <p>Pain 0 to 10, where: ____________________ Minutes: ______ Recovered 0 to 10: ____</p>
       <p class="small">
         A planning aid, not medical advice. Pain is a reason to stop; have it examined by a licensed
         professional.

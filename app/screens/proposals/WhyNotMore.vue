@@ -10,8 +10,8 @@ const { wants, purchases } = defineProps<{
   <section aria-label="Why not more" class="mt-6">
     <h2 class="text-[14px] font-[650]">Why not more</h2>
     <p class="text-[12.5px] text-ink2">
-      For the one that meets the wants best, with every other want left as well met as it is there.
-      What forbids is proven; each line forbids by itself.
+      For the proposal that meets your wants best, with nothing else given up. Each line alone is
+      enough to rule more out, and each is proven.
     </p>
     <div class="mt-1 grid gap-x-8 gap-y-2 md:grid-cols-2">
       <dl>

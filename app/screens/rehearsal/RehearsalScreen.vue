@@ -85,7 +85,7 @@ onMounted(() =>
               ? 'The rehearsal failed. Try again.'
               : state === 'done'
                 ? summary.join(' ')
-                : 'A simulated client with a strength, a recovery and habits of her own goes through the block as planned, misses sessions now and then and follows what the rules propose.')
+                : 'A simulated client with a strength, a recovery and habits of their own goes through the block as planned, misses sessions now and then and follows what the rules propose.')
         }}
       </p>
       <template v-if="charts.length > 0">
@@ -131,8 +131,8 @@ onMounted(() =>
             </table>
             <p class="mt-1 text-[12.5px] text-ink2">
               The same simulated clients on the same days, once with the proposals followed and once
-              with the plan left alone. She does not share the rules’ assumptions: how many sets
-              suit her is her own, and nobody knows it.
+              with the plan left alone. The simulated clients do not share the rules’ assumptions:
+              how many sets suit one is not known to the rules.
             </p>
           </section>
           <section aria-labelledby="rules-head">
@@ -165,9 +165,8 @@ onMounted(() =>
         </div>
       </template>
       <p class="mt-4 text-[12.5px] text-ink2">
-        A practice client is a simulated one of her own in the roster, with four rotations of log
-        behind her: for trying the phone sheet and the review. Put her into the archive when you are
-        done.
+        A practice client is a simulated one in the roster, with four rotations of log behind it:
+        for trying the phone sheet and the review. Archive it when you are done.
       </p>
     </main>
   </div>

@@ -73,7 +73,7 @@ const shown = computed(() =>
             Fix it <KeyCap label="F" />
           </button>
           <button type="button" class="control" @click="builder.open('dismiss')">
-            Put aside… <KeyCap label="D" />
+            Dismiss… <KeyCap label="D" />
           </button>
         </span>
       </li>

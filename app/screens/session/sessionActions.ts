@@ -152,7 +152,7 @@ export const SESSION_ACTIONS: ActionTable<SessionPage> = {
     {
       id: 'dismiss',
       keys: ['d'],
-      label: 'put it aside',
+      label: 'dismiss it',
       do: ({ builder }) =>
         builder.notice.value ? builder.open('dismiss') : builder.say(CHOOSE_FIRST),
     },

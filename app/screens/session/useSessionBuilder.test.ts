@@ -231,7 +231,7 @@ describe('what the checks say of the session', () => {
     expect(push.noticeAt.value).toBe(0)
   })
 
-  test('one with a fix is fixed as one step of undo, one can be put aside with a note', async () => {
+  test('one with a fix is fixed as one step of undo, one can be dismissed with a note', async () => {
     const { of: push, store: held } = await session(0, tired)
     const finding = push.findings.value.find(({ fix }) => fix)
     if (!finding) throw new Error('a finding with a fix was expected')

@@ -330,7 +330,7 @@ export function useSessionBuilder(dayAt: () => number, sessionAt: () => number) 
   function dismiss(finding: Finding, note: string): void {
     opened.value = null
     if (edit({ kind: 'dismiss', finding: findingKey(finding), note }))
-      say('Put aside. The checks panel of the board lists it, and brings it back.')
+      say('Dismissed. The checks panel of the board lists it, and brings it back.')
   }
 
   function undo(): void {

@@ -104,13 +104,13 @@ export const BOARD_ACTIONS: ActionTable<BoardScreen> = {
     {
       id: 'next_finding',
       keys: ['n'],
-      label: 'next thing to look at; Enter fixes it, Delete puts it aside',
+      label: 'next thing to look at; Enter fixes it, Delete dismisses it',
       do: ({ board }) => board.nextNotice(),
     },
     {
       id: 'dismiss',
       keys: ['Delete'],
-      label: 'put aside what N shows',
+      label: 'dismiss what N shows',
       do: ({ board }) => board.dismissNotice(),
       isByKeyOnly: true,
     },

@@ -7,7 +7,7 @@ import type { BoardRail } from './useBoardRails'
 import type { BoardPanel, ShownBoard } from './useShownBoard'
 import { newId } from '~/shell/newId'
 
-/** What stands over the board, and the findings: shown where they are, fixed, put aside. */
+/** What stands over the board, and the findings: shown where they are, fixed, dismissed. */
 export function useBoardFindings(board: ShownBoard) {
   const { store, rails, recovery, place, opened, tried, say, report, select, toggle } = board
   const noticeAt = ref(-1)
@@ -40,7 +40,7 @@ export function useBoardFindings(board: ShownBoard) {
   function dismiss(finding: Finding, note: string): void {
     opened.value = opened.value === 'dismiss' ? null : opened.value
     if (report(store.edit({ kind: 'dismiss', finding: findingKey(finding), note })))
-      say('Put aside. The checks panel lists it, and brings it back.')
+      say('Dismissed. The checks panel lists it, and brings it back.')
   }
 
   function bringBack(finding: Finding): void {

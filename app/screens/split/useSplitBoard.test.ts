@@ -300,7 +300,7 @@ describe('findings', () => {
     of.undo()
     expect(store.plan).toEqual(before)
   })
-  test('one is put aside with a note and brought back; a firm one is not', async () => {
+  test('one is dismissed with a note and brought back; a firm one is not', async () => {
     const { of, store } = await withFix()
     const count = store.findings.length
     of.dismissNotice()

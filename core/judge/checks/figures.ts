@@ -43,7 +43,7 @@ export function leastReady({ recovery }: CheckInput): (Arrival & { readonly grou
   return [...arrivals].sort((a, b) => short(a) - short(b))[0] ?? null
 }
 
-/** What the checks find in a plan, and which of it the coach has put aside. A pain stop or an open screening stays in sight whatever the document says. */
+/** What the checks find in a plan, and which of it the coach has dismissed. A pain stop or an open screening stays in sight whatever the document says. */
 export function openFindings(
   { dismissed = [] }: Pick<PlanDocument, 'dismissed'>,
   input: CheckInput,

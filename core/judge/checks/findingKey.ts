@@ -16,7 +16,7 @@ export function findingKey({
 /** Only a recorded clearance by a licensed professional lifts these; no note of a coach does. */
 const FIRM: readonly string[] = ['pain-stop', 'screening-open']
 
-/** Whether a coach may put a finding aside. */
+/** Whether a coach may dismiss a finding. */
 export function canBeDismissed({ check }: Finding): boolean {
   return !FIRM.includes(check)
 }

@@ -45,7 +45,7 @@ export interface PlanDocument {
   readonly rotation: Rotation
   /** How the passes differ; every pass is the rotation as it stands where left out. */
   readonly block?: BlockPlan
-  /** Findings the coach has looked at and put aside, by finding key, each with her note. */
+  /** Findings the coach has looked at and dismissed, by finding key, each with her note. */
   readonly dismissed?: readonly { readonly finding: string; readonly note: string }[]
   /** Terms that were weighed, in the coach's words, and what each came to then: the reason for how the plan is. */
   readonly weighed?: readonly Weighed[]

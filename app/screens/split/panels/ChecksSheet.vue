@@ -37,7 +37,7 @@ onMounted(() => move(1))
       </h2>
       <span class="text-[12px] text-ink2"
         ><KeyCap label="↑" /> <KeyCap label="↓" /> the chosen fix is shown on the board in blue ·
-        <KeyCap label="Enter" /> makes it · <KeyCap label="Del" /> puts the finding aside</span
+        <KeyCap label="Enter" /> makes it · <KeyCap label="Del" /> dismisses the finding</span
       >
       <button
         v-if="dismissed.length > 0"
@@ -46,7 +46,7 @@ onMounted(() => move(1))
         :aria-pressed="showsDismissed"
         @click="showsDismissed = !showsDismissed"
       >
-        {{ dismissed.length }} put aside
+        {{ dismissed.length }} dismissed
       </button>
       <button
         type="button"

@@ -74,7 +74,7 @@ function putAside(): void {
       >
         Fix it
       </button>
-      <button type="button" class="control" @click.stop="putAside">Put aside…</button>
+      <button type="button" class="control" @click.stop="putAside">Dismiss…</button>
     </template>
   </li>
 </template>
