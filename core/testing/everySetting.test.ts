@@ -1,12 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '../base'
-import {
-  filledTemplate,
-  type PlanDocument,
-  ROTATION_TEMPLATES,
-  templatesFor,
-  usualScheme,
-} from '../plan/block'
+import { type PlanDocument, ROTATION_TEMPLATES, templatesFor, usualScheme } from '../plan/block'
 import { requireExercise } from '../plan/catalogue'
 import {
   bandOf,
@@ -25,8 +19,9 @@ import { rotationRecovery } from '../body/recovery'
 import { armBalance, rotationLedger } from '../count/ledger'
 import { checkPlan } from '../judge/checks'
 import { expandedBlock, loadRuleOf, usualBlock } from '../design/progress'
-import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
+import { fittedSession, forAny, SESSION_TEMPLATES, templateSession } from '../design/templates'
 import { SETTING_ACTS } from '../words'
+import { filledFor } from './filled'
 import { idsInARow } from './notation'
 import { planIn, written } from './shorthandPlans'
 
@@ -124,16 +119,14 @@ function outcomes(method: Method): Readonly<Record<string, string>> {
     templates: [
       templatesFor(method).map(({ id }) => id),
       ROTATION_TEMPLATES.map(template =>
-        filledTemplate(template, context, idsInARow()).map(({ sessions }) =>
-          sessions.map(one => formatSession(one)),
-        ),
+        filledFor(template, context).map(({ sessions }) => sessions.map(one => formatSession(one))),
       ),
       SESSION_TEMPLATES.map(template =>
         formatSession(
           fittedSession(
             templateSession(template, idsInARow()),
             { context, ledger: rotationLedger(PLANS[0]!.rotation, context), newId: idsInARow() },
-            template.scales,
+            forAny(template.scales),
           ).session,
         ),
       ),
@@ -189,8 +182,8 @@ test('five methods give five visibly different filled templates and checks', () 
   const template = ROTATION_TEMPLATES.find(({ id }) => id === 'eight-day-arm-day')!
   const filled = METHODS.map(method =>
     JSON.stringify(
-      filledTemplate(template, contextWith(method, { trainingAgeMonths: 40 }), idsInARow()).map(
-        ({ sessions }) => sessions.map(one => formatSession(one)),
+      filledFor(template, contextWith(method, { trainingAgeMonths: 40 })).map(({ sessions }) =>
+        sessions.map(one => formatSession(one)),
       ),
     ),
   )

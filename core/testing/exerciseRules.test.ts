@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { exerciseId, plainDate, slotId } from '../base'
-import { applyEdits, filledTemplate, ROTATION_TEMPLATES } from '../plan/block'
+import { applyEdits, ROTATION_TEMPLATES } from '../plan/block'
 import {
   type ClientFacts,
   contextWith,
@@ -17,6 +17,7 @@ import { rankedChoices, swapChoices } from '../design/suggest'
 import { fittedSession, SESSION_TEMPLATES, templateSession } from '../design/templates'
 import { sheetSession } from '../exchange/prescription'
 import { loadReasonWords } from '../words'
+import { filledFor } from './filled'
 import { idsInARow } from './notation'
 import { planIn, written } from './shorthandPlans'
 
@@ -72,7 +73,7 @@ describe('another exercise in its place', () => {
       }
     }
     for (const template of ROTATION_TEMPLATES) {
-      const filled = JSON.stringify(filledTemplate(template, own, idsInARow()))
+      const filled = JSON.stringify(filledFor(template, own))
       expect(filled).not.toContain('"overhead_press_dumbbell"')
       stood += Number(filled.includes('"machine_overhead_press"'))
     }

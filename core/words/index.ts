@@ -1,4 +1,5 @@
 export { capitalised } from './text'
+export { fitChangeWords, fitReasons } from './templates'
 export { heldGrowthWords, PAIN_ASKS, painNotices } from './pain'
 export type { PainNotice } from './pain'
 export { daySentence, formatWholeDay, readDay } from './readDay'

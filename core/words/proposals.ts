@@ -23,7 +23,7 @@ import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 import { PAIN_ASKS } from './pain'
 import { slotName } from './session'
-import { capitalised } from './text'
+import { capitalised, listed } from './text'
 
 /** What a search may move, as the coach chooses it. */
 export const SCOPE_NAMES: Readonly<Record<AllocationScope, string>> = {
@@ -107,10 +107,6 @@ export function hurdleWords(hurdle: Hurdle): string {
   }
 }
 const muscle = (group: Group) => GROUP_NAMES[group].toLowerCase()
-
-/** `a`, `a and b`, `a, b and c`. */
-const listed = (words: readonly string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
 
 /** Why a want is not met: one line for each smallest set of hurdles that alone forbids it. */
 export function whyNotLines({ miss, sets }: WhyNot): readonly string[] {

@@ -145,7 +145,11 @@ export async function importClient(
       clientId: id,
       profile,
       method: document.method,
-      facts: { ...document.facts, screening: screeningState(profile.screening) },
+      facts: {
+        ...document.facts,
+        screening: screeningState(profile.screening),
+        ...(profile.days.length > 0 && { days: profile.days }),
+      },
     },
     renewedDocument(document, randomUUID),
   )

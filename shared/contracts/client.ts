@@ -8,7 +8,7 @@ import { GearContract } from './gear'
 import { LibraryContract } from './library'
 import { MethodContract } from './method'
 import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
-import { ExerciseRuleContract } from './profile'
+import { AvailableDayContract, ExerciseRuleContract } from './profile'
 import { ClientTimesContract } from './times'
 
 const credits = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()
@@ -80,6 +80,7 @@ export const ClientFactsContract = z
     permits: z.array(z.enum(PERMITS)).readonly().exactOptional(),
     exerciseRules: z.array(ExerciseRuleContract).readonly().exactOptional(),
     isMinor: z.boolean().exactOptional(),
+    days: z.array(AvailableDayContract).max(7).readonly().exactOptional(),
   })
   .readonly()
 

@@ -22,6 +22,7 @@ export function factsOf(profile: Profile, before?: ClientFacts): ClientFacts {
     scope: profile.scope,
     screening: screeningState(profile.screening),
     isMinor: isMinorBy(profile.screening),
+    ...(profile.days.length > 0 && { days: profile.days }),
   }
 }
 

@@ -4,6 +4,7 @@ import {
   type FittedSession,
   bearingAt,
   fittedSession,
+  forAny,
   SESSION_TEMPLATES,
   templateSession,
 } from '#core/design/templates'
@@ -119,7 +120,7 @@ export function useSessionTemplates(builder: SessionBuilder) {
         offer(
           template.id,
           { name: template.name, suits: template.suits, reasons: template.reasons, ownId: null },
-          fittedSession(templateSession(template, newId), fit, template.scales),
+          fittedSession(templateSession(template, newId), fit, forAny(template.scales)),
         ),
       ),
     ]

@@ -79,19 +79,24 @@ describe('length and anchor', () => {
 })
 
 describe('templates', () => {
-  test('each says what it comes to for this client', () => {
-    expect(of.templates.value.length).toBeGreaterThan(4)
-    for (const { flexors, triceps, minutes } of of.templates.value) {
+  test('each says what it comes to for this client', async () => {
+    const { useTemplates } = await import('./useTemplates')
+    const { offered } = useTemplates()
+    expect(offered.length).toBeGreaterThan(4)
+    for (const { flexors, triceps, reasons } of offered) {
       expect(flexors).toBeGreaterThan(0)
       expect(triceps).toBeGreaterThan(0)
-      expect(minutes).toBeGreaterThan(10)
+      expect(reasons).toHaveLength(4)
     }
   })
 
-  test('put in, its days stand in the place of those that were there, as one step of undo', () => {
-    const { template } = of.templates.value[0]!
-    of.use(template)
-    expect(of.days.value.map(({ role }) => role)).toEqual(template.days.map(({ role }) => role))
+  test('put in, its days stand in the place of those that were there, as one step of undo', async () => {
+    const { useTemplates } = await import('./useTemplates')
+    const { offered, use } = useTemplates()
+    expect(use(offered[0]!).ok).toBe(true)
+    expect(of.days.value.map(({ sessions }) => sessions === 0)).toEqual(
+      offered[0]!.days.map(({ isRest }) => isRest),
+    )
     store.undo()
     expect(store.plan).toEqual(plan)
   })

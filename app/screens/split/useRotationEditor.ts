@@ -1,10 +1,3 @@
-import {
-  filledTemplate,
-  type RotationTemplate,
-  ROTATION_TEMPLATES,
-  templatesFor,
-} from '#core/plan/block'
-import { checkInput } from '#core/judge/checks'
 import { editProblemSentence } from '#core/words'
 import {
   type DayRole,
@@ -13,12 +6,11 @@ import {
   canStayOnWeekdays,
   daySetCount,
 } from '#core/plan/rotation'
-import { newId } from '~/shell/newId'
 
 /** A limit in minutes that makes sense; the plan's contract says the same. */
 const MINUTES = { least: 5, most: 480 } as const
 
-/** Days of the rotation as a whole: how many, what each is for, weekdays or floating, and templates to start from. */
+/** Days of the rotation as a whole: how many, what each is for, weekdays or floating. */
 export function useRotationEditor() {
   const store = usePlanStore()
   const complaint = ref('')
@@ -62,39 +54,8 @@ export function useRotationEditor() {
       }),
     )
   }
-  /** What a template comes to for this client: direct arm sets and minutes of the longest day. */
-  const templates = computed(() =>
-    (store.context ? templatesFor(store.context.method) : ROTATION_TEMPLATES).map(template => {
-      const [context, plan] = [store.context, store.plan]
-      if (!context || !plan) return { template, flexors: 0, triceps: 0, minutes: 0 }
-      const filled = checkInput(
-        {
-          ...plan,
-          rotation: {
-            ...plan.rotation,
-            kind: 'places',
-            anchor: { kind: 'floating' },
-            days: filledTemplate(template, context, newId),
-          },
-        },
-        context,
-      )
-      return {
-        template,
-        flexors: filled.ledger.groups.biceps.week.counted.value,
-        triceps: filled.ledger.groups.triceps.week.counted.value,
-        minutes: Math.max(0, ...filled.sessions.map(({ time }) => time.seconds / 60)),
-      }
-    }),
-  )
-  function use(template: RotationTemplate): void {
-    if (store.context)
-      made(store.edit({ kind: 'use_days', days: filledTemplate(template, store.context, newId) }))
-  }
   return {
     days,
-    templates,
-    use,
     setDay,
     complaint: readonly(complaint),
     roles: DAY_ROLES,

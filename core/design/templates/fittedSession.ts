@@ -1,5 +1,11 @@
 import { assert, exerciseId, sessionId, mapNonEmpty } from '../../base'
-import { copiedSession, fittedSets, inMethod, sessionInOrder } from '../../plan/block'
+import {
+  copiedSession,
+  fittedSets,
+  inMethod,
+  sessionInOrder,
+  TEMPLATE_SETS,
+} from '../../plan/block'
 import {
   isPossibleWith,
   type Joint,
@@ -42,6 +48,15 @@ export interface Fit {
   readonly bearing?: JointLoads | undefined
   readonly newId: () => string
 }
+
+/** Sets of one exercise a session was written for; left out where its sets are to stay as they are. */
+export interface WrittenFor {
+  readonly writtenFor?: number | undefined
+}
+/** Sets follow the client's method where the session is for any. */
+export const forAny = (scales: boolean | undefined): WrittenFor => ({
+  writtenFor: scales ? TEMPLATE_SETS : undefined,
+})
 
 /** What was changed to make a template fit. */
 export interface FittedSession {
@@ -100,9 +115,9 @@ function possible(slot: Slot, context: PlanContext, taken: readonly string[]): S
   )
 }
 
-function scaled(scheme: SetScheme, context: PlanContext): SetScheme {
+function scaled(scheme: SetScheme, { method }: PlanContext, writtenFor: number): SetScheme {
   const now = plannedSets(scheme)
-  const wanted = fittedSets(now, context)
+  const wanted = fittedSets(now, method, writtenFor)
   return wanted >= now ? withSetsAdded(scheme, wanted - now) : splitSets(scheme, now - wanted).kept
 }
 
@@ -147,9 +162,14 @@ function loaded(slot: Slot, { context, oneReps }: Fit): SetScheme {
  *
  * Edge: with nothing to stand in an exercise is left out and named; `session` may be left without exercises.
  */
-export function fittedSession(wanted: Session, fit: Fit, scales = false): FittedSession {
+export function fittedSession(
+  wanted: Session,
+  fit: Fit,
+  { writtenFor }: WrittenFor = {},
+): FittedSession {
   const { context, minutes, ledger, newId } = fit
   const swapped: { wanted: string; given: string }[] = []
+  const scales = writtenFor !== undefined
   const leftOut: string[] = []
   const taken: string[] = []
   const groupings = copiedSession(wanted, newId).groupings.flatMap((grouping): Grouping[] => {
@@ -166,7 +186,7 @@ export function fittedSession(wanted: Session, fit: Fit, scales = false): Fitted
         ? {
             ...chosen,
             scheme: inMethod(
-              scaled(chosen.scheme, context),
+              scaled(chosen.scheme, context, writtenFor),
               requireExercise(context.catalogue, chosen.exercise),
               context.method,
             ),

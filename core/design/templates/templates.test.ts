@@ -8,7 +8,7 @@ import { sessionSlots } from '../../plan/session'
 import { formatSession } from '../../plan/shorthand'
 import { idsInARow } from '../../testing/notation'
 import { planIn } from '../../testing/shorthandPlans'
-import { fittedSession, SESSION_TEMPLATES, type SessionTemplate, templateSession } from '.'
+import { fittedSession, forAny, SESSION_TEMPLATES, type SessionTemplate, templateSession } from '.'
 
 const by = (id: string) => SESSION_TEMPLATES.find(template => template.id === id) as SessionTemplate
 function fitted(
@@ -26,7 +26,7 @@ function fitted(
     ...fittedSession(
       templateSession(template, idsInARow()),
       { context, ledger: rotationLedger(planIn(7).rotation, context), newId: idsInARow(), ...more },
-      template.scales,
+      forAny(template.scales),
     ),
   }
 }

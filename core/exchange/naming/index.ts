@@ -1,2 +1,3 @@
 export { nameReader } from './reader'
+export { MOVEMENT_WORDS } from './spellings'
 export type { NameReader, NameReading } from './reader'

@@ -22,6 +22,7 @@ function plainly(text: string): string {
   const letters = text
     .toLowerCase()
     .replaceAll('ß', 'ss')
+    .replaceAll('ø', 'o')
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
     .replace(/\([^)]*\)/g, ' ')

@@ -103,6 +103,7 @@ rope hammer curl|cable hammer curl|rope curl > rope_hammer_curl
 cross body hammer curl|crossbody hammer curl > cross_body_hammer_curl
 reverse curl|barbell reverse curl|cambered bar reverse curl > reverse_curl
 spider curl > chest_supported_curl
+narrow grip push up|narrow push up|diamond push up > narrow_push_up
 concentration curl > concentration_curl
 barbell row|bent over row|bent over barbell row > barbell_row
 dumbbell row|one arm dumbbell row|one arm row > dumbbell_row
@@ -155,7 +156,9 @@ export const MOVEMENT_WORDS: ReadonlySet<string> = new Set(
 )
 /** Words that change nothing about which exercise it is. */
 export const FILLERS: ReadonlySet<string> = new Set(
-  'the a an with w on at of to for and your from using flat strict slow heavy light'.split(' '),
+  'the a an with w on at of to for and your from using am im mit auf strict slow heavy light'.split(
+    ' ',
+  ),
 )
 /** Muscles named besides: `triceps pushdown` is a pushdown. */
 export const MUSCLE_WORDS: ReadonlySet<string> = new Set(['tricep', 'bicep'])

@@ -116,7 +116,7 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
     case 'set_anchor':
       return setAnchor(plan, edit.anchor)
     case 'use_days':
-      return useDays(plan, edit.days)
+      return useDays(plan, edit.days, edit.onWeekdays)
     case 'hold':
       return success(hold(plan, edit))
     case 'set_closing_notes':

@@ -148,22 +148,29 @@ function onWeekdaysIfPossible(plan: PlanDocument): PlanDocument {
     : { ...plan, rotation: { ...rotation, anchor: { kind: 'floating' } } }
 }
 
+const keptOnWeekdays = (plan: PlanDocument): PlanDocument => ({
+  ...plan,
+  rotation: {
+    ...plan.rotation,
+    anchor: { kind: 'weekday', startsOn: isoWeekday(plan.startsOn) },
+  },
+})
+
 export function setAnchor(plan: PlanDocument, anchor: 'floating' | 'weekday'): Edited {
   const { days } = plan.rotation
   if (anchor === 'floating')
     return success({ ...plan, rotation: { ...plan.rotation, anchor: { kind: 'floating' } } })
   if (!canStayOnWeekdays(days.length))
     return failure({ kind: 'cannot_hold_weekdays', days: days.length })
-  return success({
-    ...plan,
-    rotation: {
-      ...plan.rotation,
-      anchor: { kind: 'weekday', startsOn: isoWeekday(plan.startsOn) },
-    },
-  })
+  return success(keptOnWeekdays(plan))
 }
 
 /** Other days altogether, as a template gives them. */
-export function useDays(plan: PlanDocument, days: readonly RotationDay[]): Edited {
-  return success(onWeekdaysIfPossible(withDays({ ...plan, dismissed: [] }, days)))
+export function useDays(
+  plan: PlanDocument,
+  days: readonly RotationDay[],
+  onWeekdays = false,
+): Edited {
+  const filled = onWeekdaysIfPossible(withDays({ ...plan, dismissed: [] }, days))
+  return success(onWeekdays ? keptOnWeekdays(filled) : filled)
 }

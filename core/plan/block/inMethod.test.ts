@@ -7,7 +7,7 @@ import { formatScheme } from '../shorthand'
 import { idsInARow } from '../../testing/notation'
 import { written } from '../../testing/shorthandPlans'
 import {
-  filledTemplate,
+  templateDays,
   inMethod,
   repsIn,
   restIn,
@@ -123,7 +123,7 @@ describe('the order of arm work', () => {
     for (const method of METHODS)
       for (const template of ROTATION_TEMPLATES) {
         const context = contextWith(method, { trainingAgeMonths: 40 })
-        const slots = filledTemplate(template, context, idsInARow()).flatMap(({ sessions }) =>
+        const slots = templateDays(template, context, idsInARow()).flatMap(({ sessions }) =>
           sessions.flatMap(sessionSlots),
         )
         const wanted = template.days.flatMap(({ parts }) => parts.flatMap(({ wants }) => wants))

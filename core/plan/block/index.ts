@@ -35,7 +35,8 @@ export type { EditProblem, GroupingChange, PlanEdit } from './planEdit'
 export { inMethod, repsIn, restIn } from './inMethod'
 export { usualScheme } from './newScheme'
 export { starterPlan } from './starter'
-export type { AvailableDay } from './starter'
+export { isTraining, onClientDays, overClientWeek } from './onClientDays'
+export type { DaysOfClient } from './onClientDays'
 export { exerciseChoices, firstChoice, matchesChoice } from './exerciseChoice'
 export type { ExerciseChoice } from './exerciseChoice'
 export { planDifference } from './planDifference'
@@ -44,7 +45,14 @@ export { blockBefore, sinceLast } from './sinceLast'
 export type { BlockBefore, SinceLast } from './sinceLast'
 export { exercisesUsed, unknownExercises } from './exercisesUsed'
 export { armPlacementFit, daysInOrder, sessionInOrder } from './armOrder'
-export { filledTemplate, fittedSets, ROTATION_TEMPLATES, templatesFor } from './templates'
+export {
+  fittedSets,
+  ROTATION_TEMPLATES,
+  TEMPLATE_SETS,
+  templateDays,
+  templatesFor,
+  usualSets,
+} from './templates'
 export type { RotationTemplate } from './templates'
 export { mergedPlans } from './mergePlans'
 export type { MergeOutcome } from './mergePlans'

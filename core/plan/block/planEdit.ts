@@ -101,7 +101,12 @@ export type PlanEdit =
   /** More days are rest days at the end; fewer take empty days out first, from the end, and then lay sessions together. */
   | { readonly kind: 'set_length'; readonly days: number }
   | { readonly kind: 'set_anchor'; readonly anchor: 'floating' | 'weekday' }
-  | { readonly kind: 'use_days'; readonly days: readonly RotationDay[] }
+  | {
+      readonly kind: 'use_days'
+      readonly days: readonly RotationDay[]
+      /** The days belong to weekdays: day 1 stays on the one the block begins on. */
+      readonly onWeekdays?: boolean
+    }
   /** Proposals leave held sets alone. */
   | { readonly kind: 'hold'; readonly slots: readonly SlotId[]; readonly isHeld: boolean }
   | { readonly kind: 'set_closing_notes'; readonly notes: string }

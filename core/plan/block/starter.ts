@@ -1,13 +1,7 @@
 import { type PlainDate, DAYS_PER_WEEK } from '../../base'
+import type { AvailableDay } from '../method'
 import type { RotationDay } from '../rotation'
 import { PLAN_SCHEMA, type PlanDocument } from './planDocument'
-
-/** A weekday on which a client can train. 1 is Monday. */
-export interface AvailableDay {
-  readonly weekday: number
-  readonly minutes: number
-  readonly start: string
-}
 
 const USUAL_PASSES = 6
 

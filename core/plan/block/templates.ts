@@ -1,12 +1,6 @@
 import { exerciseId, groupingId, sessionId, slotId } from '../../base'
-import {
-  type Exercise,
-  isPossibleWith,
-  rankedSubstitutes,
-  requireExercise,
-  requireIntent,
-} from '../catalogue'
-import { insteadOf, type Method, notPlanned, type PlanContext } from '../method'
+import { requireExercise } from '../catalogue'
+import type { Method, PlanContext } from '../method'
 import type { DayRole, RotationDay } from '../rotation'
 import type { Grouping, Placement, Slot } from '../session'
 import { armPlacementFit, daysInOrder } from './armOrder'
@@ -403,80 +397,43 @@ export const ROTATION_TEMPLATES: readonly RotationTemplate[] = [
   },
 ]
 
-/** The exercise wanted, or what comes nearest with the client's equipment, joints and list of exercises to avoid. */
-function possible(
-  text: string,
-  { catalogue, client }: PlanContext,
-  taken: readonly string[],
-): { readonly exercise: Exercise; readonly intent: string | null } | undefined {
-  const [id = '', purpose = null] = text.split(':')
-  const wanted = requireExercise(catalogue, id)
-  const avoid = notPlanned(client)
-  if (isPossibleWith(wanted, client.equipment) && !avoid.includes(id))
-    return { exercise: wanted, intent: purpose }
-  const [best] = rankedSubstitutes(wanted, requireIntent(wanted, purpose), catalogue, {
-    equipment: client.equipment,
-    without: [...avoid, ...taken],
-    first: insteadOf(client, id),
-  })
-  return (
-    best && {
-      exercise: best.exercise,
-      intent: best.exercise.intents[0] === best.intent ? null : best.intent.id,
-    }
-  )
-}
+/** Sets of one exercise that the built-in templates are written for. */
+export const TEMPLATE_SETS = 3.5
 
-const STEADY_SETS = 3.5
+/** The middle of the sets a method has of one exercise. */
+export const usualSets = ({
+  dose: {
+    setsPerExercise: [low, high],
+  },
+}: Method): number => (low + high) / 2
 
-/** Sets as the method does them: as many for its usual as the template has for three to four. */
-export function fittedSets(
-  sets: number,
-  {
-    method: {
-      dose: {
-        setsPerExercise: [low, high],
-      },
-    },
-  }: PlanContext,
-): number {
-  return Math.max(1, Math.round((sets * (low + high)) / 2 / STEADY_SETS))
-}
+/** Sets as a method does them: as many for its usual as there are for those it was written for. */
+export const fittedSets = (sets: number, method: Method, writtenFor = TEMPLATE_SETS): number =>
+  Math.max(1, Math.round((sets * usualSets(method)) / writtenFor))
 
 /**
- * The days of a template, filled for one client.
+ * The days a template wants, in a method's sets, pairs and order; what a client cannot do of it is not asked here.
  *
- * Edge: an exercise that cannot be done is replaced by the nearest that can; where there is none it is left out.
- *       Arm pairs follow the method: side by side, in turn, or one after the other.
+ * Edge: arm pairs follow the method: side by side, in turn, or one after the other.
  */
-export function filledTemplate(
+export function templateDays(
   template: RotationTemplate,
   context: PlanContext,
   newId: () => string,
 ): readonly RotationDay[] {
+  const { catalogue, method } = context
+  const slotOf = ({ exercise: text, sets }: Want): Slot => {
+    const [id = '', intent = null] = text.split(':')
+    const exercise = requireExercise(catalogue, id)
+    const scheme = usualScheme(exercise, fittedSets(sets, method), method)
+    return { id: slotId(newId()), exercise: exerciseId(id), intent, scheme }
+  }
   const days = template.days.map(({ role, minutes, parts }): RotationDay => {
     if (role === 'rest') return { role, sessions: [] }
-    const taken: string[] = []
-    const slotsOf = (wants: readonly Want[]) =>
-      wants.flatMap(({ exercise: text, sets }): Slot[] => {
-        const chosen = possible(text, context, taken)
-        if (!chosen) return []
-        taken.push(chosen.exercise.id)
-        return [
-          {
-            id: slotId(newId()),
-            exercise: exerciseId(chosen.exercise.id),
-            intent: chosen.intent,
-            scheme: usualScheme(chosen.exercise, fittedSets(sets, context), context.method),
-          },
-        ]
-      })
-    const groupings = parts.flatMap(part => groupingsOf(part, slotsOf(part.wants), context, newId))
-    return {
-      role,
-      minuteLimit: minutes,
-      sessions: groupings.length === 0 ? [] : [{ id: sessionId(newId()), groupings }],
-    }
+    const groupings = parts.flatMap(part =>
+      groupingsOf(part, part.wants.map(slotOf), context, newId),
+    )
+    return { role, minuteLimit: minutes, sessions: [{ id: sessionId(newId()), groupings }] }
   })
   return daysInOrder(days, context)
 }

@@ -116,6 +116,15 @@ export interface ClientFacts {
   /** Ways to train that are off until the coach allows them for this client. */
   readonly permits?: readonly Permit[]
   readonly isMinor?: boolean
+  /** Days on which the client can train, with the minutes there are; left out where nothing was said. */
+  readonly days?: readonly AvailableDay[]
+}
+
+/** A weekday on which a client can train. 1 is Monday; `start` is the usual hour, `17:30`. */
+export interface AvailableDay {
+  readonly weekday: number
+  readonly minutes: number
+  readonly start: string
 }
 
 /** All that a plan is computed with besides the plan itself. */

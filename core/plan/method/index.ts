@@ -46,6 +46,7 @@ export {
   asEstimated,
 } from './context'
 export type {
+  AvailableDay,
   ClientFacts,
   Hindrance,
   JointSetting,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatOneDecimal, ROLE_NAMES } from '#core/words'
+import { ROLE_NAMES } from '#core/words'
 import type { DayRole } from '#core/plan/rotation'
 import { useBoard } from '../boardContext'
 
@@ -7,8 +7,6 @@ import { useBoard } from '../boardContext'
 const board = useBoard()
 const {
   days,
-  templates,
-  use,
   setDay,
   setLength,
   setAnchor,
@@ -22,11 +20,6 @@ const part = ref<'days' | 'templates'>(
   days.value.every(({ sets }) => sets === 0) ? 'templates' : 'days',
 )
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
-function choose(template: (typeof templates.value)[number]['template']): void {
-  use(template)
-  board.close()
-  board.say(`${template.name}, filled for this client. Z brings the old rotation back.`)
-}
 </script>
 
 <template>
@@ -152,35 +145,6 @@ function choose(template: (typeof templates.value)[number]['template']): void {
         be dragged.
       </p>
     </template>
-    <ul v-else class="mt-3 grid grid-cols-2 gap-x-6">
-      <li
-        v-for="{ template, flexors, triceps, minutes } in templates"
-        :key="template.id"
-        class="flex flex-col gap-1 border-t border-hair py-2"
-      >
-        <span class="flex items-baseline gap-2"
-          ><b class="font-display text-[15px]">{{ template.name }}</b
-          >{{ ' '
-          }}<button
-            type="button"
-            class="control ml-auto"
-            :aria-label="`Use ${template.name}`"
-            @click="choose(template)"
-          >
-            Use
-          </button></span
-        >
-        <span class="text-[12px] text-ink2"
-          >{{ template.suits }} · biceps {{ formatOneDecimal(flexors) }}, triceps
-          {{ formatOneDecimal(triceps) }} per 7 days · up to {{ Math.round(minutes) }} min</span
-        >
-        <span class="text-[12px]">{{
-          template.days.map(({ role }) => ROLE_NAMES[role]).join(' · ')
-        }}</span>
-        <span v-for="reason in template.reasons" :key="reason" class="text-[12px] text-ink2">{{
-          reason
-        }}</span>
-      </li>
-    </ul>
+    <TemplateList v-else />
   </PanelDialog>
 </template>

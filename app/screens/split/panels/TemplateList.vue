@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { formatOneDecimal } from '#core/words'
+import { useBoard } from '../boardContext'
+
+/** Rotations to start from, by how well they fit this client, each with its strip, its reasons and what would differ. */
+const board = useBoard()
+const { offered, use } = useTemplates()
+function choose(template: (typeof offered)[number]): void {
+  if (!use(template).ok) return
+  board.close()
+  board.say(`${template.name}, fitted to this client. Z brings the old rotation back.`)
+}
+</script>
+
+<template>
+  <ol class="mt-3 grid gap-x-6 md:grid-cols-2" aria-label="Templates, best fit first">
+    <li
+      v-for="template in offered"
+      :key="template.id"
+      class="flex flex-col gap-1 border-t border-hair py-2"
+    >
+      <span class="flex items-baseline gap-2"
+        ><b class="font-display text-[15px]">{{ template.name }}</b
+        ><button
+          type="button"
+          class="control ml-auto"
+          :aria-label="`Use ${template.name}`"
+          @click="choose(template)"
+        >
+          Use
+        </button></span
+      >
+      <RotationStrip :days="template.days" :today="null" />
+      <span class="text-[12.5px]">{{ template.reasons.join(' · ') }}</span>
+      <span class="text-[12px] text-ink2"
+        >biceps {{ formatOneDecimal(template.flexors) }}, triceps
+        {{ formatOneDecimal(template.triceps) }} per 7 days. {{ template.about.join(' ') }}</span
+      >
+      <details v-if="template.changes.length > 0" class="text-[12px]">
+        <summary class="cursor-pointer">
+          {{
+            template.changes.length === 1
+              ? 'What would differ'
+              : `What would differ: ${template.changes.length}`
+          }}
+        </summary>
+        <ul class="list-disc pl-5">
+          <li v-for="change in template.changes" :key="change">{{ change }}</li>
+        </ul>
+      </details>
+    </li>
+  </ol>
+</template>
