@@ -5,14 +5,12 @@ import type { ShownName } from './NamesRead.vue'
 
 const SHOWN_ROWS = 3
 
-/** Where rows stand: `row 4`, `rows 4, 5, 6 and 9 more`. */
-function rowWords(rows: readonly number[]): string {
+/** Where a name stands: `row 4`, `rows 4, 5, 6 and 9 more`. */
+function placeWords(rows: readonly number[], place: 'row' | 'line'): string {
   const [first, ...others] = rows
-  if (others.length === 0) return `row ${first}`
-  const shown = rows.slice(0, SHOWN_ROWS).join(', ')
-  return rows.length > SHOWN_ROWS
-    ? `rows ${shown} and ${rows.length - SHOWN_ROWS} more`
-    : `rows ${shown}`
+  if (others.length === 0) return `${place} ${first}`
+  const more = rows.length > SHOWN_ROWS ? ` and ${rows.length - SHOWN_ROWS} more` : ''
+  return `${place}s ${rows.slice(0, SHOWN_ROWS).join(', ')}${more}`
 }
 
 /** What the coach says about names that are not spelt as in the library; null leaves them out. */
@@ -32,10 +30,11 @@ export function useNamesRead(catalogue: () => Catalogue) {
       readonly exercise: string | null | undefined
       readonly near: readonly string[]
     }[],
+    place: 'row' | 'line' = 'row',
   ): readonly ShownName[] =>
     names.map(({ name, rows, exercise, near }) => ({
       name,
-      where: rowWords(rows),
+      where: placeWords(rows, place),
       chosen: exercise === null ? 'leave' : (exercise ?? ''),
       near: near.map(named),
     }))

@@ -85,7 +85,7 @@ test('five methods fill one template for one client in five ways, and the checks
     await page
       .getByRole('button', { name: /^Use Push, pull, legs twice, arms as finishers/ })
       .click()
-    await expect(page.getByText(/filled for this client/)).toBeVisible()
+    await expect(page.getByText(/fitted to this client/)).toBeVisible()
     await page.keyboard.press('x')
     const checks = page.getByRole('dialog', { name: 'Checks' })
     await expect(checks).toBeVisible()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useBoard } from './boardContext'
 
-/** A plan that holds nothing yet: the two ways to fill it at once. */
+/** A plan that holds nothing yet: the ways to fill it at once. */
 const { clientId } = defineProps<{ clientId: string }>()
 const board = useBoard()
 </script>
@@ -11,7 +11,8 @@ const board = useBoard()
     <h2 id="empty-plan" class="text-[15px] font-[650]">Nothing is planned yet</h2>
     <p class="mt-1 text-ink2">
       Three weeks are drafted from days, minutes, equipment and priorities, to choose from; or begin
-      with a template and change it. Single sets are added on the board.
+      with a template, or with a plan you have in notes or a table. Single sets are added on the
+      board.
     </p>
     <p class="mt-2 flex flex-wrap gap-2">
       <NuxtLink :to="`/clients/${clientId}/proposals`" class="control control-strong"
@@ -19,6 +20,9 @@ const board = useBoard()
       /></NuxtLink>
       <button type="button" class="control" @click="board.open('rotation')">
         Take a template <KeyCap label="O" />
+      </button>
+      <button type="button" class="control" @click="board.open('notes')">
+        From notes or a table <KeyCap label="I" />
       </button>
     </p>
   </section>

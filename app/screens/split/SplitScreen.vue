@@ -168,6 +168,7 @@ const difference = computed(() =>
       @dismissed="note => board.notice.value && board.dismiss(board.notice.value, note)"
     />
     <LazyRotationDialog v-else-if="board.opened.value === 'rotation'" />
+    <LazyRotationDialog v-else-if="board.opened.value === 'notes'" begins="notes" />
     <LazyRevisionsDialog v-else-if="board.opened.value === 'revisions'" />
     <LazyCalendarDialog v-else-if="board.opened.value === 'calendar'" />
     <LazyDayChooser

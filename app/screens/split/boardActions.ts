@@ -153,6 +153,12 @@ export const BOARD_ACTIONS: ActionTable<BoardScreen> = {
       do: ({ board }) => board.open('rotation'),
     },
     {
+      id: 'notes',
+      keys: ['i'],
+      label: 'a plan from notes or a table',
+      do: ({ board }) => board.open('notes'),
+    },
+    {
       id: 'swap_days',
       keys: ['w'],
       label: 'swap two days',

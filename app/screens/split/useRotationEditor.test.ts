@@ -86,7 +86,7 @@ describe('templates', () => {
     for (const { flexors, triceps, reasons } of offered) {
       expect(flexors).toBeGreaterThan(0)
       expect(triceps).toBeGreaterThan(0)
-      expect(reasons).toHaveLength(4)
+      expect(reasons).toMatch(/ min · every exercise| inside/)
     }
   })
 

@@ -20,6 +20,7 @@ export type BoardPanel =
   | 'calendar'
   | 'revisions'
   | 'rotation'
+  | 'notes'
   | 'checks'
   | 'method'
   | 'swap'

@@ -1,5 +1,5 @@
 import { rankedTemplates, rotationEdit } from '#core/design/templates'
-import { fitChangeWords, fitReasons, ROLE_NAMES } from '#core/words'
+import { capitalised, fitChangeWords, fitReasons, ROLE_NAMES } from '#core/words'
 import { newId } from '~/shell/newId'
 
 /** Rotations to start from, fitted to the client, those first that fit best. */
@@ -12,7 +12,7 @@ export function useTemplates() {
     id: offer.wanted.id,
     name: offer.wanted.name,
     about: offer.wanted.reasons,
-    reasons: fitReasons(offer),
+    reasons: capitalised(fitReasons(offer).join(' · ')),
     changes: context ? fitChangeWords(offer.fitted, context.catalogue) : [],
     flexors: offer.strip.flexorsPer7Days,
     triceps: offer.strip.tricepsPer7Days,

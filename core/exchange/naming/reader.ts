@@ -1,6 +1,13 @@
 import { type ExerciseId, exerciseId } from '../../base'
 import type { Catalogue, Exercise } from '../../plan/catalogue'
-import { AGREED_NAMES, FILLERS, MOVEMENT_WORDS, MUSCLE_WORDS, SPELLINGS } from './spellings'
+import {
+  AGREED_NAMES,
+  FILLERS,
+  MOVEMENT_WORDS,
+  MUSCLE_WORDS,
+  SPELLINGS,
+  TELLING,
+} from './spellings'
 
 /** What a name was read as. */
 export interface NameReading {
@@ -58,6 +65,16 @@ function likeness(a: string, b: string): number {
   const [ofA, ofB] = [pairsOf(a), pairsOf(b)]
   const common = [...ofA].filter(pair => ofB.has(pair)).length
   return (2 * common) / (ofA.size + ofB.size)
+}
+
+/** Whether a name says all of another but one word that tells nothing apart. */
+function isShortFor(words: readonly string[], full: readonly string[]): boolean {
+  const left = full.filter(word => !words.includes(word))
+  return (
+    words.every(word => full.includes(word)) &&
+    left.length <= 1 &&
+    left.every(word => !TELLING.has(word))
+  )
 }
 
 interface Phrase {
@@ -134,9 +151,7 @@ export function nameReader(catalogue: Catalogue): NameReader {
     const meant = agreed.get(keyOf(words))
     if (meant !== undefined) return sure(meant)
     const holding = new Set(
-      phrases
-        .filter(phrase => words.every(word => phrase.words.includes(word)))
-        .map(({ exercise }) => exercise),
+      phrases.filter(phrase => isShortFor(words, phrase.words)).map(({ exercise }) => exercise),
     )
     return holding.size === 1 && words.length > 1 && words.some(word => MOVEMENT_WORDS.has(word))
       ? sure([...holding][0]!)

@@ -160,5 +160,11 @@ export const FILLERS: ReadonlySet<string> = new Set(
     ' ',
   ),
 )
+/** Words that make another exercise of one: where a name leaves them out, it is not that one. */
+export const TELLING: ReadonlySet<string> = new Set(
+  'one arm two hand leg band assisted decline lying kneeling hanging held front raised reverse narrow single'.split(
+    ' ',
+  ),
+)
 /** Muscles named besides: `triceps pushdown` is a pushdown. */
 export const MUSCLE_WORDS: ReadonlySet<string> = new Set(['tricep', 'bicep'])

@@ -1,5 +1,5 @@
 import type { ExerciseId } from '../../base'
-import type { SetScheme } from '../../plan/scheme'
+import type { SetScheme, WeightUnit } from '../../plan/scheme'
 import { parseScheme } from '../../plan/shorthand'
 import type { NameReader } from '../naming'
 import { MOVEMENT_WORDS } from '../naming'
@@ -21,6 +21,16 @@ export interface NotedExercise {
   /** A part of the line that was not understood. */
   readonly unread: string | undefined
 }
+
+/** What notes are read with. */
+export interface NoteReading {
+  readonly read: NameReader
+  /** What loads without a unit are in. */
+  readonly unit: WeightUnit
+}
+
+/** `@ 80` behind an exercise: a load, since no effort is that high. */
+const BARE_LOAD = /@(?:@\s?(\d+(?:[.,]\d+)?)|\s?(\d{2,3}(?:[.,]\d+)?))(?![\p{L}\d%.,])/u
 
 const GAP = '\u0001'
 type Pieces = Partial<Record<PieceKind, string>>
@@ -103,9 +113,14 @@ const saysMovement = (words: string) =>
     .some(word => MOVEMENT_WORDS.has(word.replace(/s$/, '')))
 
 /** One exercise with its sets; undefined where a text has neither a name nor sets. */
-export function notedExercise(written: string, read: NameReader): NotedExercise | undefined {
+export function notedExercise(
+  written: string,
+  { read, unit }: NoteReading,
+): NotedExercise | undefined {
   const { text, remarks } = withoutRemarks(written.replace(/^\s*[a-h]\)\s+/i, ''))
-  const { pieces, left } = taken(text)
+  const { pieces, left } = taken(
+    text.replace(BARE_LOAD, (_, said?: string, load = said) => ` ${load}${unit}`),
+  )
   const parts = left
     .split(GAP)
     .map(tidy)
@@ -155,7 +170,8 @@ export function piecesOfLine(line: string): readonly (readonly string[])[] {
     const together: string[] = []
     for (const one of part.split(TOGETHER)) {
       const before = together.at(-1)
-      if (before !== undefined && goesOn(one)) together[together.length - 1] = `${before} + ${one}`
+      if (before !== undefined && (goesOn(one) || !saysSets(one) || !saysSets(before)))
+        together[together.length - 1] = `${before} + ${one}`
       else if (one.trim() !== '') together.push(one)
     }
     return together

@@ -127,6 +127,11 @@ export const PIECES: readonly PieceRow[] = [
   },
   {
     kind: 'load',
+    spelling: of('@?\\s?(\\d{2,3})\\s?%(?:\\s?(?:of )?(?:e?1rm|max))?'),
+    written: ([, percent = '']) => `${percent}% e1rm`,
+  },
+  {
+    kind: 'load',
     spelling: of('@?\\s?(?:body ?weight|bw)(?![\\p{L}])'),
     written: () => 'bodyweight',
   },

@@ -1,9 +1,16 @@
-import { type NameReader, nameReader } from '../naming'
+import { nameReader } from '../naming'
 import type { Catalogue } from '../../plan/catalogue'
 import type { DayRole } from '../../plan/rotation'
+import type { WeightUnit } from '../../plan/scheme'
 import type { GroupingKind, Placement } from '../../plan/session'
 import { type DayHeading, headingIn, type WeekHeading } from './headings'
-import { type NotedExercise, notedExercise, piecesOfLine, saysSets } from './lines'
+import {
+  type NotedExercise,
+  notedExercise,
+  type NoteReading,
+  piecesOfLine,
+  saysSets,
+} from './lines'
 
 export interface NotedLine extends NotedExercise {
   /** The line it stands in, from 1. */
@@ -153,10 +160,11 @@ function lineOf(text: string): Line {
  * Edge:   of several weeks the first is read, and those that differ from it are named; a text without headings is one day.
  * Source: docs/formats.md#plans-from-notes; habits in `core/testing/notesCorpus.ts`.
  */
-export function readNotes(text: string, catalogue: Catalogue): NotedPlan {
+export function readNotes(text: string, catalogue: Catalogue, unit: WeightUnit = 'kg'): NotedPlan {
   return readRows(
     text.split(/\r?\n/).map((line, at) => ({ line: at + 1, text: line })),
     catalogue,
+    unit,
   )
 }
 
@@ -172,14 +180,18 @@ export interface Written {
 }
 
 /** As `readNotes`, of lines that come with their places. */
-export function readRows(lines: readonly Written[], catalogue: Catalogue): NotedPlan {
-  const reader = notesReader(nameReader(catalogue))
+export function readRows(
+  lines: readonly Written[],
+  catalogue: Catalogue,
+  unit: WeightUnit,
+): NotedPlan {
+  const reader = notesReader({ read: nameReader(catalogue), unit })
   for (const line of lines) reader.take(line)
   return reader.read()
 }
 
 /** Takes a text line by line. */
-function notesReader(read: NameReader) {
+function notesReader(reading: NoteReading) {
   const weeks: OpenWeek[] = []
   const deloads = new Set<number>()
   const unread: UnreadLine[] = []
@@ -194,7 +206,7 @@ function notesReader(read: NameReader) {
     weeks.push({ from, to, days })
   }
   function takeExercises(own: Line, line: number, raw: string): void {
-    const groups = groupsIn(own, line, read)
+    const groups = groupsIn(own, line, reading)
     if (groups.every(({ exercises }) => exercises.every(isRemark)))
       return void unread.push({ line, text: raw.trim() })
     for (const group of groups) {
@@ -252,12 +264,12 @@ const isRemark = ({ exercise, scheme, setCount, unread }: NotedLine) =>
 function groupsIn(
   { body, letter, placement, kind, isOne }: Line,
   line: number,
-  read: NameReader,
+  reading: NoteReading,
 ): readonly OpenGroup[] {
   const groups = (isOne ? [[body]] : piecesOfLine(body))
     .map(parts =>
       parts
-        .flatMap(part => notedExercise(part, read) ?? [])
+        .flatMap(part => notedExercise(part, reading) ?? [])
         .map(exercise => ({ ...exercise, line })),
     )
     .filter(group => group.length > 0)

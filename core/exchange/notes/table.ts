@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../plan/catalogue'
+import type { WeightUnit } from '../../plan/scheme'
 import { headingIn } from './headings'
 import { type NotedPlan, readRows, type Written } from './reading'
 
@@ -83,11 +84,15 @@ export function planTable(rows: readonly (readonly string[])[]): PlanTable {
 }
 
 const amount = (text: string) => text.trim().replace(/^@\s*/, '')
+/** Stands before a load whose unit the table does not say. */
+const BARE = '@@'
 const isNumber = (text: string) => /^\d+(?:[.,]\d+)?$/.test(text)
 /** A cell in the words of a note, by what its column means. */
 const SAID: Readonly<Partial<Record<PlanColumn, (cell: string, heading: string) => string>>> = {
-  load: (cell, heading) =>
-    isNumber(cell) ? `${cell} ${/lb|pound/i.test(heading) ? 'lb' : 'kg'}` : cell,
+  load: (cell, heading) => {
+    const [unit] = /lb|kg/i.exec(heading) ?? []
+    return !isNumber(cell) ? cell : unit ? `${cell} ${unit}` : `${BARE}${cell}`
+  },
   effort: (cell, heading) =>
     isNumber(cell) ? `${/rpe/i.test(heading) ? 'rpe' : 'rir'} ${cell}` : cell,
   rest: (cell, heading) =>
@@ -167,6 +172,7 @@ export function readTable(
   rows: readonly (readonly string[])[],
   table: PlanTable,
   catalogue: Catalogue,
+  unit: WeightUnit = 'kg',
 ): NotedPlan {
   const isMapped = table.headingRow >= 0 && table.mapping.exercise !== undefined
   const written = isMapped
@@ -176,5 +182,5 @@ export function readTable(
         line: at + 1,
         text: row.filter(cell => cell.trim() !== '').join(' '),
       })))
-  return readRows(written, catalogue)
+  return readRows(written, catalogue, unit)
 }

@@ -3,7 +3,7 @@ import { ROLE_NAMES } from '#core/words'
 import type { DayRole } from '#core/plan/rotation'
 import { useBoard } from '../boardContext'
 
-/** The rotation as a whole: its length, what each day is for, weekdays, and templates to start from. */
+/** The rotation as a whole: its length, what each day is for, weekdays; templates and notes to start from. */
 const board = useBoard()
 const {
   days,
@@ -16,8 +16,17 @@ const {
   roles,
   limits,
 } = useRotationEditor()
-const part = ref<'days' | 'templates'>(
-  days.value.every(({ sets }) => sets === 0) ? 'templates' : 'days',
+const { begins = undefined } = defineProps<{
+  /** The part that is open at first; left out it is the days, templates where nothing is planned. */
+  begins?: 'notes'
+}>()
+const PARTS = [
+  ['days', 'Days'],
+  ['templates', 'Start from a template'],
+  ['notes', 'From notes or a table'],
+] as const
+const part = ref<(typeof PARTS)[number][0]>(
+  begins ?? (days.value.every(({ sets }) => sets === 0) ? 'templates' : 'days'),
 )
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
@@ -26,22 +35,15 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   <PanelDialog title="Rotation" :width="860" @closed="board.close()">
     <div role="group" aria-label="What to change" class="mt-2 flex gap-1">
       <button
+        v-for="[id, words] in PARTS"
+        :key="id"
         type="button"
         class="control"
-        :aria-pressed="part === 'days'"
-        :class="part === 'days' ? 'control-strong' : ''"
-        @click="part = 'days'"
+        :aria-pressed="part === id"
+        :class="part === id ? 'control-strong' : ''"
+        @click="part = id"
       >
-        Days
-      </button>
-      <button
-        type="button"
-        class="control"
-        :aria-pressed="part === 'templates'"
-        :class="part === 'templates' ? 'control-strong' : ''"
-        @click="part = 'templates'"
-      >
-        Start from a template
+        {{ words }}
       </button>
     </div>
     <template v-if="part === 'days'">
@@ -145,6 +147,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         be dragged.
       </p>
     </template>
-    <TemplateList v-else />
+    <TemplateList v-else-if="part === 'templates'" />
+    <NotesPart v-else />
   </PanelDialog>
 </template>

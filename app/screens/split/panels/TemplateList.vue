@@ -31,7 +31,7 @@ function choose(template: (typeof offered)[number]): void {
         </button></span
       >
       <RotationStrip :days="template.days" :today="null" />
-      <span class="text-[12.5px]">{{ template.reasons.join(' · ') }}</span>
+      <span class="text-[12.5px]">{{ template.reasons }}</span>
       <span class="text-[12px] text-ink2"
         >biceps {{ formatOneDecimal(template.flexors) }}, triceps
         {{ formatOneDecimal(template.triceps) }} per 7 days. {{ template.about.join(' ') }}</span
