@@ -49,6 +49,7 @@ const CHANGE_KINDS = {
   exercise: { did: 'exercise of your own', place: 'Exercises' },
   own_method: { did: 'method of your own', place: 'Methods' },
   template: { did: 'kept session', place: 'Session' },
+  plan_template: { did: 'kept plan', place: 'Split' },
   gear: { did: 'what the studio can load', place: 'Account' },
 } as const satisfies Record<string, ChangeWords>
 

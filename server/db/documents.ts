@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { PlanContract, SessionContract } from '#shared/contracts/plan'
+import { CarriedPlanContract } from '#shared/contracts/planTemplate'
 
 /** Documents kept at a time, of each kind; a studio's open plans and sent sessions fit. */
 const MOST_KEPT = 1000
@@ -32,4 +33,5 @@ export function readOnce<Raw, Read>(read: (raw: Raw) => Read): (raw: Raw) => Rea
 /** Documents are checked on their way out too: what an older program wrote is caught here, not on a screen. */
 export const planDocument = readOnce((raw: unknown) => PlanContract.parse(raw))
 export const sessionDocument = readOnce((raw: unknown) => SessionContract.parse(raw))
+export const carriedDocument = readOnce((raw: unknown) => CarriedPlanContract.parse(raw))
 export const factsDocument = readOnce((raw: unknown) => ClientFactsContract.parse(raw))

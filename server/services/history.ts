@@ -203,7 +203,7 @@ export async function strengths(
 ): Promise<Result<{ strengths: { exercise: string; kg: number }[] }, Problem>> {
   const db = database()
   const [found, exposures] = await Promise.all([
-    client(coach, id),
+    client(coach, id, { today }),
     exposuresOf(db, coach.id, [id], addDays(today, -TREND.windowDays)),
   ])
   if (!found.ok) return found

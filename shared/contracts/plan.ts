@@ -181,7 +181,8 @@ export const SessionContract = z
   })
   .readonly()
 
-const day = z
+/** A day of a rotation (docs/formats.md). */
+export const RotationDayContract = z
   .strictObject({
     role: z.enum(DAY_ROLES),
     label: title.exactOptional(),
@@ -217,7 +218,7 @@ const rotation = z
       z.strictObject({ kind: z.literal('floating') }).readonly(),
       z.strictObject({ kind: z.literal('weekday'), startsOn: z.int().min(1).max(7) }).readonly(),
     ]),
-    days: z.array(day).min(ROTATION_LENGTH.min).max(ROTATION_LENGTH.max).readonly(),
+    days: z.array(RotationDayContract).min(ROTATION_LENGTH.min).max(ROTATION_LENGTH.max).readonly(),
   })
   .readonly()
   .refine(value => value.anchor.kind === 'floating' || canStayOnWeekdays(value.days.length), {

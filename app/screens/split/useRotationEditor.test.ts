@@ -82,8 +82,8 @@ describe('templates', () => {
   test('each says what it comes to for this client', async () => {
     const { useTemplates } = await import('./useTemplates')
     const { offered } = useTemplates()
-    expect(offered.length).toBeGreaterThan(4)
-    for (const { flexors, triceps, reasons } of offered) {
+    expect(offered.value.length).toBeGreaterThan(4)
+    for (const { flexors, triceps, reasons } of offered.value) {
       expect(flexors).toBeGreaterThan(0)
       expect(triceps).toBeGreaterThan(0)
       expect(reasons).toMatch(/ min · every exercise| inside/)
@@ -93,9 +93,9 @@ describe('templates', () => {
   test('put in, its days stand in the place of those that were there, as one step of undo', async () => {
     const { useTemplates } = await import('./useTemplates')
     const { offered, use } = useTemplates()
-    expect(use(offered[0]!).ok).toBe(true)
+    expect(use(offered.value[0]!).ok).toBe(true)
     expect(of.days.value.map(({ sessions }) => sessions === 0)).toEqual(
-      offered[0]!.days.map(({ isRest }) => isRest),
+      offered.value[0]!.days.map(({ isRest }) => isRest),
     )
     store.undo()
     expect(store.plan).toEqual(plan)

@@ -1,32 +1,136 @@
-import { rankedTemplates, rotationEdit } from '#core/design/templates'
+import {
+  byFit,
+  offeredRotation,
+  type OfferedRotation,
+  rankedTemplates,
+  rotationEdit,
+} from '#core/design/templates'
+import { usualSets } from '#core/plan/block'
 import { capitalised, fitChangeWords, fitReasons, ROLE_NAMES } from '#core/words'
+import {
+  KeptTemplate,
+  type PlanTemplate,
+  PlanTemplateFile,
+  PlanTemplatesView,
+} from '#shared/contracts/planTemplate'
 import { newId } from '~/shell/newId'
 
-/** Rotations to start from, fitted to the client, those first that fit best. */
+/** What a template is, whoever made it. */
+interface Shown {
+  readonly id: string
+  readonly name: string
+  readonly about: string
+  /** The coach's own: it can be removed, and goes out as a file. */
+  readonly own?: PlanTemplate
+}
+
+/** Rotations to start from, built in and the coach's own, fitted to the client, those first that fit best. */
 export function useTemplates() {
   const store = usePlanStore()
+  const { ask } = useApi()
+  const own = shallowRef<readonly PlanTemplate[]>([])
+  const problem = ref('')
+
+  async function load(): Promise<void> {
+    const mine = await ask('/api/plan-templates', { answer: PlanTemplatesView })
+    if (mine.ok) own.value = mine.value.templates
+  }
   // Fitted once, when the list opens: the plan on the board is what it is laid against.
-  const [plan, context] = [store.plan, store.context]
-  const ranked = plan && context ? rankedTemplates(toRaw(plan), toRaw(context), newId) : []
-  const offered = ranked.map(offer => ({
-    id: offer.wanted.id,
-    name: offer.wanted.name,
-    about: offer.wanted.reasons,
-    reasons: capitalised(fitReasons(offer).join(' · ')),
-    changes: context ? fitChangeWords(offer.fitted, context.catalogue) : [],
-    flexors: offer.strip.flexorsPer7Days,
-    triceps: offer.strip.tricepsPer7Days,
-    days: offer.strip.days.map((day, at) => {
-      const { role, label, sessions } = offer.fitted.days[at]!
-      return {
-        ...day,
-        name: label ?? ROLE_NAMES[role],
-        isRest: sessions.length === 0,
-        state: 'planned' as const,
-      }
-    }),
-    fitted: offer.fitted,
-  }))
-  const use = ({ fitted }: (typeof offered)[number]) => store.edit(rotationEdit(fitted))
-  return { offered, use }
+  const [plan, context] = [toRaw(store.plan), toRaw(store.context)]
+  const builtIn =
+    plan && context
+      ? rankedTemplates(plan, context, newId).map(offer => ({
+          ...offer,
+          wanted: {
+            id: offer.wanted.id,
+            name: offer.wanted.name,
+            about: offer.wanted.reasons.join(' '),
+          } as Shown,
+        }))
+      : []
+  const ofOwn = computed(() =>
+    plan && context
+      ? own.value.map(template =>
+          offeredRotation(
+            {
+              id: template.id,
+              name: template.name,
+              about: template.reason,
+              own: template,
+            } as Shown,
+            template.content.days,
+            plan,
+            {
+              context,
+              newId,
+              startsOn: plan.startsOn,
+              now: plan.rotation,
+              ...(template.content.usualSets !== usualSets(context.method) && {
+                writtenFor: template.content.usualSets,
+              }),
+            },
+          ),
+        )
+      : [],
+  )
+  const offered = computed(() => byFit<Shown>([...ofOwn.value, ...builtIn]).map(shownOf))
+  function shownOf(offer: OfferedRotation<Shown>) {
+    return {
+      ...offer.wanted,
+      reasons: capitalised(fitReasons(offer).join(' · ')),
+      changes: context ? fitChangeWords(offer.fitted, context.catalogue) : [],
+      flexors: offer.strip.flexorsPer7Days,
+      triceps: offer.strip.tricepsPer7Days,
+      days: offer.strip.days.map((day, at) => {
+        const { role, label, sessions } = offer.fitted.days[at]!
+        return {
+          ...day,
+          name: label ?? ROLE_NAMES[role],
+          isRest: sessions.length === 0,
+          state: 'planned' as const,
+        }
+      }),
+      fitted: offer.fitted,
+    }
+  }
+  type Offered = ReturnType<typeof shownOf>
+
+  function use({ fitted, own: kept }: Offered) {
+    const { passes, block } = kept?.content ?? {}
+    return store.editAll([
+      rotationEdit(fitted),
+      ...(passes === undefined
+        ? []
+        : [{ kind: 'set_block' as const, passes, block: { ...plan?.block, ...block } }]),
+    ])
+  }
+  async function remove({ id }: Offered): Promise<void> {
+    const result = await ask(`/api/plan-templates/${id}`, {
+      method: 'DELETE',
+      answer: KeptTemplate,
+    })
+    if (result.ok) await load()
+  }
+  async function takeIn(file: File | undefined): Promise<void> {
+    problem.value = ''
+    if (!file) return
+    const body = PlanTemplateFile.safeParse(
+      await file
+        .text()
+        .then(JSON.parse)
+        .catch(() => null),
+    )
+    if (!body.success)
+      return void (problem.value = `${file.name} is no template. Choose a file made with “Export” under a template of your own.`)
+    const result = await ask('/api/plan-templates/import', {
+      method: 'POST',
+      body: body.data,
+      answer: KeptTemplate,
+    })
+    if (result.ok) await load()
+    else if (result.error.kind === 'refused')
+      problem.value = result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
+    else problem.value = 'The server does not answer. Nothing was taken in; try again.'
+  }
+  return { offered, use, load, remove, takeIn, problem: readonly(problem) }
 }

@@ -32,3 +32,18 @@ export function forAnotherExercise(scheme: SetScheme): SetScheme {
     ({ setUp: _setUp, attachment: _handle, position: _place, ...stage }) => stage,
   )
 }
+
+/** What is set for one body: it says nothing about another. */
+const OF_ONE_BODY = ['seat', 'pad', 'hands'] as const
+
+/** The same sets for another client: weights are found anew, and seat, pad and width of the hands set anew. */
+export function forAnotherClient(scheme: SetScheme): SetScheme {
+  return changed(withoutWeights(scheme), stage => {
+    if (!stage.setUp) return stage
+    const { setUp, ...others } = stage
+    const kept = Object.fromEntries(
+      Object.entries(setUp).filter(([what]) => !(OF_ONE_BODY as readonly string[]).includes(what)),
+    )
+    return Object.keys(kept).length > 0 ? { ...others, setUp: kept } : others
+  })
+}

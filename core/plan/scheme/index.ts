@@ -87,4 +87,4 @@ export {
   setUpText,
 } from './setUp'
 export type { SetUp, SetUpField } from './setUp'
-export { forAnotherExercise, withoutWeights } from './forAnother'
+export { forAnotherClient, forAnotherExercise, withoutWeights } from './forAnother'

@@ -28,6 +28,7 @@ const RECORDED: Readonly<Record<string, Recorded>> = {
   credit_changes: { key: ['coach_id', 'key'] },
   methods: BY_ID,
   session_templates: BY_ID,
+  plan_templates: BY_ID,
   notes: BY_ID,
   goals: BY_ID,
 }

@@ -18,12 +18,13 @@ const {
 } = useRotationEditor()
 const { begins = undefined } = defineProps<{
   /** The part that is open at first; left out it is the days, templates where nothing is planned. */
-  begins?: 'notes'
+  begins?: 'notes' | 'carry'
 }>()
 const PARTS = [
   ['days', 'Days'],
   ['templates', 'Start from a template'],
   ['notes', 'From notes or a table'],
+  ['carry', 'Keep it, or give it to others'],
 ] as const
 const part = ref<(typeof PARTS)[number][0]>(
   begins ?? (days.value.every(({ sets }) => sets === 0) ? 'templates' : 'days'),
@@ -148,6 +149,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       </p>
     </template>
     <TemplateList v-else-if="part === 'templates'" />
-    <NotesPart v-else />
+    <NotesPart v-else-if="part === 'notes'" />
+    <CarryPart v-else />
   </PanelDialog>
 </template>

@@ -4,8 +4,9 @@ import { useBoard } from '../boardContext'
 
 /** Rotations to start from, by how well they fit this client, each with its strip, its reasons and what would differ. */
 const board = useBoard()
-const { offered, use } = useTemplates()
-function choose(template: (typeof offered)[number]): void {
+const { offered, use, load, remove, takeIn, problem } = useTemplates()
+onMounted(load)
+function choose(template: (typeof offered.value)[number]): void {
   if (!use(template).ok) return
   board.close()
   board.say(`${template.name}, fitted to this client. Z brings the old rotation back.`)
@@ -13,6 +14,17 @@ function choose(template: (typeof offered)[number]): void {
 </script>
 
 <template>
+  <div class="mt-3 flex flex-wrap items-center gap-3">
+    <p class="text-ink2">What fits best stands first, as this client would get it.</p>
+    <label class="control ml-auto cursor-pointer focus-within:outline-2 focus-within:outline-focus"
+      >Take a template in<input
+        type="file"
+        accept=".json,application/json"
+        class="sr-only"
+        @change="takeIn(($event.target as HTMLInputElement).files?.[0])"
+    /></label>
+    <p v-if="problem" role="alert" class="alert-chip w-full">{{ problem }}</p>
+  </div>
   <ol class="mt-3 grid gap-x-6 md:grid-cols-2" aria-label="Templates, best fit first">
     <li
       v-for="template in offered"
@@ -20,7 +32,8 @@ function choose(template: (typeof offered)[number]): void {
       class="flex flex-col gap-1 border-t border-hair py-2"
     >
       <span class="flex items-baseline gap-2"
-        ><b class="font-display text-[15px]">{{ template.name }}</b
+        ><b dir="auto" class="font-display text-[15px]">{{ template.name }}</b
+        ><span v-if="template.own" class="text-[12px] text-ink2">your own</span
         ><button
           type="button"
           class="control ml-auto"
@@ -32,10 +45,26 @@ function choose(template: (typeof offered)[number]): void {
       >
       <RotationStrip :days="template.days" :today="null" />
       <span class="text-[12.5px]">{{ template.reasons }}</span>
-      <span class="text-[12px] text-ink2"
+      <span dir="auto" class="text-[12px] text-ink2"
         >biceps {{ formatOneDecimal(template.flexors) }}, triceps
-        {{ formatOneDecimal(template.triceps) }} per 7 days. {{ template.about.join(' ') }}</span
+        {{ formatOneDecimal(template.triceps) }} per 7 days. {{ template.about }}</span
       >
+      <span v-if="template.own" class="flex gap-3 text-[12px]">
+        <a
+          class="quiet-link"
+          :href="`/api/plan-templates/${template.id}/export`"
+          :download="`${template.name}.json`"
+          >export</a
+        >
+        <button
+          type="button"
+          class="quiet-link"
+          :aria-label="`Remove ${template.name}`"
+          @click="remove(template)"
+        >
+          remove
+        </button>
+      </span>
       <details v-if="template.changes.length > 0" class="text-[12px]">
         <summary class="cursor-pointer">
           {{

@@ -1,0 +1,68 @@
+import { boardIsLive, expect, openSplit, saved, signIn, test } from '../support/test'
+
+test('a rotation is kept as a template and carried to three clients with other days and equipment, seen before, and taken back', async ({
+  page,
+  studio,
+}) => {
+  await signIn(page, studio)
+  await openSplit(page, studio, 'Marit')
+  await page.keyboard.press('o')
+  await page.getByRole('button', { name: 'Keep it, or give it to others' }).click()
+  await page.getByLabel('Keep it as a template').fill('Harbour eight')
+  await page.getByLabel('Why, for whom').fill('Own arm day')
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click()
+  await expect(page.getByText(/^Kept\. It stands under/)).toBeVisible()
+
+  const clients = page.getByRole('group', { name: 'Clients' })
+  const names = ['Emil', 'Kaja', 'Pia']
+  for (const name of names)
+    await clients.getByRole('checkbox', { name: new RegExp(`^${name}`) }).setChecked(true)
+  const version = async (name: string) => {
+    const view = await page.request.get(`/api/clients/${studio.client(name).id}`)
+    return ((await view.json()) as { block: { version: number } }).block.version
+  }
+  const before = await Promise.all(names.map(version))
+  await page.getByRole('button', { name: 'See what would differ' }).click()
+  const list = page.getByRole('list', { name: 'Client by client' })
+  await expect(list.locator(':scope > li')).toHaveCount(3)
+  const emil = list.locator(':scope > li').filter({ hasText: 'Emil' })
+  await expect(emil).toContainText('would go into')
+  await emil.getByText(/differences?$/).click()
+  await expect(emil.getByRole('listitem').first()).toBeVisible()
+  expect(await Promise.all(names.map(version))).toEqual(before)
+
+  await page.getByRole('button', { name: 'Give it to 3 clients' }).click()
+  await expect(page.getByText('3 clients have it.')).toBeVisible()
+  expect(await Promise.all(names.map(version))).toEqual(before.map(one => one + 1))
+  await page.getByRole('button', { name: 'Take it back from 3 clients' }).click()
+  await expect(list.getByText('taken back')).toHaveCount(3)
+
+  // The template stands in the list of every client, fitted to each.
+  await openSplit(page, studio, 'Emil')
+  await page.keyboard.press('o')
+  await page.getByRole('button', { name: 'Start from a template' }).click()
+  const own = page
+    .getByRole('list', { name: 'Templates, best fit first' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Harbour eight' })
+  await expect(own).toContainText('your own')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    own.getByRole('link', { name: 'export' }).click(),
+  ])
+  expect(file.suggestedFilename()).toBe('Harbour eight.json')
+  await page.getByLabel('Take a template in').setInputFiles(await file.path())
+  await expect(page.getByText('Harbour eight (2)')).toBeVisible()
+  await page.getByLabel('Take a template in').setInputFiles({
+    name: 'letter.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"letter"}'),
+  })
+  await expect(page.getByRole('alert')).toHaveText(/^letter\.json is no template/)
+  await page.getByRole('button', { name: 'Use Harbour eight', exact: true }).click()
+  await expect(page.getByText(/^Harbour eight, fitted to this client/)).toBeVisible()
+  await saved(page)
+  await page.keyboard.press('z')
+  await saved(page)
+  await boardIsLive(page)
+})
