@@ -4,7 +4,7 @@ import type { FitChange, FittedRotation, OfferedRotation } from '../design/templ
 import { formatSets } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
-import { listed } from './text'
+import { capitalised, listed } from './text'
 
 const MINUTE = 60
 const dayWords = ({ role, label }: RotationDay) => label ?? ROLE_NAMES[role]
@@ -35,7 +35,7 @@ function changeWords(
 export const fitChangeWords = (
   { changes, days }: FittedRotation,
   catalogue: Catalogue,
-): readonly string[] => changes.map(change => changeWords(change, days, catalogue))
+): readonly string[] => changes.map(change => capitalised(changeWords(change, days, catalogue)))
 
 const times = (count: number, one: string, many: string) =>
   count === 1 ? `one ${one}` : `${count} ${many}`

@@ -123,6 +123,41 @@ test('a block opened from a spreadsheet is planned and sent', async ({ page, stu
   await expect(page.getByText(/^Rotation 1 is sent: 3 sessions\.$/)).toBeVisible()
 })
 
+test('heads and grips that a block misses are seen, turns that fill them proposed, taken and taken back', async ({
+  page,
+  studio,
+}) => {
+  const id = await clientOn(page, studio, 'Eir Nesdal', [1, 3, 5])
+  await page.keyboard.press('i')
+  await page
+    .getByLabel('Notes of a session, a week or a block')
+    .fill('Mon: pushdown 4x12, cable curl 4x12\nWed: rope pushdown 4x12\nFri: barbell curl 3x10')
+  await page.getByRole('button', { name: 'Show it on the board' }).click()
+  await page.keyboard.press('Enter')
+  await saved(page)
+  await page.goto(`/clients/${id}/block?view=heads`)
+  await expect(
+    page.locator('[aria-busy=false]').filter({ has: page.getByRole('group', { name: 'View' }) }),
+  ).toBeVisible()
+  const cell = (rotation: number) =>
+    page.getByRole('img', {
+      name: new RegExp(`^Triceps, arm overhead, rotation ${rotation}: `),
+    })
+  await expect(cell(1)).toHaveAccessibleName(/not at all/)
+  await page.keyboard.press('p')
+  const proposed = page.getByRole('list', { name: 'Proposed turns' })
+  await expect(proposed.getByRole('listitem').first()).toContainText('take turns')
+  await expect(page.getByText(/Triceps, arm overhead 0\u00A0% to/)).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('The turns are in the block. Z takes them back.')).toBeVisible()
+  await expect(cell(2)).toHaveAccessibleName(/reached/)
+  await page.keyboard.press('2')
+  await expect(page.getByRole('region', { name: 'Exercises that take turns' })).toContainText('B')
+  await page.keyboard.press('z')
+  await page.keyboard.press('6')
+  await expect(cell(2)).toHaveAccessibleName(/not at all/)
+})
+
 test('a file that is no table is told, and nothing is lost', async ({ page, studio }) => {
   await clientOn(page, studio, 'Ylva Torsnes', [1, 3])
   await page.keyboard.press('i')

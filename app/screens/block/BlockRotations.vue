@@ -262,9 +262,11 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
         class="cell slim"
         :data-current="column.at === at || undefined"
         :data-deload="column.isDeload || undefined"
-        ><span v-if="column.choice" class="disc" :class="{ hollow: column.choice === 'B' }">{{
-          column.choice === 'both' ? 'A B' : column.choice
-        }}</span
+        ><span
+          v-if="column.choice"
+          class="disc"
+          :class="{ hollow: column.choice !== 'A' && column.choice !== 'both' }"
+          >{{ column.choice === 'both' ? 'mix' : column.choice }}</span
         ><span v-else class="text-ink3">same</span></span
       >
       <span />

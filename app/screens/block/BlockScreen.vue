@@ -134,7 +134,8 @@ useActions(
         <LazyBlockTerms v-else-if="view === 'terms'" />
         <LazyBlockLoads v-else-if="view === 'loads'" />
         <LazyBlockCharts v-else-if="view === 'charts'" />
-        <LazyBlockCalendar v-else />
+        <LazyBlockCalendar v-else-if="view === 'calendar'" />
+        <LazyBlockHeads v-else />
       </template>
     </main>
     <footer class="sticky bottom-0 z-10 bg-ground">

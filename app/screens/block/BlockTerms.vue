@@ -288,16 +288,19 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
       <section aria-labelledby="terms-turns" class="mt-3">
         <h2 id="terms-turns" class="section-head">Exercises that take turns</h2>
         <ul>
-          <li v-for="turn in turns" :key="turn.alternation.slot" class="flex items-center gap-2">
+          <li v-for="turn in turns" :key="turn.slot" class="flex items-center gap-2">
             <span class="flex-1"
-              >{{ turn.words }} <b>A</b>, {{ turn.other }} <b>B</b>,
-              {{ ALTERNATION_NAMES[turn.alternation.by] }}</span
+              >{{ turn.words }} <b>A</b>,
+              <template v-for="other in turn.others" :key="other.letter"
+                >{{ other.name }} <b>{{ other.letter }}</b>,
+              </template>
+              {{ ALTERNATION_NAMES[turn.by] }}</span
             >
             <button
               type="button"
               class="quiet-link"
               :aria-label="`No turns for ${turn.words}`"
-              @click="dropTurn(turn.alternation.slot)"
+              @click="dropTurn(turn.slot)"
             >
               <X :size="14" aria-hidden="true" />
             </button>

@@ -9,6 +9,7 @@ export const BLOCK_VIEWS = [
   ['loads', 'Loads'],
   ['charts', 'Charts'],
   ['calendar', 'Calendar'],
+  ['heads', 'Heads and grips'],
 ] as const
 export type BlockView = (typeof BLOCK_VIEWS)[number][0]
 
@@ -19,6 +20,8 @@ export interface BlockPage {
   readonly show: (view: BlockView) => void
   readonly toSplit: () => unknown
 }
+const hasTurns = ({ view, block }: BlockPage) =>
+  view() === 'heads' && block.heads.proposed.value.length > 0
 const onRotations = ({ view }: BlockPage) => view() === 'rotations'
 
 /** Everything that can be done on the Block page. */
@@ -110,10 +113,17 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
       do: ({ block }) => block.nextLook(),
     },
     {
+      id: 'propose_turns',
+      keys: ['p'],
+      label: 'turns that fill missed heads and grips',
+      when: ({ view }) => view() === 'heads',
+      do: ({ block }) => block.heads.propose(),
+    },
+    {
       id: 'view',
-      keys: ['1', '2', '3', '4', '5'],
-      caps: ['1', '…', '5'],
-      label: 'rotations, terms, loads, charts, calendar',
+      keys: ['1', '2', '3', '4', '5', '6'],
+      caps: ['1', '…', '6'],
+      label: 'rotations, terms, loads, charts, calendar, heads and grips',
       do: ({ show }, { key }) => show(BLOCK_VIEWS[Number(key) - 1]![0]),
       isByKeyOnly: true,
     },
@@ -126,9 +136,9 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
     {
       id: 'split',
       keys: ['Enter'],
-      label: 'back to the Split board',
-      when: onRotations,
-      do: ({ toSplit }) => toSplit(),
+      label: 'back to the Split board; under Heads and grips, take the proposed turns',
+      when: page => onRotations(page) || hasTurns(page),
+      do: page => (hasTurns(page) ? page.block.heads.take() : page.toSplit()),
       isByKeyOnly: true,
     },
   ],

@@ -224,7 +224,11 @@ export function blockReadout(
     `Rotation ${column.number}, ${column.state}`,
     `${column.sets} sets, ${column.minutes} min`,
     column.rir ? shortEffort(column.rir.compound, column.rir.isolation) : '',
-    column.choice ? `exercises ${column.choice === 'both' ? 'A and B' : column.choice}` : '',
+    column.choice
+      ? column.choice === 'both'
+        ? 'exercises by their own turns'
+        : `exercises ${column.choice}`
+      : '',
     `${rail.name} ${cell.total} (${cell.parts})`,
     before ? changeWords(column.sets - before.sets, before.number) : '',
     ...column.exceptions,

@@ -10,6 +10,7 @@ import {
   shareOfBlock,
   sinceBefore,
 } from './blockRows'
+import { useBlockHeads } from './useBlockHeads'
 import { useBlockSteps } from './useBlockSteps'
 import { useSendRotation } from './useSendRotation'
 import { useTrials } from './useTrials'
@@ -88,6 +89,7 @@ export function useBlock() {
     ...steps,
     ...useTrials(place, steps.change),
     ...useSendRotation(place),
+    heads: useBlockHeads(place),
     at,
     groupAt,
     group,

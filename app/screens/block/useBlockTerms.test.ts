@@ -174,7 +174,7 @@ describe('effort, waves and deloads', () => {
 })
 
 describe('exercises that take turns', () => {
-  test('the other one stands in; said again, it is another', async () => {
+  test('others stand in, one after the other', async () => {
     const { store, of } = await terms()
     const { slot, words } = of.slots.value.find(({ slot: one }) => one.exercise === 'cable_curl')!
     expect(words).toBe('Day 2: Cable curl, bar')
@@ -182,6 +182,7 @@ describe('exercises that take turns', () => {
     of.addTurn(slot.id, first!.exercise, 'exposure')
     of.addTurn(slot.id, second!.exercise, 'exposure')
     expect(store.plan?.block?.alternations?.map(({ exercise }) => exercise)).toEqual([
+      first!.exercise,
       second!.exercise,
     ])
     expect(of.turns.value[0]).toMatchObject({ words })

@@ -2,9 +2,13 @@ import { exerciseId, isPlainDate, plainDate, DAYS_PER_WEEK } from '#core/base'
 import {
   type Alternation,
   type BlockEvent,
+  CHOICE_LETTERS,
+  choicesForSlot,
   type GroupRamp,
   MOST_PASSES,
+  turnsIn,
   withPart,
+  withTurn,
 } from '#core/plan/block'
 import { type Group, GROUPS, requireExercise } from '#core/plan/catalogue'
 import { EFFORT, GROUP_NAMES, slotName, unplacedWords } from '#core/words'
@@ -19,7 +23,6 @@ import {
   type Trade,
 } from '#core/design/progress'
 import { daySlots } from '#core/plan/rotation'
-import { choicesForSlot } from './blockChoices'
 import { newId } from '~/shell/newId'
 
 const WEEKS = { least: 2, most: 16 } as const
@@ -173,16 +176,19 @@ export function useBlockTerms() {
       : [],
   )
   const turns = computed(() =>
-    (block.value.alternations ?? []).map(alternation => {
-      const held = slots.value.find(({ slot }) => slot.id === alternation.slot)
-      return {
-        alternation,
-        words: held?.words ?? 'An exercise that is not in the rotation any more',
-        other: store.context
-          ? requireExercise(store.context.catalogue, alternation.exercise).name
-          : alternation.exercise,
-      }
-    }),
+    turnsIn(block.value).map(({ slot, others, by }) => ({
+      slot,
+      by,
+      words:
+        slots.value.find(one => one.slot.id === slot)?.words ??
+        'An exercise that is not in the rotation any more',
+      others: others.map(({ exercise }, at) => ({
+        letter: CHOICE_LETTERS[at + 1]!,
+        name: store.context
+          ? requireExercise(store.context.catalogue, exercise).name
+          : (exercise as string),
+      })),
+    })),
   )
   const choices = (slotId: string) =>
     store.plan && store.context ? choicesForSlot(store.plan, store.context, slotId) : []
@@ -191,11 +197,15 @@ export function useBlockTerms() {
     const choice = choices(slot).find(({ exercise }) => exercise === other)
     if (!held || !choice)
       return void (message.value = 'Turns: choose an exercise of the rotation and the other one.')
-    const others = (block.value.alternations ?? []).filter(alternation => alternation.slot !== slot)
-    putPart('alternations', [
-      ...others,
-      { slot: held.slot.id, exercise: exerciseId(choice.exercise), intent: choice.intent, by },
-    ])
+    const next = withTurn(block.value.alternations ?? [], {
+      slot: held.slot.id,
+      exercise: exerciseId(choice.exercise),
+      intent: choice.intent,
+      by,
+    })
+    if (!next)
+      return void (message.value = `Turns: a place changes between ${CHOICE_LETTERS.length} exercises at most, each once.`)
+    putPart('alternations', next)
   }
   function dropTurn(slot: string): void {
     putPart(

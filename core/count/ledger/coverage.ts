@@ -72,6 +72,13 @@ const WISH = {
   headsFromSets: 6,
   forearmSidesFromSets: 3,
 } as const
+/** The least shares that are wished for, heads by their bounds. */
+export const COVERAGE_WISHES = {
+  heads: HEAD_WISH,
+  lengthened: WISH.lengthened,
+  overhead: WISH.overhead,
+  neutral: WISH.neutral,
+} as const
 const SLACK = 1e-9
 /** What rounds to a wish in whole per cent meets it. */
 const MET = 0.005
@@ -129,10 +136,57 @@ const describedSets = remembered(
   },
 )
 
-function shareWhere(direct: readonly DirectSets[], holds: (sets: DirectSets) => boolean): number {
-  const all = direct.reduce((sum, { sets }) => sum + sets, 0)
-  return all === 0 ? 0 : direct.filter(holds).reduce((sum, { sets }) => sum + sets, 0) / all
+/** Sets by head, length and grip, before they are shares: what several rotations or exercises come to can be added up. */
+export interface CoverageSums {
+  /** Counted sets of each head; empty for groups of one muscle. */
+  readonly heads: Readonly<Partial<Record<Muscle, number>>>
+  readonly direct: number
+  readonly lengths: Coverage['lengths']
+  /** Direct sets that have a grip; of both groups of flexors together. */
+  readonly gripped: number
+  readonly grips: Coverage['grips']
+  readonly overhead: number
 }
+
+const setsWhere = (direct: readonly DirectSets[], holds: (sets: DirectSets) => boolean): number =>
+  direct.filter(holds).reduce((sum, { sets }) => sum + sets, 0)
+const all = () => true
+
+/** Sets of one group by head, length and grip. Units: sets of a rotation. */
+export function coverageSums(
+  ledger: Pick<RotationLedger, 'work'>,
+  group: Group,
+  context: PlanContext,
+): CoverageSums {
+  const work = ledger.work.flat()
+  const direct = directSets(work, [group], context)
+  const gripped = FLEXORS.includes(group) ? directSets(work, FLEXORS, context) : direct
+  return {
+    heads: Object.fromEntries(heads(ledger, group).map(({ muscle, sets }) => [muscle, sets])),
+    direct: setsWhere(direct, all),
+    lengths: {
+      lengthened: setsWhere(direct, ({ length }) => length === 'lengthened'),
+      mid: setsWhere(direct, ({ length }) => length === 'mid'),
+      shortened: setsWhere(direct, ({ length }) => length === 'shortened'),
+    },
+    gripped: setsWhere(gripped, all),
+    grips: {
+      supinated: setsWhere(gripped, ({ grip }) => grip === 'supinated'),
+      neutral: setsWhere(gripped, ({ grip }) => grip === 'neutral'),
+      pronated: setsWhere(gripped, ({ grip }) => grip === 'pronated'),
+    },
+    overhead: setsWhere(direct, ({ isOverhead }) => isOverhead),
+  }
+}
+
+const shareOf = (part: number, whole: number) => (whole === 0 ? 0 : part / whole)
+const shares = <Key extends string>(
+  parts: Readonly<Record<Key, number>>,
+  whole: number,
+): Readonly<Record<Key, number>> =>
+  Object.fromEntries(
+    Object.entries<number>(parts).map(([key, part]) => [key, shareOf(part, whole)]),
+  ) as Record<Key, number>
 
 /**
  * How one group's sets of a rotation lie over heads, lengths and grips, and which wishes are missed.
@@ -145,30 +199,23 @@ export function coverage(
   group: Group,
   context: PlanContext,
 ): Coverage {
-  const work = ledger.work.flat()
-  const direct = directSets(work, [group], context)
-  const gripped = FLEXORS.includes(group) ? directSets(work, FLEXORS, context) : direct
-  const counted = heads(ledger, group)
+  const sums = coverageSums(ledger, group, context)
+  const counted = Object.entries(sums.heads).map(([muscle, sets]) => ({
+    muscle: muscle as Muscle,
+    sets,
+  }))
   const sum = counted.reduce((total, { sets }) => total + sets, 0)
   const part: Omit<Coverage, 'gaps'> = {
     group,
     heads: counted.map(({ muscle, sets }) => ({
       muscle,
-      share: sum === 0 ? 0 : sets / sum,
+      share: shareOf(sets, sum),
       wish: HEAD_WISH[muscle] ?? [0, 1],
     })),
-    lengths: {
-      lengthened: shareWhere(direct, ({ length }) => length === 'lengthened'),
-      mid: shareWhere(direct, ({ length }) => length === 'mid'),
-      shortened: shareWhere(direct, ({ length }) => length === 'shortened'),
-    },
-    grips: {
-      supinated: shareWhere(gripped, ({ grip }) => grip === 'supinated'),
-      neutral: shareWhere(gripped, ({ grip }) => grip === 'neutral'),
-      pronated: shareWhere(gripped, ({ grip }) => grip === 'pronated'),
-    },
-    overheadShare: shareWhere(direct, ({ isOverhead }) => isOverhead),
-    directSets: direct.reduce((total, { sets }) => total + sets, 0),
+    lengths: shares(sums.lengths, sums.direct),
+    grips: shares(sums.grips, sums.gripped),
+    overheadShare: shareOf(sums.overhead, sums.direct),
+    directSets: sums.direct,
   }
   return { ...part, gaps: modeOf(context, group) === 'build' ? gapsOf(part, sum, counted) : [] }
 }

@@ -1,15 +1,19 @@
 import { daysBetween, type PlainDate, remembered, DAYS_PER_WEEK } from '../../base'
 import {
-  type Alternation,
   type BlockEvent,
   type BlockException,
   type BlockPlan,
   findSlot,
+  CHOICE_LETTERS,
+  type ChoiceLetter,
   heldIn,
   type HeldChange,
   passDates,
   type PlanDocument,
   sessionOn,
+  turnAt,
+  type Turns,
+  turnsIn,
 } from '../../plan/block'
 import { rotationLedger } from '../../count/ledger'
 import { type Group, requireExercise } from '../../plan/catalogue'
@@ -69,8 +73,8 @@ export interface BlockPass {
   readonly working: number | null
   /** Reps in reserve of the first working set; null where the rotation's own are left alone. */
   readonly rir: { readonly compound: number; readonly isolation: number } | null
-  /** Which of two exercises that take turns; null where none do. */
-  readonly choice: 'A' | 'B' | 'both' | null
+  /** Which of the exercises that take turns; null where none do. */
+  readonly choice: ChoiceLetter | 'both' | null
   readonly rotation: Rotation
   readonly sessions: readonly BlockSession[]
   readonly notPlaced: PassSets['notPlaced']
@@ -83,20 +87,6 @@ export interface ExpandedBlock {
   readonly passes: readonly BlockPass[]
   readonly from: PlainDate
   readonly to: PlainDate
-}
-
-function choiceOf(
-  { by }: Alternation,
-  pass: { readonly working: number; readonly workingPasses: number; readonly week: number },
-): 'A' | 'B' {
-  switch (by) {
-    case 'exposure':
-      return pass.working % 2 === 0 ? 'A' : 'B'
-    case 'week':
-      return pass.week % 2 === 0 ? 'A' : 'B'
-    case 'half':
-      return pass.working < Math.ceil(pass.workingPasses / 2) ? 'A' : 'B'
-  }
 }
 
 interface Course {
@@ -204,7 +194,7 @@ const missedKey = ({ pass, day, place }: Pick<SentSession, 'pass' | 'day' | 'pla
   [pass, day, place].join(' ')
 
 /** Working passes before this one in which the client missed the session a slot is in. */
-function missedBefore({ plan, deloads, missed }: Course, { slot }: Alternation, pass: number) {
+function missedBefore({ plan, deloads, missed }: Course, { slot }: Turns, pass: number) {
   if (missed.size === 0) return 0
   const places = plan.rotation.days.flatMap((day, d) =>
     day.sessions.flatMap((session, place) =>
@@ -216,19 +206,20 @@ function missedBefore({ plan, deloads, missed }: Course, { slot }: Alternation, 
   ).length
 }
 
-/** Which of two exercises it is: turns by exposure count those done. An exception turns it round. */
+/** Which of the exercises it is, from 0: turns by exposure count those done. An exception takes the next one. */
 function turnChoice(course: Course, { at, working, exceptions }: Turn) {
   const { plan, workingPasses } = course
-  const isFlipped = exceptions.some(({ kind }) => kind === 'choice')
-  return (alternation: Alternation, on: PlainDate): 'A' | 'B' => {
-    const choice = choiceOf(alternation, {
+  const isNext = exceptions.some(({ kind }) => kind === 'choice')
+  return (turns: Turns, on: PlainDate): number => {
+    const count = turns.others.length + 1
+    const own = turnAt(turns.by, count, {
       working:
         Math.min(working, workingPasses - 1) -
-        (alternation.by === 'exposure' ? missedBefore(course, alternation, at) : 0),
+        (turns.by === 'exposure' ? missedBefore(course, turns, at) : 0),
       workingPasses,
       week: Math.floor(daysBetween(plan.startsOn, on) / DAYS_PER_WEEK),
     })
-    return (choice === 'B') === isFlipped ? 'A' : 'B'
+    return isNext ? (own + 1) % count : own
   }
 }
 
@@ -313,6 +304,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     held: heldIn(block, at),
   }
   const choiceFor = turnChoice(course, turn)
+  const turns = turnsIn(block)
   const shiftFor = (group: Group | undefined) =>
     turn.exceptions.reduce(
       (sum, exception) =>
@@ -332,10 +324,10 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     rirShiftOf: slot => rirShift + ownShift(slot, shiftFor, course.context),
     isDeload: isDeload || isLight,
     repShift: isDeload ? 0 : (wave[rampStep % Math.max(1, wave.length)] ?? 0),
-    otherOf: slot =>
-      block.alternations?.find(
-        alternation => alternation.slot === slot.id && choiceFor(alternation, on) === 'B',
-      ),
+    otherOf: slot => {
+      const own = turns.find(one => one.slot === slot.id)
+      return own?.others[choiceFor(own, on) - 1]
+    },
     ...(block.failure && {
       isToFailure: daysBetween(plan.startsOn, on) >= (block.failure.fromWeek - 1) * DAYS_PER_WEEK,
     }),
@@ -351,8 +343,9 @@ function passOf(course: Course, at: number, working: number): BlockPass {
   )
   const first = dates[at]?.[0] ?? plan.startsOn
   const [choice, ...others] = new Set(
-    (block.alternations ?? []).map(alternation =>
-      choiceFor(alternation, dates[at]?.[findSlot(plan, alternation.slot)?.day ?? 0] ?? first),
+    turns.map(
+      own =>
+        CHOICE_LETTERS[choiceFor(own, dates[at]?.[findSlot(plan, own.slot)?.day ?? 0] ?? first)]!,
     ),
   )
   return {

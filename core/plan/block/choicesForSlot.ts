@@ -1,7 +1,8 @@
-import { exerciseChoices, type PlanDocument } from '#core/plan/block'
-import { directGroups, requireExercise } from '#core/plan/catalogue'
-import { intentFor, type PlanContext } from '#core/plan/method'
-import { daySlots } from '#core/plan/rotation'
+import { directGroups, requireExercise } from '../catalogue'
+import { intentFor, type PlanContext } from '../method'
+import { daySlots } from '../rotation'
+import { exerciseChoices } from './exerciseChoice'
+import type { PlanDocument } from './planDocument'
 
 const MOST_CREDIT_APART = 0.25
 

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
-import { contextWith, STEADY_MIDDLE } from '#core/plan/method'
-import { planIn, written } from '#core/testing/shorthandPlans'
-import { choicesForSlot } from './blockChoices'
+import { contextWith, STEADY_MIDDLE } from '../method'
+import { planIn, written } from '../../testing/shorthandPlans'
+import { choicesForSlot } from '.'
 
 const plan = planIn(7, written('pull', 'cable_curl 3 x 12, rir 2', 'pulldown_neutral 3 x 10'))
 const slot = plan.rotation.days[0]!.sessions[0]!.groupings[0]!.slots[0].id
