@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto'
+import { read, utils } from '@e965/xlsx'
 import { describe, expect, test } from '@jest/globals'
 import { addDays, blockId, isoWeekday, DAYS_PER_WEEK } from '#core/base'
 import { applyEdits, blockBefore, type PlanDocument, planEnd } from '#core/plan/block'
 import { daySlots } from '#core/plan/rotation'
+import { rowsOfCsv } from '#shared/exports/csv'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
 import { openBlock } from '../db/queries/blockSessions'
@@ -376,17 +378,34 @@ describe('the next block', () => {
 })
 
 describe('files of a block', () => {
+  test('as a spreadsheet it has the same rows as its tables, the loads as the screen has them, and no formulas', async () => {
+    const { coach, own } = await joren()
+    const today = serverToday()
+    const file = valueOf(await exportBlock(coach, own.blockId, 'xlsx', today))
+    const book = read(file.text as Buffer, { type: 'buffer' })
+    expect(book.SheetNames).toEqual(['Plan', 'Sets', 'Effort', 'Loads', 'Log'])
+    const rowsIn = (name: string) =>
+      utils.sheet_to_json<Record<string, unknown>>(book.Sheets[name]!)
+    const csv = rowsOfCsv(
+      valueOf(await exportBlock(coach, own.blockId, 'csv', today)).text as string,
+    )
+    expect(rowsIn('Plan').map(({ scheme }) => scheme)).toEqual(csv.rows.map(({ scheme }) => scheme))
+    expect(Object.keys(rowsIn('Loads')[0]!)).toContain('rotation_1')
+    for (const name of book.SheetNames)
+      for (const row of rowsIn(name))
+        for (const cell of Object.values(row)) expect(String(cell)).not.toMatch(/^[=+@]/)
+  })
   test.each(['csv', 'json', 'calendar'] as const)('%s has every session and a name', async kind => {
     const { coach, own } = await joren()
-    const file = valueOf(await exportBlock(coach, own.blockId, kind))
+    const file = valueOf(await exportBlock(coach, own.blockId, kind, serverToday()))
     expect(file.name).toMatch(/\.(csv|json|ics)$/)
     expect(file.text.length).toBeGreaterThan(500)
   })
 
   test('are nobody else’s', async () => {
     const { own } = await joren()
-    expect(problemOf(await exportBlock(await stranger(), own.blockId, 'csv')).kind).toBe(
-      'not-found',
-    )
+    expect(
+      problemOf(await exportBlock(await stranger(), own.blockId, 'csv', serverToday())).kind,
+    ).toBe('not-found')
   })
 })

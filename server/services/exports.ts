@@ -1,25 +1,32 @@
-import type { BlockId, ClientId, Result } from '#core/base'
+import type { BlockId, ClientId, PlainDate, Result } from '#core/base'
 import { success } from '#core/base'
-import { planRows } from '#core/exchange/exports'
+import { blockLoadSessions, loadsAhead } from '#core/design/loads'
+import { blockVerdict } from '#core/design/progress'
+import { effortRows, loadRows, logRows, planRows, volumeRows } from '#core/exchange/exports'
 import type { ExportParams } from '#shared/contracts/block'
 import type { Problem } from '#shared/contracts/problem'
 import { ProfileContract } from '#shared/contracts/profile'
 import { calendarOf } from '#shared/exports/calendar'
 import { csvOf } from '#shared/exports/csv'
+import { xlsxOf } from '#shared/exports/xlsx'
 import { database } from '../db/database'
 import { profileOf } from '../db/queries/profiles'
+import { wholeLog } from '../db/queries/logEntries'
 import { issued } from './blocks'
+import { client } from './clients'
+import { loadData } from './loads'
 import type { Coach } from './signIn'
 import type { z } from 'zod'
 import { currentTime } from '../clock'
 
+type Issued = Extract<Awaited<ReturnType<typeof issued>>, { ok: true }>['value']
 type ExportKind = z.output<typeof ExportParams>['kind']
 
 /** A file to be kept: what it is called and what it holds. */
-export interface ExportedFile {
+export interface ExportedFile<Content = string> {
   readonly name: string
   readonly type: string
-  readonly text: string
+  readonly text: Content
 }
 
 function fileName(clientName: string, title: string, ending: string): string {
@@ -40,42 +47,83 @@ async function startsOf(coach: Coach, client: ClientId): Promise<ReadonlyMap<num
   return new Map(days.map(({ weekday, start }) => [weekday, start]))
 }
 
-/** A block as a file: dated sessions for a calendar, a table of every exercise, or the plan itself to be read again. */
+/** Plan by day, sets by muscle, effort, loads by rotation and the log: the figures that the screens show. */
+async function spreadsheet(
+  coach: Coach,
+  { clientId, plan, context, expanded }: Issued,
+  today: PlainDate,
+): Promise<Buffer> {
+  const db = database()
+  const found = await client(coach, clientId, { today })
+  const loads = found.ok ? await loadData(coach, found.value, today) : null
+  const ahead = loads
+    ? loadsAhead(blockLoadSessions(expanded, today), loads.history, {
+        context,
+        unit: loads.unit,
+        bodyKg: loads.bodyKg,
+        rules: plan.block?.rules,
+        rotation: plan.rotation,
+      })
+    : new Map()
+  const verdict = blockVerdict(expanded, context)
+  return xlsxOf([
+    { name: 'Plan', rows: planRows(expanded, context) },
+    { name: 'Sets', rows: volumeRows(verdict) },
+    { name: 'Effort', rows: effortRows(verdict) },
+    { name: 'Loads', rows: loadRows(expanded, ahead, context) },
+    { name: 'Log', rows: logRows(await wholeLog(db, coach.id, clientId), context.catalogue) },
+  ])
+}
+
+const ENDINGS: Readonly<Record<ExportKind, readonly [ending: string, type: string]>> = {
+  calendar: ['ics', 'text/calendar; charset=utf-8'],
+  csv: ['csv', 'text/csv; charset=utf-8'],
+  xlsx: ['xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'],
+  json: ['json', 'application/json; charset=utf-8'],
+}
+
+async function contentOf(
+  coach: Coach,
+  blockId: BlockId,
+  kind: ExportKind,
+  opened: Issued,
+  today: PlainDate,
+): Promise<string | Buffer> {
+  const { clientId, clientName, plan, context, expanded, version } = opened
+  switch (kind) {
+    case 'calendar':
+      return calendarOf({
+        blockId,
+        title: `${plan.title} · ${clientName}`,
+        expanded,
+        context,
+        version,
+        stamp: currentTime(),
+        starts: await startsOf(coach, clientId),
+      })
+    case 'csv':
+      return csvOf(planRows(expanded, context))
+    case 'xlsx':
+      return spreadsheet(coach, opened, today)
+    case 'json':
+      return JSON.stringify({ plan, client: context.client }, null, 2)
+  }
+}
+
+/** A block as a file: dated sessions for a calendar, tables of everything in it, or the plan itself to be read again. */
 export async function exportBlock(
   coach: Coach,
   blockId: BlockId,
   kind: ExportKind,
-): Promise<Result<ExportedFile, Problem>> {
+  today: PlainDate,
+): Promise<Result<ExportedFile<string | Buffer>, Problem>> {
   const opened = await issued(coach, blockId)
   if (!opened.ok) return opened
-  const { clientId, clientName, plan, context, expanded, version } = opened.value
-  const title = `${plan.title} · ${clientName}`
-  switch (kind) {
-    case 'calendar':
-      return success({
-        name: fileName(clientName, plan.title, 'ics'),
-        type: 'text/calendar; charset=utf-8',
-        text: calendarOf({
-          blockId,
-          title,
-          expanded,
-          context,
-          version,
-          stamp: currentTime(),
-          starts: await startsOf(coach, clientId),
-        }),
-      })
-    case 'csv':
-      return success({
-        name: fileName(clientName, plan.title, 'csv'),
-        type: 'text/csv; charset=utf-8',
-        text: csvOf(planRows(expanded, context)),
-      })
-    case 'json':
-      return success({
-        name: fileName(clientName, plan.title, 'json'),
-        type: 'application/json; charset=utf-8',
-        text: JSON.stringify({ plan, client: context.client }, null, 2),
-      })
-  }
+  const { clientName, plan } = opened.value
+  const [ending, type] = ENDINGS[kind]
+  return success({
+    name: fileName(clientName, plan.title, ending),
+    type,
+    text: await contentOf(coach, blockId, kind, opened.value, today),
+  })
 }

@@ -47,5 +47,5 @@ export const NextBlockAnswer = z.object({ id: z.uuid().transform(blockId) })
 /** Path of a block's export. */
 export const ExportParams = z.object({
   blockId: z.uuid().transform(blockId),
-  kind: z.enum(['calendar', 'csv', 'json']),
+  kind: z.enum(['calendar', 'csv', 'json', 'xlsx']),
 })

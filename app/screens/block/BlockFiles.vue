@@ -16,6 +16,7 @@ const exportPath = (kind: string) => `/api/blocks/${store.client?.block?.id}/exp
     <span class="flex gap-3"
       ><a class="quiet-link flex items-center gap-1.5" :href="exportPath('csv')"
         ><Download :size="13" aria-hidden="true" /> CSV</a
+      ><a class="quiet-link" :href="exportPath('xlsx')">XLSX</a
       ><a class="quiet-link" :href="exportPath('json')">JSON</a></span
     >
     <NuxtLink

@@ -3,7 +3,7 @@ import { requireExercise } from '#core/plan/catalogue'
 import { formatSets, loadReasonWords, loadRowWords, shapeLossWords, slotName } from '#core/words'
 import type { LoadProgression, PlanContext } from '#core/plan/method'
 import { useWays } from './useWays'
-import { loadKey, type SlotLoads } from '#core/design/loads'
+import { loadKey, loadsInPass, type SlotLoads } from '#core/design/loads'
 import { type BlockPass, loadRuleOf } from '#core/design/progress'
 import { type Slot, sessionSlots } from '#core/plan/session'
 
@@ -29,17 +29,6 @@ function slotsByExercise(passes: readonly BlockPass[]): ReadonlyMap<string, Slot
 
 type Ahead = ReadonlyMap<string, ReadonlyMap<string, SlotLoads>>
 
-/** Loads of an exercise in a rotation's sessions that are still to be done. */
-function loadsIn(pass: BlockPass, exercise: string, ahead: Ahead): readonly SlotLoads[] {
-  return pass.sessions.flatMap(session =>
-    sessionSlots(session.content).flatMap(slot => {
-      const loads =
-        slot.exercise === exercise ? ahead.get(loadKey(session))?.get(slot.id) : undefined
-      return loads ? [loads] : []
-    }),
-  )
-}
-
 function cellOf(pass: BlockPass, own: readonly SlotLoads[]): Cell {
   const [first, ...others] = own
   if (!first) return { at: pass.at, words: '', targets: '', jump: null, loss: '' }
@@ -58,7 +47,7 @@ function cellOf(pass: BlockPass, own: readonly SlotLoads[]): Cell {
 /** The next session's reason, in words. */
 function reasonOf(passes: readonly BlockPass[], exercise: string, ahead: Ahead): string {
   for (const pass of passes) {
-    const [next] = loadsIn(pass, exercise, ahead)
+    const [next] = loadsInPass(pass, exercise, ahead)
     if (next) return loadReasonWords(next)
   }
   return ''
@@ -76,9 +65,9 @@ function rowsOf(
     rule: loadRuleOf(requireExercise(context.catalogue, exercise), rules, context),
     isOwn: rules[exercise] !== undefined,
     way: ways[exercise],
-    isKnown: passes.some(pass => loadsIn(pass, exercise, ahead).length > 0),
+    isKnown: passes.some(pass => loadsInPass(pass, exercise, ahead).length > 0),
     reason: reasonOf(passes, exercise, ahead),
-    cells: passes.map(pass => cellOf(pass, loadsIn(pass, exercise, ahead))),
+    cells: passes.map(pass => cellOf(pass, loadsInPass(pass, exercise, ahead))),
   }))
 }
 

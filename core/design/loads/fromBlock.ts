@@ -1,7 +1,8 @@
 import type { PlainDate } from '../../base'
-import { sessionInTurn } from '../../plan/session'
+import { sessionInTurn, sessionSlots } from '../../plan/session'
 import type { BlockPass, BlockSession, ExpandedBlock } from '../progress'
 import type { LoadSession, WantedSteps } from './loadsAhead'
+import type { SlotLoads } from './reason'
 
 /** What the loads of a block's session are asked for by. */
 export const loadKey = ({
@@ -9,6 +10,20 @@ export const loadKey = ({
   day,
   place,
 }: Pick<BlockSession, 'pass' | 'day' | 'place'>): string => `${pass} ${day} ${place}`
+
+/** Loads of an exercise in a rotation's sessions that are still to be done. */
+export const loadsInPass = (
+  pass: BlockPass,
+  exercise: string,
+  ahead: ReadonlyMap<string, ReadonlyMap<string, SlotLoads>>,
+): readonly SlotLoads[] =>
+  pass.sessions.flatMap(session =>
+    sessionSlots(session.content).flatMap(slot => {
+      const loads =
+        slot.exercise === exercise ? ahead.get(loadKey(session))?.get(slot.id) : undefined
+      return loads ? [loads] : []
+    }),
+  )
 
 /** Whether a session is an easier one: of an easier rotation, or in an event with light work. */
 export const isEasier = (

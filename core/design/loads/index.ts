@@ -1,4 +1,4 @@
-export { blockLoadSessions, isEasier, loadKey, stepsOf } from './fromBlock'
+export { blockLoadSessions, isEasier, loadKey, loadsInPass, stepsOf } from './fromBlock'
 export { loadsAhead, MOST_EXPOSURES } from './loadsAhead'
 export type { LoadHistory, LoadSession } from './loadsAhead'
 export { nextTime } from './nextTime'

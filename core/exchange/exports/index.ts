@@ -1,3 +1,4 @@
+export { loadRows } from './loadRows'
 export { logRows } from './logRows'
 export type { LogLineOut } from './logRows'
 export {
