@@ -23,7 +23,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ways: [
       'Carry sets to another day: choose the cell, hold Shift, press an arrow, Enter puts them down.',
       'Settle a finding: N walks them, Enter makes the fix that is shown in blue.',
-      'Fill what is missing: P proposes ways to place the sets.',
+      'Fill a rotation: P proposes, O has templates by fit, I reads notes or a table.',
     ],
     guide: 'split',
   },
@@ -75,7 +75,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ways: [
       'Open a block: choose it, then Enter. Every page about the client shows it until you go back.',
       'Put the next block behind: B on the last one. The running one goes on to its end.',
-      'Look at a seam: choose the block after it.',
+      'Look at a seam: choose the block after it. C lays the two side by side.',
     ],
     guide: 'block',
   },

@@ -32,10 +32,12 @@ export async function report(
   const db = database()
   const data = await reviewData(coach, clientId, 'latest', today, 'block', of)
   if (!data.ok) return data
-  const { view, block, question, rows, decided, context, catalogue } = data.value
+  const { view, block, question, rows, decided, context, catalogue, reports } = data.value
   const { expanded, outcomes } = question
+  // A block that is behind is told as it ended: what came after is no work of it.
+  const asOf = expanded.to < today ? expanded.to : today
   const [exposures, measurements] = await Promise.all([
-    exposuresOf(db, coach.id, [clientId], addDays(today, -TREND.windowDays)),
+    exposuresOf(db, coach.id, [clientId], addDays(asOf, -TREND.windowDays)),
     measurementsOf(db, coach.id, clientId),
   ])
   const passes = expanded.passes
@@ -45,8 +47,9 @@ export async function report(
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
   const within = measurements
     // Beside a cold girth a pumped one would be growth.
-    .filter(({ on, isPumped }) => on >= expanded.from && !isPumped)
+    .filter(({ on, isPumped }) => on >= expanded.from && on <= asOf && !isPumped)
     .sort((a, b) => a.on.localeCompare(b.on))
+  const pains = reports.filter(({ on }) => on >= expanded.from && on <= asOf)
   const { volume } = blockCourse(expanded, outcomes, context)
   // A rotation that is not over yet would make a usual week look short.
   const whole = volume.filter(({ pass }) => (expanded.passes[pass]?.to ?? today) < today)
@@ -60,7 +63,15 @@ export async function report(
     setsDone: passes.reduce((sum, { setsDone }) => sum + setsDone, 0),
     setsDue: passes.reduce((sum, { setsDue }) => sum + setsDue, 0),
     volume: whole.length > 0 ? whole : volume,
-    exercises: exerciseCourses(exposures, data.value, today),
+    exercises: exerciseCourses(
+      exposures.filter(({ on }) => on <= asOf),
+      data.value,
+      asOf,
+    ),
+    pain: {
+      reports: pains.length,
+      worst: Math.max(0, ...pains.map(({ score }) => score)),
+    },
     changes: decided
       .filter(
         ({ decision, proposal: { change } }) =>

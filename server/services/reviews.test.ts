@@ -463,6 +463,22 @@ describe('trends, report, practice', () => {
     expect(problemOf(await report(await stranger(), of.id, of.today)).kind).toBe('not-found')
   })
 
+  test('a block that is behind is told as it ended: what was lifted and measured later is no work of it', async () => {
+    const of = await ines()
+    const running = valueOf(await report(of.coach, of.id, of.today))
+    const later = addDays(running.to, 60)
+    for (const [on, value] of [
+      [running.from, 84],
+      [running.to, 83],
+      [later, 79],
+    ] as const)
+      valueOf(await addMeasurement(of.coach, of.id, { on, kind: 'waist', value }, later))
+    const told = valueOf(await report(of.coach, of.id, later))
+    expect(told.measured.find(({ kind }) => kind === 'waist')).toMatchObject({ last: 83 })
+    for (const { points } of told.exercises)
+      for (const { on } of points) expect(on <= told.to).toBe(true)
+  })
+
   test('a practice client is marked as simulated, has weeks of log and no pain of the real one', async () => {
     const of = await ines()
     const { id } = valueOf(await makePractice(of.coach, of.id, of.today))

@@ -17,6 +17,8 @@ export interface ReportView {
   readonly setsDue: number
   readonly volume: readonly CourseRow[]
   readonly exercises: readonly ExerciseCourse[]
+  /** Pain told in it: how often, and the worst from 0 to 10. */
+  readonly pain: { readonly reports: number; readonly worst: number }
   /** What was decided on the way, in the order it was. */
   readonly changes: readonly { readonly on: string; readonly words: string; readonly why: string }[]
   readonly measured: readonly {

@@ -5,7 +5,7 @@ import {
   shareInWords,
   strengthInWords,
 } from '#core/words'
-import { groupedBy } from '#core/base'
+import { usualWeek } from '#core/follow/season'
 import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import { ReportAnswer, type ReportView } from '#shared/contracts/report'
 import type { BlockChart, ChartColours } from '~/screens/block/useBlockCharts'
@@ -62,15 +62,13 @@ export async function useReport(clientId: string, colours: Readonly<Ref<ChartCol
     ),
     sentences: computed(() => (view.value ? sentences(view.value) : [])),
     muscles: computed(() =>
-      [...groupedBy(view.value?.volume ?? [], ({ group }) => group)].map(([group, rows]) => {
-        const working = rows.filter(({ isDeload }) => !isDeload)
-        const mean = (of: (row: (typeof rows)[number]) => number) =>
-          working.length > 0 ? working.reduce((sum, row) => sum + of(row), 0) / working.length : 0
+      [...new Set((view.value?.volume ?? []).map(({ group }) => group))].map(group => {
+        const { planned, done } = usualWeek(view.value?.volume ?? [], group)
         return {
           group,
           name: GROUP_NAMES[group],
-          planned: formatOneDecimal(mean(({ planned }) => planned)),
-          done: formatOneDecimal(mean(({ done }) => done)),
+          planned: formatOneDecimal(planned),
+          done: formatOneDecimal(done),
         }
       }),
     ),

@@ -1,22 +1,53 @@
 <script setup lang="ts">
 import { useMounted } from '@vueuse/core'
 import { SEASON_ACTIONS } from './seasonActions'
+import { useBlocksBeside } from './useBlocksBeside'
+import { usePlanAhead } from './usePlanAhead'
 import { useSeason } from './useSeason'
 
 /** Blocks in a row: behind, running, ahead, and what each asks where it follows another. */
 const route = useRoute()
 const id = String(route.params.clientId)
-const { view, blocks, at, chosen, step, seam, concerns, rows, wordsOf, courseWords, ahead, open } =
-  await useSeason(id)
+const {
+  view,
+  blocks,
+  at,
+  chosen,
+  step,
+  seam,
+  concerns,
+  rows,
+  wordsOf,
+  courseWords,
+  ahead,
+  open,
+  refresh,
+} = await useSeason(id)
 useHead({ title: () => `${view.value?.name ?? 'Client'} · Season · Tholepin` })
+const beside = useBlocksBeside(
+  id,
+  () => blocks.value,
+  () => chosen.value,
+)
+const planAhead = usePlanAhead(
+  id,
+  () => blocks.value.at(-1)?.id,
+  () => refresh(),
+)
 const isLive = useMounted()
 const before = computed(() => blocks.value[at.value - 1]?.title ?? '')
 const next = () => chosen.value && open(chosen.value, '/block', '&next=1')
-useActions(SEASON_ACTIONS, {
-  step,
-  open: path => chosen.value && open(chosen.value, path),
-  next,
-})
+useActions(
+  SEASON_ACTIONS,
+  {
+    step,
+    open: path => chosen.value && open(chosen.value, path),
+    next,
+    compare: beside.open,
+    planAhead: planAhead.open,
+  },
+  { isSilent: () => beside.isOpen.value || planAhead.isOpen.value },
+)
 </script>
 
 <template>
@@ -45,6 +76,17 @@ useActions(SEASON_ACTIONS, {
               Report <KeyCap label="O" />
             </button>
           </template>
+          <button
+            v-if="beside.canCompare.value"
+            type="button"
+            class="control"
+            @click="beside.open()"
+          >
+            Side by side <KeyCap label="C" />
+          </button>
+          <button type="button" class="control" @click="planAhead.open()">
+            Plan ahead <KeyCap label="Y" />
+          </button>
           <button type="button" class="control control-strong" @click="next">
             Put the next behind it <KeyCap label="B" />
           </button>
@@ -76,5 +118,15 @@ useActions(SEASON_ACTIONS, {
         </p>
       </template>
     </main>
+    <PlanAhead
+      v-if="planAhead.isOpen.value"
+      :plan="planAhead"
+      @closed="planAhead.isOpen.value = false"
+    />
+    <BlocksBeside
+      v-if="beside.isOpen.value"
+      :beside="beside"
+      @closed="beside.isOpen.value = false"
+    />
   </div>
 </template>

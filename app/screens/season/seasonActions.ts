@@ -5,6 +5,10 @@ export interface SeasonPage {
   readonly step: (by: 1 | -1) => void
   readonly open: (path?: string) => void
   readonly next: () => void
+  /** The chosen block beside the one before it. */
+  readonly compare: () => void
+  /** Blocks put behind the last one, a year in one form. */
+  readonly planAhead: () => void
 }
 
 /** Everything that can be done on the Season page. */
@@ -21,6 +25,18 @@ export const SEASON_ACTIONS: ActionTable<SeasonPage> = {
     { id: 'open', keys: ['Enter'], label: 'open the block', do: ({ open }) => open() },
     { id: 'review', keys: ['r'], label: 'look back at it', do: ({ open }) => open('/review') },
     { id: 'report', keys: ['o'], label: 'its report', do: ({ open }) => open('/report') },
+    {
+      id: 'compare',
+      keys: ['c'],
+      label: 'two blocks side by side',
+      do: ({ compare }) => compare(),
+    },
+    {
+      id: 'plan_ahead',
+      keys: ['y'],
+      label: 'plan ahead: several blocks at once',
+      do: ({ planAhead }) => planAhead(),
+    },
     { id: 'next', keys: ['b'], label: 'put the next block behind it', do: ({ next }) => next() },
   ],
 }

@@ -1,2 +1,5 @@
 export { isOverLimit, SEAM_LIMITS, season, seamConcerns } from './season'
 export type { Seam, SeamConcern, Season, SeasonBlock, SeasonLine, SeasonPass } from './season'
+export { GIRTH_NOISE, isSurelyChanged, usualWeek } from './beside'
+export { FIRST_CHOICES, modesOf, yearAhead } from './ahead'
+export type { BlockAhead, FirstChoice } from './ahead'

@@ -13,7 +13,8 @@ import {
 } from '../../plan/block'
 import { contextWith, STEADY_MIDDLE } from '../../plan/method'
 import { planIn, written } from '../../testing/shorthandPlans'
-import { type Seam, season, seamConcerns } from '.'
+import type { CourseRow } from '../review'
+import { isSurelyChanged, modesOf, type Seam, season, seamConcerns, usualWeek, yearAhead } from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
 /** Eight days with an arm day of so many sets of each, begun on a day. */
@@ -174,4 +175,44 @@ describe('what of a seam to look at', () => {
     ['most exercises new', { fresh: ['c', 'd', 'e'] }, ['kept']],
     ['nothing to carry', { carried: null }, []],
   ])('%s', (_, more, found) => expect(seamConcerns({ ...calm, ...more })).toEqual(found))
+})
+
+describe('two blocks side by side', () => {
+  const row = (done: number, more: Partial<CourseRow> = {}): CourseRow => ({
+    pass: 0,
+    from: TODAY,
+    group: 'triceps',
+    planned: 12,
+    done,
+    band: { floor: 6, target: 12, ceiling: 20 },
+    isDeload: false,
+    ...more,
+  })
+  test('a usual week leaves easier rotations and other muscles out', () => {
+    const volume = [row(10), row(14), row(4, { isDeload: true }), row(30, { group: 'biceps' })]
+    expect(usualWeek(volume, 'triceps')).toEqual({ planned: 12, done: 12 })
+    expect(usualWeek(volume, 'forearms')).toEqual({ planned: 0, done: 0 })
+  })
+  test.each([
+    [38, 38.6, false],
+    [38, 38.8, true],
+    [38, 37.2, true],
+  ])('a girth of %d that becomes %d is surely another: %s', (first, last, surely) =>
+    expect(isSurelyChanged({ first, last })).toBe(surely),
+  )
+})
+
+describe('a year ahead', () => {
+  const year = yearAhead()
+  test('fills it, no block too short, and what was brought up is kept next', () => {
+    expect(year.reduce((sum, { weeks }) => sum + weeks, 0)).toBe(52)
+    for (const { weeks } of year) expect(weeks).toBeGreaterThanOrEqual(4)
+    expect(new Set(year.map(({ title }) => title)).size).toBe(year.length)
+    for (const [at, { first }] of year.entries())
+      if (at > 0 && first !== 'hold')
+        for (const [group, mode] of Object.entries(modesOf(year[at - 1]!.first)))
+          if (mode === 'build') expect(modesOf(first)[group as 'triceps']).toBe('keep')
+  })
+  test('a block that goes on as now says nothing of priorities', () =>
+    expect(modesOf('as_now')).toEqual({}))
 })
