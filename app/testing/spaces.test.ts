@@ -10,7 +10,7 @@ test.each([
   ['split/SplitScreen.vue', 1],
   ['split/panels/CalendarDialog.vue', 1],
   ['split/panels/FindingRow.vue', 2],
-  ['split/panels/RotationDialog.vue', 1],
+  ['split/panels/TemplateList.vue', 1],
   ['proposals/ColumnStacks.vue', 1],
   ['session/RowControls.vue', 2],
   ['session/SessionChecks.vue', 1],

@@ -158,7 +158,7 @@ function lineOf(text: string): Line {
  * Shape:  days in the order of the text with their exercises and sets; nothing is lost: what is not understood stands in
  *         `unread`, an unknown name in its line with what comes near.
  * Edge:   of several weeks the first is read, and those that differ from it are named; a text without headings is one day.
- * Source: docs/formats.md#plans-from-notes; habits in `core/testing/notesCorpus.ts`.
+ * Source: docs/formats.md#plans-from-notes-and-tables; habits in `core/testing/notesCorpus.ts`.
  */
 export function readNotes(text: string, catalogue: Catalogue, unit: WeightUnit = 'kg'): NotedPlan {
   return readRows(

@@ -33,7 +33,7 @@ function choose(template: (typeof offered.value)[number]): void {
     >
       <span class="flex items-baseline gap-2"
         ><b dir="auto" class="font-display text-[15px]">{{ template.name }}</b
-        ><span v-if="template.own" class="text-[12px] text-ink2">your own</span
+        >{{ ' ' }}<span v-if="template.own" class="text-[12px] text-ink2">your own</span
         ><button
           type="button"
           class="control ml-auto"
