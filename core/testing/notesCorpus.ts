@@ -36,7 +36,7 @@ UPPER A
 bench: 3 sets of 8
 seated cable row: 3 sets of 10
 DB shoulder press: 3 sets of 10
-EZ curl: 3 sets of 12
+SZ curl: 3 sets of 12
 skullcrushers: 3 sets of 12
 =>
 bench_press_barbell 3 x 8
@@ -123,7 +123,7 @@ pull_up 4 x 8
 hammer_curl 3 x 12
 ---
 push: bench 4x8-10 @ rir 2, incline db 3x10, laterals 4x15, pushdowns 4x12
-pull: pulldowns 4x10, cable row 3x10, ez curls 3x10, hammers 3x12
+pull: pulldowns 4x10, cable row 3x10, sz curls 3x10, hammers 3x12
 legs: squat 4x6, rdl 3x8, leg press 3x12, standing calf raises 4x12
 =>
 bench_press_barbell 4 x 8-10, rir 2
@@ -182,7 +182,7 @@ lying_extension_cambered 3 x 8
 cable_curl 3 x 12
 pushdown_rope 3 x 12
 ---
-EZ curl 3x21s
+SZ curl 3x21s
 Pushdown 3x15
 =>
 cambered_bar_curl 3 x 7 lower half | 7 upper half | 7
@@ -333,7 +333,7 @@ pushdown_rope 2-3 (2) x 12
 Pull
 Pull up bodyweight 4x8
 Barbell row 135lb 4x8
-Ez bar curl 55 lbs 3x10
+SZ bar curl 55 lbs 3x10
 =>
 pull_up 4 x 8, bodyweight
 barbell_row 4 x 8, 135lb
@@ -374,7 +374,7 @@ bench_press_barbell 4 x 8
 cable_fly 3 x 15
 ---
 Chest & triceps: bench 4x8, incline db press 3x10, cable fly 3x12, skull crusher 3x10, pushdown 3x12
-Back & biceps: pull-ups 4x8, seated cable row 3x10, ez-bar curl 3x10, hammer curl 3x12
+Back & biceps: pull-ups 4x8, seated cable row 3x10, sz-bar curl 3x10, hammer curl 3x12
 =>
 bench_press_barbell 4 x 8
 incline_press_dumbbell 3 x 10
@@ -476,7 +476,7 @@ bench_press_barbell 4 x 8
 ? 3 x 12
 ---
 bench press 4 x 8, 1-2 RIR
-ez curl 3 x 10, 0-1 RIR
+sz curl 3 x 10, 0-1 RIR
 =>
 bench_press_barbell 4 x 8, rir 2
 cambered_bar_curl 3 x 10, rir 1

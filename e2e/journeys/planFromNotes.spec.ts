@@ -64,7 +64,7 @@ test('a week pasted as notes is read at once, asked where it leaves something op
     .getByLabel('Notes of a session, a week or a block')
     .fill(
       'Mon push: bench 4x8, cgbp 3x10, pushdown 3x12-15 drop last\n' +
-        'Thu pull: pull-ups 4x8, curls 3x12\nSat arms: ez curl 3x10 + skullcrushers 3x10 (slow)\nFocus on form!',
+        'Thu pull: pull-ups 4x8, curls 3x12\nSat arms: sz curl 3x10 + skullcrushers 3x10 (slow)\nFocus on form!',
     )
   const read = page.getByRole('group', { name: 'What was read' })
   await expect(read).toContainText('Bar pushdown 3 x 12-15, last: drop 20% to failure')
@@ -97,7 +97,7 @@ test('a block opened from a spreadsheet is planned and sent', async ({ page, stu
       ['Mon push', 'Bench', 4, 8, 60, 2, 'pause on the chest'],
       ['', 'Rope pushdown', 3, '12-15', 20, 1, ''],
       ['Wed pull', 'Lat pulldown', 4, 10, 55, 2, ''],
-      ['', 'EZ curl', 3, 10, 25, 1, ''],
+      ['', 'SZ curl', 3, 10, 25, 1, ''],
       ['Fri arms', 'Incline curl', 3, 12, 10, 1, ''],
       ['', 'Skull crushers', 3, 12, 22.5, 1, ''],
     ]),

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { assert, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
-import { applyEdits, type CarriedPlan, type PlanDocument, usualSets } from '#core/plan/block'
+import { applyEdits, type CarriedPlan, type PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { contextWith } from '#core/plan/method'
-import { offeredRotation, rotationEdit } from '#core/design/templates'
+import { offeredPlan } from '#core/design/templates'
 import { fitChangeWords, fitReasons } from '#core/words'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
@@ -26,12 +26,6 @@ async function wantedPlan(
   return found ? success(found.content) : failure({ kind: 'not-found', what: 'template' })
 }
 
-/** How a carried block goes on stands over what the client's block has of it; turns and events of hers stay. */
-const withBlock = (plan: PlanDocument, { passes, block }: CarriedPlan) =>
-  passes === undefined
-    ? []
-    : [{ kind: 'set_block' as const, passes, block: { ...plan.block, ...block } }]
-
 /** A plan laid before a client: fitted to days, minutes, equipment, joints, method and strength. */
 function laidBefore(
   wanted: CarriedPlan,
@@ -45,15 +39,12 @@ function laidBefore(
         ({ exercise, kg }) => [exercise, { load: kg, unit: 'kg' as const }] as const,
       )
     : []
-  const offer = offeredRotation(null, wanted.days, plan, {
+  const laid = offeredPlan(null, wanted, plan, {
     context,
-    startsOn: plan.startsOn,
-    now: plan.rotation,
     newId: randomUUID,
     oneReps: new Map(oneReps),
-    ...(wanted.usualSets !== usualSets(method) && { writtenFor: wanted.usualSets }),
   })
-  return { offer, context }
+  return { ...laid, context }
 }
 
 /**
@@ -78,7 +69,7 @@ export async function carry(
   if (!block) return failure({ kind: 'not-found', what: 'block' })
   const absent = await missingExercises(coach, wanted.value)
   if (absent.length > 0) return lacks(absent)
-  const { offer, context } = laidBefore(wanted.value, found.value, block.plan, strong)
+  const { offer, edits, context } = laidBefore(wanted.value, found.value, block.plan, strong)
   const answer: CarryAnswer = {
     block: block.plan.title,
     reasons: [...fitReasons(offer)],
@@ -86,11 +77,7 @@ export async function carry(
     sessions: offer.sessions,
   }
   if (isTrial) return success(answer)
-  const edited = applyEdits(
-    block.plan,
-    [rotationEdit(offer.fitted), ...withBlock(block.plan, wanted.value)],
-    randomUUID,
-  )
+  const edited = applyEdits(block.plan, edits, randomUUID)
   assert(edited.ok, 'other days can always be put into a plan')
   const saved = await savePlan(coach, {
     blockId: block.id,

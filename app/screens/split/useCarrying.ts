@@ -2,6 +2,7 @@ import type { CarriedPart } from '#core/plan/block'
 import { LastChanges, TurnAnswer } from '#shared/contracts/changes'
 import { CarryAnswer, KeepPlanBody, KeptTemplate } from '#shared/contracts/planTemplate'
 import { RosterView } from '#shared/contracts/roster'
+import type { ApiFailure } from '~/shell/useApi'
 
 /** Clients asked for at a time: the server does each by itself. */
 const AT_ONCE = 4
@@ -16,7 +17,14 @@ export interface Carried {
   readonly changes: readonly string[]
   /** Why it was refused. */
   readonly problem: string
+  /** What takes it back, and nothing else that was done for the client. */
+  readonly change: string | null
 }
+
+const refusedWords = (error: ApiFailure): string =>
+  error.kind === 'unreachable'
+    ? 'The server did not answer; try again.'
+    : (error.problem.errors?.[0]?.detail ?? error.problem.detail)
 
 /** Gives the plan of the board to other clients: looked at first, then for good, each by itself, and taken back as one. */
 export function useCarrying() {
@@ -48,23 +56,24 @@ export function useCarrying() {
       },
       answer: CarryAnswer,
     })
-    const empty = { id, name, block: '', reasons: '', changes: [], problem: '' }
+    const empty = { id, name, block: '', reasons: '', changes: [], problem: '', change: null }
     if (!result.ok)
       return {
         ...empty,
         state: 'refused',
-        problem:
-          result.error.kind === 'unreachable'
-            ? 'The server did not answer; try again.'
-            : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
+        problem: refusedWords(result.error),
       }
     const { block, reasons, changes } = result.value
+    const last = isTrial
+      ? null
+      : await ask(`/api/clients/${id}/changes/last`, { answer: LastChanges })
     return {
       ...empty,
       state: isTrial ? 'seen' : 'carried',
       block,
       reasons: reasons.join(' · '),
       changes,
+      change: (last?.ok && last.value.undo?.id) || null,
     }
   }
   /** Every chosen client by itself: one that is refused keeps nobody else from it. */
@@ -90,13 +99,14 @@ export function useCarrying() {
     await forAll(id => one(id, isTrial))
   }
   async function backFor(entry: Carried): Promise<Carried> {
-    const path = `/api/clients/${entry.id}/changes`
-    const last = await ask(`${path}/last`, { answer: LastChanges })
-    const change = last.ok ? last.value.undo?.id : undefined
-    const result = change
-      ? await ask(`${path}/undo`, { method: 'POST', body: { change }, answer: TurnAnswer })
-      : undefined
-    return result?.ok
+    const result =
+      entry.change &&
+      (await ask(`/api/clients/${entry.id}/changes/undo`, {
+        method: 'POST',
+        body: { change: entry.change },
+        answer: TurnAnswer,
+      }))
+    return result && result.ok
       ? { ...entry, state: 'taken_back' }
       : { ...entry, problem: 'Changed again since; take it back on this client’s board.' }
   }

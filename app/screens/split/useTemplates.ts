@@ -1,11 +1,12 @@
 import {
   byFit,
-  offeredRotation,
+  offeredPlan,
   type OfferedRotation,
   rankedTemplates,
   rotationEdit,
 } from '#core/design/templates'
-import { usualSets } from '#core/plan/block'
+import type { PlanEdit } from '#core/plan/block'
+import type { WeightUnit } from '#core/plan/scheme'
 import { capitalised, fitChangeWords, fitReasons, ROLE_NAMES } from '#core/words'
 import {
   KeptTemplate,
@@ -13,6 +14,7 @@ import {
   PlanTemplateFile,
   PlanTemplatesView,
 } from '#shared/contracts/planTemplate'
+import { StrengthsView } from '#shared/contracts/history'
 import { newId } from '~/shell/newId'
 
 /** What a template is, whoever made it. */
@@ -20,8 +22,8 @@ interface Shown {
   readonly id: string
   readonly name: string
   readonly about: string
-  /** The coach's own: it can be removed, and goes out as a file. */
-  readonly own?: PlanTemplate
+  /** Of the coach's own, what puts it into the plan; it can be removed, and goes out as a file. */
+  readonly edits?: readonly PlanEdit[]
 }
 
 /** Rotations to start from, built in and the coach's own, fitted to the client, those first that fit best. */
@@ -29,10 +31,20 @@ export function useTemplates() {
   const store = usePlanStore()
   const { ask } = useApi()
   const own = shallowRef<readonly PlanTemplate[]>([])
+  const strengths = shallowRef<ReadonlyMap<string, { load: number; unit: WeightUnit }>>(new Map())
   const problem = ref('')
 
   async function load(): Promise<void> {
-    const mine = await ask('/api/plan-templates', { answer: PlanTemplatesView })
+    const client = store.client?.id
+    const [mine, strong] = await Promise.all([
+      ask('/api/plan-templates', { answer: PlanTemplatesView }),
+      client ? ask(`/api/clients/${client}/strengths`, { answer: StrengthsView }) : null,
+    ])
+    // Loads follow the log, as where a plan is given to the client.
+    if (strong?.ok)
+      strengths.value = new Map(
+        strong.value.strengths.map(({ exercise, kg }) => [exercise, { load: kg, unit: 'kg' }]),
+      )
     if (mine.ok) own.value = mine.value.templates
   }
   // Fitted once, when the list opens: the plan on the board is what it is laid against.
@@ -50,27 +62,15 @@ export function useTemplates() {
       : []
   const ofOwn = computed(() =>
     plan && context
-      ? own.value.map(template =>
-          offeredRotation(
-            {
-              id: template.id,
-              name: template.name,
-              about: template.reason,
-              own: template,
-            } as Shown,
-            template.content.days,
-            plan,
-            {
-              context,
-              newId,
-              startsOn: plan.startsOn,
-              now: plan.rotation,
-              ...(template.content.usualSets !== usualSets(context.method) && {
-                writtenFor: template.content.usualSets,
-              }),
-            },
-          ),
-        )
+      ? own.value.map(template => {
+          const shown: Shown = { id: template.id, name: template.name, about: template.reason }
+          const { offer, edits } = offeredPlan(shown, template.content, plan, {
+            context,
+            newId,
+            oneReps: strengths.value,
+          })
+          return { ...offer, wanted: { ...shown, edits } }
+        })
       : [],
   )
   const offered = computed(() => byFit<Shown>([...ofOwn.value, ...builtIn]).map(shownOf))
@@ -95,15 +95,7 @@ export function useTemplates() {
   }
   type Offered = ReturnType<typeof shownOf>
 
-  function use({ fitted, own: kept }: Offered) {
-    const { passes, block } = kept?.content ?? {}
-    return store.editAll([
-      rotationEdit(fitted),
-      ...(passes === undefined
-        ? []
-        : [{ kind: 'set_block' as const, passes, block: { ...plan?.block, ...block } }]),
-    ])
-  }
+  const use = ({ fitted, edits }: Offered) => store.editAll(edits ?? [rotationEdit(fitted)])
   async function remove({ id }: Offered): Promise<void> {
     const result = await ask(`/api/plan-templates/${id}`, {
       method: 'DELETE',

@@ -12,7 +12,7 @@ import { sessionSeconds } from '../../plan/minutes'
 import { daySetCount, daySlots } from '../../plan/rotation'
 import { filledFor } from '../../testing/filled'
 import { idsInARow } from '../../testing/notation'
-import { fittedRotation, type FittedRotation, withRotation } from '.'
+import { fittedRotation, type FittedRotation, rankedTemplates, withRotation } from '.'
 import { planIn, written } from '../../testing/shorthandPlans'
 
 const MONDAY = plainDate('2026-03-02')
@@ -103,4 +103,19 @@ describe('a template fitted to a client', () => {
           }
         }
     })
+})
+
+describe('the list of templates', () => {
+  test('those with a day for every session stand first, then those that keep most', () => {
+    const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 40, days: on(45, 1, 3, 5, 6) })
+    const list = rankedTemplates({ ...planIn(8), startsOn: MONDAY }, context, idsInARow())
+    const unplaced = list.map(
+      ({ fitted: { changes } }) => changes.filter(({ kind }) => kind === 'unplaced').length,
+    )
+    expect(unplaced).toEqual([...unplaced].sort((a, b) => a - b))
+    expect(unplaced.at(-1)).toBeGreaterThan(0)
+    const placed = list.filter((_, at) => unplaced[at] === 0).map(({ fitted }) => fitted.kept)
+    for (const [at, kept] of placed.entries())
+      if (at > 0) expect(kept).toBeLessThanOrEqual(placed[at - 1]! + 0.05)
+  })
 })

@@ -1,11 +1,14 @@
 import { ARM_GROUPS, type Group } from '../../plan/catalogue'
 import {
   armPlacementFit,
+  type CarriedPlan,
   isTraining,
   type PlanDocument,
+  type PlanEdit,
   ROTATION_TEMPLATES,
   type RotationTemplate,
   templateDays,
+  usualSets,
 } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
 import { type RotationStrip, rotationStrip } from '../../count/ledger'
@@ -14,6 +17,7 @@ import {
   type FitChange,
   fittedRotation,
   type FittedRotation,
+  rotationEdit,
   type RotationFit,
   withRotation,
 } from './fittedRotation'
@@ -54,6 +58,33 @@ export function offeredRotation<Wanted>(
     longest: Math.max(0, ...input.sessions.map(({ time }) => time.seconds / 60)),
     bands: ARM_GROUPS.map(group => ({ group, outside: input.ledger.groups[group].outside })),
     strip: rotationStrip(laid.rotation, context),
+  }
+}
+
+/**
+ * A plan made elsewhere laid before a client: its sets follow the client's method where that differs, and `edits` put the
+ * whole into the plan; how a carried block goes on stands over what the client's block has of it.
+ */
+export function offeredPlan<Wanted>(
+  wanted: Wanted,
+  { days, usualSets: writtenFor, passes, block }: CarriedPlan,
+  plan: PlanDocument,
+  fit: Omit<RotationFit, 'startsOn' | 'now' | 'writtenFor'>,
+): { readonly offer: OfferedRotation<Wanted>; readonly edits: readonly PlanEdit[] } {
+  const offer = offeredRotation(wanted, days, plan, {
+    ...fit,
+    startsOn: plan.startsOn,
+    now: plan.rotation,
+    ...(writtenFor !== usualSets(fit.context.method) && { writtenFor }),
+  })
+  return {
+    offer,
+    edits: [
+      rotationEdit(offer.fitted),
+      ...(passes === undefined
+        ? []
+        : [{ kind: 'set_block' as const, passes, block: { ...plan.block, ...block } }]),
+    ],
   }
 }
 

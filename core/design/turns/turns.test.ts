@@ -133,6 +133,17 @@ describe('heads, grips and lengths over a block', () => {
 })
 
 describe('a block reckoned place by place', () => {
+  test('with turns that are there already too, once each has come round', () => {
+    const alternations = [turn(curl, 'hammer_curl'), turn(curl, 'incline_dumbbell_curl')]
+    const of = { ...plan, passes: 12, block: { alternations } }
+    const lines = blockCoverage(
+      expandedBlock(of, context).passes.map(({ rotation }) => rotationLedger(rotation, context)),
+      context,
+    )
+    expect(proposedTurns(of, context).before.map(({ over }) => over.share)).toEqual(
+      lines.map(({ over }) => expect.closeTo(over.share, 9)),
+    )
+  })
   test('comes to what its rotations come to', () => {
     const { before } = proposedTurns(plan, context)
     const lines = blockCoverage([rotationLedger(plan.rotation, context)], context)

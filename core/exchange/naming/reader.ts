@@ -1,13 +1,6 @@
 import { type ExerciseId, exerciseId } from '../../base'
 import type { Catalogue, Exercise } from '../../plan/catalogue'
-import {
-  AGREED_NAMES,
-  FILLERS,
-  MOVEMENT_WORDS,
-  MUSCLE_WORDS,
-  SPELLINGS,
-  TELLING,
-} from './spellings'
+import { AGREED_NAMES, FILLERS, MUSCLE_WORDS, SPELLINGS } from './spellings'
 
 /** What a name was read as. */
 export interface NameReading {
@@ -67,16 +60,6 @@ function likeness(a: string, b: string): number {
   return (2 * common) / (ofA.size + ofB.size)
 }
 
-/** Whether a name says all of another but one word that tells nothing apart. */
-function isShortFor(words: readonly string[], full: readonly string[]): boolean {
-  const left = full.filter(word => !words.includes(word))
-  return (
-    words.every(word => full.includes(word)) &&
-    left.length <= 1 &&
-    left.every(word => !TELLING.has(word))
-  )
-}
-
 interface Phrase {
   readonly exercise: string
   readonly words: readonly string[]
@@ -124,7 +107,7 @@ function nearest(words: readonly string[], phrases: readonly Phrase[]): readonly
  *
  * Shape:  the exercise where it can only be one, else what comes near.
  * Edge:   a name that leaves out what tells two exercises apart is a question (`curls`), unless coaches agree on what it
- *         means (`bench`); brackets are no part of a name; nothing is guessed from a word that names no movement.
+ *         means (`bench`); a word more or less is another exercise; brackets are no part of a name.
  * Source: docs/formats.md#names-of-exercises; the table in `spellings.ts`.
  */
 export function nameReader(catalogue: Catalogue): NameReader {
@@ -150,12 +133,7 @@ export function nameReader(catalogue: Catalogue): NameReader {
     if (own?.size === 1) return sure([...own][0]!)
     const meant = agreed.get(keyOf(words))
     if (meant !== undefined) return sure(meant)
-    const holding = new Set(
-      phrases.filter(phrase => isShortFor(words, phrase.words)).map(({ exercise }) => exercise),
-    )
-    return holding.size === 1 && words.length > 1 && words.some(word => MOVEMENT_WORDS.has(word))
-      ? sure([...holding][0]!)
-      : { exercise: undefined, near: nearest(words, phrases) }
+    return { exercise: undefined, near: nearest(words, phrases) }
   }
   return name => {
     const before = remembered.get(name)

@@ -7,8 +7,8 @@
 const WORDS = `
 close grip bench|cgbp|cg bench|narrow bench press|narrow bench|close grip barbell bench press > narrow grip bench press
 close grip > narrow grip
-ez curl > cambered bar curl
-easy bar|ez bar|ez curl bar|ez|sz stange|sz > cambered bar
+sz curl > cambered bar curl
+angled bar|sz bar|sz stange|sz > cambered bar
 dumbell|dumbel|dbs|db|kh|kurzhanteln|kurzhantel|mancuernas|mancuerna|halteres|haltere|hantel|hantler|manubri > dumbbell
 bb|bar bell|lh|langhantel|barre|barra|stang > barbell
 kb > kettlebell
@@ -26,7 +26,7 @@ rear delt fly|rear delt flyes|rear delt flies|rear delts|reverse fly|reverse fly
 flyes|flies|flye > fly
 pec deck|pec dec|pecdeck|butterfly > machine chest fly
 hammer curls|hammers|hammercurl|hammercurls|curl marteau|curl martillo > hammer curl
-preachers|scottcurl|scottcurls|larry curl > preacher curl
+preachers > preacher curl
 ohp|military press|mp > overhead press
 shoulder press|schulterdrucken > overhead press
 oh > overhead
@@ -148,7 +148,7 @@ export const SPELLINGS: readonly Row[] = [...rowsOf(WORDS)].sort(
 /** Names by agreement and the id of the exercise that is meant. */
 export const AGREED_NAMES: readonly Row[] = rowsOf(NAMES)
 
-/** Words that say which kind of movement it is; without one a name says too little to be sure of. */
+/** Words that say which kind of movement it is: where one stands behind the sets, the line holds another exercise. */
 export const MOVEMENT_WORDS: ReadonlySet<string> = new Set(
   'curl press row extension pushdown raise fly dip pull pulldown up squat deadlift thrust kickback crusher pullover shrug crunch plank hang carry roller lunge bridge'.split(
     ' ',
@@ -157,12 +157,6 @@ export const MOVEMENT_WORDS: ReadonlySet<string> = new Set(
 /** Words that change nothing about which exercise it is. */
 export const FILLERS: ReadonlySet<string> = new Set(
   'the a an with w on at of to for and your from using am im mit auf strict slow heavy light'.split(
-    ' ',
-  ),
-)
-/** Words that make another exercise of one: where a name leaves them out, it is not that one. */
-export const TELLING: ReadonlySet<string> = new Set(
-  'one arm two hand leg band assisted decline lying kneeling hanging held front raised reverse narrow single'.split(
     ' ',
   ),
 )

@@ -54,6 +54,25 @@ describe('plans as coaches jot them down', () => {
   })
 })
 
+describe('what belongs to one exercise stays with it', () => {
+  test.each([
+    ['Cable overhead extension w/ rope 3x12', ['overhead_extension_rope']],
+    ['Row, cable - 4x10', ['seated_cable_row']],
+    ['Bench 4x8 @ 100', ['bench_press_barbell']],
+  ])('%s', (text, exercises) =>
+    expect(linesOf(text).map(({ exercise }) => exercise)).toEqual(exercises),
+  )
+  test('a load without a unit is in the one that is said', () => {
+    const loadIn = (unit: 'kg' | 'lb') =>
+      readNotes('Bench 4x8 @ 100', BUILT_IN_CATALOGUE, unit).days[0]!.groups[0]!.exercises[0]!
+        .scheme!
+    expect([formatScheme(loadIn('kg')), formatScheme(loadIn('lb'))]).toEqual([
+      '4 x 8, 100kg',
+      '4 x 8, 100lb',
+    ])
+  })
+})
+
 describe('what a text says of days and weeks', () => {
   test('headings, rest days, minutes, weekdays', () => {
     const { days } = read(
@@ -147,7 +166,7 @@ describe('a rotation out of notes', () => {
 
   test('weekdays of the notes are kept', () => {
     const result = made(
-      'Mon push: bench 4x8\nThu pull: pull-ups 4x8\nSat: ez curl 3x10, pushdown 3x10',
+      'Mon push: bench 4x8\nThu pull: pull-ups 4x8\nSat: sz curl 3x10, pushdown 3x10',
     )
     expect(shape(result)).toEqual(['push', '-', '-', 'pull', '-', 'arms', '-'])
     expect(result.onWeekdays).toBe(true)

@@ -33,7 +33,7 @@ function choose(template: (typeof offered.value)[number]): void {
     >
       <span class="flex items-baseline gap-2"
         ><b dir="auto" class="font-display text-[15px]">{{ template.name }}</b
-        >{{ ' ' }}<span v-if="template.own" class="text-[12px] text-ink2">your own</span
+        >{{ ' ' }}<span v-if="template.edits" class="text-[12px] text-ink2">your own</span
         ><button
           type="button"
           class="control ml-auto"
@@ -49,7 +49,7 @@ function choose(template: (typeof offered.value)[number]): void {
         >biceps {{ formatOneDecimal(template.flexors) }}, triceps
         {{ formatOneDecimal(template.triceps) }} per 7 days. {{ template.about }}</span
       >
-      <span v-if="template.own" class="flex gap-3 text-[12px]">
+      <span v-if="template.edits" class="flex gap-3 text-[12px]">
         <a
           class="quiet-link"
           :href="`/api/plan-templates/${template.id}/export`"
