@@ -123,7 +123,7 @@ for (const times of [1, 2, 4, 8]) {
 }
 
 if ('roster of 200 clients'.includes(wanted)) {
-  const { coach, today } = await rosterStudio(200, 12)
+  const { coach, today } = await rosterStudio({ count: 200, weeks: 12 })
   add('roster of 200 clients with 12 weeks of logs', () => roster(coach, today))
   add('roster of 200 clients, first time after a start', () => roster(coach, today), forgetRoster)
 }
