@@ -48,7 +48,7 @@ export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'
 export { PAIN_LEVEL_WORDS, setUpSentence, trendSentence } from './trends'
 export type { SaidTrend } from './trends'
-export { dayWord, needWords, nextWords } from './needs'
+export { dayWord, needWords, nextWords, unreadWords } from './needs'
 export {
   cellLabel,
   cellWords,

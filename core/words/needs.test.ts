@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { plainDate } from '../base'
 import { datedTrend } from '../body/trend'
 import type { Need } from '../follow/roster'
-import { dayWord, needWords, nextWords } from '.'
+import { dayWord, needWords, nextWords, unreadWords } from '.'
 
 const today = plainDate('2026-04-01')
 const on = (text: string) => plainDate(text)
@@ -106,4 +106,11 @@ describe('needs in words', () => {
 test('what comes next, with and without a time', () => {
   expect(nextWords({ on: today, start: '17:30', name: 'Arms' }, today)).toBe('Arms today at 17:30')
   expect(nextWords({ on: today, start: null, name: 'Arms' }, today)).toBe('Arms today')
+})
+
+test.each([
+  [1, 'One client’s log is still being read; the order may change.'],
+  [212, 'The logs of 212 clients are still being read; the order may change.'],
+])('says that %i logs are not read yet', (count, words) => {
+  expect(unreadWords(count)).toBe(words)
 })

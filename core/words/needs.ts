@@ -97,3 +97,10 @@ export function nextWords(
 ): string {
   return `${next.name} ${dayWord(next.on, today)}${next.start === null ? '' : ` at ${next.start}`}`
 }
+
+/** That a roster does not know yet what some logs say. Units: clients, at least 1. */
+export function unreadWords(count: number): string {
+  return count === 1
+    ? 'One client’s log is still being read; the order may change.'
+    : `The logs of ${count} clients are still being read; the order may change.`
+}

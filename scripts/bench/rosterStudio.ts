@@ -24,7 +24,10 @@ export async function rosterStudio({
   db = database(),
 }: Studio) {
   const clients = Array.from({ length: Math.ceil(count / demoClients(today).length) }, (_, seed) =>
-    demoClients(today, seed + 1).map(client => ({ ...client, name: `${client.name} ${100 + seed}` })),
+    demoClients(today, seed + 1).map(client => ({
+      ...client,
+      name: `${client.name} ${100 + seed}`,
+    })),
   )
     .flat()
     .slice(0, count)

@@ -1,9 +1,7 @@
-import { addDays, type ClientId, groupedBy, isoWeekday, type PlainDate } from '#core/base'
-import { dayName, needWords } from '#core/words'
-import { type RotationStrip, rotationStrip } from '#core/count/ledger'
-import { hasWork, isAhead, isLeftOut, splitByUse } from '#core/body/log'
-import { type DatedTrend, muscleTrends, TREND } from '#core/body/trend'
-import type { PlanDocument } from '#core/plan/block'
+import { addDays, groupedBy, isoWeekday, type PlainDate } from '#core/base'
+import { needWords } from '#core/words'
+import { hasWork, isAhead, isLeftOut } from '#core/body/log'
+import type { DatedTrend } from '#core/body/trend'
 import type { Group } from '#core/plan/catalogue'
 import {
   byPressure,
@@ -15,57 +13,25 @@ import {
 } from '#core/follow/roster'
 import { placeOn } from '#core/plan/rotation'
 import type { RosterEntry, RosterView } from '#shared/contracts/roster'
-import { LRUCache } from 'lru-cache'
-import { type Database, database } from '../db/database'
-import { archivedCount, plansOf, rosterLines } from '../db/queries/clients'
+import { database } from '../db/database'
+import { archivedCount, rosterLines } from '../db/queries/clients'
 import { allClearances, allPainReports } from '../db/queries/health'
-import { exposuresOf, type SessionLine, sessionsAround } from '../db/queries/training'
+import type { SessionLine } from '../db/queries/training'
 import { latestReport, painOf } from './pain'
+import { type PlanSide, remembered, type RosterLine } from './rosterMemory'
 import type { Coach } from './signIn'
-import { contextIn, type StudioSettings, studioSettings } from './studioSettings'
-import { siftFacts } from './trends'
+import { studioSettings } from './studioSettings'
 
-/*
- * One query per kind, whatever the number of clients. What follows from a plan or a log by heavier reckoning is
- * remembered in this process under the versions it was made from, so a stale answer cannot be given; a restart only costs time.
+/**
+ * All clients of a coach who are not put away, sorted by what waits for her.
+ *
+ * Units: ms that logs are waited for; what they say of those who are not read yet is absent, and `unread` counts them.
  */
-interface PlanSide {
-  readonly plan: PlanDocument
-  readonly title: string
-  readonly startsOn: PlainDate
-  readonly passes: number
-  readonly strip: RotationStrip
-  readonly days: readonly {
-    readonly name: string
-    readonly isRest: boolean
-    readonly minutes: number | null
-  }[]
-}
-
-/** What follows from the log of a client on a day. */
-interface LogSide {
-  readonly sessions: readonly SessionLine[]
-  readonly muscles: ReadonlyMap<Group, DatedTrend>
-}
-
-const MOST_REMEMBERED = 20_000
-const planSides = new LRUCache<string, PlanSide>({ max: MOST_REMEMBERED })
-const logSides = new LRUCache<string, LogSide>({ max: MOST_REMEMBERED })
-const NO_LOG: LogSide = { sessions: [], muscles: new Map() }
-
-/** Drops what is remembered, as a restart does; for measuring what the first answer costs. */
-export function forgetRoster(): void {
-  planSides.clear()
-  logSides.clear()
-}
-
-type Line = Awaited<ReturnType<typeof rosterLines>>[number]
-
-/** Days back that a roster looks at sessions, and days ahead: the longest rotation on either side. */
-const AROUND_DAYS = 14
-
-/** All clients of a coach who are not put away, sorted by what waits for her. */
-export async function roster(coach: Coach, today: PlainDate): Promise<RosterView> {
+export async function roster(
+  coach: Coach,
+  today: PlainDate,
+  patienceMs = Infinity,
+): Promise<RosterView> {
   const db = database()
   const [lines, settings, reports, clearances, archived] = await Promise.all([
     rosterLines(db, coach.id, today),
@@ -78,23 +44,16 @@ export async function roster(coach: Coach, today: PlainDate): Promise<RosterView
     groupedBy(reports, of => of.clientId),
     groupedBy(clearances, of => of.clientId),
   ]
-  const keys = {
-    plan: keysOf(lines, line => planKey(coach, line, settings)),
-    log: keysOf(lines, line => {
-      const said = ofReports.get(line.id)?.length ?? 0
-      return [planKey(coach, line, settings), line.trainingRevision, said, today].join(' ')
-    }),
-  }
-  await learnPlans(db, coach, lines, keys.plan, settings, today)
-  await learnLogs(db, coach, lines, keys, { today, reports: ofReports, settings })
+  const question = { coach, today, lines, settings, reports: ofReports }
+  const known = await remembered(db, question, patienceMs)
   const entries = lines.map(line => {
-    const { sessions, muscles } = logSides.get(keys.log.get(line.id) ?? '') ?? NO_LOG
+    const of = known.get(line.id)
     return entry({
       line,
       today,
-      muscles,
-      plan: planSides.get(keys.plan.get(line.id) ?? ''),
-      sessions: sessions.filter(({ blockId }) => blockId === line.blockId),
+      muscles: of?.muscles ?? new Map(),
+      plan: of?.plan,
+      sessions: of?.sessions.filter(({ blockId }) => blockId === line.blockId) ?? [],
       reports: ofReports.get(line.id) ?? [],
       clearances: ofClearances.get(line.id) ?? [],
     })
@@ -102,105 +61,13 @@ export async function roster(coach: Coach, today: PlainDate): Promise<RosterView
   return {
     studio: coach.studio,
     archived,
+    unread: lines.filter(({ id }) => !known.get(id)?.muscles).length,
     clients: entries.sort((a, b) => byPressure(sortable(a), sortable(b))),
   }
 }
 
-function keysOf(
-  lines: readonly Line[],
-  key: (line: Line) => string,
-): ReadonlyMap<ClientId, string> {
-  return new Map(lines.map(line => [line.id, key(line)]))
-}
-
-function planKey(
-  coach: Coach,
-  { id, revision, blockId, version, method }: Line,
-  settings: StudioSettings,
-): string {
-  return [coach.id, id, revision, blockId, version, method, settings.key].join(' ')
-}
-
-async function learnPlans(
-  db: Database,
-  coach: Coach,
-  lines: readonly Line[],
-  keys: ReadonlyMap<ClientId, string>,
-  settings: StudioSettings,
-  today: PlainDate,
-): Promise<void> {
-  const unknown = lines.filter(
-    ({ id, blockId }) => blockId !== null && !planSides.has(keys.get(id) ?? ''),
-  )
-  const methods = new Map(lines.map(({ id, method }) => [id, method]))
-  for (const { id, facts, plan } of await plansOf(
-    db,
-    coach.id,
-    unknown.map(({ id }) => id),
-    today,
-  )) {
-    const { title, startsOn, passes, rotation } = plan
-    planSides.set(keys.get(id) ?? '', {
-      plan,
-      title,
-      startsOn,
-      passes,
-      strip: rotationStrip(rotation, contextIn(settings, methods.get(id) ?? '', facts)),
-      days: rotation.days.map(day => ({
-        name: dayName(day),
-        isRest: day.role === 'rest',
-        minutes: day.minuteLimit ?? null,
-      })),
-    })
-  }
-}
-
-interface LogFacts {
-  readonly today: PlainDate
-  readonly reports: ReadonlyMap<ClientId, readonly PainRow[]>
-  readonly settings: StudioSettings
-}
-type PainRow = Awaited<ReturnType<typeof allPainReports>>[number]
-
-async function learnLogs(
-  db: Database,
-  coach: Coach,
-  lines: readonly Line[],
-  keys: Readonly<Record<'plan' | 'log', ReadonlyMap<ClientId, string>>>,
-  { today, reports, settings }: LogFacts,
-): Promise<void> {
-  const unknown = lines
-    .filter(({ id }) => !logSides.has(keys.log.get(id) ?? ''))
-    .map(({ id }) => id)
-  const [sessions, exposures] = await Promise.all([
-    sessionsAround(db, coach.id, unknown, {
-      from: addDays(today, -AROUND_DAYS),
-      to: addDays(today, AROUND_DAYS),
-      today,
-    }),
-    exposuresOf(db, coach.id, unknown, addDays(today, -TREND.windowDays)),
-  ])
-  const byClient = groupedBy(exposures, ({ clientId }) => clientId)
-  for (const id of unknown)
-    logSides.set(keys.log.get(id) ?? '', {
-      sessions: sessions.get(id) ?? [],
-      muscles: muscleTrends(
-        splitByUse(
-          byClient.get(id) ?? [],
-          siftFacts({
-            plan: planSides.get(keys.plan.get(id) ?? '')?.plan ?? null,
-            reports: reports.get(id) ?? [],
-            decisions: [],
-            catalogue: settings.catalogue,
-          }),
-        ).used,
-        settings.catalogue,
-      ),
-    })
-}
-
 interface Known {
-  readonly line: Line
+  readonly line: RosterLine
   readonly today: PlainDate
   readonly plan: PlanSide | undefined
   readonly muscles: ReadonlyMap<Group, DatedTrend>

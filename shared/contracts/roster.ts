@@ -67,6 +67,8 @@ export const RosterView = z.object({
   studio: z.string(),
   clients: z.array(RosterEntry),
   archived: z.int(),
+  /** Clients whose log has not been read yet; what it says of them is absent. */
+  unread: z.int(),
 })
 export type RosterView = z.output<typeof RosterView>
 

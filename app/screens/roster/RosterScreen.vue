@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDay } from '#core/words'
+import { formatDay, unreadWords } from '#core/words'
 import { useRosterActions } from './useRosterActions'
 import { ROSTER_FILTERS } from './useRoster'
 import { Plus } from 'lucide-vue-next'
@@ -60,6 +60,9 @@ const total = computed(() => store.view?.clients.length ?? 0)
               >, {{ counts.now }} {{ counts.now === 1 ? 'needs' : 'need' }} you now</template
             >
           </p>
+          <p v-if="store.view && store.view.unread > 0" class="text-ink2" role="status">
+            {{ unreadWords(store.view.unread) }}
+          </p>
         </div>
         <TodaysFloor :clients="store.view?.clients ?? []" :today="today" />
       </div>
@@ -116,7 +119,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
             <span class="figures">Block</span>
           </div>
           <RosterRow
-            v-for="entry in section.clients"
+            v-for="entry in section.rows"
             :key="entry.id"
             :entry="entry"
             :place="placeToday(entry)"

@@ -8,6 +8,9 @@ export type RosterFilter = (typeof ROSTER_FILTERS)[number]
 
 const SECTION_NAMES = { now: 'Now', week: 'This week', steady: 'Steady' } as const
 
+/** Until those whose logs are still being read are asked for again. */
+const READ_ON_MS = 1500
+
 /** The roster as the screen shows it: search, filters, sections, and the coach's answers. */
 export function useRoster() {
   const store = useRosterStore()
@@ -32,6 +35,13 @@ export function useRoster() {
         clients: shown.value.filter(({ section }) => section === id),
       }))
       .filter(({ clients }) => clients.length > 0),
+  )
+  const rows = useRosterRows(sections)
+  const { start: readOn } = useTimeoutFn(() => void store.load(), READ_ON_MS, { immediate: false })
+  watch(
+    () => store.view,
+    view => import.meta.client && view && view.unread > 0 && readOn(),
+    { immediate: true },
   )
   const counts = computed(
     () =>
@@ -91,7 +101,7 @@ export function useRoster() {
     filter,
     openRow,
     complaint: readonly(complaint),
-    sections,
+    sections: rows,
     counts,
     placeToday,
     flag,

@@ -86,15 +86,11 @@ export function muscleTrends(
   values: readonly DatedValue[],
   catalogue: Catalogue,
 ): ReadonlyMap<Group, DatedTrend> {
-  const groupsOf = ({ exercise }: DatedValue) => {
+  const own = new Map<Group, DatedValue[]>()
+  for (const [exercise, told] of groupedBy(values, value => value.exercise)) {
     const known = catalogue.get(exercise)
-    return known ? directGroups(known.intents[0].credits) : []
+    for (const group of known ? directGroups(known.intents[0].credits) : [])
+      own.set(group, [...(own.get(group) ?? []), ...told])
   }
-  const groups = new Set(values.flatMap(groupsOf))
-  return new Map(
-    [...groups].map(group => [
-      group,
-      datedTrend(values.filter(value => groupsOf(value).includes(group))),
-    ]),
-  )
+  return new Map([...own].map(([group, told]) => [group, datedTrend(told)]))
 }

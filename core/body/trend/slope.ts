@@ -119,43 +119,71 @@ function priors({ slopeAt, lossAt, ownAt, hasOwn, size }: Layout) {
   return { a, b }
 }
 
-/** The equations of the fit: priors, then day by day what was seen, the shift a day shares taken out (Woodbury). */
+/**
+ * The equations of the fit: priors, then day by day what was seen, the shift a day shares taken out (Woodbury). Only the lower half
+ * of the matrix is kept; nothing reads the other.
+ */
 function normalEquations(all: readonly Observed[], weights: Float64Array, layout: Layout) {
-  const { means, first, slopeAt, lossAt, ownAt, hasOwn, size } = layout
   const { a, b } = priors(layout)
-  const sums = new Float64Array(size)
-  const places = new Int32Array(hasOwn ? 4 : 3)
-  const values = new Float64Array(places.length)
+  const sums = new Float64Array(layout.size)
+  const touched = new Int32Array(layout.size)
   eachDay(all, (from, to) => {
     let [total, sumY] = [0, 0]
     sums.fill(0)
     for (let i = from; i < to; i++) {
-      const { exercise, variance, tired, y, day } = all[i]!
-      const w = weights[i]! / (variance + MODEL.own ** 2)
-      const week = (day - first) / DAYS_PER_WEEK
-      const off = y - means[exercise]!
-      places.set(
-        hasOwn ? [exercise, slopeAt, lossAt, ownAt + exercise] : [exercise, slopeAt, lossAt],
-      )
-      values.set(hasOwn ? [1, week, -tired, week] : [1, week, -tired])
-      for (let p = 0; p < places.length; p++) {
-        const row = places[p]!
-        for (let q = 0; q < places.length; q++)
-          a[row * size + places[q]!]! += w * values[p]! * values[q]!
-        b[row]! += w * values[p]! * off
-        sums[row]! += w * values[p]!
-      }
+      const one = all[i]!
+      const w = weights[i]! / (one.variance + MODEL.own ** 2)
+      const off = one.y - layout.means[one.exercise]!
+      addSeen(a, b, sums, one, w, off, layout)
       total += w
       sumY += w * off
     }
     const shared = 1 / (1 / MODEL.day ** 2 + total)
-    for (let p = 0; p < size; p++) {
-      if (sums[p] === 0) continue
-      for (let q = 0; q < size; q++) a[p * size + q]! -= shared * sums[p]! * sums[q]!
-      b[p]! -= shared * sums[p]! * sumY
+    let count = 0
+    for (let p = 0; p < layout.size; p++) if (sums[p] !== 0) touched[count++] = p
+    for (let i = 0; i < count; i++) {
+      const p = touched[i]!
+      const row = p * layout.size
+      const share = shared * sums[p]!
+      for (let j = 0; j <= i; j++) a[row + touched[j]!]! -= share * sums[touched[j]!]!
+      b[p]! -= share * sumY
     }
   })
   return { a, b }
+}
+
+/** What one observation adds to the equations: its level, the slope, the loss, and the slope of its exercise's own. */
+function addSeen(
+  a: Float64Array,
+  b: Float64Array,
+  sums: Float64Array,
+  { exercise: e, tired, day }: Observed,
+  w: number,
+  off: number,
+  { first, slopeAt: s, lossAt: l, ownAt, hasOwn, size }: Layout,
+): void {
+  const week = (day - first) / DAYS_PER_WEEK
+  const [byWeek, byLoss] = [w * week, w * -tired]
+  a[e * size + e]! += w
+  a[s * size + e]! += byWeek
+  a[s * size + s]! += byWeek * week
+  a[l * size + e]! += byLoss
+  a[l * size + s]! += byLoss * week
+  a[l * size + l]! += byLoss * -tired
+  b[e]! += w * off
+  b[s]! += byWeek * off
+  b[l]! += byLoss * off
+  sums[e]! += w
+  sums[s]! += byWeek
+  sums[l]! += byLoss
+  if (!hasOwn) return
+  const o = ownAt + e
+  a[o * size + e]! += byWeek
+  a[o * size + s]! += byWeek * week
+  a[o * size + l]! += byWeek * -tired
+  a[o * size + o]! += byWeek * week
+  b[o]! += byWeek * off
+  sums[o]! += byWeek
 }
 
 function levelsOf(all: readonly Observed[], exercises: number): Float64Array {
