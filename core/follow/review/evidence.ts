@@ -1,4 +1,4 @@
-import { DAYS_PER_WEEK, daysBetween, type ExerciseId } from '../../base'
+import { DAYS_PER_WEEK, daysBetween, type ExerciseId, remembered } from '../../base'
 import type { rotationJoints } from '../../body/joints'
 import { rotationRecovery } from '../../body/recovery'
 import { UNKNOWN_TREND } from '../../body/trend'
@@ -6,14 +6,7 @@ import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { plannedGap } from '../../design/loads'
 import type { BlockPass, BlockSession } from '../../design/progress'
 import { onTrialUntil } from '../../plan/block'
-import {
-  directGroups,
-  type Group,
-  GROUPS,
-  type Joint,
-  JOINTS,
-  requireExercise,
-} from '../../plan/catalogue'
+import { directGroups, type Group, type Joint, JOINTS, requireExercise } from '../../plan/catalogue'
 import {
   bandOf,
   eatsLess,
@@ -171,29 +164,32 @@ export function evidenceFor(group: Group, known: Known): GroupEvidence {
   }
 }
 
-/** Answers of a rotation's sessions that are about a muscle, in their order. */
-function answersIn(
-  pass: BlockPass,
-  group: Group,
-  { question: { outcomes, context } }: Known,
-): readonly boolean[] {
-  const { arrivals } = rotationRecovery(pass.rotation, context)
-  const readyAt = (of: Group, { day, place }: BlockSession) =>
-    arrivals[of].find(
-      arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
-    )?.readiness
-  return pass.sessions
-    .filter(session => !session.isSkipped)
-    .flatMap(session => {
-      const trained = GROUPS.filter(of =>
-        sessionSlots(session.content).some(slot => directOf(slot, context).includes(of)),
+/** Answers of a rotation's sessions by the muscles they are about, each list in their order. */
+const answersBy = remembered(
+  ({ at, rotation, sessions }: BlockPass, { outcomes, context }: ReviewQuestion) => {
+    const { arrivals } = rotationRecovery(rotation, context)
+    const readyAt = (of: Group, { day, place }: BlockSession) =>
+      arrivals[of].find(
+        arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
+      )?.readiness ?? 0
+    const told = new Map<Group, boolean[]>()
+    for (const session of sessions) {
+      const answer = outcomeOf(session, outcomes.get(at) ?? [])?.isRecovered ?? null
+      if (session.isSkipped || answer === null) continue
+      const trained = new Set(
+        sessionSlots(session.content).flatMap(slot => directOf(slot, context)),
       )
-      const answer = outcomeOf(session, outcomes.get(pass.at) ?? [])?.isRecovered ?? null
-      if (answer === null || !trained.includes(group)) return []
-      const least = Math.min(...trained.map(of => readyAt(of, session) ?? 0))
-      return isMeant(answer, readyAt(group, session) ?? 0, least) ? [answer] : []
-    })
-}
+      const ready = [...trained].map(of => ({ of, readiness: readyAt(of, session) }))
+      const least = Math.min(...ready.map(({ readiness }) => readiness))
+      for (const { of, readiness } of ready)
+        if (isMeant(answer, readiness, least)) told.set(of, [...(told.get(of) ?? []), answer])
+    }
+    return told
+  },
+)
+
+const answersIn = (pass: BlockPass, group: Group, { question }: Known): readonly boolean[] =>
+  answersBy(pass, question).get(group) ?? []
 
 /** The last answers about a muscle, over rotations. */
 function latelyFor(group: Group, known: Known): readonly boolean[] {
