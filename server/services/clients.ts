@@ -8,7 +8,8 @@ import {
   success,
 } from '#core/base'
 import { learnedTimes } from '#core/body/times'
-import { blockBefore, withEmphasis } from '#core/plan/block'
+import { carriedFrom } from '#core/design/progress'
+import { blockBefore, type PlanDocument, withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
@@ -21,7 +22,13 @@ import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { doneSince, timedSessions } from '../db/queries/clientLog'
 import { withPain } from './pain'
 import type { Coach } from './signIn'
-import { followedMethod, studioSettings, withStudioGear } from './studioSettings'
+import {
+  contextIn,
+  followedMethod,
+  type StudioSettings,
+  studioSettings,
+  withStudioGear,
+} from './studioSettings'
 
 /** Days of log that tell what a client knows, and the sessions it takes to tell. */
 const DONE_DAYS = 182
@@ -34,6 +41,17 @@ interface Meant {
 }
 
 const sameFacts = readOnce((facts: ClientFacts) => facts)
+
+/** What the block before leaves in the body for the one that is looked at. */
+function carriedFacts(
+  { block, method, facts }: NonNullable<Awaited<ReturnType<typeof clientOf>>>,
+  before: PlanDocument | null | undefined,
+  settings: StudioSettings,
+): Pick<ClientFacts, 'carried'> {
+  const carried =
+    block && before ? carriedFrom(before, block.plan, contextIn(settings, method, facts)) : []
+  return carried.length > 0 ? { carried } : {}
+}
 
 /** One client with the block of today, or a certain one of hers; another coach's client is not found. */
 export async function client(
@@ -65,6 +83,7 @@ export async function client(
       ...withPain(withStudioGear(own, settings), reports, clearances, currentTime()),
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
       ...(times && { times }),
+      ...carriedFacts(found, before, settings),
     }),
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
     before: before ? blockBefore(before) : null,

@@ -126,6 +126,8 @@ export async function makePractice(
     // What her own log tells is not the simulated client's.
     times: _times,
     doneExercises: _done,
+    // What the block before leaves is not there for a plan of another day.
+    carried: _carried,
     ...ownFacts
   } = facts
   const context = contextWith(method, ownFacts, catalogueWith(library))

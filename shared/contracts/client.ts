@@ -16,6 +16,17 @@ const band = z
   .strictObject({ floor: z.number().min(0), target: z.number().min(0), ceiling: z.number().min(0) })
   .readonly()
 
+const amounts = <Key extends string>(keys: readonly Key[]) =>
+  z.partialRecord(z.enum(keys), z.number().min(0)).readonly()
+const CarriedSessionContract = z
+  .strictObject({
+    on: PlainDateContract,
+    place: z.int().min(0),
+    impulses: amounts(GROUPS),
+    joints: amounts(JOINTS),
+  })
+  .readonly()
+
 /** What is known of a client and bears on the numbers. */
 export const ClientFactsContract = z
   .strictObject({
@@ -81,6 +92,7 @@ export const ClientFactsContract = z
     exerciseRules: z.array(ExerciseRuleContract).readonly().exactOptional(),
     isMinor: z.boolean().exactOptional(),
     days: z.array(AvailableDayContract).max(7).readonly().exactOptional(),
+    carried: z.array(CarriedSessionContract).max(60).readonly().exactOptional(),
   })
   .readonly()
 

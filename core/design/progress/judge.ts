@@ -1,4 +1,3 @@
-import { SECOND_SESSION_HOURS } from '../../plan/rotation'
 import {
   addDays,
   daysBetween,
@@ -6,21 +5,14 @@ import {
   remembered,
   recordOf,
   DAYS_PER_WEEK,
-  HOURS_PER_DAY,
 } from '../../base'
-import { directGroups, type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
-import { type JointHistory, jointLoads, jointRamp, type RampVerdict } from '../../body/joints'
-import {
-  type CountedWork,
-  countedWorkOfDay,
-  type RotationLedger,
-  rotationLedger,
-} from '../../count/ledger'
+import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
+import { type JointHistory, jointRamp, type RampVerdict } from '../../body/joints'
+import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { modeOf, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import {
   type ExposureRole,
-  impulsesOf,
   readinessPercent,
   tauHours,
   type ThreadState,
@@ -28,7 +20,8 @@ import {
 } from '../../body/recovery'
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
-import type { BlockPass, BlockSession, ExpandedBlock } from './expand'
+import type { BlockPass, ExpandedBlock } from './expand'
+import { type CarriedIn, carriedInto, type Held, heldSessions } from './held'
 
 /** A muscle as it comes to one dated session. Units: percent. */
 export interface DatedArrival {
@@ -71,56 +64,6 @@ export interface BlockVerdict {
   }[]
 }
 
-interface Held {
-  readonly session: BlockSession
-  /** From the block's first, from 0. */ readonly dayAt: number
-  readonly hour: number
-  readonly work: readonly CountedWork[]
-  readonly direct: ReadonlyMap<Group, number>
-  readonly impulses: ReadonlyMap<Group, number>
-  readonly joints: Readonly<Record<Joint, number>>
-}
-
-const workOf = remembered((content: BlockSession['content'], context: PlanContext) =>
-  countedWorkOfDay({ role: 'open', sessions: [content] }, context),
-)
-
-/** Direct sets of a session by group. */
-const directOf = remembered(
-  (work: readonly CountedWork[], _: PlanContext): ReadonlyMap<Group, number> => {
-    const sums = new Map<Group, number>()
-    for (const { credits, sets } of work)
-      for (const group of directGroups(credits))
-        sums.set(group, (sums.get(group) ?? 0) + sets.value)
-    return sums
-  },
-)
-
-/** Sessions that will be done, by date, with what they leave. */
-function heldSessions(
-  passes: readonly BlockPass[],
-  from: PlainDate,
-  context: PlanContext,
-): readonly Held[] {
-  return passes
-    .flatMap(({ sessions }) => sessions)
-    .filter(({ isSkipped }) => !isSkipped)
-    .map((session): Held => {
-      const work = workOf(session.content, context)
-      const dayAt = daysBetween(from, session.on)
-      return {
-        session,
-        dayAt,
-        hour: dayAt * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS,
-        work,
-        direct: directOf(work, context),
-        impulses: impulsesOf(work, context),
-        joints: jointLoads(work, context),
-      }
-    })
-    .sort((a, b) => a.hour - b.hour)
-}
-
 function leadHours(group: Group, held: readonly Held[], context: PlanContext): ReadonlySet<Held> {
   if (modeOf(context, group) !== 'build') return new Set()
   const byPass = new Map<number, Held>()
@@ -132,15 +75,31 @@ function leadHours(group: Group, held: readonly Held[], context: PlanContext): R
   return new Set(byPass.values())
 }
 
-/** Readiness of a group along the block's dates; the client comes fresh to the first session. */
+/** What earlier sessions still leave in a muscle, and the hour it is told for. */
+function carriedFatigue(
+  group: Group,
+  carried: readonly CarriedIn[],
+  tau: number,
+): readonly [fatigue: number, hour: number] {
+  return carried.reduce<readonly [number, number]>(
+    ([fatigue, hour], one) => [
+      fatigue * Math.exp(-(one.hour - hour) / tau) + (one.impulses[group] ?? 0),
+      one.hour,
+    ],
+    [0, carried[0]?.hour ?? 0],
+  )
+}
+
+/** Readiness of a group along the block's dates, with what is carried into it. */
 function arrivalsOf(
   group: Group,
   held: readonly Held[],
+  carried: readonly CarriedIn[],
   context: PlanContext,
 ): readonly DatedArrival[] {
   const tau = tauHours(group, context)
   const leads = leadHours(group, held, context)
-  let [fatigue, hour] = [0, 0]
+  let [fatigue, hour] = carriedFatigue(group, carried, tau)
   return held.flatMap((one): DatedArrival[] => {
     const impulse = one.impulses.get(group) ?? 0
     if (impulse <= 0) return []
@@ -185,10 +144,13 @@ function largestWeeks(
   joint: Joint,
   passes: readonly BlockPass[],
   held: readonly Held[],
+  carried: readonly CarriedIn[],
 ): readonly number[] {
-  const first = Math.min(0, ...held.map(({ dayAt }) => dayAt))
-  const daily = new Float64Array(Math.max(0, ...held.map(({ dayAt }) => dayAt - first + 1)))
-  for (const { dayAt, joints } of held) daily[dayAt - first] = daily[dayAt - first]! + joints[joint]
+  const all = [...carried, ...held]
+  const first = Math.min(0, ...all.map(({ dayAt }) => dayAt))
+  const daily = new Float64Array(Math.max(0, ...all.map(({ dayAt }) => dayAt - first + 1)))
+  for (const { dayAt, joints } of all)
+    daily[dayAt - first] = daily[dayAt - first]! + (joints[joint] ?? 0)
   const ending = daily.map((_, at) =>
     daily.slice(Math.max(0, at - DAYS_PER_WEEK + 1), at + 1).reduce((sum, load) => sum + load, 0),
   )
@@ -237,16 +199,19 @@ function weeksOf(from: PlainDate, to: PlainDate, held: readonly Held[]): BlockVe
  *
  * Shape:  passes in order; arrivals of each group by date.
  * Units:  sets per 7 days, percent, points, minutes.
- * Edge:   the first session finds the client fresh; a joint's ramp needs two passes before it.
+ * Edge:   without sessions carried in the first one finds the client fresh; a joint's ramp needs two passes before it.
  * Source: docs/methods.md#block.
  */
 export const blockVerdict = remembered(
   (expanded: ExpandedBlock, context: PlanContext): BlockVerdict => {
     const { passes, from, to } = expanded
     const held = heldSessions(passes, from, context)
-    const arrivals = recordOf(GROUPS, group => arrivalsOf(group, held, context))
+    const carried = carriedInto(from, context)
+    const arrivals = recordOf(GROUPS, group => arrivalsOf(group, held, carried, context))
     const history = new Map<Joint, JointHistory[]>(JOINTS.map(joint => [joint, []]))
-    const jointWeeks = new Map(JOINTS.map(joint => [joint, largestWeeks(joint, passes, held)]))
+    const jointWeeks = new Map(
+      JOINTS.map(joint => [joint, largestWeeks(joint, passes, held, carried)]),
+    )
     const lowest = lowestByPass(
       GROUPS.filter(group => modeOf(context, group) !== 'maintain').flatMap(
         group => arrivals[group],

@@ -10,12 +10,7 @@ import {
 } from '../../plan/block'
 import { type Mode, modeOf, type PlanContext } from '../../plan/method'
 import { sessionSlots } from '../../plan/session'
-import {
-  type BlockVerdict,
-  blockVerdict,
-  type ExpandedBlock,
-  expandedBlock,
-} from '../../design/progress'
+import { type BlockVerdict, blockVerdict, carriedFrom, expandedBlock } from '../../design/progress'
 
 /** A block of a client's line. */
 export interface SeasonLine {
@@ -120,13 +115,12 @@ export function seamConcerns({
 
 /** A seam looks back on rotations that ended within so many days before it. */
 const LOOKS_BACK_DAYS = 28
-/** Rotations before a seam that still tell in readiness. */
-const CARRIED_PASSES = 1
 
-const contextOf = remembered((plan: PlanDocument, context: PlanContext): PlanContext => ({
-  ...context,
-  client: withEmphasis(context.client, plan),
-}))
+/** As a block is read by itself: with its own emphasis, and nothing carried in. */
+const contextOf = remembered((plan: PlanDocument, context: PlanContext): PlanContext => {
+  const { carried: _, ...client } = context.client
+  return { ...context, client: withEmphasis(client, plan) }
+})
 const expandedOf = remembered((plan: PlanDocument, context: PlanContext) =>
   expandedBlock(plan, contextOf(plan, context)),
 )
@@ -169,28 +163,23 @@ function seasonBlock(
   }
 }
 
-/** The first rotation of a block as it comes after the last of the one before, read as one stretch of training. */
-function carriedInto(
-  before: PlanDocument,
-  after: PlanDocument,
-  context: PlanContext,
-): Seam['carried'] {
-  const [first] = expandedOf(after, context).passes
-  if (!first) return null
-  const last = expandedOf(before, context).passes.slice(-CARRIED_PASSES)
-  const at = last.length
-  const renumbered = [...last, first].map((pass, place) => ({
-    ...pass,
-    at: place,
-    sessions: pass.sessions.map(session => ({ ...session, pass: place })),
-  }))
-  const joined: ExpandedBlock = { passes: renumbered, from: renumbered[0]!.from, to: first.to }
-  const { arrivals } = blockVerdict(joined, contextOf(after, context))
-  const alone = verdictOf(after, context).arrivals
+/** A block with what the one before leaves in the body, as its own page has it. */
+function verdictAfter(before: SeasonLine, after: SeasonLine, context: PlanContext): BlockVerdict {
+  const own = contextOf(after.plan, context)
+  const carried = carriedFrom(before.plan, after.plan, own)
+  return blockVerdict(expandedOf(after.plan, context), {
+    ...own,
+    client: { ...own.client, carried },
+  })
+}
+
+/** The least ready muscle of a block's first rotation, with what is carried into it and without. */
+function leastReady(carried: BlockVerdict, alone: BlockVerdict): Seam['carried'] {
+  const first = (verdict: BlockVerdict, group: Group) =>
+    verdict.arrivals[group].find(({ pass }) => pass === 0)?.readiness
   const found = ARM_GROUPS.flatMap(group => {
-    const carried = arrivals[group].find(({ pass }) => pass === at)
-    const fresh = alone[group].find(({ pass }) => pass === 0)
-    return carried && fresh ? [{ group, readiness: carried.readiness, fresh: fresh.readiness }] : []
+    const [readiness, fresh] = [first(carried, group), first(alone, group)]
+    return readiness !== undefined && fresh !== undefined ? [{ group, readiness, fresh }] : []
   })
   return found.reduce<Seam['carried']>(
     (least, one) => (least && least.readiness <= one.readiness ? least : one),
@@ -199,7 +188,7 @@ function carriedInto(
 }
 
 function seamOf(before: SeasonLine, after: SeasonLine, context: PlanContext): Seam {
-  const [was, is] = [verdictOf(before.plan, context), verdictOf(after.plan, context)]
+  const [was, is] = [verdictOf(before.plan, context), verdictAfter(before, after, context)]
   const working = was.passes.filter(({ pass }) => !pass.isDeload)
   const last = working.at(-1)
   const first = is.passes.find(({ pass }) => !pass.isDeload)
@@ -230,7 +219,7 @@ function seamOf(before: SeasonLine, after: SeasonLine, context: PlanContext): Se
       ),
       after: first?.joints[joint].week ?? 0,
     })),
-    carried: carriedInto(before.plan, after.plan, context),
+    carried: leastReady(is, verdictOf(after.plan, context)),
     kept: next.filter(exercise => known.has(exercise)),
     fresh: next.filter(exercise => !known.has(exercise)),
   }

@@ -118,6 +118,16 @@ export interface ClientFacts {
   readonly isMinor?: boolean
   /** Days on which the client can train, with the minutes there are; left out where nothing was said. */
   readonly days?: readonly AvailableDay[]
+  /** What the last sessions of the block before leave for the one that is looked at. */
+  readonly carried?: readonly CarriedSession[]
+}
+
+/** A planned session before a block. Units: impulses as recovery reads them, joints in points. */
+export interface CarriedSession {
+  readonly on: PlainDate
+  readonly place: number
+  readonly impulses: Readonly<Partial<Record<Group, number>>>
+  readonly joints: Readonly<Partial<Record<Joint, number>>>
 }
 
 /** A weekday on which a client can train. 1 is Monday; `start` is the usual hour, `17:30`. */

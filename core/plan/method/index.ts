@@ -47,6 +47,7 @@ export {
 } from './context'
 export type {
   AvailableDay,
+  CarriedSession,
   ClientFacts,
   Hindrance,
   JointSetting,
