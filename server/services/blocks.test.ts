@@ -3,7 +3,10 @@ import { read, utils } from '@e965/xlsx'
 import { describe, expect, test } from '@jest/globals'
 import { addDays, blockId, isoWeekday, DAYS_PER_WEEK } from '#core/base'
 import { applyEdits, blockBefore, type PlanDocument, planEnd } from '#core/plan/block'
+import { catalogueWith } from '#core/plan/catalogue'
+import { contextWith } from '#core/plan/method'
 import { daySlots } from '#core/plan/rotation'
+import { blockVerdict, expandedBlock } from '#core/design/progress'
 import { rowsOfCsv } from '#shared/exports/csv'
 import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
@@ -268,6 +271,14 @@ describe('the next block', () => {
     )
     const other = valueOf(await clientSeason(coach, own.id, today))
     expect(other.current).toBe(own.blockId)
+    // What is carried in is the same on the season page and on the block's own.
+    const context = contextWith(ahead.method, ahead.facts, catalogueWith(ahead.library))
+    const { arrivals } = blockVerdict(expandedBlock(ahead.block!.plan, context), context)
+    const { group, readiness, fresh } = other.season.seams[0]!.carried!
+    expect(arrivals[group].find(({ pass }) => pass === 0)?.readiness).toBeCloseTo(readiness, 9)
+    expect(readiness).toBeLessThan(fresh)
+    // The running block has none before it.
+    expect(seen.facts.carried).toBeUndefined()
     expect(other.season.blocks.map(({ id: of, state }) => [of, state])).toEqual([
       [own.blockId, 'running'],
       [id, 'ahead'],

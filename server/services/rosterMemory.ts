@@ -62,7 +62,7 @@ const reading = new Set<string>()
 /** Days back that a roster looks at sessions, and days ahead: the longest rotation on either side. */
 const AROUND_DAYS = 14
 /** Logs read between two looks at the clock. */
-const LOGS_AT_ONCE = 10
+const LOGS_AT_ONCE = 5
 
 /** Drops what is remembered, as a restart does; for measuring what the first answer costs. */
 export function forgetRoster(): void {
@@ -74,7 +74,7 @@ export function forgetRoster(): void {
 /**
  * What is known of every client, after reading what was not.
  *
- * Units: ms for logs; those that were not reached in this time are read on without anybody waiting, at least ten are read.
+ * Units: ms for logs; those that were not reached in this time are read on without anybody waiting, at least five are read.
  */
 export async function remembered(
   db: Database,
