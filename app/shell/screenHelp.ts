@@ -75,7 +75,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ways: [
       'Open a block: choose it, then Enter. Every page about the client shows it until you go back.',
       'Put the next block behind: B on the last one. The running one goes on to its end.',
-      'Look at a seam: choose the block after it. C lays the two side by side.',
+      'Look at a seam: choose the block after it. ⇧← and ⇧→ move it, 1 softens a jump, C lays the two side by side.',
     ],
     guide: 'block',
   },

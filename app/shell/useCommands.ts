@@ -1,6 +1,7 @@
 import { capitalised, formatDay } from '#core/words'
 import { FoundNotes } from '#shared/contracts/notes'
 import { RosterView } from '#shared/contracts/roster'
+import { useWritten } from './useApi'
 import { STUDIO_WAYS, type Way, wayAt, WAYS } from './places'
 
 /** Something that can be reached by typing its name. */
@@ -12,6 +13,8 @@ export interface Command {
 }
 
 const MOST_FOUND = 12
+/** How long the list of clients is good for. */
+const FRESH_MS = 60_000
 /** Letters before notes are searched, and of a note that are shown. */
 const LEAST_SEARCHED = 3
 const NOTE_SHOWN = 60
@@ -26,10 +29,19 @@ export function useCommands() {
   const clients = useState<RosterView['clients']>('command-clients', () => [])
   const isOpen = ref(false)
 
+  const written = useWritten()
+  /** When they were asked for, and what had been written by then: for a while nothing changes but from here. */
+  const asked = useState('command-clients-asked', () => ({ at: 0, written: -1 }))
+
   async function open(): Promise<void> {
     isOpen.value = true
+    const isFresh =
+      asked.value.written === written.value && performance.now() - asked.value.at < FRESH_MS
+    if (isFresh) return
     const result = await ask('/api/roster', { answer: RosterView })
-    if (result.ok) clients.value = result.value.clients
+    if (!result.ok) return
+    clients.value = result.value.clients
+    asked.value = { at: performance.now(), written: written.value }
   }
 
   /** What the open screen can do, with the key that does it at once. */

@@ -19,6 +19,8 @@ const CHANGE_KINDS = {
     late: 'The client has opened it, so it cannot be taken back. Change the plan and send it again.',
   },
   next_block: { did: 'next block begun', place: 'Block' },
+  seam: { did: 'seam moved', place: 'Season' },
+  soft_start: { did: 'softer start of a block', place: 'Season' },
   targets: { did: 'targets', place: 'Targets' },
   profile: { did: 'profile', place: 'Profile' },
   method: { did: 'method followed', place: 'Split' },

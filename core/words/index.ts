@@ -181,3 +181,4 @@ export {
 export { twiceSeenWords } from './secondMethod'
 export { drawnPose, exerciseFigure } from './poseFigure'
 export type { Drawn, Figure } from './poseFigure'
+export { eventWords, girthWords, seamStopWords, softStartEffects, softStartWords } from './season'

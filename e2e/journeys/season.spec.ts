@@ -1,3 +1,5 @@
+import { addDays } from '#core/base'
+import { type PlanDocument, planEnd } from '#core/plan/block'
 import { alive, boardIsLive, expect, openSplit, saved, signedIn, test } from '../support/test'
 
 test.use({ logs: 'logged' })
@@ -113,4 +115,58 @@ test('a year is planned in one form, in well under two minutes', async ({ page, 
   expect(Date.now() - started).toBeLessThan(120_000)
   await expect(page.getByRole('button', { name: /^Ribs/ })).toBeVisible()
   await expect(page.getByRole('listitem').getByRole('button')).toHaveCount(before + many)
+})
+
+test('a seam moves by keys, a block that jumps begins lower, and both are taken back', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id, plan, blockId } = studio.client('Ines')
+  const body = {
+    version: 1,
+    title: 'Caulking',
+    startsOn: addDays(planEnd(plan), 1),
+    weeks: 6,
+    from: 'first',
+    modes: {},
+    isCut: false,
+  }
+  const begun = await page.request.post(`/api/blocks/${blockId}/next`, { data: body })
+  const next = ((await begun.json()) as { id: string }).id
+  await page.goto(`/clients/${id}/season`)
+  await alive(page)
+  const plank = page.getByRole('button', { name: /^Caulking/ })
+  await plank.click()
+  const days = page.locator('main header').first().locator('span')
+  const before = await days.innerText()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByText('The seam is one rotation later')).toBeVisible()
+  await expect(days).not.toHaveText(before)
+  await page.keyboard.press('z')
+  await expect(page.getByText('Undone: seam moved')).toBeVisible()
+  await expect(days).toHaveText(before)
+
+  // Something jumps: what is offered says what it does, and is taken by one key.
+  const held = (await (await page.request.get(`/api/clients/${id}?block=${next}`)).json()) as {
+    block: { version: number; plan: PlanDocument }
+  }
+  const jump = { kind: 'sets', pass: 0, group: 'triceps', change: 7 }
+  const saved = await page.request.put(`/api/blocks/${next}/plan`, {
+    data: {
+      version: held.block.version,
+      plan: { ...held.block.plan, block: { ...held.block.plan.block, exceptions: [jump] } },
+    },
+  })
+  expect(saved.ok()).toBe(true)
+  await page.reload()
+  await alive(page)
+  await plank.click()
+  await expect(page.getByRole('button', { name: /^Start .*lower and step up/ })).toBeVisible()
+  await expect(page.getByText(/Triceps × \d\.\d\d to × 1\.\d\d/)).toBeVisible()
+  await page.keyboard.press('1')
+  await expect(page.getByText(/^Taken: start .*lower and step up/)).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Start .*lower/ })).toHaveCount(0)
+  await page.keyboard.press('z')
+  await expect(page.getByText('Undone: softer start of a block')).toBeVisible()
 })

@@ -8,7 +8,7 @@ import {
   success,
 } from '#core/base'
 import { learnedTimes } from '#core/body/times'
-import { carriedFrom } from '#core/design/progress'
+import { sessionsCarried } from '#core/design/progress'
 import { blockBefore, type PlanDocument, withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import type { ClientView } from '#shared/contracts/client'
@@ -49,7 +49,7 @@ function carriedFacts(
   settings: StudioSettings,
 ): Pick<ClientFacts, 'carried'> {
   const carried =
-    block && before ? carriedFrom(before, block.plan, contextIn(settings, method, facts)) : []
+    block && before ? sessionsCarried(before, block.plan, contextIn(settings, method, facts)) : []
   return carried.length > 0 ? { carried } : {}
 }
 

@@ -1,7 +1,7 @@
 import { type ClientId, type PlainDate, type Result, success } from '#core/base'
 import { blockOn } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
-import { contextWith } from '#core/plan/method'
+import { contextWith, type PlanContext } from '#core/plan/method'
 import { isGirth } from '#core/body/measurements'
 import { season } from '#core/follow/season'
 import type { Problem } from '#shared/contracts/problem'
@@ -13,6 +13,24 @@ import { measurementsOf } from '../db/queries/health'
 import { client } from './clients'
 import type { Coach } from './signIn'
 
+/** What the blocks of a client are read by: without the emphasis of any of them. */
+export async function seasonContext(
+  coach: Coach,
+  id: ClientId,
+  today: PlainDate,
+): Promise<Result<PlanContext, Problem>> {
+  const [found, own] = await Promise.all([
+    client(coach, id, { today }),
+    clientOf(database(), coach.id, id, { today }),
+  ])
+  if (!found.ok) return found
+  const { method, facts, library } = found.value
+  // What is shown of a client has the emphasis of today's block in it; every block here has its own.
+  const { modes: _, ...others } = facts
+  const bare = { ...others, ...(own?.facts.modes && { modes: own.facts.modes }) }
+  return success(contextWith(method, bare, catalogueWith(library)))
+}
+
 /** A client's blocks one after the other: what each asks for, and what each asks where it follows another. */
 export async function clientSeason(
   coach: Coach,
@@ -20,21 +38,17 @@ export async function clientSeason(
   today: PlainDate,
 ): Promise<Result<SeasonView, Problem>> {
   const db = database()
-  const [found, own, line, measured] = await Promise.all([
-    client(coach, id, { today }),
+  const [own, context, line, measured] = await Promise.all([
     clientOf(db, coach.id, id, { today }),
+    seasonContext(coach, id, today),
     blocksOf(db, coach.id, id),
     measurementsOf(db, coach.id, id),
   ])
-  if (!found.ok) return found
-  const { name, method, facts, library } = found.value
-  // What is shown of a client has the emphasis of today's block in it; every block here has its own.
-  const { modes: _, ...others } = facts
-  const bare = { ...others, ...(own?.facts.modes && { modes: own.facts.modes }) }
+  if (!context.ok) return context
   return success({
-    name,
+    name: own?.name ?? '',
     today,
-    season: season(line, contextWith(method, bare, catalogueWith(library)), today),
+    season: season(line, context.value, today),
     current: blockOn(line, today)?.id ?? null,
     girths: measured.filter(({ kind, isPumped }) => isGirth(kind) && !isPumped).reverse(),
   })

@@ -15,3 +15,18 @@ export interface SeasonView {
 export const SeasonAnswer = z.custom<SeasonView>(
   value => typeof value === 'object' && value !== null,
 )
+
+/** A seam one rotation later or earlier. */
+export const SeamBody = z.strictObject({ by: z.union([z.literal(1), z.literal(-1)]) })
+/** How many blocks it moved or resized. */
+export const SeamMoved = z.object({ moved: z.int() })
+/** The version of the plan that a softer start was shown for. */
+export const SoftStartBody = z.strictObject({ version: z.int() })
+export const SoftStartTaken = z.object({ version: z.int() })
+/** How a block could begin lower, and what that does; null where there is nothing to soften. */
+export const SoftStartView = z.object({
+  version: z.int(),
+  offer: z
+    .object({ words: z.string(), effects: z.array(z.string()), isEnough: z.boolean() })
+    .nullable(),
+})

@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import type { useSeam } from './useSeam'
 import type { useSeason } from './useSeason'
 
 /** What two blocks ask of a body where they meet, in four columns. */
-const { seam } = defineProps<{
+const { seam, atSeam } = defineProps<{
   before: string
   after: string
   seam: NonNullable<Awaited<ReturnType<typeof useSeason>>['seam']['value']>
+  atSeam: ReturnType<typeof useSeam>
 }>()
+const { offer, said, isAhead, move, soften } = atSeam
 const has = (concern: (typeof seam)['concerns'][number]) => seam.concerns.includes(concern)
 </script>
 
@@ -26,6 +29,15 @@ const has = (concern: (typeof seam)['concerns'][number]) => seam.concerns.includ
       >
         {{ seam.concerns.length > 0 ? `${seam.concerns.length} to look at` : 'Nothing to look at' }}
       </p>
+      <span v-if="isAhead" class="flex flex-wrap gap-2">
+        <button type="button" class="control" @click="move(-1)">
+          Seam earlier <KeyCap label="⇧←" />
+        </button>
+        <button type="button" class="control" @click="move(1)">
+          Seam later <KeyCap label="⇧→" />
+        </button>
+      </span>
+      <p role="status" class="basis-full text-[12.5px] empty:hidden">{{ said }}</p>
     </header>
     <div class="mt-3 grid grid-cols-4 gap-6 max-lg:grid-cols-2 max-sm:grid-cols-1">
       <div
@@ -78,5 +90,16 @@ const has = (concern: (typeof seam)['concerns'][number]) => seam.concerns.includ
         </p>
       </div>
     </div>
+    <footer
+      v-if="offer"
+      class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-hair pt-3"
+    >
+      <button type="button" class="control" @click="soften">
+        {{ offer.words }} <KeyCap label="1" />
+      </button>
+      <p class="min-w-[220px] flex-1 text-[12.5px] text-focus">
+        {{ offer.effects.join(', ') }}{{ offer.isEnough ? '.' : '; more cannot be done so.' }}
+      </p>
+    </footer>
   </section>
 </template>

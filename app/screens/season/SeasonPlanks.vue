@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDay, monthName } from '#core/words'
+import { monthName } from '#core/words'
 import type { SeasonBlock } from '#core/follow/season'
 import { useElementSize } from '@vueuse/core'
 import { coursePath, monthStarts, plankPoints, seasonScale } from './seasonLayout'
@@ -7,6 +7,8 @@ import type { useSeason } from './useSeason'
 
 /** Blocks as planks along the months, with the sets of the arm muscles under them. */
 const { blocks, rows, at, today, concerns } = defineProps<{
+  girths: Awaited<ReturnType<typeof useSeason>>['girths']['value']
+  events: Awaited<ReturnType<typeof useSeason>>['events']['value']
   blocks: readonly SeasonBlock[]
   rows: Awaited<ReturnType<typeof useSeason>>['rows']['value']
   /** Which block is chosen, from 0. */ at: number
@@ -34,6 +36,8 @@ const deloads = computed(() =>
 
 <template>
   <div class="planks">
+    <SeasonGirths v-if="girths.length > 0" :girths="girths" :scale="scale" />
+    <SeasonEvents v-if="events.length > 0" :events="events" :scale="scale" />
     <p class="name text-ink2">Months</p>
     <div ref="box" class="relative h-[18px] border-b-4 border-ink">
       <span
@@ -132,19 +136,6 @@ const deloads = computed(() =>
           <path v-if="isShown" :d="`M${xOf(today)} -60V${COURSE}`" stroke="var(--focus)" />
         </svg>
       </div>
-    </template>
-    <template v-if="blocks.some(({ events }) => events.length > 0)">
-      <p class="name"><b>Events</b></p>
-      <ul class="text-[12.5px]">
-        <li
-          v-for="event in blocks.flatMap(({ events }) => events)"
-          :key="`${event.from} ${event.what}`"
-          class="mr-4 inline-block"
-        >
-          <bdi class="font-semibold">{{ event.what }}</bdi> {{ formatDay(event.from)
-          }}{{ event.to === event.from ? '' : ` to ${formatDay(event.to)}` }}
-        </li>
-      </ul>
     </template>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { useMounted } from '@vueuse/core'
 import { SEASON_ACTIONS } from './seasonActions'
 import { useBlocksBeside } from './useBlocksBeside'
 import { usePlanAhead } from './usePlanAhead'
+import { useSeam } from './useSeam'
 import { useSeason } from './useSeason'
 
 /** Blocks in a row: behind, running, ahead, and what each asks where it follows another. */
@@ -17,6 +18,8 @@ const {
   seam,
   concerns,
   rows,
+  girths,
+  events,
   wordsOf,
   courseWords,
   ahead,
@@ -34,6 +37,11 @@ const planAhead = usePlanAhead(
   () => blocks.value.at(-1)?.id,
   () => refresh(),
 )
+const atSeam = useSeam(
+  () => chosen.value,
+  () => seam.value?.concerns.some(one => one === 'jump' || one === 'joint') ?? false,
+  refresh,
+)
 const isLive = useMounted()
 const before = computed(() => blocks.value[at.value - 1]?.title ?? '')
 const next = () => chosen.value && open(chosen.value, '/block', '&next=1')
@@ -44,6 +52,8 @@ useActions(
     open: path => chosen.value && open(chosen.value, path),
     next,
     compare: beside.open,
+    moveSeam: by => void atSeam.move(by),
+    soften: () => void atSeam.soften(),
     planAhead: planAhead.open,
   },
   { isSilent: () => beside.isOpen.value || planAhead.isOpen.value },
@@ -100,6 +110,8 @@ useActions(
           <SeasonPlanks
             :blocks="blocks"
             :rows="rows"
+            :girths="girths"
+            :events="events"
             :at="at"
             :today="view.today"
             :concerns="concerns"
@@ -108,7 +120,13 @@ useActions(
             @chosen="place => (at = place)"
           />
         </ScrollBox>
-        <SeamPanel v-if="seam && chosen" :before="before" :after="chosen.title" :seam="seam" />
+        <SeamPanel
+          v-if="seam && chosen"
+          :before="before"
+          :after="chosen.title"
+          :seam="seam"
+          :at-seam="atSeam"
+        />
         <p v-else class="mt-4 text-ink2">
           {{
             ahead.length === 0

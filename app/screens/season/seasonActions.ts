@@ -7,6 +7,10 @@ export interface SeasonPage {
   readonly next: () => void
   /** The chosen block beside the one before it. */
   readonly compare: () => void
+  /** The seam before the chosen block, one rotation later or earlier. */
+  readonly moveSeam: (by: 1 | -1) => void
+  /** The chosen block begun lower, where something jumps. */
+  readonly soften: () => void
   /** Blocks put behind the last one, a year in one form. */
   readonly planAhead: () => void
 }
@@ -21,6 +25,18 @@ export const SEASON_ACTIONS: ActionTable<SeasonPage> = {
       label: 'walk the blocks',
       do: ({ step }, { key }) => step(key === 'ArrowLeft' ? -1 : 1),
       isByKeyOnly: true,
+    },
+    {
+      id: 'move_seam',
+      keys: ['Shift+ArrowLeft', 'Shift+ArrowRight'],
+      label: 'move the seam before it',
+      do: ({ moveSeam }, { key }) => moveSeam(key === 'ArrowLeft' ? -1 : 1),
+    },
+    {
+      id: 'soften',
+      keys: ['1'],
+      label: 'start it lower and step up',
+      do: ({ soften }) => soften(),
     },
     { id: 'open', keys: ['Enter'], label: 'open the block', do: ({ open }) => open() },
     { id: 'review', keys: ['r'], label: 'look back at it', do: ({ open }) => open('/review') },

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type PlainDate } from '#core/base'
-import type { SeasonBlock } from '#core/follow/season'
+import type { GirthCourse, SeasonBlock } from '#core/follow/season'
 
 /** At least so many days are shown, so that one short block does not fill the page. */
 const LEAST_DAYS = 182
@@ -58,4 +58,60 @@ export function monthStarts({ from, to }: SeasonScale): readonly PlainDate[] {
   const found: PlainDate[] = []
   for (let day = from; day <= to; day = addDays(day, 1)) if (day.endsWith('-01')) found.push(day)
   return found
+}
+
+interface Point {
+  readonly x: number
+  readonly y: number
+}
+/** A girth as it is drawn: its days as points, and what measuring errs as a band around them. */
+export interface DrawnGirth {
+  readonly points: readonly Point[]
+  readonly line: string
+  readonly band: string
+}
+
+/** Girths over the season, all to one scale of centimetres. */
+export function drawnGirths(
+  told: readonly GirthCourse[],
+  { from, to, x }: SeasonScale,
+  height: number,
+): readonly DrawnGirth[] {
+  const courses = told.map(({ points, noise }) => ({
+    noise,
+    points: points.filter(({ on }) => from <= on && on <= to),
+  }))
+  const ends = courses.flatMap(({ points, noise }) =>
+    points.flatMap(({ value }) => [value - noise, value + noise]),
+  )
+  const [least, most] = [Math.min(...ends), Math.max(...ends)]
+  const y = (value: number) => height - ((value - least) / Math.max(0.1, most - least)) * height
+  const path = (points: readonly Point[]) => points.map(point => `${point.x} ${point.y}`).join('L')
+  return courses.map(({ points, noise }): DrawnGirth => {
+    if (points.length === 0) return { points: [], line: '', band: '' }
+    const at = (off: number) => points.map(({ on, value }) => ({ x: x(on), y: y(value + off) }))
+    return {
+      points: at(0),
+      line: `M${path(at(0))}`,
+      band: `M${path(at(noise))}L${path(at(-noise).reverse())}Z`,
+    }
+  })
+}
+
+/** Width a flag with its words takes at least. Units: px. */
+const FLAG_WIDTH = 150
+
+/** Events in lanes, so that no flag's words lie over another's; in the order of their days. */
+export function eventLanes<One extends { readonly from: PlainDate }>(
+  events: readonly One[],
+  { x }: SeasonScale,
+): readonly (One & { readonly lane: number })[] {
+  const ends: number[] = []
+  return events.map(event => {
+    const left = x(event.from)
+    const free = ends.findIndex(end => end <= left)
+    const lane = free < 0 ? ends.length : free
+    ends[lane] = left + FLAG_WIDTH
+    return { ...event, lane }
+  })
 }

@@ -1,13 +1,22 @@
 import { ARM_GROUPS, type Group } from '#core/plan/catalogue'
+import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import {
+  girthCourses,
   isOverLimit,
   type Seam,
   SEAM_LIMITS,
   type SeasonBlock,
   seamConcerns,
 } from '#core/follow/season'
-import { formatDay, formatOneDecimal, GROUP_NAMES, JOINT_NAMES } from '#core/words'
-import { SeasonAnswer } from '#shared/contracts/season'
+import {
+  eventWords,
+  formatDay,
+  formatOneDecimal,
+  girthWords,
+  GROUP_NAMES,
+  JOINT_NAMES,
+} from '#core/words'
+import { SeasonAnswer, type SeasonView } from '#shared/contracts/season'
 import { familyOfGroup } from '~/ui/pegFamily'
 
 const STATE_WORDS = { behind: 'behind', running: 'running', ahead: 'ahead' } as const
@@ -48,6 +57,17 @@ function seamLines(seam: Seam, nameOf: (exercise: string) => string) {
   }
 }
 
+/** Girths that are drawn over the season: what a season of arms is for. */
+const DRAWN_GIRTHS = ['upper_arm_right', 'upper_arm_left'] as const
+
+function girthLines(measured: SeasonView['girths']) {
+  return girthCourses(measured, DRAWN_GIRTHS).map(course => ({
+    ...course,
+    name: MEASUREMENT_TABLE[course.kind].name,
+    words: girthWords(course),
+  }))
+}
+
 const modeWords = ({ modes }: SeasonBlock, group: Group) => modes[group] ?? ''
 
 /** A client's line of blocks: which one is chosen, and what stands at the seam before it. */
@@ -69,12 +89,19 @@ export async function useSeason(clientId: string) {
   )
   const view = computed(() => data.value ?? null)
   const blocks = computed(() => view.value?.season.blocks ?? [])
-  const at = ref(
-    Math.max(
-      0,
-      blocks.value.findIndex(({ id }) => id === view.value?.current),
-    ),
-  )
+  /** The chosen block's id; kept when the page is set up anew after something was taken back. */
+  const kept = useState<string | null>(`season-chosen-${clientId}`, () => null)
+  const at = computed({
+    get: () => {
+      const place = (id: string | null | undefined) =>
+        blocks.value.findIndex(block => block.id === id)
+      return Math.max(
+        0,
+        kept.value && place(kept.value) >= 0 ? place(kept.value) : place(view.value?.current),
+      )
+    },
+    set: place => (kept.value = blocks.value[place]?.id ?? null),
+  })
   const chosen = computed(() => blocks.value[at.value] ?? null)
   function step(by: number): void {
     at.value = Math.max(0, Math.min(blocks.value.length - 1, at.value + by))
@@ -122,6 +149,14 @@ export async function useSeason(clientId: string) {
         : `${formatOneDecimal(first)} to ${formatOneDecimal(most)}`
     return `${modeWords(block, group)} ${figures}`
   }
+  const girths = computed(() => girthLines(view.value?.girths ?? []))
+  /** Events of all blocks, in the order of their days. */
+  const events = computed(() =>
+    blocks.value
+      .flatMap(({ events: own }) => own)
+      .sort((a, b) => (a.from < b.from ? -1 : 1))
+      .map(event => ({ ...event, ...eventWords(event, view.value!.today) })),
+  )
   const ahead = computed(() => blocks.value.filter(({ state }) => state === 'ahead'))
   /** Every page about the client shows it from now on; of today's block nothing is said. */
   function open({ id, title, from }: SeasonBlock, path = '/block', more = '') {
@@ -139,6 +174,8 @@ export async function useSeason(clientId: string) {
     seam,
     concerns,
     rows,
+    girths,
+    events,
     wordsOf,
     courseWords,
     ahead,

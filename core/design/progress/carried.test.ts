@@ -5,12 +5,12 @@ import { type PlanDocument, planEnd } from '../../plan/block'
 import { GROUPS, JOINTS } from '../../plan/catalogue'
 import { contextWith, type PlanContext, STEADY_MIDDLE } from '../../plan/method'
 import { planArbitrary } from '../../testing/arbitraries'
-import { blockVerdict, carriedFrom, type ExpandedBlock, expandedBlock } from '.'
+import { blockVerdict, sessionsCarried, type ExpandedBlock, expandedBlock } from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
 const withCarried = (before: PlanDocument, after: PlanDocument): PlanContext => ({
   ...context,
-  client: { ...context.client, carried: carriedFrom(before, after, context) },
+  client: { ...context.client, carried: sessionsCarried(before, after, context) },
 })
 const begun = (plan: PlanDocument, startsOn: string, passes: number): PlanDocument => ({
   ...plan,
@@ -80,7 +80,7 @@ describe('what a block before leaves', () => {
             ),
           )
         const late = { ...after, startsOn: addDays(planEnd(before), 15) }
-        expect(carriedFrom(before, late, context)).toEqual([])
+        expect(sessionsCarried(before, late, context)).toEqual([])
       }),
       { numRuns: 60 },
     )

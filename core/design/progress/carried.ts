@@ -21,7 +21,7 @@ const ownContext = remembered((plan: PlanDocument, context: PlanContext): PlanCo
  * Units:  impulses as recovery reads them, joints in points.
  * Source: docs/methods.md#season.
  */
-export function carriedFrom(
+export function sessionsCarried(
   before: PlanDocument,
   into: PlanDocument,
   context: PlanContext,

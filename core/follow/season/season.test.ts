@@ -12,9 +12,19 @@ import {
   weeksUntil,
 } from '../../plan/block'
 import { contextWith, STEADY_MIDDLE } from '../../plan/method'
+import { eventWords, girthWords } from '../../words'
 import { planIn, written } from '../../testing/shorthandPlans'
 import type { CourseRow } from '../review'
-import { isSurelyChanged, modesOf, type Seam, season, seamConcerns, usualWeek, yearAhead } from '.'
+import {
+  girthCourses,
+  isSurelyChanged,
+  modesOf,
+  type Seam,
+  season,
+  seamConcerns,
+  usualWeek,
+  yearAhead,
+} from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
 /** Eight days with an arm day of so many sets of each, begun on a day. */
@@ -215,4 +225,50 @@ describe('a year ahead', () => {
   })
   test('a block that goes on as now says nothing of priorities', () =>
     expect(modesOf('as_now')).toEqual({}))
+})
+
+describe('girths over the season', () => {
+  const at = (on: string, value: number) => ({
+    on: plainDate(on),
+    kind: 'upper_arm_right' as const,
+    value,
+  })
+  const once = [at('2026-03-01', 38), at('2026-01-01', 37)]
+  test('noise is stated until three days were measured twice, then it is what those say', () => {
+    expect(girthCourses(once, ['upper_arm_left', 'upper_arm_right'])).toEqual([
+      {
+        kind: 'upper_arm_right',
+        points: [
+          { on: '2026-01-01', value: 37 },
+          { on: '2026-03-01', value: 38 },
+        ],
+        noise: 0.5,
+        isStated: true,
+      },
+    ])
+    const twice = once.map(one => ({ ...one, value: one.value + 0.4 }))
+    const [two] = girthCourses([...once, ...twice], ['upper_arm_right'])
+    expect(two).toMatchObject({ noise: 0.5, isStated: true })
+    const third = [at('2026-04-01', 38), at('2026-04-01', 38.4)]
+    const [told] = girthCourses([...once, ...twice, ...third], ['upper_arm_right'])
+    expect(told!.isStated).toBe(false)
+    expect(told!.noise).toBeCloseTo(0.4 / Math.SQRT2, 9)
+    expect(told!.points[0]!.value).toBeCloseTo(37.2, 9)
+    expect(girthWords(told!)).toBe('38.2 cm, + 1.0 ± 0.4 since Thu 1 Jan')
+    expect(girthWords(two!)).toBe('38.2 cm, + 1.0 ± 0.7 stated since Thu 1 Jan')
+    expect(girthWords({ ...two!, points: two!.points.slice(1) })).toBe('38.2 cm on Sun 1 Mar')
+  })
+  test('a tape reads no finer than a millimetre', () => {
+    const same = ['2026-01-01', '2026-02-01', '2026-03-01'].flatMap(on => [at(on, 37), at(on, 37)])
+    expect(girthCourses(same, ['upper_arm_right'])[0]!.noise).toBe(0.1)
+  })
+  test.each([
+    ['2026-04-11', '2026-04-11', 'Sat 11 Apr', 'within a week'],
+    ['2026-04-17', '2026-04-17', 'Fri 17 Apr', 'within a week'],
+    ['2026-04-18', '2026-04-20', 'Sat 18 Apr to Mon 20 Apr', 'in 2 weeks'],
+    ['2026-04-09', '2026-04-12', 'Thu 9 Apr to Sun 12 Apr', 'now'],
+    ['2026-04-01', '2026-04-09', 'Wed 1 Apr to Thu 9 Apr', 'over'],
+  ])('an event from %s to %s is told with its weeks', (from, to, days, toGo) => {
+    expect(eventWords({ from: plainDate(from), to: plainDate(to) }, TODAY)).toEqual({ days, toGo })
+  })
 })

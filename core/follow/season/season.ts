@@ -10,7 +10,12 @@ import {
 } from '../../plan/block'
 import { type Mode, modeOf, type PlanContext } from '../../plan/method'
 import { sessionSlots } from '../../plan/session'
-import { type BlockVerdict, blockVerdict, carriedFrom, expandedBlock } from '../../design/progress'
+import {
+  type BlockVerdict,
+  blockVerdict,
+  sessionsCarried,
+  expandedBlock,
+} from '../../design/progress'
 
 /** A block of a client's line. */
 export interface SeasonLine {
@@ -166,7 +171,7 @@ function seasonBlock(
 /** A block with what the one before leaves in the body, as its own page has it. */
 function verdictAfter(before: SeasonLine, after: SeasonLine, context: PlanContext): BlockVerdict {
   const own = contextOf(after.plan, context)
-  const carried = carriedFrom(before.plan, after.plan, own)
+  const carried = sessionsCarried(before.plan, after.plan, own)
   return blockVerdict(expandedOf(after.plan, context), {
     ...own,
     client: { ...own.client, carried },
@@ -187,7 +192,7 @@ function leastReady(carried: BlockVerdict, alone: BlockVerdict): Seam['carried']
   )
 }
 
-function seamOf(before: SeasonLine, after: SeasonLine, context: PlanContext): Seam {
+export function seam(before: SeasonLine, after: SeasonLine, context: PlanContext): Seam {
   const [was, is] = [verdictOf(before.plan, context), verdictAfter(before, after, context)]
   const working = was.passes.filter(({ pass }) => !pass.isDeload)
   const last = working.at(-1)
@@ -240,6 +245,6 @@ export function season(
   const inOrder = [...line].sort((a, b) => (a.plan.startsOn < b.plan.startsOn ? -1 : 1))
   return {
     blocks: inOrder.map(held => seasonBlock(held, context, today)),
-    seams: inOrder.slice(1).map((after, at) => seamOf(inOrder[at]!, after, context)),
+    seams: inOrder.slice(1).map((after, at) => seam(inOrder[at]!, after, context)),
   }
 }

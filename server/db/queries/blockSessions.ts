@@ -45,6 +45,26 @@ export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
     .orderBy(asc(datedSessions.pass), asc(datedSessions.day), asc(datedSessions.place))
 }
 
+/** How many rotations of each block of a client have been sent, counted to the last one that was. */
+export async function sentPasses(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .select({ id: datedSessions.blockId, passes: sql<number>`max(${datedSessions.pass}) + 1` })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        sql`${datedSessions.sentAt} is not null`,
+      ),
+    )
+    .groupBy(datedSessions.blockId)
+  return new Map(rows.map(({ id, passes }) => [id, passes]))
+}
+
 export type SentRow = Omit<
   typeof datedSessions.$inferInsert,
   'coachId' | 'clientId' | 'blockId' | 'pass'

@@ -26,6 +26,19 @@ export async function blocksOf(db: Database, coachId: CoachId, clientId: ClientI
   return rows.map(row => ({ ...row, plan: planDocument(row.plan) }))
 }
 
+/** Holds every block of a client for this transaction, so that nobody saves one meanwhile. */
+export async function lockBlocks(
+  tx: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+): Promise<void> {
+  await tx
+    .select({ id: blocks.id })
+    .from(blocks)
+    .where(and(eq(blocks.coachId, coachId), eq(blocks.clientId, clientId)))
+    .for('update')
+}
+
 /** Every block of the client a block belongs to; empty for another coach's. */
 export async function blocksAround(db: Database, coachId: CoachId, blockId: BlockId) {
   const [owner] = await db
