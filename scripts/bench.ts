@@ -18,6 +18,7 @@ import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
 import { seasonBench } from './bench/season'
+import { studioTable } from './bench/studio'
 import { seededUuids } from '../server/demo/seededIds'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
@@ -137,6 +138,12 @@ if (wanted === 'decisions') {
 // Not about time: how often the program is right. Its tables stand in docs/methods.md.
 if (wanted === 'honesty') {
   console.log(honestyTables())
+  process.exit(0)
+}
+
+// A studio's whole work, with the database, done once.
+if (wanted === 'studio') {
+  console.table(await studioTable())
   process.exit(0)
 }
 

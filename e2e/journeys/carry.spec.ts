@@ -64,6 +64,15 @@ test('a rotation is kept as a template and carried to three clients with other d
   expect(file.suggestedFilename()).toBe('Harbour eight.json')
   await page.getByLabel('Take a template in').setInputFiles(await file.path())
   await expect(page.getByText('Harbour eight (2)')).toBeVisible()
+  // The second gets a name of its own; without one it is told what is missing.
+  await page.getByRole('button', { name: 'Rename Harbour eight (2)' }).click()
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText(/^Give it a name/)
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Quay week')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Rename Quay week' })).toBeVisible()
+  await expect(page.getByText('Harbour eight (2)')).toHaveCount(0)
   await page.getByLabel('Take a template in').setInputFiles({
     name: 'letter.json',
     mimeType: 'application/json',

@@ -77,7 +77,7 @@ async function softer(
   const isAhead = blockState(own.plan, today) === 'ahead'
   return success({
     version: own.version,
-    found: before && isAhead ? softStart(before, own, context.value) : null,
+    found: before && isAhead ? softStart(before, own, context.value, line[at - 2]?.plan) : null,
   })
 }
 

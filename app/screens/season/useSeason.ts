@@ -75,6 +75,8 @@ export async function useSeason(clientId: string) {
   const { ask } = useApi()
   const { choose, leave } = useChosenBlock(clientId)
   const { catalogue } = useStudioSettings()
+  /** The chosen block's id; kept when the page is set up anew after something was taken back. */
+  const kept = useState<string | null>(`season-chosen-${clientId}`, () => null)
   const { data, refresh } = await useAsyncData(
     `season-${clientId}`,
     async () => {
@@ -89,8 +91,6 @@ export async function useSeason(clientId: string) {
   )
   const view = computed(() => data.value ?? null)
   const blocks = computed(() => view.value?.season.blocks ?? [])
-  /** The chosen block's id; kept when the page is set up anew after something was taken back. */
-  const kept = useState<string | null>(`season-chosen-${clientId}`, () => null)
   const at = computed({
     get: () => {
       const place = (id: string | null | undefined) =>

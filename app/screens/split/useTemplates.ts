@@ -13,8 +13,10 @@ import {
   type PlanTemplate,
   PlanTemplateFile,
   PlanTemplatesView,
+  RenameTemplateBody,
 } from '#shared/contracts/planTemplate'
 import { StrengthsView } from '#shared/contracts/history'
+import { LIMITS } from '#shared/contracts/limits'
 import { newId } from '~/shell/newId'
 
 /** What a template is, whoever made it. */
@@ -103,6 +105,22 @@ export function useTemplates() {
     })
     if (result.ok) await load()
   }
+  /** What is wrong with the names; nothing where they were kept. */
+  async function rename(id: string, names: { name: string; reason: string }): Promise<string> {
+    const body = RenameTemplateBody.safeParse(names)
+    if (!body.success)
+      return `Give it a name of up to ${LIMITS.name} characters, and at most ${LIMITS.longText} for what it is for.`
+    const result = await ask(`/api/plan-templates/${id}`, {
+      method: 'PUT',
+      body: body.data,
+      answer: KeptTemplate,
+    })
+    if (result.ok) await load()
+    else if (result.error.kind === 'unreachable')
+      return 'The server does not answer. The name stays as it was; try again.'
+    else return result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
+    return ''
+  }
   async function takeIn(file: File | undefined): Promise<void> {
     problem.value = ''
     if (!file) return
@@ -124,5 +142,5 @@ export function useTemplates() {
       problem.value = result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
     else problem.value = 'The server does not answer. Nothing was taken in; try again.'
   }
-  return { offered, use, load, remove, takeIn, problem: readonly(problem) }
+  return { offered, use, load, remove, rename, takeIn, problem: readonly(problem) }
 }

@@ -129,9 +129,39 @@ const contextOf = remembered((plan: PlanDocument, context: PlanContext): PlanCon
 const expandedOf = remembered((plan: PlanDocument, context: PlanContext) =>
   expandedBlock(plan, contextOf(plan, context)),
 )
-const verdictOf = remembered((plan: PlanDocument, context: PlanContext) =>
-  blockVerdict(expandedOf(plan, context), contextOf(plan, context)),
+/** Verdicts of a block by what lies before it. */
+const verdictsOf = remembered(
+  (_plan: PlanDocument, _context: PlanContext) => new WeakMap<object, BlockVerdict>(),
 )
+const NOTHING_BEFORE = {}
+
+/** A block judged with what the one before leaves in the body, as its own page has it. */
+function verdictOf(
+  plan: PlanDocument,
+  before: PlanDocument | undefined,
+  context: PlanContext,
+): BlockVerdict {
+  const known = verdictsOf(plan, context)
+  const found = known.get(before ?? NOTHING_BEFORE)
+  if (found) return found
+  const own = contextOf(plan, context)
+  const carried = before ? sessionsCarried(before, plan, own) : []
+  const verdict = blockVerdict(
+    expandedOf(plan, context),
+    carried.length > 0 ? { ...own, client: { ...own.client, carried } } : own,
+  )
+  known.set(before ?? NOTHING_BEFORE, verdict)
+  return verdict
+}
+
+/** The first rotation alone, come to rested. */
+const restedStart = remembered((plan: PlanDocument, context: PlanContext) => {
+  const expanded = expandedOf(plan, context)
+  return blockVerdict(
+    { ...expanded, passes: expanded.passes.slice(0, 1) },
+    contextOf(plan, context),
+  )
+})
 
 const exercisesOf = ({ rotation }: PlanDocument): ReadonlySet<string> =>
   new Set(
@@ -146,6 +176,7 @@ const setsOf = ({ ledger }: BlockVerdict['passes'][number]) =>
 
 function seasonBlock(
   { id, plan }: SeasonLine,
+  before: PlanDocument | undefined,
   context: PlanContext,
   today: PlainDate,
 ): SeasonBlock {
@@ -158,7 +189,7 @@ function seasonBlock(
     state: blockState(plan, today),
     weeksToGo: weeksUntil(plan, today),
     modes: Object.fromEntries(ARM_GROUPS.map(group => [group, modeOf(own, group)])),
-    passes: verdictOf(plan, context).passes.map(held => ({
+    passes: verdictOf(plan, before, context).passes.map(held => ({
       from: held.pass.from,
       to: held.pass.to,
       isDeload: held.pass.isDeload,
@@ -166,16 +197,6 @@ function seasonBlock(
     })),
     events: (plan.block?.events ?? []).map(({ what, from, to }) => ({ what, from, to })),
   }
-}
-
-/** A block with what the one before leaves in the body, as its own page has it. */
-function verdictAfter(before: SeasonLine, after: SeasonLine, context: PlanContext): BlockVerdict {
-  const own = contextOf(after.plan, context)
-  const carried = sessionsCarried(before.plan, after.plan, own)
-  return blockVerdict(expandedOf(after.plan, context), {
-    ...own,
-    client: { ...own.client, carried },
-  })
 }
 
 /** The least ready muscle of a block's first rotation, with what is carried into it and without. */
@@ -192,8 +213,34 @@ function leastReady(carried: BlockVerdict, alone: BlockVerdict): Seam['carried']
   )
 }
 
-export function seam(before: SeasonLine, after: SeasonLine, context: PlanContext): Seam {
-  const [was, is] = [verdictOf(before.plan, context), verdictAfter(before, after, context)]
+type Judged = BlockVerdict['passes'][number]
+
+function jumpsOf(last: Judged | undefined, first: Judged | undefined): Seam['jumps'] {
+  if (!last || !first) return []
+  const weekly = ({ ledger }: Judged, group: Group) => ledger.groups[group].week.counted.value
+  return ARM_GROUPS.map(group => ({
+    group,
+    before: weekly(last, group),
+    after: weekly(first, group),
+  }))
+}
+
+const jointsOf = (lately: readonly Judged[], first: Judged | undefined): Seam['joints'] =>
+  JOINTS.map(joint => ({
+    joint,
+    before: Math.max(0, ...lately.map(({ joints }) => joints[joint].week)),
+    after: first?.joints[joint].week ?? 0,
+  }))
+
+/** Where a block follows another; `earlier` is the plan that lay before both. */
+export function seam(
+  before: SeasonLine,
+  after: SeasonLine,
+  context: PlanContext,
+  earlier?: PlanDocument,
+): Seam {
+  const was = verdictOf(before.plan, earlier, context)
+  const is = verdictOf(after.plan, before.plan, context)
   const working = was.passes.filter(({ pass }) => !pass.isDeload)
   const last = working.at(-1)
   const first = is.passes.find(({ pass }) => !pass.isDeload)
@@ -206,25 +253,9 @@ export function seam(before: SeasonLine, after: SeasonLine, context: PlanContext
     before: before.id,
     after: after.id,
     gapDays: daysBetween(planEnd(before.plan), after.plan.startsOn) - 1,
-    jumps:
-      last && first
-        ? ARM_GROUPS.map(group => ({
-            group,
-            before: last.ledger.groups[group].week.counted.value,
-            after: first.ledger.groups[group].week.counted.value,
-          }))
-        : [],
-    joints: JOINTS.map(joint => ({
-      joint,
-      before: Math.max(
-        0,
-        ...(lately.length > 0 ? lately : last ? [last] : []).map(
-          ({ joints }) => joints[joint].week,
-        ),
-      ),
-      after: first?.joints[joint].week ?? 0,
-    })),
-    carried: leastReady(is, verdictOf(after.plan, context)),
+    jumps: jumpsOf(last, first),
+    joints: jointsOf(lately.length > 0 ? lately : last ? [last] : [], first),
+    carried: leastReady(is, restedStart(after.plan, context)),
     kept: next.filter(exercise => known.has(exercise)),
     fresh: next.filter(exercise => !known.has(exercise)),
   }
@@ -244,7 +275,9 @@ export function season(
 ): Season {
   const inOrder = [...line].sort((a, b) => (a.plan.startsOn < b.plan.startsOn ? -1 : 1))
   return {
-    blocks: inOrder.map(held => seasonBlock(held, context, today)),
-    seams: inOrder.slice(1).map((after, at) => seam(inOrder[at]!, after, context)),
+    blocks: inOrder.map((held, at) => seasonBlock(held, inOrder[at - 1]?.plan, context, today)),
+    seams: inOrder
+      .slice(1)
+      .map((after, at) => seam(inOrder[at]!, after, context, inOrder[at - 1]?.plan)),
   }
 }

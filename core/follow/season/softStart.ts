@@ -70,8 +70,9 @@ export function softStart(
   before: SeasonLine,
   after: SeasonLine,
   context: PlanContext,
+  earlier?: PlanDocument,
 ): SoftStart | null {
-  const first = seam(before, after, context)
+  const first = seam(before, after, context, earlier)
   let best = { cuts: [] as readonly Cut[], seam: first }
   // Only the beginning is looked at while searching: what comes after it changes nothing there.
   const start = { ...after.plan, passes: Math.min(after.plan.passes, LOOKED_AT) }
@@ -81,14 +82,14 @@ export function softStart(
       if (known >= MOST_CUT) return []
       const cuts = [...best.cuts.filter(one => one.group !== group), { group, sets: known + 1 }]
       const plan = steppedUp(start, cuts, context)
-      return [{ cuts, seam: seam(before, { ...after, plan }, context) }]
+      return [{ cuts, seam: seam(before, { ...after, plan }, context, earlier) }]
     }).reduce((one, other) => (excess(other.seam) < excess(one.seam) ? other : one), best)
     if (next === best) break
     best = next
   }
   if (best.cuts.length === 0) return null
   const plan = steppedUp(after.plan, best.cuts, context)
-  const softened = seam(before, { ...after, plan }, context)
+  const softened = seam(before, { ...after, plan }, context, earlier)
   return {
     cuts: best.cuts,
     plan,

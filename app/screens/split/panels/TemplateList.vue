@@ -4,7 +4,9 @@ import { useBoard } from '../boardContext'
 
 /** Rotations to start from, by how well they fit this client, each with its strip, its reasons and what would differ. */
 const board = useBoard()
-const { offered, use, load, remove, takeIn, problem } = useTemplates()
+const { offered, use, load, remove, rename, takeIn, problem } = useTemplates()
+/** The template whose names are being typed. */
+const renaming = ref<string | null>(null)
 onMounted(load)
 function choose(template: (typeof offered.value)[number]): void {
   if (!use(template).ok) return
@@ -59,12 +61,26 @@ function choose(template: (typeof offered.value)[number]): void {
         <button
           type="button"
           class="quiet-link"
+          :aria-label="`Rename ${template.name}`"
+          @click="renaming = template.id"
+        >
+          rename
+        </button>
+        <button
+          type="button"
+          class="quiet-link"
           :aria-label="`Remove ${template.name}`"
           @click="remove(template)"
         >
           remove
         </button>
       </span>
+      <TemplateNames
+        v-if="renaming === template.id"
+        :template="template"
+        :rename="rename"
+        @closed="renaming = null"
+      />
       <details v-if="template.changes.length > 0" class="text-[12px]">
         <summary class="cursor-pointer">
           {{
