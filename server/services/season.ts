@@ -7,11 +7,15 @@ import { season } from '#core/follow/season'
 import type { Problem } from '#shared/contracts/problem'
 import type { SeasonView } from '#shared/contracts/season'
 import { database } from '../db/database'
+import { readOnce } from '../db/documents'
 import { blocksOf } from '../db/queries/blocks'
 import { clientOf } from '../db/queries/clients'
 import { measurementsOf } from '../db/queries/health'
 import { client } from './clients'
 import type { Coach } from './signIn'
+
+/** The same facts are one object, so that what was judged by them is found again. */
+const readSame = readOnce((facts: Parameters<typeof contextWith>[1]) => facts)
 
 /** What the blocks of a client are read by: without the emphasis of any of them. */
 export async function seasonContext(
@@ -26,8 +30,9 @@ export async function seasonContext(
   if (!found.ok) return found
   const { method, facts, library } = found.value
   // What is shown of a client has the emphasis of today's block in it; every block here has its own.
-  const { modes: _, ...others } = facts
-  const bare = { ...others, ...(own?.facts.modes && { modes: own.facts.modes }) }
+  // What the log says of minutes and of exercises done changes nothing here, and would have everything judged anew.
+  const { modes: _, times: _times, doneExercises: _done, ...others } = facts
+  const bare = readSame({ ...others, ...(own?.facts.modes && { modes: own.facts.modes }) })
   return success(contextWith(method, bare, catalogueWith(library)))
 }
 

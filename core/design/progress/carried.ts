@@ -8,8 +8,8 @@ import { heldSessions } from './held'
 /** Fatigue of earlier work has faded. Source: docs/methods.md#season. */
 const CARRIED_DAYS = 2 * DAYS_PER_WEEK
 
-/** As the block before was read: with its own emphasis, and nothing carried in. */
-const ownContext = remembered((plan: PlanDocument, context: PlanContext): PlanContext => {
+/** A block as it is read by itself: with its own emphasis, and nothing carried in. */
+export const ownContext = remembered((plan: PlanDocument, context: PlanContext): PlanContext => {
   const { carried: _, ...client } = context.client
   return { ...context, client: withEmphasis(client, plan) }
 })

@@ -6,15 +6,15 @@ import {
   type PlanDocument,
   planEnd,
   weeksUntil,
-  withEmphasis,
 } from '../../plan/block'
 import { type Mode, modeOf, type PlanContext } from '../../plan/method'
 import { sessionSlots } from '../../plan/session'
 import {
   type BlockVerdict,
   blockVerdict,
-  sessionsCarried,
   expandedBlock,
+  ownContext,
+  sessionsCarried,
 } from '../../design/progress'
 
 /** A block of a client's line. */
@@ -121,13 +121,8 @@ export function seamConcerns({
 /** A seam looks back on rotations that ended within so many days before it. */
 const LOOKS_BACK_DAYS = 28
 
-/** As a block is read by itself: with its own emphasis, and nothing carried in. */
-const contextOf = remembered((plan: PlanDocument, context: PlanContext): PlanContext => {
-  const { carried: _, ...client } = context.client
-  return { ...context, client: withEmphasis(client, plan) }
-})
 const expandedOf = remembered((plan: PlanDocument, context: PlanContext) =>
-  expandedBlock(plan, contextOf(plan, context)),
+  expandedBlock(plan, ownContext(plan, context)),
 )
 /** Verdicts of a block by what lies before it. */
 const verdictsOf = remembered(
@@ -144,8 +139,8 @@ function verdictOf(
   const known = verdictsOf(plan, context)
   const found = known.get(before ?? NOTHING_BEFORE)
   if (found) return found
-  const own = contextOf(plan, context)
-  const carried = before ? sessionsCarried(before, plan, own) : []
+  const own = ownContext(plan, context)
+  const carried = before ? sessionsCarried(before, plan, context) : []
   const verdict = blockVerdict(
     expandedOf(plan, context),
     carried.length > 0 ? { ...own, client: { ...own.client, carried } } : own,
@@ -159,7 +154,7 @@ const restedStart = remembered((plan: PlanDocument, context: PlanContext) => {
   const expanded = expandedOf(plan, context)
   return blockVerdict(
     { ...expanded, passes: expanded.passes.slice(0, 1) },
-    contextOf(plan, context),
+    ownContext(plan, context),
   )
 })
 
@@ -180,7 +175,7 @@ function seasonBlock(
   context: PlanContext,
   today: PlainDate,
 ): SeasonBlock {
-  const own = contextOf(plan, context)
+  const own = ownContext(plan, context)
   return {
     id,
     title: plan.title,
