@@ -15,8 +15,15 @@ export async function jsonBody(
     const text = await rawBody(event.node.req, { limit: limitBytes, encoding: 'utf-8' })
     return success(JSON.parse(text))
   } catch (error) {
-    if (error instanceof SyntaxError) return failure({ kind: 'unreadable-json' })
-    if ((error as { type?: string }).type === 'entity.too.large') {
+    const { type } = error as { readonly type?: string }
+    // Whoever went away while sending has sent nothing that can be read, and is not there to be told.
+    if (
+      error instanceof SyntaxError ||
+      type === 'request.aborted' ||
+      type === 'stream.not.readable'
+    )
+      return failure({ kind: 'unreadable-json' })
+    if (type === 'entity.too.large') {
       drained(event)
       return failure({ kind: 'too-large', limitBytes })
     }

@@ -18,7 +18,12 @@ const SIDES = ['left', 'right'] as const
         <tr>
           <td></td>
           <th v-for="(side, at) in SIDES" :key="side" scope="col" class="w-[38%] pb-2 font-normal">
-            <select v-model="pair[at]" class="field" :aria-label="`Block on the ${side}`">
+            <select
+              v-model="pair[at]"
+              class="field"
+              :data-first="at === 0 || undefined"
+              :aria-label="`Block on the ${side}`"
+            >
               <option v-for="block in begun" :key="block.id" :value="block.id">
                 {{ block.title }}
               </option>

@@ -33,6 +33,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
                 class="small-field w-full"
                 dir="auto"
                 :maxlength="LIMITS.title"
+                :data-first="at === 0 || undefined"
                 :value="row.title"
                 :aria-label="`Title of block ${at + 1}`"
                 @input="change(at, { title: textOf($event) })"
@@ -63,7 +64,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
             <td>
               <button
                 type="button"
-                class="quiet-link"
+                class="quiet-link inline-grid place-items-center max-md:min-h-11 max-md:min-w-11"
                 :aria-label="`Leave block ${at + 1} out`"
                 @click="drop(at)"
               >

@@ -31,6 +31,7 @@ async function keep(): Promise<void> {
         v-model="name"
         dir="auto"
         class="small-field"
+        :maxlength="LIMITS.name"
         :aria-invalid="problem !== ''"
         :aria-describedby="problem === '' ? undefined : `${id}-problem`"
     /></label>
