@@ -79,6 +79,10 @@ describe('what a block before leaves', () => {
               alone!.arrivals[group][at]!.readiness + Number.EPSILON,
             ),
           )
+        // Blocks of older times may lie over one another: what is done from then on is not carried in.
+        const early = { ...after, startsOn: addDays(before.startsOn, 1) }
+        for (const { on } of sessionsCarried(before, early, context))
+          expect(on < early.startsOn).toBe(true)
         const late = { ...after, startsOn: addDays(planEnd(before), 15) }
         expect(sessionsCarried(before, late, context)).toEqual([])
       }),
