@@ -4,18 +4,22 @@ import type { H3Event } from 'h3'
 import { jsonBody } from './requestBody'
 
 /** A request whose body is sent by hand. */
-function request(send: (body: PassThrough) => void) {
+function request(send: (body: PassThrough) => void): H3Event {
   const req = Object.assign(new PassThrough(), { headers: {} })
   send(req)
   return { node: { req } } as unknown as H3Event
 }
 
 test.each([
-  ['a whole body', (body: PassThrough) => void body.end('{"a":1}'), { ok: true, value: { a: 1 } }],
-  ['half a body', (body: PassThrough) => void body.end('{"a":'), 'unreadable-json'],
+  [
+    'a whole body',
+    (body: PassThrough): void => void body.end('{"a":1}'),
+    { ok: true, value: { a: 1 } },
+  ],
+  ['half a body', (body: PassThrough): void => void body.end('{"a":'), 'unreadable-json'],
   [
     'a sender that went away before',
-    (body: PassThrough) => {
+    (body: PassThrough): void => {
       body.on('error', () => {})
       body.destroy()
     },
@@ -23,13 +27,17 @@ test.each([
   ],
   [
     'a sender that goes away meanwhile',
-    (body: PassThrough) => {
+    (body: PassThrough): void => {
       body.write('{"a":')
       setTimeout(() => body.emit('aborted'), 5)
     },
     'unreadable-json',
   ],
-  ['more than may be', (body: PassThrough) => void body.end(`"${'x'.repeat(200)}"`), 'too-large'],
+  [
+    'more than may be',
+    (body: PassThrough): void => void body.end(`"${'x'.repeat(200)}"`),
+    'too-large',
+  ],
 ] as const)('%s is read or refused, and no failure of the server', async (_, send, wanted) => {
   const found = await jsonBody(request(send), 100)
   if (typeof wanted === 'object') expect(found).toEqual(wanted)
