@@ -1,8 +1,9 @@
 import { SeamMoved, SoftStartTaken, SoftStartView } from '#shared/contracts/season'
 import type { SeasonBlock } from '#core/follow/season'
+import type { z } from 'zod'
 import type { ApiFailure } from '~/shell/useApi'
 
-type Offer = NonNullable<Awaited<ReturnType<typeof SoftStartView.parse>>['offer']>
+type Offer = NonNullable<z.output<typeof SoftStartView>['offer']>
 
 const whyNot = (error: ApiFailure) =>
   error.kind === 'unreachable'
@@ -46,7 +47,7 @@ export function useSeam(
     await done()
     isBusy.value = false
     said.value = result.ok
-      ? `The seam is one rotation ${by === 1 ? 'later' : 'earlier'}; every block behind it went along.`
+      ? `The seam is ${by === 1 ? 'later' : 'earlier'}; every block behind it went along.`
       : whyNot(result.error)
   }
 
