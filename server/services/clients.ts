@@ -44,7 +44,8 @@ const sameFacts = readOnce((facts: ClientFacts) => facts)
 
 /** What the block before leaves in the body for the one that is looked at. */
 function carriedFacts(
-  { block, method, facts }: NonNullable<Awaited<ReturnType<typeof clientOf>>>,
+  { block, method }: NonNullable<Awaited<ReturnType<typeof clientOf>>>,
+  facts: ClientFacts,
   before: PlanDocument | null | undefined,
   settings: StudioSettings,
 ): Pick<ClientFacts, 'carried'> {
@@ -73,17 +74,21 @@ export async function client(
   if (block && !found.block) return failure({ kind: 'not-found', what: 'block' })
   const before =
     found.block && (await planBefore(db, coach.id, clientId, found.block.plan.startsOn))
-  const own = found.block ? withEmphasis(found.facts, found.block.plan) : found.facts
+  // As the season reads it: with what hurts, and without the emphasis of this block.
+  const bare = sameFacts(
+    withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
+  )
+  const own = found.block ? withEmphasis(bare, found.block.plan) : bare
   const times = learnedTimes(timed)
   return success({
     ...found,
     ...followedMethod(settings, found.method),
     library: settings.library,
     facts: sameFacts({
-      ...withPain(withStudioGear(own, settings), reports, clearances, currentTime()),
+      ...own,
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
       ...(times && { times }),
-      ...carriedFacts(found, before, settings),
+      ...carriedFacts(found, bare, before, settings),
     }),
     block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
     before: before ? blockBefore(before) : null,
