@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { OwnSteps } from '~/stores/changes'
 import { CLIENT_ACTIONS } from './clientActions'
-import { PLACES, placeOf, type WayId } from './places'
+import { PLACES, placeOf, rotationTail, type WayId } from './places'
 
 /** The bar of every screen about one client. */
 const {
@@ -18,6 +18,7 @@ const {
 }>()
 defineSlots<{ actions?: () => unknown }>()
 const { exercise, close } = useStoryDesk()
+const route = useRoute()
 const changes = useChangesStore()
 const { isChoosing, isListing } = useClientDesk()
 const place = computed(() => placeOf(here))
@@ -60,7 +61,7 @@ preloadedLater(['ChangesDialog'])
         <NuxtLink
           v-for="way in place.ways"
           :key="way.id"
-          :to="`/clients/${id}${way.path}`"
+          :to="`/clients/${id}${way.path}${rotationTail(here, way.id, route.query.rotation)}`"
           class="way"
           :aria-current="here === way.id ? 'page' : undefined"
         >

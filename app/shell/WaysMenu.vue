@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown } from 'lucide-vue-next'
-import { PLACES, placeOf, type WayId, WAYS } from './places'
+import { PLACES, placeOf, rotationTail, type WayId, WAYS } from './places'
 
 /** On a narrow screen: where one is, and every other screen about the client. */
 const { clientId, here } = defineProps<{ clientId: string; here: WayId }>()
+const route = useRoute()
 const words = computed(
   () => `${placeOf(here).name}: ${WAYS.find(({ id }) => id === here)?.name ?? ''}`,
 )
@@ -20,7 +21,7 @@ const words = computed(
         <p class="px-3 text-[12px] text-ink2">{{ place.name }}</p>
         <MenuItem v-for="way in place.ways" :key="way.id" v-slot="{ active, close }" as="template">
           <NuxtLink
-            :to="`/clients/${clientId}${way.path}`"
+            :to="`/clients/${clientId}${way.path}${rotationTail(here, way.id, route.query.rotation)}`"
             class="menu-item"
             :data-active="active || undefined"
             :aria-current="here === way.id ? 'page' : undefined"

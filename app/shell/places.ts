@@ -195,3 +195,13 @@ export function wayAt(path: string): Way {
   const [, rest] = /^\/clients\/[^/]+\/?([^/?]*)/.exec(path) ?? []
   return WAYS.find(({ path: own }) => (own.split('/')[1] ?? '') === rest) ?? split
 }
+
+/** Where one rotation is opened by itself, it stays so from the board to the session and on to the block. */
+const KEEPS_ROTATION: ReadonlySet<WayId> = new Set(['split', 'session', 'block'])
+export const rotationTail = (here: WayId, to: WayId, rotation: unknown): string =>
+  here !== 'block' &&
+  KEEPS_ROTATION.has(here) &&
+  KEEPS_ROTATION.has(to) &&
+  typeof rotation === 'string'
+    ? `?rotation=${encodeURIComponent(rotation)}`
+    : ''

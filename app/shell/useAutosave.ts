@@ -31,12 +31,12 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
 
   async function keep(): Promise<void> {
     // What is on trial is not an edit yet: a reload puts it back.
-    if (!store.plan || !isTakenUp.value || store.trial) return
+    if (!store.whole || !isTakenUp.value || store.trial) return
     // One write holds all steps: what they share is stored once.
     await set(key(), {
       version: store.version,
       isSaved: store.isSaved,
-      plan: toRaw(store.plan),
+      plan: toRaw(store.whole),
       past: store.past.map(toRaw),
       future: store.future.map(toRaw),
     })
@@ -50,7 +50,7 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
   }
   function takeOver(kept: z.output<typeof KeptContract>): void {
     const { plan, past, future } = kept
-    if (orderedText(plan) === orderedText(store.plan)) store.restoreSteps({ past, future })
+    if (orderedText(plan) === orderedText(store.whole)) store.restoreSteps({ past, future })
     else if (!kept.isSaved) {
       store.restoreDraft(kept)
       if (store.saveState.kind !== 'conflict')
@@ -83,7 +83,7 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
     await store.save()
   })
   watch(
-    () => store.plan,
+    () => store.whole,
     () => {
       void keepSoon()
       if (!store.isSaved) void saveSoon()

@@ -20,6 +20,7 @@ export async function useClientPlan(screen: string): Promise<ClientId> {
     if (result.ok) return 'loaded' as const
     return result.error.kind === 'refused' ? result.error.problem.status : ('unreachable' as const)
   })
+  store.openPart(null)
   if (outcome.value === 401) await app.runWithContext(() => navigateTo('/sign-in'))
   // Without an outcome the page was left before it was there: nothing failed, and nobody sees it.
   else if (error.value || (outcome.value !== undefined && outcome.value !== 'loaded'))

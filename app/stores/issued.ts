@@ -19,8 +19,8 @@ export const useIssuedStore = defineStore('issued', () => {
   )
   /** What was sent stands in place of what the plan would have. */
   const expanded = computed(() =>
-    plans.plan && plans.context
-      ? blockAsTold(plans.plan, plans.context, sent.value, today.value)
+    plans.whole && plans.context
+      ? blockAsTold(plans.whole, plans.context, sent.value, today.value)
       : null,
   )
 

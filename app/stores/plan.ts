@@ -45,13 +45,22 @@ export interface Trial {
   readonly steps: readonly PlanDocument[]
 }
 
+/** A part of the document that is shown and changed as if it were a plan of its own. */
+export interface OpenedPart {
+  readonly shown: (whole: PlanDocument) => PlanDocument
+  readonly taken: (whole: PlanDocument, next: PlanDocument) => Result<PlanDocument, EditProblem>
+}
+
 const addressOf = (id: ClientId, block: BlockId | null | undefined) =>
   `/api/clients/${id}${block ? `?block=${block}` : ''}`
 
 /** The plan being edited: the document, its undo stack, and how far the server has followed. */
 export const usePlanStore = defineStore('plan', () => {
   const client = shallowRef<ClientView | null>(null)
-  const plan = shallowRef<PlanDocument | null>(null)
+  /** The whole document, as it is saved. */
+  const whole = shallowRef<PlanDocument | null>(null)
+  /** The part that is opened by itself; null for the whole block. */
+  const part = shallowRef<OpenedPart | null>(null)
   const savedPlan = shallowRef<PlanDocument | null>(null)
   const version = ref(0)
   const savedAt = ref<string | null>(null)
@@ -71,6 +80,11 @@ export const usePlanStore = defineStore('plan', () => {
       client.value &&
       contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)),
   )
+  /** What the screens show and change: the document, or the part that is opened. */
+  const plan = computed(() =>
+    whole.value && part.value ? part.value.shown(whole.value) : whole.value,
+  )
+  const openPart = (next: OpenedPart | null) => (part.value = next)
   /** The preset that the client's method was copied from; null for a preset itself. */
   const methodBase = computed(() =>
     client.value?.basedOn ? methodById(client.value.basedOn) : null,
@@ -97,7 +111,7 @@ export const usePlanStore = defineStore('plan', () => {
   )
   const attention = computed(() => (ledger.value ? attentionList(ledger.value) : []))
   const isEmpty = computed(() => ledger.value !== null && isUnallocated(ledger.value))
-  const isSaved = computed(() => plan.value === savedPlan.value)
+  const isSaved = computed(() => whole.value === savedPlan.value)
 
   /** Loads a client with one of her blocks: today's where none is named. */
   async function load(
@@ -121,7 +135,7 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   function stand(block: CurrentBlock | null): void {
-    plan.value = savedPlan.value = block?.plan ?? null
+    whole.value = savedPlan.value = block?.plan ?? null
     version.value = block?.version ?? 0
     savedAt.value = block?.savedAt ?? null
     saveState.value = { kind: 'idle' }
@@ -133,7 +147,7 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   function show(next: PlanDocument): void {
-    plan.value = next
+    whole.value = next
     unsavedChanges.value += 1
   }
 
@@ -145,13 +159,20 @@ export const usePlanStore = defineStore('plan', () => {
   function editAll(changes: readonly PlanEdit[]): Result<PlanDocument, EditProblem> {
     if (!plan.value) return failure({ kind: 'no_such_day', day: 0 })
     const result = applyEdits(plan.value, changes, newId)
-    if (result.ok) put(result.value)
-    return result
+    return result.ok ? takeUp(result.value) : result
   }
 
-  /** Another plan altogether, as from the history, as one step of undo. */
+  /** What was shown and is changed now, as one step of undo: in the opened part alone, where one is. */
+  function takeUp(next: PlanDocument): Result<PlanDocument, EditProblem> {
+    if (next === plan.value) return success(next)
+    const taken = whole.value && part.value ? part.value.taken(whole.value, next) : success(next)
+    if (taken.ok) put(taken.value)
+    return taken
+  }
+
+  /** Another document altogether, as from the history, as one step of undo. */
   function put(next: PlanDocument): void {
-    const before = plan.value
+    const before = whole.value
     if (!before || next === before) return
     past.value = [...past.value, before]
     future.value = []
@@ -159,10 +180,12 @@ export const usePlanStore = defineStore('plan', () => {
   }
 
   /** Shows another plan on trial, as one step of undo; it is saved only once it is kept. */
-  function tryOut(next: PlanDocument, name: string): void {
-    if (!plan.value) return
-    trial.value = { name, before: plan.value, steps: past.value }
-    put(next)
+  function tryOut(next: PlanDocument, name: string): Result<PlanDocument, EditProblem> {
+    if (!whole.value) return failure({ kind: 'no_such_day', day: 0 })
+    const begun = { name, before: whole.value, steps: past.value }
+    const taken = takeUp(next)
+    if (taken.ok) trial.value = begun
+    return taken
   }
 
   async function keepTrial(): Promise<void> {
@@ -177,23 +200,23 @@ export const usePlanStore = defineStore('plan', () => {
     trial.value = null
     past.value = steps
     future.value = []
-    plan.value = before
+    whole.value = before
     if (isSaved.value) unsavedChanges.value = 0
   }
 
   function undo(): boolean {
     const before = past.value.at(-1)
-    if (!before || !plan.value) return false
+    if (!before || !whole.value) return false
     past.value = past.value.slice(0, -1)
-    future.value = [plan.value, ...future.value]
+    future.value = [whole.value, ...future.value]
     show(before)
     return true
   }
 
   function redo(): boolean {
     const [after, ...others] = future.value
-    if (!after || !plan.value) return false
-    past.value = [...past.value, plan.value]
+    if (!after || !whole.value) return false
+    past.value = [...past.value, whole.value]
     future.value = others
     show(after)
     return true
@@ -201,7 +224,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   async function save(): Promise<void> {
     const block = client.value?.block
-    const sent = plan.value
+    const sent = whole.value
     if (
       !block ||
       !sent ||
@@ -252,7 +275,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Lays ours and theirs together where they touch different days; false where both changed one, which the coach decides. */
   function mergeWith(theirs: CurrentBlock): boolean {
-    const mine = plan.value
+    const mine = whole.value
     const isOwn = isOurOwn(theirs)
     const base = isOwn ? theirs.plan : savedPlan.value
     if (!base || !mine) return false
@@ -262,7 +285,7 @@ export const usePlanStore = defineStore('plan', () => {
     savedPlan.value = theirs.plan
     version.value = theirs.version
     savedAt.value = theirs.savedAt
-    plan.value = orderedText(merged.plan) === orderedText(theirs.plan) ? theirs.plan : merged.plan
+    whole.value = orderedText(merged.plan) === orderedText(theirs.plan) ? theirs.plan : merged.plan
     // Undo goes back over our own steps only: theirs stays under every one of them.
     const under = (step: PlanDocument): PlanDocument => {
       const laid = mergedPlans(base, step, theirs.plan)
@@ -319,16 +342,18 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Goes on from the newer plan; ours stays one undo away. */
   function takeTheirs(): void {
-    if (saveState.value.kind !== 'conflict' || !plan.value) return
+    if (saveState.value.kind !== 'conflict' || !whole.value) return
     const { theirs } = saveState.value
-    const mine = plan.value
+    const mine = whole.value
     stand(theirs)
     past.value = [mine]
   }
 
   return {
     client,
+    whole,
     plan,
+    openPart,
     savedPlan,
     version,
     savedAt,

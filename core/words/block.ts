@@ -13,7 +13,7 @@ import { EFFORT } from './effort'
 import { formatOneDecimal, formatSets, NBSP, wholeReadiness } from './figures'
 import { JOINT_NAMES } from './joints'
 import { capitalised } from './text'
-import { GROUP_NAMES } from './names'
+import { GROUP_NAMES, MODE_NAMES } from './names'
 
 /** Why a set finds no place, and what would make room. */
 const OBSTACLE_WORDS: Readonly<Record<SetObstacle, readonly [why: string, remedy: string]>> = {
@@ -141,15 +141,24 @@ export function exceptionWords(
   }
 }
 
-/** A change of sets that holds: `Triceps +1 set from rotation 4 on`. */
-export function heldWords({ group, change, from, to }: HeldChange): string {
-  const until = to === undefined ? ' on' : to === from ? ' only' : ` to ${to + 1}`
-  return `${GROUP_NAMES[group]} ${signed(change)} ${Math.abs(change) === 1 ? 'set' : 'sets'} from rotation ${from + 1}${until}`
+/** What a change that holds does: `Triceps +1 set`, `Biceps −2 reps`, `Triceps: build up`. */
+function changeHeld(held: HeldChange): string {
+  const name = GROUP_NAMES[held.group]
+  if ('mode' in held) return `${name}: ${MODE_NAMES[held.mode]}`
+  const [much, one, many] =
+    'reps' in held ? [held.reps, 'rep', 'reps'] : [held.change, 'set', 'sets']
+  return `${name} ${signed(much)} ${Math.abs(much) === 1 ? one : many}`
 }
 
-/** The same in the column of the rotation it begins in: `Triceps +1, holds`. */
-export const heldShort = ({ group, change }: HeldChange): string =>
-  `${GROUP_NAMES[group]} ${signed(change)}, holds`
+/** A change that holds: `Triceps +1 set from rotation 4 on`. */
+export function heldWords(held: HeldChange): string {
+  const { from, to } = held
+  const until = to === undefined ? ' on' : to === from ? ' only' : ` to ${to + 1}`
+  return `${changeHeld(held)} from rotation ${from + 1}${until}`
+}
+
+/** The same in the column of the rotation it begins in: `Triceps +1 set, holds`. */
+export const heldShort = (held: HeldChange): string => `${changeHeld(held)}, holds`
 
 /** How a dated session stands. */
 export function sessionStateWords({ sent, isSkipped, event }: BlockSession): string {

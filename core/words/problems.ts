@@ -21,6 +21,8 @@ export function editProblemSentence(problem: EditProblem, catalogue: Catalogue):
       return `A rotation of ${problem.days} days cannot stay on weekdays. Make it 7 or 14 days, or let it float.`
     case 'no_such_session':
       return 'This session is no longer in the plan. Choose another one.'
+    case 'one_rotation':
+      return 'This is one rotation by itself: its days stay as the block has them. Dates are moved on the calendar; for the rest go back to the whole block.'
     case 'with_itself':
       return 'An exercise cannot be paired with itself. Choose another one, or add sets.'
     case 'needs_partner':

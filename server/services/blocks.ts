@@ -9,7 +9,14 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { cutBefore, earliestAfter, overlapOf, type PlanDocument, planEnd } from '#core/plan/block'
+import {
+  cutBefore,
+  earliestAfter,
+  modesIn,
+  overlapOf,
+  type PlanDocument,
+  planEnd,
+} from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/judge/checks'
 import { findingSentence, formatDay } from '#core/words'
@@ -258,15 +265,14 @@ export async function startNextBlock(
   if (!opened.ok) return opened
   const { plan, context, clientId } = opened.value
   const id = blockIdOf(randomUUID())
+  // What came to be wanted inside the block goes on, unless the coach says otherwise.
+  const wanted = { ...modesIn(plan.block ?? {}, plan.passes - 1), ...body.modes }
   const begun = nextBlock(
     await withWeightsOfLog(coach, clientId, plan, body.startsOn),
-    {
-      ...context,
-      client: { ...context.client, modes: { ...context.client.modes, ...body.modes } },
-    },
+    { ...context, client: { ...context.client, modes: { ...context.client.modes, ...wanted } } },
     { ...body, newId: randomUUID },
   )
-  const emphasis = { ...plan.emphasis, ...body.modes }
+  const emphasis = { ...plan.emphasis, ...wanted }
   const next = Object.keys(emphasis).length > 0 ? { ...begun, emphasis } : begun
   const line = await blocksOf(database(), coach.id, clientId)
   const cut = followed(line, blockId, plan, next, body.isCut)

@@ -310,6 +310,21 @@ const exception = z.discriminatedUnion('kind', [
     })
     .readonly(),
 ])
+const heldFrom = {
+  from: pass,
+  to: pass.exactOptional(),
+  group: z.enum(GROUPS),
+  on: PlainDateContract,
+  why: z.string().max(LIMITS.shortText),
+}
+const heldChange = z.union([
+  z
+    .strictObject({ ...heldFrom, change: z.int().min(-30).max(30), row: z.string().max(8) })
+    .readonly(),
+  z.strictObject({ ...heldFrom, reps: z.int().min(-8).max(8) }).readonly(),
+  z.strictObject({ ...heldFrom, mode: z.enum(MODES) }).readonly(),
+])
+
 /** How the passes of a block differ (docs/formats.md). */
 export const BlockPlanContract = z
   .strictObject({
@@ -344,23 +359,7 @@ export const BlockPlanContract = z
       .exactOptional(),
     events: z.array(event).max(60).readonly().exactOptional(),
     exceptions: z.array(exception).max(400).readonly().exactOptional(),
-    changes: z
-      .array(
-        z
-          .strictObject({
-            from: pass,
-            to: pass.exactOptional(),
-            group: z.enum(GROUPS),
-            change: z.int().min(-30).max(30),
-            on: PlainDateContract,
-            row: z.string().max(8),
-            why: z.string().max(LIMITS.shortText),
-          })
-          .readonly(),
-      )
-      .max(400)
-      .readonly()
-      .exactOptional(),
+    changes: z.array(heldChange).max(400).readonly().exactOptional(),
     trials: z
       .array(
         z

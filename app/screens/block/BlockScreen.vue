@@ -15,7 +15,7 @@ const isLive = useMounted()
 const block = useBlock()
 provideBlock(block)
 const { at, message, looks, readout, columns, isAskingAgain, isSending, isTrying } = block
-const { isHandingOver } = block
+const { isHandingOver, isHolding } = block
 const route = useRoute()
 const view = computed<BlockView>({
   get: () => BLOCK_VIEWS.find(([name]) => name === route.query.view)?.[0] ?? 'rotations',
@@ -43,6 +43,7 @@ const steps = planSteps(
   () => (message.value = store.undo() ? 'Undone.' : 'Nothing to undo.'),
   () => (message.value = store.redo() ? 'Done again.' : 'Nothing to redo.'),
 )
+const openRotation = () => navigateTo(`/clients/${id}/split?rotation=${at.value + 1}`)
 useActions(
   BLOCK_ACTIONS,
   {
@@ -50,6 +51,7 @@ useActions(
     view: () => view.value,
     show: next => (view.value = next),
     toSplit: () => navigateTo(`/clients/${id}/split`),
+    openRotation,
   },
   {
     isSilent: () =>
@@ -57,6 +59,7 @@ useActions(
       isBeginning.value ||
       isAskingAgain.value ||
       isTrying.value ||
+      isHolding.value ||
       isHandingOver.value,
     ours: 'in_grid',
   },
@@ -164,10 +167,13 @@ useActions(
           <KeyCap label="X" /> swap A and B
         </button>
         <button type="button" class="quiet-link" @click="block.holdOn()">
-          <KeyCap label="H" /> hold from here on
+          <KeyCap label="H" /> from here on
         </button>
         <button type="button" class="quiet-link" @click="isTrying = true">
           <KeyCap label="T" /> try out
+        </button>
+        <button type="button" class="quiet-link" @click="openRotation()">
+          <KeyCap label="O" /> open on the board
         </button>
         <button type="button" class="quiet-link" @click="block.copyToNext()">
           <KeyCap label="K" /> copy to next
@@ -191,6 +197,7 @@ useActions(
       @closed="isHandingOver = false"
     />
     <LazyTrialDialog v-if="isTrying" />
+    <LazyHoldDialog v-if="isHolding" />
     <LazyNextBlockDialog v-if="isBeginning" @closed="isBeginning = false" />
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { MODE_NAMES } from '#core/words'
+
 /** What carries over into the next block, and what comes first in it. */
 const emit = defineEmits<{ closed: [] }>()
 const {
@@ -89,7 +91,9 @@ async function submit(): Promise<void> {
               class="small-field"
               :aria-label="`${row.name}, mode`"
             >
-              <option v-for="mode in MODES" :key="mode" :value="mode">{{ mode }}</option>
+              <option v-for="mode in MODES" :key="mode" :value="mode">
+                {{ MODE_NAMES[mode] }}
+              </option>
             </select></label
           >
         </div>

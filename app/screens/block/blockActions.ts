@@ -19,6 +19,8 @@ export interface BlockPage {
   readonly view: () => BlockView
   readonly show: (view: BlockView) => void
   readonly toSplit: () => unknown
+  /** The rotation in hand on the Split board. */
+  readonly openRotation: () => unknown
 }
 const hasTurns = ({ view, block }: BlockPage) =>
   view() === 'heads' && block.heads.proposed.value.length > 0
@@ -94,9 +96,16 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
     {
       id: 'hold',
       keys: ['h'],
-      label: 'let the change of this muscle hold from here on',
+      label: 'change sets, reps or priority from here on',
       when: onRotations,
       do: ({ block }) => block.holdOn(),
+    },
+    {
+      id: 'open_rotation',
+      keys: ['o'],
+      label: 'open this rotation on the board',
+      when: onRotations,
+      do: ({ openRotation }) => openRotation(),
     },
     {
       id: 'clear',

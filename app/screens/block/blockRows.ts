@@ -21,6 +21,7 @@ import { type Band, bandOf, type PlanContext } from '#core/plan/method'
 import {
   type BlockConcern,
   deloadBand,
+  passContext,
   type ExpandedBlock,
   type PassVerdict,
 } from '#core/design/progress'
@@ -98,7 +99,12 @@ export function blockColumns(
       sets,
       minutes: Math.round(minutes),
       done: pass.sessions.reduce((sum, { sent }) => sum + (sent?.setsDone ?? 0), 0),
-      exceptions: pass.exceptions.map(exception => exceptionWords(exception, nameOf)),
+      exceptions: [
+        ...pass.exceptions.map(exception => exceptionWords(exception, nameOf)),
+        ...pass.sessions
+          .filter(({ isOwn }) => isOwn)
+          .map(({ name }) => `${name}: changed for its date`),
+      ],
       begins: pass.held.filter(({ from }) => from === pass.at).map(heldShort),
       notPlaced: pass.notPlaced.length,
       leftOut: pass.sessions.filter(({ isSkipped }) => isSkipped).length,
@@ -139,8 +145,9 @@ function roomWords(over: number, peak: number, { ceiling }: Band): string {
 
 /** Counted sets of an arm muscle rotation by rotation, and how its peak stands to its ceiling. */
 function railOf(group: Group, passes: readonly PassVerdict[], context: PlanContext) {
-  const band = bandOf(context, group)
-  const cells = passes.map(verdict => cellOf(verdict, group, band))
+  const bands = passes.map(({ pass }) => bandOf(passContext(context, pass), group))
+  const band = bands[0] ?? bandOf(context, group)
+  const cells = passes.map((verdict, at) => cellOf(verdict, group, bands[at] ?? band))
   const working = cells.filter((_, at) => !passes[at]!.pass.isDeload).map(({ counted }) => counted)
   const peak = Math.max(0, ...working)
   const over = Math.max(0, ...cells.map(({ outside }) => outside))

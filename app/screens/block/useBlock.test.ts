@@ -223,13 +223,19 @@ describe('what a rotation does otherwise', () => {
 
   test('a change of the muscle in hand holds from here on, and is ended from a later rotation on', () => {
     const { of, store } = page
-    of.holdOn()
-    expect(of.message.value).toMatch(/^Biceps has no exception here/)
+    const plain = { ...of.proposedHold.value }
+    expect(plain).toEqual({ sets: 0, reps: 0, mode: 'build', why: '' })
+    expect(of.hold(plain)).toMatch(/^Nothing is to change yet/)
+    expect(of.hold({ ...plain, reps: 9 })).toMatch(/^Reps: give a whole number from −8 to 8/)
+    expect(of.hold({ ...plain, sets: 0.5 })).toMatch(/^Sets: give a whole number/)
     const sets = () => of.columns.value.map(column => column.sets)
     const before = sets()
     of.go({ passes: 1, rails: 0 })
     of.stepSets(1)
     of.holdOn()
+    expect(of.isHolding.value).toBe(true)
+    expect(of.hold(of.proposedHold.value)).toBeUndefined()
+    expect(of.isHolding.value).toBe(false)
     expect(of.message.value).toBe('Biceps +1 set from rotation 2 on.')
     expect(store.plan?.block?.exceptions ?? []).toEqual([])
     expect(sets()).toEqual(before.map((count, pass) => count + (pass >= 1 ? 1 : 0)))
@@ -249,6 +255,26 @@ describe('what a rotation does otherwise', () => {
     })
     store.undo()
     expect(sets()[3]).toBe(before[3]! + 1)
+  })
+
+  test('reps and what is wanted of a muscle hold from here on too, with why, as one step of undo', () => {
+    const { of, store } = page
+    const before = store.plan
+    of.go({ passes: 1, rails: 0 })
+    const why = 'Elbows want lighter weights'
+    expect(of.hold({ sets: 0, reps: 2, mode: 'keep', why: ` ${why} ` })).toBeUndefined()
+    expect(of.message.value).toBe(
+      'Biceps +2 reps from rotation 2 on. Biceps: keep from rotation 2 on.',
+    )
+    expect(heldRows(store.plan!.block!.changes!, 1)).toMatchObject([{ why }, { why }])
+    expect(of.columns.value[1]!.begins).toEqual(['Biceps +2 reps, holds', 'Biceps: keep, holds'])
+    const bands = of.rails.value[0]!.cells.map(({ band }) => band.target)
+    expect(new Set(bands.slice(1))).toEqual(new Set([bands[1]]))
+    expect(bands[1]).toBeLessThan(bands[0]!)
+    of.go({ passes: 1, rails: 0 })
+    expect(of.proposedHold.value.mode).toBe('keep')
+    store.undo()
+    expect(store.plan).toBe(before)
   })
 
   test('other exercises only where some take turns', () => {

@@ -8,7 +8,7 @@ import {
   withPart,
 } from '#core/plan/block'
 import { EFFORT, GROUP_NAMES } from '#core/words'
-import { returnExceptions } from '#core/design/progress'
+import { ownDatesIn, returnExceptions } from '#core/design/progress'
 import type { BlockPlace } from './blockPlace'
 import { useHeldChanges } from './useHeldChanges'
 
@@ -101,13 +101,18 @@ export function useBlockSteps({ at, group, current, passes, message }: BlockPlac
     )
     at.value += 1
   }
+  /** Exceptions of the rotation and what was written for its dates, as one step of undo. */
   function clearExceptions(): void {
-    if ((current.value?.pass.exceptions.length ?? 0) === 0)
+    const own = store.plan ? ownDatesIn(store.plan, at.value) : []
+    if ((current.value?.pass.exceptions.length ?? 0) + own.length === 0)
       return void (message.value = 'There is no exception here.')
-    change(
-      held => withoutExceptions(held, at.value),
-      `Rotation ${at.value + 1} is as the block has it again.`,
-    )
+    const result = store.editAll([
+      ...own.map(({ session, on }) => ({ kind: 'drop_one_off' as const, session, on })),
+      { kind: 'set_block', block: withoutExceptions(block.value, at.value) },
+    ])
+    message.value = result.ok
+      ? `Rotation ${at.value + 1} is as the block has it again.`
+      : 'This cannot be changed.'
   }
 
   return {

@@ -1,7 +1,7 @@
 import { addDays, isPlainDate, plainDate } from '#core/base'
 import { type Group, GROUPS } from '#core/plan/catalogue'
 import { formatDay, GROUP_NAMES } from '#core/words'
-import { cutBefore, planEnd } from '#core/plan/block'
+import { cutBefore, modesIn, planEnd } from '#core/plan/block'
 import { type Mode, modeOf, MODES } from '#core/plan/method'
 import { NextBlockAnswer, NextBlockBody } from '#shared/contracts/block'
 
@@ -18,10 +18,12 @@ export function useNextBlock() {
   const isBusy = ref(false)
   const isCut = ref(false)
   const known = GROUPS.filter(group => (store.ledger?.groups[group].week.counted.value ?? 0) > 0)
+  /** What is wanted at the end of this block. */
+  const wanted = modesIn(store.plan?.block ?? {}, (store.plan?.passes ?? 1) - 1)
+  const before = (group: Group): Mode =>
+    wanted[group] ?? (store.context ? modeOf(store.context, group) : 'keep')
   const modes = reactive(
-    Object.fromEntries(
-      known.map(group => [group, store.context ? modeOf(store.context, group) : 'keep']),
-    ) as Record<Group, Mode>,
+    Object.fromEntries(known.map(group => [group, before(group)])) as Record<Group, Mode>,
   )
   const rows = known.map(group => ({ group, name: GROUP_NAMES[group] }))
 
@@ -35,9 +37,7 @@ export function useNextBlock() {
     isBusy.value = true
     await store.save()
     const changed = Object.fromEntries(
-      known
-        .filter(group => store.context && modes[group] !== modeOf(store.context, group))
-        .map(group => [group, modes[group]]),
+      known.filter(group => modes[group] !== before(group)).map(group => [group, modes[group]]),
     )
     const body = NextBlockBody.parse({
       version: store.version,

@@ -3,7 +3,11 @@ import { dayName, formatClock } from '#core/words'
 import { ChevronLeft, ChevronRight, Printer } from 'lucide-vue-next'
 import { useSession } from './sessionContext'
 
-const { id } = defineProps<{ id: string }>()
+const { id, query = '' } = defineProps<{
+  id: string
+  /** Behind the addresses of sessions, where one rotation is opened. */
+  query?: string
+}>()
 const emit = defineEmits<{ day: [day: number] }>()
 const store = usePlanStore()
 const builder = useSession()
@@ -49,7 +53,7 @@ const dayAt = computed(() => builder.dayAt())
         <span>{{ date }} · {{ store.plan?.title }}</span>
         <NuxtLink
           v-if="(builder.day.value?.sessions.length ?? 0) > 1"
-          :to="`/clients/${id}/session/${dayAt + 1}${builder.sessionAt() === 0 ? '-2' : ''}`"
+          :to="`/clients/${id}/session/${dayAt + 1}${builder.sessionAt() === 0 ? '-2' : ''}${query}`"
           class="quiet-link underline"
           >session {{ builder.sessionAt() === 0 ? 2 : 1 }}</NuxtLink
         >

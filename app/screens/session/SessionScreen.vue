@@ -13,6 +13,7 @@ const place = computed(() => {
   return { day: day - 1, session: session - 1 }
 })
 const id = await useClientPlan('session')
+const rotation = await useOpenedRotation(id)
 const asked = store.plan?.rotation.days[place.value.day]
 // A day without sessions begins with its first; a second one is opened only where it stands.
 if (store.plan && (!asked || (place.value.session > 0 && !asked.sessions[place.value.session])))
@@ -40,7 +41,7 @@ onMounted(() => {
 async function toDay(day: number): Promise<void> {
   if (!store.plan?.rotation.days[day]) return builder.say(`The rotation has no day ${day + 1}.`)
   builder.select(null)
-  await navigateTo(`/clients/${id}/session/${day + 1}`)
+  await navigateTo(`/clients/${id}/session/${day + 1}${rotation.query.value}`)
 }
 /** The chosen exercise's shorthand gets the keyboard. */
 function write(): void {
@@ -84,13 +85,16 @@ const readout = computed(() => {
     <ClientBar :id="id" :name="store.client?.name ?? ''" here="session" :steps="steps" />
     <PainNotices />
     <main class="flex-1 px-5 pb-4 max-md:px-3">
-      <SessionHead :id="id" @day="toDay" />
+      <SessionHead :id="id" :query="rotation.query.value" @day="toDay" />
+      <OpenedRotationBar v-if="rotation.at.value !== null" :at="rotation.at.value" />
       <ConflictPanel v-if="difference" :difference="difference" />
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <p v-else-if="isRest" class="py-10 text-ink2">
         Day {{ place.day + 1 }} is rest.
-        <NuxtLink :to="`/clients/${id}/split`" class="underline">On the board</NuxtLink> R makes it
-        a training day.
+        <NuxtLink :to="`/clients/${id}/split${rotation.query.value}`" class="underline"
+          >On the board</NuxtLink
+        >
+        R makes it a training day.
       </p>
       <div v-else class="grid grid-cols-[minmax(0,1fr)_300px] gap-7 max-[1100px]:grid-cols-1">
         <div class="min-w-0">

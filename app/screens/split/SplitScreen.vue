@@ -11,9 +11,10 @@ const isPhone = useIsPhone()
 
 const store = usePlanStore()
 const id = await useClientPlan('client')
+const rotation = await useOpenedRotation(id)
 useHead({ title: () => `${store.client?.name ?? 'Client'} · Split · Tholepin` })
 
-const board = useSplitBoard()
+const board = useSplitBoard(() => rotation.query.value)
 provideBoard(board)
 const { isTakenUp } = useAutosave()
 const steps = planSteps(() => isTakenUp.value, board.undo, board.redo)
@@ -83,8 +84,11 @@ const dates = computed(() => {
     ),
   )
 })
+/** Which rotation it is; an opened one is told by its own bar. */
 const shownPass = computed(() =>
-  pass.value === null ? null : Math.min(pass.value + 1, store.plan?.passes ?? 1),
+  pass.value === null || rotation.at.value !== null
+    ? null
+    : Math.min(pass.value + 1, store.plan?.passes ?? 1),
 )
 const difference = computed(() =>
   store.saveState.kind === 'conflict' && store.plan
@@ -99,6 +103,7 @@ const difference = computed(() =>
     <PainNotices />
     <main class="flex-1 px-5 max-md:px-3">
       <SplitBoardHead :pass="shownPass" />
+      <OpenedRotationBar v-if="rotation.at.value !== null" :at="rotation.at.value" />
       <TrialBar
         v-if="store.trial"
         :name="store.trial.name"

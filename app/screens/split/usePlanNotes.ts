@@ -88,12 +88,9 @@ export function usePlanNotes() {
     const { plan, context } = store
     if (!plan || !context) return false
     const after = applyEdits(toRaw(plan), edits(), newId)
-    if (!after.ok) {
-      problem.value = editProblemSentence(after.error, context.catalogue)
-      return false
-    }
-    store.tryOut(after.value, 'plan from notes')
-    return true
+    const shown = after.ok ? store.tryOut(after.value, 'plan from notes') : after
+    if (!shown.ok) problem.value = editProblemSentence(shown.error, context.catalogue)
+    return shown.ok
   }
   return {
     ...source,

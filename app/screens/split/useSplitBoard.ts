@@ -7,7 +7,7 @@ import { useShownBoard } from './useShownBoard'
 export type { BoardPanel, BoardPlace } from './useShownBoard'
 
 /** The state of the Split board beyond the plan itself, and everything that can be done on it. */
-export function useSplitBoard() {
+export function useSplitBoard(query: () => string = () => '') {
   const board = useShownBoard((held, moves) => carrying.putDown(held, moves))
   const carrying = useBoardCarrying(board)
   const findings = useBoardFindings(board)
@@ -38,7 +38,7 @@ export function useSplitBoard() {
     const { day } = place.value
     if (days.value[day]?.role === 'rest')
       return say(`Day ${day + 1} is rest. R makes it a training day.`)
-    await navigateTo(`/clients/${store.client?.id}/session/${day + 1}`)
+    await navigateTo(`/clients/${store.client?.id}/session/${day + 1}${query()}`)
   }
 
   function cancel(): void {

@@ -27,8 +27,7 @@ export function useTrial() {
     wish.value = null
     if (!asked || !store.plan || asked.client !== store.client?.id) return false
     const after = applyEdits(store.plan, asked.edits, newId)
-    if (after.ok) store.tryOut(after.value, asked.name)
-    return after.ok
+    return after.ok && store.tryOut(after.value, asked.name).ok
   }
   async function keep(): Promise<void> {
     const name = store.trial?.name

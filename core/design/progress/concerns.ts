@@ -3,6 +3,7 @@ import { jointCeiling } from '../../body/joints'
 import { modeOf, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import type { ExpandedBlock } from './expand'
+import { passContext } from './passContext'
 import { type BlockVerdict, blockVerdict, type DatedArrival } from './judge'
 import { type Return, RETURN_SHARE, returnsIn, weeksWithoutEasier } from './weeksTrained'
 import { setsWithoutPlace, type SetObstacle } from './setsOverBlock'
@@ -119,9 +120,13 @@ export function weeksBeforeDeload(context: PlanContext): number {
 }
 
 /** The arrival furthest under what is asked for, of those that fall far short; undefined where none does. */
-function leastReady({ arrivals }: BlockVerdict, context: PlanContext): DatedArrival | undefined {
-  return GROUPS.filter(group => modeOf(context, group) !== 'maintain')
-    .flatMap(group => arrivals[group])
+function leastReady(
+  { arrivals, passes }: BlockVerdict,
+  context: PlanContext,
+): DatedArrival | undefined {
+  const contexts = passes.map(({ pass }) => passContext(context, pass))
+  return GROUPS.flatMap(group => arrivals[group])
+    .filter(({ group, pass }) => modeOf(contexts[pass] ?? context, group) !== 'maintain')
     .filter(({ readiness, required }) => required - readiness > FRAYED)
     .reduce<DatedArrival | undefined>(
       (one, other) =>

@@ -8,6 +8,8 @@ import {
   type ChoiceLetter,
   heldIn,
   type HeldChange,
+  isHeldReps,
+  isHeldSets,
   passDates,
   type PlanDocument,
   sessionOn,
@@ -41,6 +43,8 @@ export interface BlockSession {
   /** An event takes the day: nothing is done. */
   readonly isSkipped: boolean
   readonly isMoved: boolean
+  /** Written otherwise for this date alone. */
+  readonly isOwn: boolean
   readonly event?: BlockEvent
   /** Set once the client has it: what was prescribed stays whatever the plan becomes. */
   readonly sent?: SentMark
@@ -169,7 +173,8 @@ function setsIn(
 ): PassSets['of'] {
   // What is taken out and given back later cancels first: neither leaves a trace in the exercises.
   const sums = new Map<Group, number>()
-  for (const { group, change } of held) sums.set(group, (sums.get(group) ?? 0) + change)
+  for (const { group, change } of held.filter(isHeldSets))
+    sums.set(group, (sums.get(group) ?? 0) + change)
   const changes = [
     ...[...sums].map(([group, change]) => ({ group, change, isHeld: true })),
     ...exceptions.flatMap(one =>
@@ -280,13 +285,14 @@ function datedSession(
     name: nameFor(session, day),
     isSkipped: event?.effect === 'skip' || isDropped(turn, d, place),
     isMoved: moved !== undefined,
+    isOwn: oneOff !== session,
     content: oneOff === session ? content : oneOff,
     ...(limit !== undefined && { minuteLimit: limit }),
     ...(event && { event }),
   }
 }
 
-/** The reserve its main muscle alone was given: another muscle's exercises are left as they are. */
+/** What its main muscle alone was given, of reserve or of reps: another muscle's exercises are left as they are. */
 function ownShift(slot: Slot, shiftFor: (group: Group) => number, context: PlanContext): number {
   const main = mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context)
   return main === undefined ? 0 : shiftFor(main)
@@ -318,12 +324,17 @@ function passOf(course: Course, at: number, working: number): BlockPass {
       ? { compound: rir.compound[rampStep]!, isolation: rir.isolation[rampStep]! }
       : null
   const wave = block.repWave ?? []
+  const waved = wave[rampStep % Math.max(1, wave.length)] ?? 0
+  const repsFor = (group: Group) =>
+    turn.held
+      .filter(isHeldReps)
+      .reduce((sum, held) => (held.group === group ? sum + held.reps : sum), 0)
   const terms = (on: PlainDate, isLight: boolean): PassTerms => ({
     setsOf: slot => setsHere.get(slot.id) ?? plannedSets(slot.scheme),
     rir: effort,
     rirShiftOf: slot => rirShift + ownShift(slot, shiftFor, course.context),
     isDeload: isDeload || isLight,
-    repShift: isDeload ? 0 : (wave[rampStep % Math.max(1, wave.length)] ?? 0),
+    repShiftOf: slot => (isDeload ? 0 : waved + ownShift(slot, repsFor, course.context)),
     otherOf: slot => {
       const own = turns.find(one => one.slot === slot.id)
       return own?.others[choiceFor(own, on) - 1]

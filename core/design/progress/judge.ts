@@ -9,7 +9,7 @@ import {
 import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { type JointHistory, jointRamp, type RampVerdict } from '../../body/joints'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
-import { modeOf, type PlanContext } from '../../plan/method'
+import { type Mode, modeOf, type PlanContext } from '../../plan/method'
 import { sessionSeconds } from '../../plan/minutes'
 import {
   type ExposureRole,
@@ -21,6 +21,7 @@ import {
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import type { BlockPass, ExpandedBlock } from './expand'
+import { passContext } from './passContext'
 import { type CarriedIn, carriedInto, type Held, heldSessions } from './held'
 
 /** A muscle as it comes to one dated session. Units: percent. */
@@ -64,10 +65,13 @@ export interface BlockVerdict {
   }[]
 }
 
-function leadHours(group: Group, held: readonly Held[], context: PlanContext): ReadonlySet<Held> {
-  if (modeOf(context, group) !== 'build') return new Set()
+/** The mode of a group in each pass. */
+type Modes = (group: Group, pass: number) => Mode
+
+function leadHours(group: Group, held: readonly Held[], modes: Modes): ReadonlySet<Held> {
   const byPass = new Map<number, Held>()
   for (const one of held) {
+    if (modes(group, one.session.pass) !== 'build') continue
     const best = byPass.get(one.session.pass)
     if ((one.direct.get(group) ?? 0) > (best?.direct.get(group) ?? 0))
       byPass.set(one.session.pass, one)
@@ -95,10 +99,10 @@ function arrivalsOf(
   group: Group,
   held: readonly Held[],
   carried: readonly CarriedIn[],
-  context: PlanContext,
+  { context, modes }: { readonly context: PlanContext; readonly modes: Modes },
 ): readonly DatedArrival[] {
   const tau = tauHours(group, context)
-  const leads = leadHours(group, held, context)
+  const leads = leadHours(group, held, modes)
   let [fatigue, hour] = carriedFatigue(group, carried, tau)
   return held.flatMap((one): DatedArrival[] => {
     const impulse = one.impulses.get(group) ?? 0
@@ -207,14 +211,16 @@ export const blockVerdict = remembered(
     const { passes, from, to } = expanded
     const held = heldSessions(passes, from, context)
     const carried = carriedInto(from, context)
-    const arrivals = recordOf(GROUPS, group => arrivalsOf(group, held, carried, context))
+    const contexts = passes.map(pass => passContext(context, pass))
+    const modes: Modes = (group, pass) => modeOf(contexts[pass] ?? context, group)
+    const arrivals = recordOf(GROUPS, group => arrivalsOf(group, held, carried, { context, modes }))
     const history = new Map<Joint, JointHistory[]>(JOINTS.map(joint => [joint, []]))
     const jointWeeks = new Map(
       JOINTS.map(joint => [joint, largestWeeks(joint, passes, held, carried)]),
     )
     const lowest = lowestByPass(
-      GROUPS.filter(group => modeOf(context, group) !== 'maintain').flatMap(
-        group => arrivals[group],
+      GROUPS.flatMap(group => arrivals[group]).filter(
+        ({ group, pass }) => modes(group, pass) !== 'maintain',
       ),
     )
     return {
@@ -242,7 +248,7 @@ export const blockVerdict = remembered(
         })
         return {
           pass,
-          ledger: rotationLedger(pass.rotation, context),
+          ledger: rotationLedger(pass.rotation, contexts[pass.at] ?? context),
           joints,
           sets: own.reduce(
             (sum, { content }) =>

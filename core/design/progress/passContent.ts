@@ -105,7 +105,7 @@ export interface PassTerms {
   readonly setsOf: (slot: Slot) => number
   readonly rir: { readonly compound: number; readonly isolation: number } | null
   readonly rirShiftOf: (slot: Slot) => number
-  readonly repShift: number
+  readonly repShiftOf: (slot: Slot) => number
   readonly isDeload: boolean
   readonly otherOf: (slot: Slot) => Alternation | undefined
   /** The last set of single-joint work goes to failure by now. */
@@ -137,11 +137,12 @@ const setsAlong = (sets: number, taken: TakenWay | undefined): number =>
 
 function termsOf(
   slot: Slot,
-  { setsOf, rir: course, rirShiftOf, repShift, isDeload, otherOf, wayOf, isToFailure }: PassTerms,
+  { setsOf, rir: course, rirShiftOf, repShiftOf, isDeload, otherOf, wayOf, isToFailure }: PassTerms,
   context: PlanContext,
 ): SlotTerms {
   const other = otherOf(slot)
   const rirShift = rirShiftOf(slot)
+  const repShift = repShiftOf(slot)
   const own =
     course?.[
       requireExercise(context.catalogue, other?.exercise ?? slot.exercise).kind === 'isolation'

@@ -2,7 +2,7 @@ import { isAhead } from '../../body/log'
 import type { PlainDate } from '../../base'
 import { type Group, GROUPS } from '../../plan/catalogue'
 import { type Band, bandOf, type PlanContext } from '../../plan/method'
-import { blockVerdict, type ExpandedBlock } from '../../design/progress'
+import { blockVerdict, type ExpandedBlock, passContext } from '../../design/progress'
 import { doneLedger } from './passReview'
 import type { SessionOutcome } from './reviewed'
 import { rotationLedger } from '../../count/ledger'
@@ -47,7 +47,7 @@ export function blockCourse(
       group,
       planned: planned.groups[group].week.counted.value,
       done: done.groups[group].week.counted.value,
-      band: bandOf(context, group),
+      band: bandOf(passContext(context, pass), group),
       isDeload: pass.isDeload,
     })).filter(row => row.planned > 0 || row.done > 0)
   })

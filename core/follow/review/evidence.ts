@@ -4,8 +4,8 @@ import { rotationRecovery } from '../../body/recovery'
 import { UNKNOWN_TREND } from '../../body/trend'
 import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { plannedGap } from '../../design/loads'
-import type { BlockPass, BlockSession } from '../../design/progress'
-import { onTrialUntil } from '../../plan/block'
+import { isHeldSets, onTrialUntil } from '../../plan/block'
+import { type BlockPass, type BlockSession, passContext } from '../../design/progress'
 import { directGroups, type Group, type Joint, JOINTS, requireExercise } from '../../plan/catalogue'
 import {
   bandOf,
@@ -121,7 +121,8 @@ function jointsFor(group: Group, { question: { context }, next, joints }: Known)
 }
 
 /** Its sets as planned next, and how it did against its band. */
-function doseFor(group: Group, { question: { context }, reviewed, next, done, before }: Known) {
+function doseFor(group: Group, { question, reviewed, next, done, before }: Known) {
+  const context = passContext(question.context, next)
   const band = bandOf(context, group)
   const isBelow = (ledger: RotationLedger) =>
     ledger.groups[group].week.counted.value < band.floor - DECIDE.floorSlack
@@ -201,7 +202,9 @@ function latelyFor(group: Group, known: Known): readonly boolean[] {
 
 /** The latest change of a muscle's sets that has been done in at least one rotation by the next. */
 function changedBefore(group: Group, { question, next }: Known): ChangedBefore | null {
-  const latest = next.held.findLast(change => change.group === group && change.from < next.at)
+  const latest = next.held
+    .filter(isHeldSets)
+    .findLast(change => change.group === group && change.from < next.at)
   const from = latest && question.expanded.passes[latest.from]?.from
   return latest && from
     ? {
@@ -226,9 +229,9 @@ function ledBy(group: Group, { sessions }: BlockPass, context: PlanContext): rea
 
 /** Sets that were taken out of a muscle because it had not recovered and that were not given back. */
 function owedTo(group: Group, { held }: BlockPass): number {
-  const own = held.filter(
-    change => change.group === group && (change.row === 'A6' || change.row === 'A14'),
-  )
+  const own = held
+    .filter(isHeldSets)
+    .filter(change => change.group === group && (change.row === 'A6' || change.row === 'A14'))
   return Math.max(0, -own.reduce((sum, { change }) => sum + change, 0))
 }
 

@@ -6,7 +6,7 @@ import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { isAhead, isLeftOut, type LoggedSet, median } from '../../body/log'
 import { asEstimated, bandOf, type PlanContext } from '../../plan/method'
 import { meantOtherwise } from './meant'
-import type { BlockPass, BlockSession } from '../../design/progress'
+import { type BlockPass, type BlockSession, passContext } from '../../design/progress'
 import { rotationRecovery, type RotationRecovery } from '../../body/recovery'
 import type { Rotation } from '../../plan/rotation'
 import { sessionSeconds } from '../../plan/minutes'
@@ -270,7 +270,7 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
       due: dueLedger.groups[group].week.counted.value,
       done: done.groups[group].week.counted.value,
       over: Math.max(0, done.groups[group].outside),
-      band: bandOf(context, group),
+      band: bandOf(passContext(context, reviewed), group),
       times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) },
       readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) },
     })).filter(row => row.planned > 0 || row.done > 0),

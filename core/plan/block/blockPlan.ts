@@ -1,6 +1,6 @@
 import type { ExerciseId, PlainDate, SlotId } from '../../base'
 import type { Group } from '../catalogue'
-import type { LoadProgression } from '../method'
+import type { LoadProgression, Mode } from '../method'
 
 /** How a muscle's sets go over the block: counted sets per 7 days in its last working rotation. */
 export interface GroupRamp {
@@ -65,18 +65,37 @@ export type BlockException =
       readonly step: 'up' | 'down'
     }
 
-/** Sets of a muscle more or fewer from one rotation (pass, from 0) on, until they are changed again; with why, and when it was decided. */
-export interface HeldChange {
+/** Something about a muscle that holds from one rotation (pass, from 0) on, until it is changed again; with why, and when it was decided. */
+interface HeldFrom {
   readonly from: number
   /** The last rotation it holds in; left out, it holds to the end. */
   readonly to?: number
   readonly group: Group
-  readonly change: number
   readonly on: PlainDate
-  /** The row of the review's table it came from. */
-  readonly row: string
   readonly why: string
 }
+
+/** Sets of a muscle more or fewer. */
+export interface HeldSets extends HeldFrom {
+  readonly change: number
+  /** The row of the review's table it came from. */
+  readonly row: string
+}
+
+/** Reps more or fewer, of the exercises whose main muscle it is. */
+export interface HeldReps extends HeldFrom {
+  readonly reps: number
+}
+
+/** What is wanted of the muscle: built up, kept or maintained. */
+export interface HeldMode extends HeldFrom {
+  readonly mode: Mode
+}
+export type HeldChange = HeldSets | HeldReps | HeldMode
+
+export const isHeldSets = (held: HeldChange): held is HeldSets => 'change' in held
+export const isHeldReps = (held: HeldChange): held is HeldReps => 'reps' in held
+export const isHeldMode = (held: HeldChange): held is HeldMode => 'mode' in held
 
 export const WAY_KINDS = ['sets', 'rest', 'lowering'] as const
 /**
@@ -185,7 +204,17 @@ export const heldIn = ({ changes = [] }: BlockPlan, pass: number): readonly Held
 
 /** A block plan with a change that holds from its rotation on; a change of nothing changes nothing. */
 export const withHeldChange = (block: BlockPlan, change: HeldChange): BlockPlan =>
-  change.change === 0 ? block : withPart(block, 'changes', [...(block.changes ?? []), change])
+  (isHeldSets(change) && change.change === 0) || (isHeldReps(change) && change.reps === 0)
+    ? block
+    : withPart(block, 'changes', [...(block.changes ?? []), change])
+
+/** What is wanted of muscles in a pass, where it was changed inside the block; the latest word counts. */
+export const modesIn = (block: BlockPlan, pass: number): Readonly<Partial<Record<Group, Mode>>> =>
+  Object.fromEntries(
+    heldIn(block, pass)
+      .filter(isHeldMode)
+      .map(({ group, mode }) => [group, mode]),
+  )
 
 /** A block plan in which a change holds no longer from a pass on; one that has not begun by then goes altogether. */
 export function withChangeEnded(block: BlockPlan, ended: HeldChange, pass: number): BlockPlan {

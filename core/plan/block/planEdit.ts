@@ -130,6 +130,8 @@ export type EditProblem =
   | { readonly kind: 'too_short'; readonly least: number }
   | { readonly kind: 'cannot_hold_weekdays'; readonly days: number }
   | { readonly kind: 'no_such_session' }
+  /** One rotation stands by itself: its days and sessions are the block's. */
+  | { readonly kind: 'one_rotation' }
   | { readonly kind: 'with_itself'; readonly slot: SlotId }
   | { readonly kind: 'needs_partner'; readonly slot: SlotId }
   | { readonly kind: 'other_session'; readonly slot: SlotId }

@@ -1,0 +1,44 @@
+import type { OpenedPart } from '~/stores/plan'
+
+/**
+ * One rotation of the block, shown and changed in place of the whole, where the address names one: `?rotation=4`.
+ * What lays a block out is fetched only then, so that the board itself stays light.
+ */
+export async function useOpenedRotation(clientId: string) {
+  const store = usePlanStore()
+  const issued = useIssuedStore()
+  const route = useRoute()
+  const today = useToday()
+  const at = computed(() => {
+    const asked = Number(route.query.rotation ?? 0) - 1
+    return Number.isInteger(asked) && asked >= 0 && asked < (store.whole?.passes ?? 0)
+      ? asked
+      : null
+  })
+
+  async function partAt(asked: number): Promise<OpenedPart> {
+    const { expandedAfter, passAlone, passTaken } = await import('#core/design/progress')
+    const passOf: (
+      whole: NonNullable<typeof store.whole>,
+    ) => Parameters<typeof passAlone>[1] = whole =>
+      expandedAfter(whole, store.context!, issued.sent, today.value).passes[asked]!
+    return {
+      shown: whole => passAlone(whole, passOf(whole)),
+      taken: (whole, next) => passTaken(whole, passOf(whole), next),
+    }
+  }
+  async function open(): Promise<void> {
+    store.openPart(at.value === null ? null : await partAt(at.value))
+  }
+  watch(at, open)
+  await useAsyncData(`opened-sent-${clientId}`, async () =>
+    at.value === null ? true : (await issued.load()).ok,
+  )
+  await open()
+  return {
+    /** From 0; null where the whole block is shown. */
+    at,
+    /** Behind an address of the application, so that it shows the same rotation. */
+    query: computed(() => (at.value === null ? '' : `?rotation=${at.value + 1}`)),
+  }
+}
