@@ -4,6 +4,7 @@ import type { LoadProgression } from '../plan/method'
 import type {
   BlockConcern,
   BlockSession,
+  EventEffects,
   MoveEffect,
   SetObstacle,
   Unplaced,
@@ -210,4 +211,33 @@ export function sinceLastSummary(rows: readonly SinceLast[]): string {
       .filter(Boolean)
       .join(', ') || 'the same exercises and sets'
   )
+}
+
+/** What an event does to a block, line by line. */
+export function eventEffectLines({
+  effect,
+  touched,
+  later,
+  endsOn,
+}: EventEffects): readonly string[] {
+  const sessions = touched.map(({ name, on }) => `${name} on ${formatDay(on)}`).join(', ')
+  const ends =
+    later > 0
+      ? [`The block ends ${later} ${later === 1 ? 'day' : 'days'} later, on ${formatDay(endsOn)}.`]
+      : []
+  if (touched.length === 0)
+    return ends.length > 0 ? ends : ['No session is left on these days: nothing changes.']
+  const LINES: Readonly<Record<EventEffects['effect'], string>> = {
+    none: `Stays as planned: ${sessions}.`,
+    skip: `Left out: ${sessions}.`,
+    shift: `Goes to later days, with everything after it: ${sessions}.`,
+    short: `Shortened: ${sessions}.`,
+    light: `Light: ${sessions}.`,
+  }
+  const isSent = effect !== 'none' && touched.some(({ sent }) => sent !== undefined)
+  return [
+    LINES[effect],
+    ...ends,
+    ...(isSent ? ['Some of it was sent: send it again for the client to see it.'] : []),
+  ]
 }

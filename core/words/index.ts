@@ -116,6 +116,7 @@ export {
   unplacedWords,
   EFFECT_NAMES,
   exceptionWords,
+  eventEffectLines,
   heldShort,
   heldWords,
   moveEffectWords,

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { weekdayName } from '#core/words'
+import type { PlainDate } from '#core/base'
+import { useEventListener } from '@vueuse/core'
 import { CALENDAR_ACTIONS } from './blockActions'
+import { useDrawnEvents } from './useDrawnEvents'
 
 /** Dated sessions week by week. */
 const {
@@ -15,11 +18,33 @@ const {
   putDown,
   putBack,
 } = useBlockCalendar()
+const drawn = useDrawnEvents()
+const { marked, span, form, markedWords } = drawn
 useActions(
   CALENDAR_ACTIONS,
-  { isCarrying: () => carried.value !== null, carryBy, putDown, putBack },
-  { isFirst: true, ours: 'everywhere' },
+  {
+    isCarrying: () => carried.value !== null,
+    isMarking: () => marked.value !== null,
+    mark: drawn.begin,
+    carryBy: days => (carried.value ? carryBy(days) : drawn.moveBy(days)),
+    stretchBy: drawn.stretchBy,
+    putDown: () => (carried.value ? putDown() : drawn.write()),
+    putBack: () => (carried.value ? putBack() : drawn.close()),
+  },
+  { isFirst: true, ours: 'everywhere', isSilent: () => form.value !== null },
 )
+const isMarked = (date: PlainDate) =>
+  span.value !== null && span.value.from <= date && date <= span.value.to
+const isDrawing = ref(false)
+function press(date: PlainDate): void {
+  if (carried.value) return
+  isDrawing.value = true
+  drawn.press(date)
+}
+useEventListener('pointerup', () => {
+  if (isDrawing.value) drawn.write()
+  isDrawing.value = false
+})
 </script>
 
 <template>
@@ -43,8 +68,10 @@ useActions(
       </section>
       <p class="text-ink2">
         {{
-          message ||
-          'Choose a session and carry it to another day with the arrows, or drag it. What it costs is shown before it is put down.'
+          marked
+            ? `${markedWords}: the arrows move the days, with ⇧ there are more or fewer; Enter says what comes up, Escape leaves it.`
+            : message ||
+              'Choose a session and carry it to another day with the arrows, or drag it. Draw over free days, or press E, for travel, exams and regattas.'
         }}
       </p>
     </div>
@@ -65,10 +92,15 @@ useActions(
             v-for="day in week"
             :key="day.date"
             :day="day"
-            :is-target="carried?.to === day.date"
-            :is-sought="carried?.isStepped === true"
+            :is-target="carried?.to === day.date || isMarked(day.date)"
+            :is-sought="
+              carried?.isStepped === true || (marked?.isStepped === true && marked.end === day.date)
+            "
             @over="carryTo(day.date)"
             @dropped="putDown()"
+            @pressed="press(day.date)"
+            @drawn="isDrawing && drawn.stretchTo(day.date)"
+            @event="drawn.open"
           >
             <CalendarChip
               v-for="entry in day.entries"
@@ -81,6 +113,7 @@ useActions(
         </tr>
       </tbody>
     </table>
+    <LazyEventDialog v-if="form" :drawn="drawn" @said="message = $event" />
   </div>
 </template>
 

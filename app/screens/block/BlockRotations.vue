@@ -9,8 +9,11 @@ const NAMES = 150
 const SUMMARY = 190
 const WIDE = 8
 const count = computed(() => Math.max(1, columns.value.length))
+const LEAST_CELL = 58
 const grid = computed(() => ({
-  gridTemplateColumns: `${NAMES}px repeat(${count.value}, minmax(58px, 1fr)) ${SUMMARY}px`,
+  // Every row is as wide as the others, whatever stands in it.
+  minWidth: `${NAMES + LEAST_CELL * count.value + SUMMARY}px`,
+  gridTemplateColumns: `${NAMES}px repeat(${count.value}, minmax(${LEAST_CELL}px, 1fr)) ${SUMMARY}px`,
 }))
 const isNarrow = computed(() => count.value > WIDE)
 const scaleOf = (rail: {
@@ -26,7 +29,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
 
 <template>
   <div class="board overflow-x-auto" role="grid" aria-label="Block, rotations across, muscles down">
-    <div class="grid min-w-max" :style="grid" role="presentation">
+    <div class="grid" :style="grid" role="presentation">
       <span />
       <div
         class="relative h-[26px]"
@@ -45,7 +48,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       </div>
       <span />
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name" role="rowheader"><b>Rotation</b></span>
       <button
         v-for="column in columns"
@@ -73,7 +76,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       </button>
       <span class="summary text-ink2">First rotation to the peak,<br />sets per 7 days</span>
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name" role="rowheader"
         ><b>{{ EFFORT.name }}</b
         ><span class="sub">compound, single-joint</span></span
@@ -121,13 +124,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       </span>
       <span />
     </div>
-    <div
-      v-for="(rail, r) in rails"
-      :key="rail.group"
-      class="grid min-w-max"
-      :style="grid"
-      role="row"
-    >
+    <div v-for="(rail, r) in rails" :key="rail.group" class="grid" :style="grid" role="row">
       <span class="name" role="rowheader" :style="{ color: `var(--${rail.family})` }"
         ><b>{{ rail.name }}</b></span
       >
@@ -181,7 +178,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
         ></span
       >
     </div>
-    <div v-for="rail in bodyRails" :key="rail.id" class="grid min-w-max" :style="grid" role="row">
+    <div v-for="rail in bodyRails" :key="rail.id" class="grid" :style="grid" role="row">
       <span class="name slim" role="rowheader">{{ rail.name }}</span>
       <span
         v-for="cell in rail.cells"
@@ -200,7 +197,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       </span>
       <span />
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name" role="rowheader"
         ><b>Readiness</b><span class="sub">the least ready</span></span
       >
@@ -230,7 +227,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       </span>
       <span class="summary text-ink2">forecast from the plan</span>
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name slim" role="rowheader"
         ><b>Elbow</b> <span class="text-ink2">in 7 days</span></span
       >
@@ -251,7 +248,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       </span>
       <span />
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name slim" role="rowheader"
         ><b>Exercises</b> <span class="text-ink2">A and B</span></span
       >
@@ -271,7 +268,7 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
       >
       <span />
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name slim" role="rowheader"><b>Sets and minutes</b></span>
       <span
         v-for="column in columns"
@@ -288,13 +285,13 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
             class="inline"
             aria-label="done"
           />
-          {{ column.done > 0 ? `${column.done} of ` : '' }}{{ column.sets
-          }}<template v-if="!isNarrow">, {{ column.minutes }} min</template></span
+          {{ column.done > 0 && column.done < column.sets ? `${column.done} of ` : ''
+          }}{{ column.sets }}<template v-if="!isNarrow">, {{ column.minutes }} min</template></span
         >
       </span>
       <span />
     </div>
-    <div class="grid min-w-max" :style="grid" role="row">
+    <div class="grid" :style="grid" role="row">
       <span class="name slim" role="rowheader"><b>Exceptions</b></span>
       <span
         v-for="column in columns"

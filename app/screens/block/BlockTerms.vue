@@ -56,17 +56,16 @@ const budget = computed(() => {
 const taken = computed(() => asTaken(store.context?.client.times, store.client?.name ?? ''))
 const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value)
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
-const event = reactive({
+const event = ref({
   what: '',
   from: store.plan?.startsOn ?? '',
   to: store.plan?.startsOn ?? '',
   effect: 'skip' as BlockEvent['effect'],
   minutes: 30,
 })
-const EFFECTS = Object.keys(EFFECT_NAMES) as BlockEvent['effect'][]
 const TURNS = Object.keys(ALTERNATION_NAMES) as Alternation['by'][]
 function add(): void {
-  if (addEvent(event)) event.what = ''
+  if (addEvent(event.value)) event.value.what = ''
 }
 const turnSlot = ref('')
 const turnOther = ref('')
@@ -356,32 +355,7 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
           </li>
         </ul>
         <form class="mt-1 flex flex-wrap items-end gap-2" @submit.prevent="add()">
-          <label
-            >What
-            <input
-              v-model="event.what"
-              type="text"
-              :maxlength="LIMITS.title"
-              class="small-field block w-32"
-          /></label>
-          <DateField v-model="event.from" label="From" is-stacked />
-          <DateField v-model="event.to" label="to" is-stacked />
-          <label
-            >Then
-            <select v-model="event.effect" class="small-field block">
-              <option v-for="effect in EFFECTS" :key="effect" :value="effect">
-                {{ EFFECT_NAMES[effect] }}
-              </option>
-            </select></label
-          >
-          <label v-if="event.effect === 'short'"
-            >Minutes
-            <input
-              v-model="event.minutes"
-              type="number"
-              v-bind="LIMITS.minuteLimit"
-              class="small-field block w-20"
-          /></label>
+          <EventFields v-model="event" />
           <button type="submit" class="control">Add</button>
         </form>
       </section>

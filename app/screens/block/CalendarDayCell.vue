@@ -8,7 +8,15 @@ const { day, isTarget, isSought } = defineProps<{
   isTarget: boolean
   /** Whether the day should come into sight when it is the target. */ isSought: boolean
 }>()
-const emit = defineEmits<{ over: []; dropped: [] }>()
+const emit = defineEmits<{
+  over: []
+  dropped: []
+  /** A free part of the day is pressed, and drawn over. */
+  pressed: []
+  drawn: []
+  event: [id: string]
+}>()
+const isFree = ({ target }: Event) => !(target as Element).closest('button')
 defineSlots<{ default?: () => unknown }>()
 const cell = useTemplateRef<HTMLElement>('cell')
 let stop: (() => void) | undefined
@@ -33,11 +41,24 @@ watch(
     ref="cell"
     class="day"
     :class="{ out: !day.isInBlock, first: day.isMonthStart, target: isTarget }"
+    :data-date="day.date"
+    @pointerdown.left="isFree($event) && emit('pressed')"
+    @pointerenter="emit('drawn')"
   >
     <span class="number" :class="{ today: day.isToday }"
       >{{ day.label }}<span v-if="day.isToday" class="sr-only">, today</span></span
     >
-    <span v-for="event in day.events" :key="event" class="event">{{ event }}</span>
+    <button
+      v-for="{ id, what } in day.events"
+      :key="id"
+      type="button"
+      class="event"
+      dir="auto"
+      :aria-label="`${what}: change or take out`"
+      @click="emit('event', id)"
+    >
+      {{ what }}
+    </button>
     <slot />
   </td>
 </template>
@@ -49,6 +70,7 @@ watch(
   padding: 2px 4px;
   border-top: 1px solid var(--hair);
   vertical-align: top;
+  user-select: none;
 }
 .day.out {
   background: var(--sunk);
@@ -81,5 +103,9 @@ watch(
   font-size: 12px;
   font-style: italic;
   line-height: 15px;
+  text-align: start;
+}
+.event:hover {
+  text-decoration: underline;
 }
 </style>

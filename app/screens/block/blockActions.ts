@@ -153,25 +153,34 @@ export const BLOCK_ACTIONS: ActionTable<BlockPage> = {
   ],
 }
 
-/** Sessions being carried on the calendar. */
+/** Sessions being carried on the calendar, and days being marked for an event. */
 export interface CarryingOnCalendar {
   readonly isCarrying: () => boolean
+  readonly isMarking: () => boolean
   readonly carryBy: (days: number) => void
+  readonly stretchBy: (days: number) => void
+  readonly mark: () => void
   readonly putDown: () => void
   readonly putBack: () => void
 }
-const isCarrying = (screen: CarryingOnCalendar) => screen.isCarrying()
+const isInHand = (screen: CarryingOnCalendar) => screen.isCarrying() || screen.isMarking()
 const DAYS_A_ROW = 7
 
 export const CALENDAR_ACTIONS: ActionTable<CarryingOnCalendar> = {
   title: 'the calendar',
-  mouse: 'drag a session to another day.',
+  mouse: 'drag a session to another day; draw over free days for an event.',
   actions: [
+    {
+      id: 'mark',
+      keys: ['e'],
+      label: 'mark days for an event',
+      do: ({ mark }) => mark(),
+    },
     {
       id: 'carry',
       keys: [...ARROWS],
-      label: 'carry the session in hand by a day or a week',
-      when: isCarrying,
+      label: 'carry what is in hand by a day or a week',
+      when: isInHand,
       do: ({ carryBy }, pressed) => {
         const { across, down } = arrowStep(pressed)
         carryBy(across + DAYS_A_ROW * down)
@@ -179,17 +188,28 @@ export const CALENDAR_ACTIONS: ActionTable<CarryingOnCalendar> = {
       isByKeyOnly: true,
     },
     {
+      id: 'stretch',
+      keys: ['Shift+ArrowLeft', 'Shift+ArrowRight', 'Shift+ArrowUp', 'Shift+ArrowDown'],
+      label: 'more or fewer days',
+      when: screen => screen.isMarking(),
+      do: ({ stretchBy }, pressed) => {
+        const { across, down } = arrowStep(pressed)
+        stretchBy(across + DAYS_A_ROW * down)
+      },
+      isByKeyOnly: true,
+    },
+    {
       id: 'put_down',
       keys: ['Enter'],
-      label: 'put it down',
-      when: isCarrying,
+      label: 'put it down, or say what comes up on the marked days',
+      when: isInHand,
       do: ({ putDown }) => putDown(),
     },
     {
       id: 'put_back',
       keys: ['Escape'],
       label: 'put it back',
-      when: isCarrying,
+      when: isInHand,
       do: ({ putBack }) => putBack(),
     },
   ],

@@ -32,7 +32,7 @@ export interface CalendarDay {
   readonly isMonthStart: boolean
   readonly isInBlock: boolean
   readonly isToday: boolean
-  readonly events: readonly string[]
+  readonly events: readonly { readonly id: string; readonly what: string }[]
   readonly entries: readonly CalendarEntry[]
 }
 
@@ -147,7 +147,7 @@ export function useBlockCalendar() {
           isToday: date === today.value,
           events: (store.plan?.block?.events ?? [])
             .filter(({ from, to }) => from <= date && date <= to)
-            .map(({ what }) => what),
+            .map(({ id, what }) => ({ id, what })),
           entries: (byDate.get(date) ?? []).map(entryOf),
         }
       }),

@@ -1,7 +1,6 @@
 import { exerciseId, isPlainDate, plainDate, DAYS_PER_WEEK } from '#core/base'
 import {
   type Alternation,
-  type BlockEvent,
   CHOICE_LETTERS,
   choicesForSlot,
   type GroupRamp,
@@ -23,7 +22,7 @@ import {
   type Trade,
 } from '#core/design/progress'
 import { daySlots } from '#core/plan/rotation'
-import { newId } from '~/shell/newId'
+import { type EnteredEvent, useBlockEvents } from './useBlockEvents'
 
 const WEEKS = { least: 2, most: 16 } as const
 
@@ -214,44 +213,10 @@ export function useBlockTerms() {
     )
   }
 
-  const events = computed(() =>
-    [...(block.value.events ?? [])].sort((a, b) => (a.from < b.from ? -1 : 1)),
-  )
-  function addEvent(draft: {
-    readonly what: string
-    readonly from: string
-    readonly to: string
-    readonly effect: BlockEvent['effect']
-    readonly minutes: number
-  }): boolean {
-    if (draft.what.trim() === '') message.value = 'Event: say what it is, such as Regatta.'
-    else if (!isPlainDate(draft.from) || !isPlainDate(draft.to))
-      message.value = 'Event: choose its first and last day.'
-    else if (draft.to < draft.from)
-      message.value = 'Event: its last day lies before its first. Change one of them.'
-    else if (draft.effect === 'short' && !(draft.minutes >= 5 && draft.minutes <= 480))
-      message.value = 'Event: say how many minutes there are, from 5 to 480.'
-    else {
-      putPart('events', [
-        ...(block.value.events ?? []),
-        {
-          id: newId(),
-          what: draft.what.trim(),
-          from: plainDate(draft.from),
-          to: plainDate(draft.to),
-          effect: draft.effect,
-          ...(draft.effect === 'short' && { minutes: Math.round(draft.minutes) }),
-        },
-      ])
-      return true
-    }
-    return false
-  }
-  function dropEvent(event: string): void {
-    putPart(
-      'events',
-      (block.value.events ?? []).filter(({ id }) => id !== event),
-    )
+  const { events, put: putEvent, drop: dropEvent } = useBlockEvents()
+  function addEvent(draft: EnteredEvent): boolean {
+    message.value = putEvent(draft) ?? ''
+    return message.value === ''
   }
 
   /** Sets that the ramps of what is built up add by the end, and what would go for them. */
