@@ -80,6 +80,21 @@ export function blockConcernWords(concern: BlockConcern): readonly [what: string
         `Rotation ${concern.pass + 1} comes after ${concern.days} days without training`,
         `${Math.round(concern.share * 100)}${NBSP}% of the sets before; four fifths are a good return`,
       ]
+    case 'steep_sets':
+      return [
+        `${GROUP_NAMES[concern.group]} rises steeply in rotation ${concern.pass + 1}`,
+        `${formatOneDecimal(concern.before)} to ${formatOneDecimal(concern.after)} sets per 7 days; a fifth at once is much`,
+      ]
+    case 'total_jump':
+      return [
+        'The whole week jumps over the block before',
+        `${formatOneDecimal(concern.before)} to ${formatOneDecimal(concern.after)} sets per 7 days; begin lower and step up`,
+      ]
+    case 'churn':
+      return [
+        `Only ${concern.kept} of ${concern.of} exercises were there before`,
+        'what is new has to be learned; keep half at least',
+      ]
   }
 }
 

@@ -20,7 +20,7 @@ const CHANGE_KINDS = {
   },
   next_block: { did: 'next block begun', place: 'Block' },
   seam: { did: 'seam moved', place: 'Season' },
-  soft_start: { did: 'softer start of a block', place: 'Season' },
+  soft_start: { did: 'fix at a seam', place: 'Season' },
   targets: { did: 'targets', place: 'Targets' },
   profile: { did: 'profile', place: 'Profile' },
   method: { did: 'method followed', place: 'Split' },

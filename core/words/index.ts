@@ -182,4 +182,13 @@ export {
 export { twiceSeenWords } from './secondMethod'
 export { drawnPose, exerciseFigure } from './poseFigure'
 export type { Drawn, Figure } from './poseFigure'
-export { eventWords, girthWords, seamStopWords, softStartEffects, softStartWords } from './season'
+export {
+  answeredWords,
+  eventWords,
+  girthWords,
+  keptOnEffects,
+  keptOnWords,
+  seamStopWords,
+  softStartEffects,
+  softStartWords,
+} from './season'

@@ -1,7 +1,7 @@
 import { DAYS_PER_WEEK, daysBetween, type PlainDate } from '../base'
-import type { Cut, GirthCourse, SeamStop, SoftStart } from '../follow/season'
+import type { Answered, Cut, GirthCourse, Kept, Seam, SeamStop } from '../follow/season'
 import { formatDay } from './dates'
-import { formatOneDecimal } from './figures'
+import { formatOneDecimal, formatSets } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 
@@ -38,7 +38,10 @@ const ratio = (before: number, after: number) => `× ${(after / before).toFixed(
 export function softStartEffects({
   before,
   after,
-}: Pick<SoftStart, 'before' | 'after'>): readonly string[] {
+}: {
+  readonly before: Seam
+  readonly after: Seam
+}): readonly string[] {
   const rows = [
     ...before.jumps.map((was, at) => ({
       name: GROUP_NAMES[was.group],
@@ -59,6 +62,15 @@ export function softStartEffects({
     )
 }
 
+type NameOf = (exercise: string) => string
+/** `Keep on: Preacher curl, bar; Cable kickback`. */
+export const keptOnWords = (kept: readonly Kept[], nameOf: NameOf): string =>
+  `Keep on: ${kept.map(({ exercise }) => nameOf(exercise)).join('; ')}`
+
+/** What each stands in for. */
+export const keptOnEffects = (kept: readonly Kept[], nameOf: NameOf): readonly string[] =>
+  kept.map(({ exercise, inPlaceOf }) => `${nameOf(exercise)} in place of ${nameOf(inPlaceOf)}`)
+
 /** `38.1 cm, + 0.9 ± 0.7 since 28 Jun`; the change is that of two measurings. */
 export function girthWords({ points, noise, isStated }: GirthCourse): string {
   const [first, last] = [points[0], points.at(-1)]
@@ -69,6 +81,26 @@ export function girthWords({ points, noise, isStated }: GirthCourse): string {
   const sign = change < 0 ? '−' : '+'
   const band = `${formatOneDecimal(noise * Math.SQRT2)}${isStated ? ' stated' : ''}`
   return `${now}, ${sign} ${formatOneDecimal(Math.abs(change))} ± ${band} since ${formatDay(first.on)}`
+}
+
+const perWeek = (share: number) => Math.abs(share * 100).toFixed(2)
+/** Half of an 80 % interval, in standard errors. */
+const HALF_80 = 1.2816
+
+/** What a muscle answered to in its blocks, with how sure that is. */
+export function answeredWords({
+  group,
+  other,
+  from,
+  to,
+  at,
+  rise,
+  difference,
+  blocks,
+}: Answered): string {
+  const range = [rise.value - HALF_80 * rise.error, rise.value + HALF_80 * rise.error]
+  const sets = at.map(formatSets).join(' and ')
+  return `${GROUP_NAMES[group]} answered to ${formatSets(from)} to ${formatSets(to)} sets a week, not to ${other}: + ${perWeek(rise.value)} % a week (80 % between ${range.map(perWeek).join(' and ')}), at ${sets} sets ${perWeek(difference.value)} ± ${perWeek(HALF_80 * difference.error)} less. ${blocks} blocks say so; exercises, food and sleep may have differed too.`
 }
 
 /** When an event is, and how long until then: `Sat 24 Apr`, `in 21 weeks`. */

@@ -1,18 +1,19 @@
 import { describe, expect, test } from '@jest/globals'
-import { addDays, blockId, type BlockId } from '#core/base'
-import { type PlanDocument, planEnd } from '#core/plan/block'
+import { addDays, blockId, type BlockId, exerciseId } from '#core/base'
+import { applyEdit, type PlanDocument, planEnd } from '#core/plan/block'
+import { daySlots } from '#core/plan/rotation'
 import { database } from '../db/database'
 import { blocksOf } from '../db/queries/blocks'
 import { problemOf, stranger, unitStudio, useTestDatabase, valueOf } from '../testing/database'
 import { send, startNextBlock } from './blocks'
 import { savePlan } from './savePlan'
-import { moveSeam, softStartOf, takeSoftStart } from './seams'
+import { moveSeam, seamFixes, takeSeamFix } from './seams'
 import { clientSeason } from './season'
 
 useTestDatabase()
 
 /** A client of the demo with two blocks put behind the running one. */
-async function threeBlocks() {
+async function threeBlocks(weeks = 6) {
   const { coach, client, today } = await unitStudio()
   const own = client('Joren')
   const put = async (after: BlockId, plan: PlanDocument, title: string) => {
@@ -21,7 +22,7 @@ async function threeBlocks() {
         version: 1,
         title,
         startsOn: addDays(planEnd(plan), 1),
-        weeks: 6,
+        weeks,
         from: 'first',
         modes: {},
         isCut: false,
@@ -78,25 +79,63 @@ describe('a softer start', () => {
       },
     }
     valueOf(await savePlan(coach, { blockId: second, version: 1, plan: heavy }))
-    const { offer, version } = valueOf(await softStartOf(coach, second, today))
-    expect(offer?.words).toMatch(/triceps \d+ sets? lower/)
-    expect(problemOf(await takeSoftStart(coach, second, { version: 1 }, today)).kind).toBe(
-      'stale-version',
-    )
-    expect(valueOf(await takeSoftStart(coach, second, { version }, today))).toEqual({
+    const { offers, version } = valueOf(await seamFixes(coach, second, today))
+    expect(offers.map(({ fix }) => fix)).toEqual(['soften'])
+    expect(offers[0]!.words).toMatch(/triceps \d+ sets? lower/)
+    expect(
+      problemOf(await takeSeamFix(coach, second, { fix: 'soften', version: 1 }, today)).kind,
+    ).toBe('stale-version')
+    expect(valueOf(await takeSeamFix(coach, second, { fix: 'soften', version }, today))).toEqual({
       version: version + 1,
     })
     const { season } = valueOf(await clientSeason(coach, own.id, today))
     const jump = season.seams[0]!.jumps.find(({ group }) => group === 'triceps')!
     expect(jump.after).toBeLessThanOrEqual(jump.before * 1.2 + 1e-9)
-    expect(valueOf(await softStartOf(coach, second, today)).offer).toBeNull()
+    expect(valueOf(await seamFixes(coach, second, today)).offers).toEqual([])
     expect(
-      problemOf(await takeSoftStart(coach, second, { version: version + 1 }, today)),
+      problemOf(await takeSeamFix(coach, second, { fix: 'soften', version: version + 1 }, today)),
     ).toMatchObject({ kind: 'invalid' })
     const other = await stranger()
-    expect(problemOf(await softStartOf(other, second, today)).kind).toBe('not-found')
-    expect(problemOf(await takeSoftStart(other, second, { version }, today)).kind).toBe('not-found')
+    expect(problemOf(await seamFixes(other, second, today)).kind).toBe('not-found')
+    expect(
+      problemOf(await takeSeamFix(other, second, { fix: 'soften', version }, today)).kind,
+    ).toBe('not-found')
     // A block that has begun is not softened.
-    expect(valueOf(await softStartOf(coach, own.blockId, today)).offer).toBeNull()
+    expect(valueOf(await seamFixes(coach, own.blockId, today)).offers).toEqual([])
+  })
+})
+
+describe('exercises that leave too early', () => {
+  test('are kept on in place of what is new, as one step, with what it does told first', async () => {
+    const { coach, own, today, line, second, third } = await threeBlocks(4)
+    const [, ribs] = await line()
+    const curl = ribs!.plan.rotation.days
+      .flatMap(daySlots)
+      .find(({ exercise }) => /curl/.test(exercise) && !exercise.startsWith('preacher'))!
+    const swapped = applyEdit(
+      ribs!.plan,
+      {
+        kind: 'swap_exercise',
+        slot: curl.id,
+        exercise: exerciseId('preacher_curl_dumbbell'),
+        intent: null,
+      },
+      () => '',
+    )
+    if (!swapped.ok) throw new Error(swapped.error.kind)
+    valueOf(await savePlan(coach, { blockId: second, version: 1, plan: swapped.value }))
+    const early = async () =>
+      valueOf(await clientSeason(coach, own.id, today)).season.seams[1]!.early
+    expect(await early()).toEqual([{ exercise: 'preacher_curl_dumbbell', weeks: 4 }])
+
+    const { offers, version } = valueOf(await seamFixes(coach, third, today))
+    const keep = offers.find(({ fix }) => fix === 'keep')!
+    expect(keep.words).toMatch(/^Keep on: Preacher curl/)
+    expect(keep.effects[0]).toMatch(/^Preacher curl.* in place of /)
+    expect(keep.isEnough).toBe(true)
+    valueOf(await takeSeamFix(coach, third, { fix: 'keep', version }, today))
+    expect(await early()).toEqual([])
+    const after = valueOf(await seamFixes(coach, third, today))
+    expect(after.offers.map(({ fix }) => fix)).not.toContain('keep')
   })
 })

@@ -6,11 +6,24 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { blockState } from '#core/plan/block'
-import { seamMoved, type SoftStart, softStart } from '#core/follow/season'
-import { seamStopWords, softStartEffects, softStartWords } from '#core/words'
+import { blockState, type PlanDocument } from '#core/plan/block'
+import type { PlanContext } from '#core/plan/method'
+import { keptOn, seamMoved, type SeasonLine, softStart } from '#core/follow/season'
+import {
+  keptOnEffects,
+  keptOnWords,
+  seamStopWords,
+  softStartEffects,
+  softStartWords,
+} from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
-import type { SeamBody, SoftStartBody, SoftStartView } from '#shared/contracts/season'
+import {
+  SEAM_FIXES,
+  type SeamBody,
+  type SeamFix,
+  type SeamFixBody,
+  type SeamFixesView,
+} from '#shared/contracts/season'
 import type { z } from 'zod'
 import { asOneTransaction, database } from '../db/database'
 import { openBlock, sentPasses } from '../db/queries/blockSessions'
@@ -52,17 +65,48 @@ export async function moveSeam(
   })
 }
 
-interface Softer {
-  readonly version: number
-  readonly found: SoftStart | null
+type Fixes = Readonly<Partial<Record<SeamFix, Fixed>>>
+interface Fixed {
+  readonly plan: PlanDocument
+  readonly words: string
+  readonly effects: readonly string[]
+  readonly isEnough: boolean
 }
 
-/** How a block ahead could begin lower; nothing where it has begun, or nothing is past a limit. */
-async function softer(
+/** What can be done where a block follows another: begun lower where something jumps, exercises kept that leave too early. */
+function fixesAt(
+  before: SeasonLine,
+  own: SeasonLine,
+  context: PlanContext,
+  earlier: PlanDocument | undefined,
+): Fixes {
+  const soft = softStart(before, own, context, earlier)
+  const keep = keptOn(before, own, context, earlier)
+  const nameOf = (exercise: string) => context.catalogue.get(exercise)?.name ?? exercise
+  return {
+    ...(soft && {
+      soften: {
+        ...soft,
+        words: softStartWords(soft.cuts),
+        effects: softStartEffects(soft),
+      },
+    }),
+    ...(keep && {
+      keep: {
+        ...keep,
+        words: keptOnWords(keep.kept, nameOf),
+        effects: [...keptOnEffects(keep.kept, nameOf), ...softStartEffects(keep)],
+      },
+    }),
+  }
+}
+
+/** What can be done at the seam before a block ahead; nothing where it has begun, or nothing is past a limit. */
+async function fixesOf(
   coach: Coach,
   blockId: BlockId,
   today: PlainDate,
-): Promise<Result<Softer, Problem>> {
+): Promise<Result<{ readonly version: number; readonly fixes: Fixes }, Problem>> {
   const db = database()
   const owner = await openBlock(db, coach.id, blockId)
   if (!owner) return failure(NOT_FOUND)
@@ -77,42 +121,43 @@ async function softer(
   const isAhead = blockState(own.plan, today) === 'ahead'
   return success({
     version: own.version,
-    found: before && isAhead ? softStart(before, own, context.value, line[at - 2]?.plan) : null,
+    fixes: before && isAhead ? fixesAt(before, own, context.value, line[at - 2]?.plan) : {},
   })
 }
 
-/** What a softer start would be, before it is taken. */
-export async function softStartOf(
+/** What can be done at a seam, before it is taken. */
+export async function seamFixes(
   coach: Coach,
   blockId: BlockId,
   today: PlainDate,
-): Promise<Result<z.input<typeof SoftStartView>, Problem>> {
-  const asked = await softer(coach, blockId, today)
+): Promise<Result<z.input<typeof SeamFixesView>, Problem>> {
+  const asked = await fixesOf(coach, blockId, today)
   if (!asked.ok) return asked
-  const { version, found } = asked.value
+  const { version, fixes } = asked.value
   return success({
     version,
-    offer: found && {
-      words: softStartWords(found.cuts),
-      effects: [...softStartEffects(found)],
-      isEnough: found.isEnough,
-    },
+    offers: SEAM_FIXES.flatMap(fix => {
+      const found = fixes[fix]
+      if (!found) return []
+      const { words, effects, isEnough } = found
+      return [{ fix, words, effects: [...effects], isEnough }]
+    }),
   })
 }
 
-/** Takes the softer start into the plan, as one step. */
-export async function takeSoftStart(
+/** Takes a fix into the plan, as one step. */
+export async function takeSeamFix(
   coach: Coach,
   blockId: BlockId,
-  { version }: z.output<typeof SoftStartBody>,
+  { version, fix }: z.output<typeof SeamFixBody>,
   today: PlainDate,
 ): Promise<Result<{ version: number }, Problem>> {
-  const asked = await softer(coach, blockId, today)
+  const asked = await fixesOf(coach, blockId, today)
   if (!asked.ok) return asked
-  const { found } = asked.value
+  const found = asked.value.fixes[fix]
   if (!found)
     return failure(
-      refused('/version', 'There is nothing to soften at this seam any more. Look at it again.'),
+      refused('/fix', 'There is nothing to mend so at this seam any more. Look at it again.'),
     )
   const saved = await savePlan(coach, { blockId, version, plan: found.plan })
   return saved.ok ? success({ version: saved.value.version }) : saved

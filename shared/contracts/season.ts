@@ -20,13 +20,20 @@ export const SeasonAnswer = z.custom<SeasonView>(
 export const SeamBody = z.strictObject({ by: z.union([z.literal(1), z.literal(-1)]) })
 /** How many blocks it moved or resized. */
 export const SeamMoved = z.object({ moved: z.int() })
-/** The version of the plan that a softer start was shown for. */
-export const SoftStartBody = z.strictObject({ version: z.int() })
-export const SoftStartTaken = z.object({ version: z.int() })
-/** How a block could begin lower, and what that does; null where there is nothing to soften. */
-export const SoftStartView = z.object({
+export const SEAM_FIXES = ['soften', 'keep'] as const
+export type SeamFix = (typeof SEAM_FIXES)[number]
+/** A fix at the seam before a block, with the version of the plan that it was shown for. */
+export const SeamFixBody = z.strictObject({ fix: z.enum(SEAM_FIXES), version: z.int() })
+export const SeamFixTaken = z.object({ version: z.int() })
+/** What can be done at a seam, and what each does. */
+export const SeamFixesView = z.object({
   version: z.int(),
-  offer: z
-    .object({ words: z.string(), effects: z.array(z.string()), isEnough: z.boolean() })
-    .nullable(),
+  offers: z.array(
+    z.object({
+      fix: z.enum(SEAM_FIXES),
+      words: z.string(),
+      effects: z.array(z.string()),
+      isEnough: z.boolean(),
+    }),
+  ),
 })

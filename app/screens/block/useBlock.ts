@@ -52,7 +52,7 @@ function useShownBlock() {
     ),
     looks: computed(() =>
       issued.expanded && store.context
-        ? blockLooks(blockConcerns(issued.expanded, store.context))
+        ? blockLooks(blockConcerns(issued.expanded, store.context, store.client?.before))
         : [],
     ),
   }

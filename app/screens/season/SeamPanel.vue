@@ -9,7 +9,8 @@ const { seam, atSeam } = defineProps<{
   seam: NonNullable<Awaited<ReturnType<typeof useSeason>>['seam']['value']>
   atSeam: ReturnType<typeof useSeam>
 }>()
-const { offer, said, isAhead, move, soften } = atSeam
+const { offers, said, isAhead, move, take } = atSeam
+const KEYS = { soften: '1', keep: '2' } as const
 const has = (concern: (typeof seam)['concerns'][number]) => seam.concerns.includes(concern)
 </script>
 
@@ -88,18 +89,24 @@ const has = (concern: (typeof seam)['concerns'][number]) => seam.concerns.includ
         <p v-if="seam.fresh.length > 0" class="mt-1 text-[12.5px] text-ink2">
           New: {{ seam.fresh.join(', ') }}.
         </p>
+        <p v-if="seam.early.length > 0" class="mt-1 text-[12.5px] text-alert">
+          Leaves early: {{ seam.early.join(', ') }}.
+        </p>
       </div>
     </div>
-    <footer
-      v-if="offer"
-      class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-hair pt-3"
-    >
-      <button type="button" class="control" @click="soften">
-        {{ offer.words }} <KeyCap label="1" />
-      </button>
-      <p class="min-w-[220px] flex-1 text-[12.5px] text-focus">
-        {{ offer.effects.join(', ') }}{{ offer.isEnough ? '.' : '; more cannot be done so.' }}
-      </p>
+    <footer v-if="offers.length > 0" class="mt-3 border-t border-hair pt-1">
+      <div
+        v-for="offer in offers"
+        :key="offer.fix"
+        class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2"
+      >
+        <button type="button" class="control" @click="take(offer.fix)">
+          {{ offer.words }} <KeyCap :label="KEYS[offer.fix]" />
+        </button>
+        <p class="min-w-[220px] flex-1 text-[12.5px] text-focus">
+          {{ offer.effects.join(', ') }}{{ offer.isEnough ? '.' : '; more cannot be done so.' }}
+        </p>
+      </div>
     </footer>
   </section>
 </template>

@@ -39,7 +39,7 @@ const planAhead = usePlanAhead(
 )
 const atSeam = useSeam(
   () => chosen.value,
-  () => seam.value?.concerns.some(one => one === 'jump' || one === 'joint') ?? false,
+  () => seam.value?.concerns.some(one => one !== 'readiness' && one !== 'gap') ?? false,
   refresh,
 )
 const isLive = useMounted()
@@ -53,7 +53,7 @@ useActions(
     next,
     compare: beside.open,
     moveSeam: by => void atSeam.move(by),
-    soften: () => void atSeam.soften(),
+    take: fix => void atSeam.take(fix),
     planAhead: planAhead.open,
   },
   { isSilent: () => beside.isOpen.value || planAhead.isOpen.value },

@@ -1,3 +1,4 @@
+import type { SeamFix } from '#shared/contracts/season'
 import type { ActionTable } from '~/shell/actions'
 
 /** What the Season page can do. */
@@ -9,8 +10,8 @@ export interface SeasonPage {
   readonly compare: () => void
   /** The seam before the chosen block, one rotation later or earlier. */
   readonly moveSeam: (by: 1 | -1) => void
-  /** The chosen block begun lower, where something jumps. */
-  readonly soften: () => void
+  /** A fix at the seam: the block begun lower, or what would leave too early kept. */
+  readonly take: (fix: SeamFix) => void
   /** Blocks put behind the last one, a year in one form. */
   readonly planAhead: () => void
 }
@@ -36,7 +37,13 @@ export const SEASON_ACTIONS: ActionTable<SeasonPage> = {
       id: 'soften',
       keys: ['1'],
       label: 'start it lower and step up',
-      do: ({ soften }) => soften(),
+      do: ({ take }) => take('soften'),
+    },
+    {
+      id: 'keep_on',
+      keys: ['2'],
+      label: 'keep what would leave too early',
+      do: ({ take }) => take('keep'),
     },
     { id: 'open', keys: ['Enter'], label: 'open the block', do: ({ open }) => open() },
     { id: 'review', keys: ['r'], label: 'look back at it', do: ({ open }) => open('/review') },

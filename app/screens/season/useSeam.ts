@@ -1,36 +1,36 @@
-import { SeamMoved, SoftStartTaken, SoftStartView } from '#shared/contracts/season'
+import { type SeamFix, SeamFixesView, SeamFixTaken, SeamMoved } from '#shared/contracts/season'
 import type { SeasonBlock } from '#core/follow/season'
 import type { z } from 'zod'
 import type { ApiFailure } from '~/shell/useApi'
 
-type Offer = NonNullable<z.output<typeof SoftStartView>['offer']>
+type Offers = z.output<typeof SeamFixesView>
+const NOTHING: Offers = { version: 0, offers: [] }
 
 const whyNot = (error: ApiFailure) =>
   error.kind === 'unreachable'
     ? 'The server does not answer. Nothing was changed; try again.'
     : (error.problem.errors?.[0]?.detail ?? error.problem.detail)
 
-/** What can be done at the seam before the chosen block: moved, or its block begun lower. */
+/** What can be done at the seam before the chosen block: moved, begun lower, or what would leave too early kept. */
 export function useSeam(
   chosen: () => SeasonBlock | null,
-  isJump: () => boolean,
+  isMuch: () => boolean,
   done: () => Promise<unknown>,
 ) {
   const { ask } = useApi()
-  const offer = shallowRef<(Offer & { readonly version: number }) | null>(null)
+  const found = shallowRef<Offers>(NOTHING)
   const said = ref('')
   const isBusy = ref(false)
   const isAhead = computed(() => chosen()?.state === 'ahead')
 
-  /** A softer start is looked for where something jumps. */
+  /** Fixes are looked for where something is past a limit. */
   watch(
-    () => [chosen()?.id, isJump(), chosen()?.passes[0]] as const,
+    () => [chosen()?.id, isMuch(), chosen()?.passes[0]] as const,
     async ([id]) => {
-      offer.value = null
-      if (import.meta.server || id === undefined || !isAhead.value || !isJump()) return
-      const result = await ask(`/api/blocks/${id}/soft-start`, { answer: SoftStartView })
-      if (result.ok && chosen()?.id === id)
-        offer.value = result.value.offer && { ...result.value.offer, version: result.value.version }
+      found.value = NOTHING
+      if (import.meta.server || id === undefined || !isAhead.value || !isMuch()) return
+      const result = await ask(`/api/blocks/${id}/seam-fix`, { answer: SeamFixesView })
+      if (result.ok && chosen()?.id === id) found.value = result.value
     },
     { immediate: true },
   )
@@ -51,18 +51,28 @@ export function useSeam(
       : whyNot(result.error)
   }
 
-  async function soften(): Promise<void> {
-    const [block, own] = [chosen(), offer.value]
+  async function take(fix: SeamFix): Promise<void> {
+    const block = chosen()
+    const { version, offers } = found.value
+    const own = offers.find(offer => offer.fix === fix)
     if (!block || !own || isBusy.value) return
     isBusy.value = true
-    const result = await ask(`/api/blocks/${block.id}/soft-start`, {
+    const result = await ask(`/api/blocks/${block.id}/seam-fix`, {
       method: 'POST',
-      body: { version: own.version },
-      answer: SoftStartTaken,
+      body: { fix, version },
+      answer: SeamFixTaken,
     })
     await done()
     isBusy.value = false
-    said.value = result.ok ? `Taken: ${own.words.toLowerCase()}.` : whyNot(result.error)
+    said.value = result.ok
+      ? `Taken: ${own.words.charAt(0).toLowerCase()}${own.words.slice(1)}.`
+      : whyNot(result.error)
   }
-  return { offer, said: readonly(said), isAhead, move, soften }
+  return {
+    offers: computed(() => found.value.offers),
+    said: readonly(said),
+    isAhead,
+    move,
+    take,
+  }
 }

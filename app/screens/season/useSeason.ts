@@ -54,6 +54,10 @@ function seamLines(seam: Seam, nameOf: (exercise: string) => string) {
       : 'Nothing is carried over.',
     kept: `${seam.kept.length} of ${seam.kept.length + seam.fresh.length} exercises stay.`,
     fresh: seam.fresh.map(nameOf),
+    early: seam.early.map(
+      ({ exercise, weeks }) =>
+        `${nameOf(exercise)} after ${weeks} ${weeks === 1 ? 'week' : 'weeks'}, ${SEAM_LIMITS.weeks} at least`,
+    ),
   }
 }
 

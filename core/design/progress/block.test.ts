@@ -3,6 +3,8 @@ import fc from 'fast-check'
 import { addDays, daysBetween, exerciseId, plainDate } from '../../base'
 import {
   applyEdit,
+  blockBefore,
+  type BlockBefore,
   type BlockPlan,
   datesOfDay,
   passDates,
@@ -368,6 +370,48 @@ describe('the block is judged before it begins', () => {
         ({ kind }) => kind === 'over_ceiling',
       ),
     ).toMatchObject({ group: 'triceps', from: 3, to: 3 })
+  })
+  const looks = (of: PlanDocument, before?: BlockBefore) =>
+    blockConcerns(expandedBlock(of, context), context, before)
+  test('a muscle that rises by more than a fifth from one working rotation to the next is told at its steepest', () => {
+    const sets = (pass: number, change: number) =>
+      ({ kind: 'sets', pass, group: 'triceps', change }) as const
+    const counted = (of: PlanDocument) =>
+      blockVerdict(expandedBlock(of, context), context).passes.map(
+        ({ ledger }) => ledger.groups.triceps.week.counted.value,
+      )
+    const steep = blockOf({ exceptions: [sets(1, 2), sets(3, 8)], deloads: [4] })
+    const found = looks(steep).find(({ kind }) => kind === 'steep_sets')
+    const weeks = counted(steep)
+    expect(found).toEqual({
+      kind: 'steep_sets',
+      group: 'triceps',
+      pass: 3,
+      before: weeks[2],
+      after: weeks[3],
+    })
+    // Out of an easier rotation nothing rises steeply, and a set more is no ramp.
+    for (const calm of [blockOf({ deloads: [2] }), blockOf({ exceptions: [sets(2, 1)] })])
+      expect(looks(calm).map(({ kind }) => kind)).not.toContain('steep_sets')
+  })
+  test('a week that jumps over the block before, and exercises that are mostly new, are told only beside it', () => {
+    const same = blockBefore(base)
+    const kindsOf = (before?: BlockBefore) => looks(blockOf({}), before).map(({ kind }) => kind)
+    for (const before of [undefined, same]) {
+      expect(kindsOf(before)).not.toContain('total_jump')
+      expect(kindsOf(before)).not.toContain('churn')
+    }
+    const halved = Object.fromEntries(Object.entries(same.sets).map(([id, sets]) => [id, sets / 2]))
+    const jump = looks(blockOf({}), { ...same, sets: halved }).find(
+      one => one.kind === 'total_jump',
+    )
+    expect(jump?.kind === 'total_jump' && jump.after / jump.before).toBeCloseTo(2, 6)
+    const kept = { cable_curl: 40 } as Record<string, number>
+    expect(looks(blockOf({}), { ...same, sets: kept })).toContainEqual({
+      kind: 'churn',
+      kept: 1,
+      of: 4,
+    })
   })
   test('whatever the plan, it lays out on dates without losing a session', () => {
     fc.assert(

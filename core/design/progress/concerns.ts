@@ -1,3 +1,6 @@
+import { DAYS_PER_WEEK } from '../../base'
+import type { BlockBefore } from '../../plan/block'
+import { sessionSlots } from '../../plan/session'
 import { GROUPS, type Group, JOINTS, type Joint } from '../../plan/catalogue'
 import { jointCeiling } from '../../body/joints'
 import { modeOf, type PlanContext } from '../../plan/method'
@@ -47,6 +50,26 @@ export type BlockConcern =
     }
   | { readonly kind: 'no_deload'; readonly working: number; readonly after: number }
   | ({ readonly kind: 'return' } & Return)
+  /** A muscle's sets from one working rotation to the next. Units: counted sets per 7 days. */
+  | {
+      readonly kind: 'steep_sets'
+      readonly group: Group
+      readonly pass: number
+      readonly before: number
+      readonly after: number
+    }
+  /** All sets of the first working rotation against the block before. Units: sets per 7 days. */
+  | { readonly kind: 'total_jump'; readonly before: number; readonly after: number }
+  /** Exercises that the block before had too. */
+  | { readonly kind: 'churn'; readonly kept: number; readonly of: number }
+
+/** What is much at once. Rules of thumb. Source: docs/methods.md#season. */
+export const MUCH_AT_ONCE = {
+  /** Sets over those before. */ growth: 1.2,
+  /** Share of the exercises that were there before. */ kept: 0.5,
+} as const
+/** Fewer than this is no ramp, however large its share. Units: counted sets per 7 days. */
+const LEAST_STEP = 2
 
 const SPEAKS_FROM = 0.5
 const FRAYED = 10
@@ -135,10 +158,50 @@ function leastReady(
     )
 }
 
+/** The steepest step of each muscle from one working rotation to the next, where it is past the limit. */
+function rampConcerns({ passes }: BlockVerdict): readonly BlockConcern[] {
+  const working = passes.filter(({ pass }) => !pass.isDeload)
+  return GROUPS.flatMap((group): BlockConcern[] => {
+    const steps = working.slice(1).flatMap((verdict, at) => {
+      const [was, is] = [working[at]!, verdict].map(
+        ({ ledger }) => ledger.groups[group].week.counted.value,
+      ) as [number, number]
+      return is - was >= LEAST_STEP && was > 0 && is > was * MUCH_AT_ONCE.growth
+        ? [{ pass: verdict.pass.at, before: was, after: is }]
+        : []
+    })
+    const [steepest] = steps.sort((a, b) => b.after / b.before - a.after / a.before)
+    return steepest ? [{ kind: 'steep_sets', group, ...steepest }] : []
+  })
+}
+
+/** What is much at once where the block follows another. */
+function beforeConcerns({ passes }: BlockVerdict, before: BlockBefore): readonly BlockConcern[] {
+  const first = passes.find(({ pass }) => !pass.isDeload)
+  if (!first) return []
+  const after = (first.sets * DAYS_PER_WEEK) / first.pass.rotation.days.length
+  const was = Object.values(before.sets).reduce((sum, sets) => sum + sets, 0)
+  const exercises = new Set(
+    first.pass.sessions.flatMap(({ content }) =>
+      sessionSlots(content).map(({ exercise }) => exercise),
+    ),
+  )
+  const kept = [...exercises].filter(exercise => before.sets[exercise] !== undefined).length
+  return [
+    ...(was > 0 && after > was * MUCH_AT_ONCE.growth
+      ? [{ kind: 'total_jump' as const, before: was, after }]
+      : []),
+    ...(was > 0 && kept < exercises.size * MUCH_AT_ONCE.kept
+      ? [{ kind: 'churn' as const, kept, of: exercises.size }]
+      : []),
+  ]
+}
+
 /** Everything about a block that a coach would want to be told before it begins. */
 export function blockConcerns(
   expanded: ExpandedBlock,
   context: PlanContext,
+  before: BlockBefore | null = null,
 ): readonly BlockConcern[] {
   const verdict = blockVerdict(expanded, context)
   const time = verdict.passes.flatMap(({ pass }) =>
@@ -155,7 +218,9 @@ export function blockConcerns(
   return [
     ...jointConcerns(verdict, context),
     ...(worst ? [{ kind: 'readiness' as const, arrival: worst }] : []),
+    ...(before ? beforeConcerns(verdict, before) : []),
     ...ceilingConcerns(verdict),
+    ...rampConcerns(verdict),
     ...time.slice(0, 1),
     ...setsWithoutPlace(expanded).map((miss): BlockConcern => ({ kind: 'not_placed', ...miss })),
     ...returnsIn(expanded)

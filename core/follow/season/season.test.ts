@@ -162,6 +162,7 @@ describe('what of a seam to look at', () => {
     carried: { group: 'triceps', readiness: 80, fresh: 100 },
     kept: ['a', 'b'],
     fresh: ['c', 'd'],
+    early: [],
   }
   test.each<readonly [string, Partial<Seam>, readonly string[]]>([
     ['at every limit: nothing', {}, []],
@@ -184,6 +185,7 @@ describe('what of a seam to look at', () => {
     ],
     ['most exercises new', { fresh: ['c', 'd', 'e'] }, ['kept']],
     ['nothing to carry', { carried: null }, []],
+    ['one that leaves early', { early: [{ exercise: 'e', weeks: 4 }] }, ['kept']],
   ])('%s', (_, more, found) => expect(seamConcerns({ ...calm, ...more })).toEqual(found))
 })
 

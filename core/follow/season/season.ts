@@ -1,4 +1,4 @@
-import { daysBetween, type PlainDate, remembered } from '../../base'
+import { DAYS_PER_WEEK, daysBetween, type PlainDate, remembered } from '../../base'
 import { ARM_GROUPS, type Group, type Joint, JOINTS } from '../../plan/catalogue'
 import {
   type BlockState,
@@ -13,6 +13,7 @@ import {
   type BlockVerdict,
   blockVerdict,
   expandedBlock,
+  MUCH_AT_ONCE,
   ownContext,
   sessionsCarried,
 } from '../../design/progress'
@@ -76,6 +77,8 @@ export interface Seam {
   /** Exercises of the next block that the one before had, and those that are new. */
   readonly kept: readonly string[]
   readonly fresh: readonly string[]
+  /** Exercises that go before they were there long enough to tell, with the weeks they were there. */
+  readonly early: readonly { readonly exercise: string; readonly weeks: number }[]
 }
 
 export interface Season {
@@ -85,10 +88,11 @@ export interface Season {
 
 /** Where a seam asks for a look. Rules of thumb. Source: docs/methods.md#season. */
 export const SEAM_LIMITS = {
-  /** Sets of a muscle over the last working rotation. */ jump: 1.2,
+  /** Sets of a muscle over the last working rotation. */ jump: MUCH_AT_ONCE.growth,
   /** Load of a joint over the last weeks. */ joint: 1.2,
   /** Per cent ready at the first session. */ readiness: 80,
-  /** Share of the exercises that were there before. */ kept: 0.5,
+  /** Share of the exercises that were there before. */ kept: MUCH_AT_ONCE.kept,
+  /** Weeks an exercise is to stay before it can be told what it does. */ weeks: 6,
 } as const
 
 type Change = { readonly before: number; readonly after: number }
@@ -106,6 +110,7 @@ export function seamConcerns({
   carried,
   kept,
   fresh,
+  early,
 }: Seam): readonly SeamConcern[] {
   const isMore = (limit: number) => (one: Change) => isOverLimit(one, limit)
   const all = kept.length + fresh.length
@@ -114,7 +119,9 @@ export function seamConcerns({
     ...(jumps.some(isMore(SEAM_LIMITS.jump)) ? ['jump' as const] : []),
     ...(joints.some(isMore(SEAM_LIMITS.joint)) ? ['joint' as const] : []),
     ...(carried && carried.readiness < SEAM_LIMITS.readiness ? ['readiness' as const] : []),
-    ...(all > 0 && kept.length < all * SEAM_LIMITS.kept ? ['kept' as const] : []),
+    ...(early.length > 0 || (all > 0 && kept.length < all * SEAM_LIMITS.kept)
+      ? ['kept' as const]
+      : []),
   ]
 }
 
@@ -227,6 +234,23 @@ const jointsOf = (lately: readonly Judged[], first: Judged | undefined): Seam['j
     after: first?.joints[joint].week ?? 0,
   }))
 
+const weeksOf = (plan: PlanDocument): number =>
+  (daysBetween(plan.startsOn, planEnd(plan)) + 1) / DAYS_PER_WEEK
+
+/** Exercises of a block that the next has no more, and that were not there long enough by its end. */
+function leavingEarly(
+  before: PlanDocument,
+  next: ReadonlySet<string>,
+  earlier: PlanDocument | undefined,
+): Seam['early'] {
+  const since = earlier ? exercisesOf(earlier) : new Set<string>()
+  return [...exercisesOf(before)].flatMap(exercise => {
+    const known = earlier && since.has(exercise) ? weeksOf(earlier) : 0
+    const weeks = Math.round(weeksOf(before) + known)
+    return next.has(exercise) || weeks >= SEAM_LIMITS.weeks ? [] : [{ exercise, weeks }]
+  })
+}
+
 /** Where a block follows another; `earlier` is the plan that lay before both. */
 export function seam(
   before: SeasonLine,
@@ -243,7 +267,7 @@ export function seam(
     ({ pass }) => daysBetween(pass.to, after.plan.startsOn) <= LOOKS_BACK_DAYS,
   )
   const known = exercisesOf(before.plan)
-  const next = [...exercisesOf(after.plan)]
+  const next = exercisesOf(after.plan)
   return {
     before: before.id,
     after: after.id,
@@ -251,8 +275,9 @@ export function seam(
     jumps: jumpsOf(last, first),
     joints: jointsOf(lately.length > 0 ? lately : last ? [last] : [], first),
     carried: leastReady(is, restedStart(after.plan, context)),
-    kept: next.filter(exercise => known.has(exercise)),
-    fresh: next.filter(exercise => !known.has(exercise)),
+    kept: [...next].filter(exercise => known.has(exercise)),
+    fresh: [...next].filter(exercise => !known.has(exercise)),
+    early: leavingEarly(before.plan, next, earlier),
   }
 }
 
