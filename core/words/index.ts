@@ -1,5 +1,5 @@
 export { capitalised, listed } from './text'
-export { COVERAGE_STATES, coverageRowName, wholeRowName } from './turns'
+export { COVERAGE_STATES, coverageRowName, turnName, wholeRowName } from './turns'
 export { fitChangeWords, fitReasons } from './templates'
 export { heldGrowthWords, PAIN_ASKS, painNotices } from './pain'
 export type { PainNotice } from './pain'

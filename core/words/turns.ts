@@ -1,3 +1,6 @@
+import type { Alternation } from '../plan/block'
+import type { Catalogue } from '../plan/catalogue'
+import { formatDoneAs } from '../plan/shorthand'
 import { type CoverageRow, type CoverageState, groupOf } from '../design/turns'
 import { GROUP_NAMES, MUSCLE_NAMES } from './names'
 
@@ -36,4 +39,10 @@ export const COVERAGE_STATES: Readonly<Record<CoverageState, string>> = {
   thin: 'too little',
   hollow: 'not at all',
   none: 'nothing planned',
+}
+
+/** An exercise that takes turns, with how it is held or set up where that differs: `Cable curl, palms facing`. */
+export function turnName({ exercise, as }: Alternation, catalogue: Catalogue): string {
+  const name = catalogue.get(exercise)?.name ?? exercise
+  return as ? `${name}, ${formatDoneAs(as)}` : name
 }

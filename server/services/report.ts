@@ -7,10 +7,10 @@ import {
   type Result,
   success,
 } from '#core/base'
-import { GROUPS } from '#core/plan/catalogue'
+import { ARM_GROUPS, GROUPS } from '#core/plan/catalogue'
 import { adjustmentReason, adjustmentWords } from '#core/words'
-import { isAhead, sessionState } from '#core/body/log'
-import { TREND } from '#core/body/trend'
+import { isAhead, sessionState, splitByUse } from '#core/body/log'
+import { muscleTrends, TREND, UNKNOWN_TREND } from '#core/body/trend'
 import { modeOf } from '#core/plan/method'
 import { blockCourse, passReview } from '#core/follow/review'
 import type { Problem } from '#shared/contracts/problem'
@@ -18,8 +18,9 @@ import type { ReportView } from '#shared/contracts/report'
 import { database } from '../db/database'
 import { measurementsOf } from '../db/queries/health'
 import { exposuresOf } from '../db/queries/training'
-import { reviewData } from './reviewData'
+import { type ReviewData, reviewData } from './reviewData'
 import type { Coach } from './signIn'
+import { siftFacts } from './trends'
 import { exerciseCourses } from './trendsPage'
 
 /** The block so far, as the client is told it: sums, courses, and what was changed and why. */
@@ -68,6 +69,10 @@ export async function report(
       data.value,
       asOf,
     ),
+    muscles: ownMuscles(
+      exposures.filter(({ on }) => on >= expanded.from && on <= asOf),
+      data.value,
+    ),
     pain: {
       reports: pains.length,
       worst: Math.max(0, ...pains.map(({ score }) => score)),
@@ -87,5 +92,23 @@ export async function report(
       own.length > 1 ? [{ kind, first: own[0]?.value ?? 0, last: own.at(-1)?.value ?? 0 }] : [],
     ),
     built: GROUPS.filter(group => modeOf(context, group) === 'build'),
+  })
+}
+
+/** Trends of the arm muscles by what was done within a block. */
+function ownMuscles(
+  exposures: Awaited<ReturnType<typeof exposuresOf>>,
+  { block, reports, decided, catalogue }: ReviewData,
+): ReportView['muscles'] {
+  const { used } = splitByUse(
+    exposures,
+    siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
+  )
+  const trends = muscleTrends(used, catalogue)
+  return ARM_GROUPS.flatMap(group => {
+    const { slope, error, count } = trends.get(group) ?? UNKNOWN_TREND
+    return count === 0
+      ? []
+      : [{ group, slope, error: Number.isFinite(error) ? error : null, count }]
   })
 }

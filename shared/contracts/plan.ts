@@ -44,7 +44,7 @@ import {
 } from '#core/plan/session'
 import { z } from 'zod'
 import type { Equal, Proven } from './equal'
-import { IntentContract, RestContract, SetSchemeContract } from './scheme'
+import { DoneAsContract, IntentContract, RestContract, SetSchemeContract } from './scheme'
 import { LIMITS } from './limits'
 
 const id = z.string().min(1).max(100)
@@ -350,6 +350,7 @@ export const BlockPlanContract = z
             slot: id.transform(slotId),
             exercise: id.transform(exerciseId),
             intent: IntentContract,
+            as: DoneAsContract.exactOptional(),
             by: z.enum(ALTERNATION_MODES),
           })
           .readonly(),

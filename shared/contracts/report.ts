@@ -26,6 +26,13 @@ export interface ReportView {
     readonly first: number
     readonly last: number
   }[]
+  /** Where the strength of arm muscles went within the block alone. Units: share a week; an endless error is none. */
+  readonly muscles: readonly {
+    readonly group: Group
+    readonly slope: number
+    readonly error: number | null
+    readonly count: number
+  }[]
   /** Muscles the block was meant to build up. */
   readonly built: readonly Group[]
 }

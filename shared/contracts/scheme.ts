@@ -152,6 +152,16 @@ export const SetUpContract = z
   })
   .readonly()
 
+/** How an exercise is held and set up. */
+export const DoneAsContract = z
+  .strictObject({
+    grip: z.enum(GRIPS).exactOptional(),
+    gripWidth: z.enum(GRIP_WIDTHS).exactOptional(),
+    attachment: shortText.exactOptional(),
+    setUp: SetUpContract.exactOptional(),
+  })
+  .readonly()
+
 const stage = z.discriminatedUnion('kind', [
   z
     .strictObject({

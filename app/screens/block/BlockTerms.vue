@@ -69,10 +69,11 @@ function add(): void {
 }
 const turnSlot = ref('')
 const turnOther = ref('')
+const turnHow = ref('')
 const turnBy = ref<Alternation['by']>('exposure')
 const others = computed(() => choices(turnSlot.value))
-watch(turnSlot, () => (turnOther.value = ''))
-const addTurn = () => addTurnOf(turnSlot.value, turnOther.value, turnBy.value)
+watch(turnSlot, () => (turnOther.value = turnHow.value = ''))
+const addTurn = () => addTurnOf(turnSlot.value, turnOther.value, turnBy.value, turnHow.value)
 const RAMP_KINDS = ['none', 'linear', 'step'] as const
 </script>
 
@@ -327,6 +328,15 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
               {{ other.name }}
             </option>
           </select>
+          <input
+            v-if="turnOther"
+            v-model="turnHow"
+            type="text"
+            class="small-field w-44"
+            aria-label="Held or set up then"
+            placeholder="palms facing, bench 45"
+            :maxlength="LIMITS.shortText"
+          />
           <select v-model="turnBy" class="small-field" aria-label="How they take turns">
             <option v-for="by in TURNS" :key="by" :value="by">{{ ALTERNATION_NAMES[by] }}</option>
           </select>

@@ -178,7 +178,7 @@ describe('exercises that take turns', () => {
     const { store, of } = await terms()
     const { slot, words } = of.slots.value.find(({ slot: one }) => one.exercise === 'cable_curl')!
     expect(words).toBe('Day 2: Cable curl, bar')
-    const [first, second] = of.choices(slot.id)
+    const [itself, first, second] = of.choices(slot.id)
     of.addTurn(slot.id, first!.exercise, 'exposure')
     of.addTurn(slot.id, second!.exercise, 'exposure')
     expect(store.plan?.block?.alternations?.map(({ exercise }) => exercise)).toEqual([
@@ -186,6 +186,15 @@ describe('exercises that take turns', () => {
       second!.exercise,
     ])
     expect(of.turns.value[0]).toMatchObject({ words })
+    of.addTurn(slot.id, itself!.exercise, 'exposure')
+    expect(of.message.value).toMatch(/^Turns: say how the same exercise is held or set up then/)
+    of.addTurn(slot.id, itself!.exercise, 'exposure', 'bench 200')
+    expect(of.message.value).toMatch(
+      /^Turns, held or set up: At character 7.* Bench: give 0 to 90/s,
+    )
+    of.addTurn(slot.id, itself!.exercise, 'exposure', 'palms facing')
+    expect(store.plan?.block?.alternations?.at(-1)).toMatchObject({ as: { grip: 'neutral' } })
+    expect(of.turns.value[0]!.others.at(-1)!.name).toBe('Cable curl, bar, palms facing')
     of.dropTurn(slot.id)
     expect(of.turns.value).toEqual([])
   })

@@ -10,7 +10,15 @@ import {
   withTurn,
 } from '#core/plan/block'
 import { type Group, GROUPS, requireExercise } from '#core/plan/catalogue'
-import { EFFORT, GROUP_NAMES, slotName, unplacedWords } from '#core/words'
+import {
+  EFFORT,
+  GROUP_NAMES,
+  shorthandProblemSentence,
+  slotName,
+  turnName,
+  unplacedWords,
+} from '#core/words'
+import { parseDoneAs } from '#core/plan/shorthand'
 import { bandOf, modeOf } from '#core/plan/method'
 import {
   passesFor,
@@ -181,25 +189,40 @@ export function useBlockTerms() {
       words:
         slots.value.find(one => one.slot.id === slot)?.words ??
         'An exercise that is not in the rotation any more',
-      others: others.map(({ exercise }, at) => ({
+      others: others.map((other, at) => ({
         letter: CHOICE_LETTERS[at + 1]!,
-        name: store.context
-          ? requireExercise(store.context.catalogue, exercise).name
-          : (exercise as string),
+        name: store.context ? turnName(other, store.context.catalogue) : (other.exercise as string),
       })),
     })),
   )
-  const choices = (slotId: string) =>
-    store.plan && store.context ? choicesForSlot(store.plan, store.context, slotId) : []
-  function addTurn(slot: string, other: string, by: Alternation['by']): void {
+  /** The exercise of a place itself, held or set up otherwise, and others for the same muscle. */
+  function choices(slotId: string) {
+    const [plan, context] = [store.plan, store.context]
+    const own = slots.value.find(one => one.slot.id === slotId)?.slot
+    if (!plan || !context || !own) return []
+    const { exercise, intent } = own
+    const name = `${slotName(own, context.catalogue)}, done otherwise`
+    return [
+      { exercise: exercise as string, intent, name },
+      ...choicesForSlot(plan, context, slotId),
+    ]
+  }
+  function addTurn(slot: string, other: string, by: Alternation['by'], how = ''): void {
     const held = slots.value.find(one => one.slot.id === slot)
     const choice = choices(slot).find(({ exercise }) => exercise === other)
     if (!held || !choice)
       return void (message.value = 'Turns: choose an exercise of the rotation and the other one.')
+    const as = how.trim() === '' ? null : parseDoneAs(how)
+    if (as && !as.ok)
+      return void (message.value = `Turns, held or set up: ${shorthandProblemSentence(as.error)}`)
+    if (!as && choice.exercise === held.slot.exercise)
+      return void (message.value =
+        'Turns: say how the same exercise is held or set up then, such as palms facing, wide grip or bench 45.')
     const next = withTurn(block.value.alternations ?? [], {
       slot: held.slot.id,
       exercise: exerciseId(choice.exercise),
       intent: choice.intent,
+      ...(as && { as: as.value }),
       by,
     })
     if (!next)

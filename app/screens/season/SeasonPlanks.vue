@@ -3,11 +3,13 @@ import { monthName } from '#core/words'
 import type { SeasonBlock } from '#core/follow/season'
 import { useElementSize } from '@vueuse/core'
 import { coursePath, monthStarts, plankPoints, seasonScale } from './seasonLayout'
+import type { Estimates } from './useEstimates'
 import type { useSeason } from './useSeason'
 
 /** Blocks as planks along the months, with the sets of the arm muscles under them. */
 const { blocks, rows, at, today, concerns } = defineProps<{
   girths: Awaited<ReturnType<typeof useSeason>>['girths']['value']
+  estimates: Estimates
   events: Awaited<ReturnType<typeof useSeason>>['events']['value']
   blocks: readonly SeasonBlock[]
   rows: Awaited<ReturnType<typeof useSeason>>['rows']['value']
@@ -37,6 +39,11 @@ const deloads = computed(() =>
 <template>
   <div class="planks">
     <SeasonGirths v-if="girths.length > 0" :girths="girths" :scale="scale" />
+    <SeasonEstimates
+      v-if="estimates.lines.value.length > 0"
+      :estimates="estimates"
+      :scale="scale"
+    />
     <SeasonEvents v-if="events.length > 0" :events="events" :scale="scale" />
     <p class="name text-ink2">Months</p>
     <div ref="box" class="relative h-[18px] border-b-4 border-ink">

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useMounted } from '@vueuse/core'
 import { SEASON_ACTIONS } from './seasonActions'
+import { useAnswers } from './useAnswers'
 import { useBlocksBeside } from './useBlocksBeside'
+import { useEstimates } from './useEstimates'
 import { usePlanAhead } from './usePlanAhead'
 import { useSeam } from './useSeam'
 import { useSeason } from './useSeason'
@@ -32,6 +34,8 @@ const beside = useBlocksBeside(
   () => blocks.value,
   () => chosen.value,
 )
+const estimates = useEstimates(id)
+const answers = useAnswers(id, () => blocks.value)
 const planAhead = usePlanAhead(
   id,
   () => blocks.value.at(-1)?.id,
@@ -111,6 +115,7 @@ useActions(
             :blocks="blocks"
             :rows="rows"
             :girths="girths"
+            :estimates="estimates"
             :events="events"
             :at="at"
             :today="view.today"
@@ -120,6 +125,14 @@ useActions(
             @chosen="place => (at = place)"
           />
         </ScrollBox>
+        <section
+          v-if="answers.length > 0"
+          aria-labelledby="answers-head"
+          class="mt-4 max-w-[900px]"
+        >
+          <h2 id="answers-head" class="section-head">What the blocks say</h2>
+          <p v-for="sentence in answers" :key="sentence">{{ sentence }}</p>
+        </section>
         <SeamPanel
           v-if="seam && chosen"
           :before="before"

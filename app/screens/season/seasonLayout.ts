@@ -73,7 +73,7 @@ export interface DrawnGirth {
 
 /** Girths over the season, all to one scale of centimetres. */
 export function drawnGirths(
-  told: readonly GirthCourse[],
+  told: readonly Pick<GirthCourse, 'points' | 'noise'>[],
   { from, to, x }: SeasonScale,
   height: number,
 ): readonly DrawnGirth[] {

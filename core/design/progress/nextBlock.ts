@@ -65,7 +65,7 @@ export function nextBlock(
     const [before, after] = [findSlot(plan, alternation.slot)?.slot, copies.get(alternation.slot)]
     if (!before || !after) return []
     return [
-      after.exercise === alternation.exercise
+      after.exercise === alternation.exercise && before.exercise !== alternation.exercise
         ? { ...alternation, slot: after.id, exercise: before.exercise, intent: before.intent }
         : { ...alternation, slot: after.id },
     ]

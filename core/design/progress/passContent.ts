@@ -1,11 +1,12 @@
 import { remembered, mapNonEmpty } from '../../base'
-import type { Alternation } from '../../plan/block'
+import { type Alternation, slotTaken } from '../../plan/block'
 import { requireExercise } from '../../plan/catalogue'
 import { intentFor, type PlanContext } from '../../plan/method'
 import { mayGrow } from '../../body/joints'
 import {
   leadRir,
   type Load,
+  orderedText,
   plannedSets,
   type SetRun,
   type SetScheme,
@@ -170,11 +171,10 @@ function slotIn(
   { sets, rir, repShift, isDeload, other, taken, fails }: SlotTerms,
   context: PlanContext,
 ): Slot {
-  const { credits: _, ...bare } = slot
-  const named: Slot = other ? { ...bare, exercise: other.exercise, intent: other.intent } : slot
+  const named = other ? slotTaken(slot, other) : slot
   const exercise = requireExercise(context.catalogue, named.exercise)
   const { kind } = exercise
-  let scheme = withRepShift(withSetCount(slot.scheme, sets), repShift)
+  let scheme = withRepShift(withSetCount(named.scheme, sets), repShift)
   if (taken) scheme = withWay(scheme, taken.way, taken.steps, exercise)
   if (rir !== null)
     scheme = withLeadRir(scheme, rir, LEAST_RIR[kind === 'isolation' ? 'isolation' : 'compound'])
@@ -197,6 +197,7 @@ const keyOf = ({ sets, rir, repShift, isDeload, other, taken, fails }: SlotTerms
     fails,
     other?.exercise,
     other?.intent,
+    other?.as && orderedText(other.as),
     ...(taken ? [taken.way.kind, taken.way.by, taken.way.to, taken.steps] : []),
   ].join()
 

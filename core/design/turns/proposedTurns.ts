@@ -6,6 +6,7 @@ import {
   choicesForSlot,
   exercisesUsed,
   type PlanDocument,
+  slotTaken,
   turnsIn,
   withTurn,
 } from '../../plan/block'
@@ -14,7 +15,7 @@ import { intentFor, type PlanContext } from '../../plan/method'
 import { mainGroup } from '../../plan/minutes'
 import { daySlots } from '../../plan/rotation'
 import { suitsRole, type Slot } from '../../plan/session'
-import { forAnotherExercise } from '../../plan/scheme'
+import { orderedText } from '../../plan/scheme'
 import {
   type CoverageLine,
   linesOfSums,
@@ -49,15 +50,7 @@ function sumsAt(
     .flatMap(({ sessions }) => sessions.flatMap(({ groupings }) => groupings))
     .find(({ slots }) => slots.some(({ id }) => id === slot.id))
   assert(held, 'a place of the plan stands in a group of it')
-  const { credits: _, ...bare } = slot
-  const named: Slot = other
-    ? {
-        ...bare,
-        exercise: other.exercise,
-        intent: other.intent,
-        scheme: forAnotherExercise(slot.scheme),
-      }
-    : slot
+  const named = other ? slotTaken(slot, other) : slot
   const work = countedWorkOfDay(
     {
       role: 'open',
@@ -73,7 +66,7 @@ function placeSums(plan: PlanDocument, context: PlanContext) {
   const slots = plan.rotation.days.flatMap(daySlots)
   const known = new Map<string, Sums>()
   const sumsFor = (slot: Slot, other?: Alternation): Sums => {
-    const key = `${slot.id} ${other?.exercise ?? ''} ${other?.intent ?? ''}`
+    const key = `${slot.id} ${other?.exercise ?? ''} ${other?.intent ?? ''} ${orderedText(other?.as ?? {})}`
     const before = known.get(key)
     if (before) return before
     const made = sumsAt(plan, slot, other, context)

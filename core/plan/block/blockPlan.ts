@@ -1,6 +1,7 @@
 import type { ExerciseId, PlainDate, SlotId } from '../../base'
 import type { Group } from '../catalogue'
 import type { LoadProgression, Mode } from '../method'
+import type { DoneAs } from '../scheme'
 
 /** How a muscle's sets go over the block: counted sets per 7 days in its last working rotation. */
 export interface GroupRamp {
@@ -14,11 +15,12 @@ interface FromTo {
 }
 
 export const ALTERNATION_MODES = ['exposure', 'week', 'half'] as const
-/** Another exercise that takes turns with one of the rotation: time by time, week by week, or from the block's middle on. */
+/** Another exercise, or the same held or set up otherwise, that takes turns with one of the rotation: time by time, week by week, or from the block's middle on. */
 export interface Alternation {
   readonly slot: SlotId
   readonly exercise: ExerciseId
   readonly intent: string | null
+  readonly as?: DoneAs
   readonly by: (typeof ALTERNATION_MODES)[number]
 }
 

@@ -1,4 +1,6 @@
 import type { SlotId } from '../../base'
+import { doneAs, forAnotherExercise, orderedText } from '../scheme'
+import type { Slot } from '../session'
 import type { Alternation, BlockPlan } from './blockPlan'
 
 /** What a place of the rotation can change between: its own exercise and up to three others. */
@@ -30,13 +32,29 @@ export function withTurn(
 ): readonly Alternation[] | undefined {
   const own = alternations.filter(({ slot }) => slot === added.slot)
   const isThere = own.some(
-    ({ exercise, intent }) => exercise === added.exercise && intent === added.intent,
+    ({ exercise, intent, as = {} }) =>
+      exercise === added.exercise &&
+      intent === added.intent &&
+      orderedText(as) === orderedText(added.as ?? {}),
   )
   if (isThere || own.length >= CHOICE_LETTERS.length - 1) return undefined
   return [
     ...alternations.map(other => (other.slot === added.slot ? { ...other, by: added.by } : other)),
     added,
   ]
+}
+
+/** A place with what takes its turn there: no weight and no set-up of another exercise comes along, and no credits given to it. */
+export function slotTaken(slot: Slot, { exercise, intent, as }: Alternation): Slot {
+  const isSame = exercise === slot.exercise
+  const { credits: _, ...bare } = slot
+  const scheme = isSame ? slot.scheme : forAnotherExercise(slot.scheme)
+  return {
+    ...(isSame && intent === slot.intent ? slot : bare),
+    exercise,
+    intent,
+    scheme: as ? doneAs(scheme, as) : scheme,
+  }
 }
 
 /**

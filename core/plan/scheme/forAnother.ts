@@ -47,3 +47,15 @@ export function forAnotherClient(scheme: SetScheme): SetScheme {
     return Object.keys(kept).length > 0 ? { ...others, setUp: kept } : others
   })
 }
+
+/** How an exercise is held and set up; what is left out is as usual. */
+export type DoneAs = Pick<WorkStage, 'grip' | 'gripWidth' | 'attachment' | 'setUp'>
+
+/** The same sets held and set up otherwise, their weights to be found anew: another grip or angle bears another one. */
+export function doneAs(scheme: SetScheme, { setUp, ...held }: DoneAs): SetScheme {
+  return changed(withoutWeights(scheme), stage => ({
+    ...stage,
+    ...held,
+    ...((setUp ?? stage.setUp) && { setUp: { ...stage.setUp, ...setUp } }),
+  }))
+}

@@ -87,4 +87,5 @@ export {
   setUpText,
 } from './setUp'
 export type { SetUp, SetUpField } from './setUp'
-export { forAnotherClient, forAnotherExercise, withoutWeights } from './forAnother'
+export { doneAs, forAnotherClient, forAnotherExercise, withoutWeights } from './forAnother'
+export type { DoneAs } from './forAnother'

@@ -7,4 +7,5 @@ export {
   parseGrouping,
   parseSession,
 } from './session'
+export { formatDoneAs, parseDoneAs } from './doneAs'
 export type { ShorthandProblem } from './problem'
