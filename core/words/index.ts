@@ -1,6 +1,6 @@
 export { capitalised, listed } from './text'
 export { COVERAGE_STATES, coverageRowName, turnName, wholeRowName } from './turns'
-export { fitChangeWords, fitReasons } from './templates'
+export { fitChangeWords, fitReasons, templateChangeWords } from './templates'
 export { heldGrowthWords, PAIN_ASKS, painNotices } from './pain'
 export type { PainNotice } from './pain'
 export { daySentence, formatWholeDay, readDay } from './readDay'

@@ -1,6 +1,12 @@
 import type { Catalogue } from '../plan/catalogue'
 import { ROLE_NAMES, type RotationDay } from '../plan/rotation'
-import type { FitChange, FittedRotation, OfferedRotation } from '../design/templates'
+import type {
+  FitChange,
+  FittedRotation,
+  OfferedRotation,
+  TemplateChange,
+} from '../design/templates'
+import { formatScheme } from '../plan/shorthand'
 import { formatSets } from './figures'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
@@ -73,4 +79,24 @@ export function fitReasons<Wanted>({
           ),
         )}`,
   ]
+}
+
+/** What a template has otherwise, in one line: `Day 2: Rope pushdown, 1 set more`. */
+export function templateChangeWords(change: TemplateChange, catalogue: Catalogue): string {
+  const name = nameIn(catalogue)
+  const own = `Day ${change.day + 1}: ${name(change.exercise)}`
+  switch (change.kind) {
+    case 'sets': {
+      const many = Math.abs(change.by)
+      return `${own}, ${many} ${many === 1 ? 'set' : 'sets'} ${change.by > 0 ? 'more' : 'fewer'}`
+    }
+    case 'scheme':
+      return `${own}, done otherwise: ${formatScheme(change.scheme)}`
+    case 'swapped':
+      return `${own} is ${name(change.to.exercise)} now`
+    case 'added':
+      return `${own} is new: ${formatScheme(change.placed.scheme)}`
+    case 'gone':
+      return `${own} is out`
+  }
 }

@@ -217,6 +217,10 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
     isTrial: false,
   }),
   'plan-templates/[planTemplateId]/index.put.ts': () => ({ name: 'Mine now', reason: '' }),
+  'plan-templates/[planTemplateId]/content.put.ts': () => ({
+    block: randomUUID(),
+    part: 'rotation',
+  }),
   'methods/[methodId].put.ts': () => ({ ...METHODS[0], name: 'Mine now' }),
   'exercises/[exerciseId]/index.put.ts': () => ({ ...EXERCISES[0], name: 'Mine now' }),
   'exercises/[exerciseId]/credits.put.ts': () => CREDITS,

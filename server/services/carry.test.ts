@@ -1,11 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import { randomUUID } from 'node:crypto'
 import { blockId } from '#core/base'
+import { applyEdits } from '#core/plan/block'
+import { templateDifference } from '#core/design/templates'
 import { contextWith } from '#core/plan/method'
 import { catalogueWith, isPossibleWith, requireExercise } from '#core/plan/catalogue'
 import { sessionSeconds } from '#core/plan/minutes'
 import { daySlots } from '#core/plan/rotation'
 import type { CarryBody } from '#shared/contracts/planTemplate'
+import { database } from '../db/database'
+import { blockOf } from '../db/queries/blocks'
 import { problemOf, stranger, unitStudio, useTestDatabase, valueOf } from '../testing/database'
 import { carry } from './carry'
 import { client } from './clients'
@@ -16,8 +20,11 @@ import {
   planTemplates,
   removePlanTemplate,
   renameTemplate,
+  replaceTemplate,
+  templateSince,
 } from './planTemplates'
 import { profile, saveProfile } from './profiles'
+import { savePlan } from './savePlan'
 
 useTestDatabase()
 
@@ -154,5 +161,43 @@ describe('templates of one’s own', () => {
     expect(problemOf(await keepPlan(other, keep('rotation', blockId(from.id)), today)).kind).toBe(
       'not-found',
     )
+  })
+})
+
+describe('a template that changes', () => {
+  test('tells those who use it what changed since, and nobody else', async () => {
+    const { coach, client, today } = await unitStudio()
+    const [joren, marit] = [client('Joren'), client('Marit')]
+    const { id } = valueOf(
+      await keepPlan(
+        coach,
+        { name: 'Quay week', reason: '', block: joren.blockId, part: 'rotation' },
+        today,
+      ),
+    )
+    const from = { kind: 'template' as const, id }
+    valueOf(await carry(coach, marit.id, { from, isTrial: false }, today))
+    const block = async (of: typeof marit) => (await blockOf(database(), coach.id, of.blockId))!
+    expect((await block(marit)).plan.madeFrom).toEqual({ template: id, version: 1 })
+    expect(valueOf(await templateSince(coach, id, 1))).toMatchObject({ version: 1, contents: null })
+
+    const { plan, version } = await block(joren)
+    const slot = plan.rotation.days.flatMap(daySlots)[0]!
+    const more = applyEdits(plan, [{ kind: 'add_sets', slot: slot.id, count: 1 }], () => '')
+    if (!more.ok) throw new Error(more.error.kind)
+    valueOf(await savePlan(coach, { blockId: joren.blockId, version, plan: more.value }))
+    const body = { block: joren.blockId, part: 'rotation' as const }
+    valueOf(await replaceTemplate(coach, id, body, today))
+    const { contents, version: now } = valueOf(await templateSince(coach, id, 1))
+    expect(now).toBe(2)
+    expect(templateDifference(contents!.before, contents!.after)).toEqual([
+      { kind: 'sets', day: 0, exercise: slot.exercise, by: 1 },
+    ])
+    expect(valueOf(await templateSince(coach, id, 9)).contents).toBeNull()
+    expect((await block(marit)).plan.madeFrom).toEqual({ template: id, version: 1 })
+
+    const other = await stranger()
+    expect(problemOf(await templateSince(other, id, 1)).kind).toBe('not-found')
+    expect(problemOf(await replaceTemplate(other, id, body, today)).kind).toBe('not-found')
   })
 })

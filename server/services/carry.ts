@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { assert, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
-import { applyEdits, type CarriedPlan, type PlanDocument } from '#core/plan/block'
+import { applyEdits, type CarriedPlan, type MadeFrom, type PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { contextWith } from '#core/plan/method'
 import { offeredPlan } from '#core/design/templates'
@@ -16,19 +16,29 @@ import { carriedFrom, lacks, missingExercises } from './planTemplates'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
 
+interface Wanted {
+  readonly content: CarriedPlan
+  readonly madeFrom: MadeFrom | null
+}
+
 async function wantedPlan(
   coach: Coach,
   from: CarryBody['from'],
   today: PlainDate,
-): Promise<Result<CarriedPlan, Problem>> {
-  if (from.kind === 'block') return carriedFrom(coach, from, today)
+): Promise<Result<Wanted, Problem>> {
+  if (from.kind === 'block') {
+    const content = await carriedFrom(coach, from, today)
+    return content.ok ? success({ content: content.value, madeFrom: null }) : content
+  }
   const found = (await planTemplatesOf(database(), coach.id)).find(({ id }) => id === from.id)
-  return found ? success(found.content) : failure({ kind: 'not-found', what: 'template' })
+  if (!found) return failure({ kind: 'not-found', what: 'template' })
+  const { id, version, content } = found
+  return success({ content, madeFrom: { template: id, version } })
 }
 
 /** A plan laid before a client: fitted to days, minutes, equipment, joints, method and strength. */
 function laidBefore(
-  wanted: CarriedPlan,
+  { content, madeFrom }: Wanted,
   { method, facts, library }: ClientView,
   plan: PlanDocument,
   strong: Awaited<ReturnType<typeof strengths>>,
@@ -39,11 +49,8 @@ function laidBefore(
         ({ exercise, kg }) => [exercise, { load: kg, unit: 'kg' as const }] as const,
       )
     : []
-  const laid = offeredPlan(null, wanted, plan, {
-    context,
-    newId: randomUUID,
-    oneReps: new Map(oneReps),
-  })
+  const fit = { context, newId: randomUUID, oneReps: new Map(oneReps) }
+  const laid = offeredPlan(null, content, plan, fit, madeFrom)
   return { ...laid, context }
 }
 
@@ -67,7 +74,7 @@ export async function carry(
   if (!wanted.ok) return wanted
   const { block } = found.value
   if (!block) return failure({ kind: 'not-found', what: 'block' })
-  const absent = await missingExercises(coach, wanted.value)
+  const absent = await missingExercises(coach, wanted.value.content)
   if (absent.length > 0) return lacks(absent)
   const { offer, edits, context } = laidBefore(wanted.value, found.value, block.plan, strong)
   const answer: CarryAnswer = {

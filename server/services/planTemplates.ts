@@ -7,15 +7,19 @@ import type {
   PlanTemplate,
   PlanTemplateFile,
   RenameTemplateBody,
+  ReplaceTemplateBody,
+  TemplateSinceView,
 } from '#shared/contracts/planTemplate'
-import { database } from '../db/database'
+import { asOneTransaction, database } from '../db/database'
 import { openBlock } from '../db/queries/blockSessions'
 import { blockOf } from '../db/queries/blocks'
 import {
   deletePlanTemplate,
   insertPlanTemplate,
+  planTemplateSince,
   planTemplatesOf,
   renamePlanTemplate,
+  replacePlanTemplate,
 } from '../db/queries/planTemplates'
 import { client } from './clients'
 import type { Coach } from './signIn'
@@ -36,7 +40,7 @@ export async function planTemplates(coach: Coach): Promise<{ templates: PlanTemp
 /** Puts a template beside the others, under a name of its own. */
 async function added(
   coach: Coach,
-  template: Omit<PlanTemplate, 'id'>,
+  template: Omit<PlanTemplate, 'id' | 'version'>,
 ): Promise<Result<{ id: string }, Problem>> {
   const own = await planTemplatesOf(database(), coach.id)
   if (own.some(({ name }) => name.toLowerCase() === template.name.toLowerCase()))
@@ -50,7 +54,7 @@ async function added(
       `name cannot be added: ${MOST_TEMPLATES} templates are kept already; remove one first.`,
     )
   const id = randomUUID()
-  await insertPlanTemplate(database(), coach.id, { id, ...template })
+  await insertPlanTemplate(database(), coach.id, { id, version: 1, ...template })
   return success({ id })
 }
 
@@ -96,6 +100,33 @@ export async function renameTemplate(
     : failure(NOT_FOUND)
 }
 
+/** Puts a plan of the coach's in place of a template's content; those who have it are offered the difference. */
+export async function replaceTemplate(
+  coach: Coach,
+  id: string,
+  { block, part }: ReplaceTemplateBody,
+  today: PlainDate,
+): Promise<Result<{ id: string }, Problem>> {
+  const content = await carriedFrom(coach, { id: block, part }, today)
+  if (!content.ok) return content
+  const isDone = await asOneTransaction(db =>
+    replacePlanTemplate(db, coach.id, { id, content: content.value }),
+  )
+  return isDone ? success({ id }) : failure(NOT_FOUND)
+}
+
+/** What a template was when a plan was made from it, and what it is now. */
+export async function templateSince(
+  coach: Coach,
+  id: string,
+  version: number,
+): Promise<Result<TemplateSinceView, Problem>> {
+  const found = await planTemplateSince(database(), coach.id, id, version)
+  if (!found) return failure(NOT_FOUND)
+  const { name, version: now, before, content } = found
+  return success({ name, version: now, contents: before ? { before, after: content } : null })
+}
+
 /** Removes a template; plans that were made from it stay as they are. */
 export async function removePlanTemplate(
   coach: Coach,
@@ -111,7 +142,7 @@ export async function exportTemplate(
 ): Promise<Result<PlanTemplateFile, Problem>> {
   const found = (await planTemplatesOf(database(), coach.id)).find(template => template.id === id)
   if (!found) return failure(NOT_FOUND)
-  const { id: _, ...template } = found
+  const { id: _, version: _version, ...template } = found
   return success({ format: 'tholepin-template', version: 1, ...template })
 }
 

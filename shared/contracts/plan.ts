@@ -455,6 +455,10 @@ export const PlanContract = z
       .max(200)
       .readonly()
       .exactOptional(),
+    madeFrom: z
+      .strictObject({ template: z.uuid(), version: z.int().min(1) })
+      .readonly()
+      .exactOptional(),
     emphasis: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly().exactOptional(),
     closingNotes: z.string().max(LIMITS.closingNotes).exactOptional(),
     fromLast: z.string().max(LIMITS.closingNotes).exactOptional(),

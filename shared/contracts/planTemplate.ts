@@ -28,6 +28,8 @@ export const PlanTemplate = z.object({
   id: z.uuid(),
   name,
   reason,
+  /** Counts from 1, one more whenever its content is replaced. */
+  version: z.int().min(1),
   content: CarriedPlanContract,
 })
 export type PlanTemplate = z.output<typeof PlanTemplate>
@@ -46,6 +48,19 @@ export type KeepPlanBody = z.output<typeof KeepPlanBody>
 /** Another name, other words. */
 export const RenameTemplateBody = z.strictObject({ name, reason })
 export type RenameTemplateBody = z.output<typeof RenameTemplateBody>
+/** A plan that takes the place of a template's content. */
+export const ReplaceTemplateBody = KeepPlanBody.pick({ block: true, part: true })
+export type ReplaceTemplateBody = z.output<typeof ReplaceTemplateBody>
+export const TemplateSinceParams = PlanTemplateParams.extend({
+  version: z.coerce.number().int().min(1),
+})
+/** A template as it was in a version and as it is now; null where nothing changed, or the version is not known any more. */
+export const TemplateSinceView = z.object({
+  name,
+  version: z.int(),
+  contents: z.object({ before: CarriedPlanContract, after: CarriedPlanContract }).nullable(),
+})
+export type TemplateSinceView = z.output<typeof TemplateSinceView>
 export const KeptTemplate = z.object({ id: z.uuid() })
 
 /** A template as a file, to be taken into another studio. */

@@ -36,6 +36,7 @@ function answersTrial(answer: () => unknown): boolean {
   void answer()
   return true
 }
+const templateChanges = useTemplateChanges()
 const isTable = ref(false)
 const { openHelp } = useShownActions()
 useBoardActions({
@@ -43,6 +44,7 @@ useBoardActions({
   isSilent: () =>
     !isTakenUp.value ||
     board.isPickerOpen.value ||
+    templateChanges.isOpen.value ||
     (board.opened.value !== null &&
       board.opened.value !== 'checks' &&
       board.opened.value !== 'method'),
@@ -104,6 +106,11 @@ const difference = computed(() =>
     <main class="flex-1 px-5 max-md:px-3">
       <SplitBoardHead :pass="shownPass" />
       <OpenedRotationBar v-if="rotation.at.value !== null" :at="rotation.at.value" />
+      <TemplateChangeBar
+        v-if="!store.trial && rotation.at.value === null"
+        :changes="templateChanges"
+        @said="board.say($event)"
+      />
       <TrialBar
         v-if="store.trial"
         :name="store.trial.name"

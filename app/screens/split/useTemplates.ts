@@ -14,6 +14,7 @@ import {
   PlanTemplateFile,
   PlanTemplatesView,
   RenameTemplateBody,
+  ReplaceTemplateBody,
 } from '#shared/contracts/planTemplate'
 import { StrengthsView } from '#shared/contracts/history'
 import { LIMITS } from '#shared/contracts/limits'
@@ -66,10 +67,10 @@ export function useTemplates() {
     plan && context
       ? own.value.map(template => {
           const shown: Shown = { id: template.id, name: template.name, about: template.reason }
-          const { offer, edits } = offeredPlan(shown, template.content, plan, {
-            context,
-            newId,
-            oneReps: strengths.value,
+          const fit = { context, newId, oneReps: strengths.value }
+          const { offer, edits } = offeredPlan(shown, template.content, plan, fit, {
+            template: template.id,
+            version: template.version,
           })
           return { ...offer, wanted: { ...shown, edits } }
         })
@@ -121,6 +122,24 @@ export function useTemplates() {
     else return result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
     return ''
   }
+  /** The plan on the board takes the place of a template's content; those made from it are offered what changed. */
+  async function replace({ id, name }: Offered): Promise<string> {
+    const block = store.client?.block
+    if (!block) return 'There is no plan to take its content from.'
+    await store.save()
+    const part = own.value.find(template => template.id === id)?.content.passes
+    const result = await ask(`/api/plan-templates/${id}/content`, {
+      method: 'PUT',
+      body: ReplaceTemplateBody.parse({
+        block: block.id,
+        part: part === undefined ? 'rotation' : 'block',
+      }),
+      answer: KeptTemplate,
+    })
+    if (!result.ok) return 'The server did not take it. The template stays as it was; try again.'
+    await load()
+    return `${name} is as this plan is now. Plans made from it are offered what changed.`
+  }
   async function takeIn(file: File | undefined): Promise<void> {
     problem.value = ''
     if (!file) return
@@ -142,5 +161,5 @@ export function useTemplates() {
       problem.value = result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
     else problem.value = 'The server does not answer. Nothing was taken in; try again.'
   }
-  return { offered, use, load, remove, rename, takeIn, problem: readonly(problem) }
+  return { offered, use, load, remove, rename, replace, takeIn, problem: readonly(problem) }
 }

@@ -86,6 +86,7 @@ export function nextBlock(
     passes: passesFor(weeks, rotation.days.length),
     rotation,
     block: kept.reduce<BlockPlan>((block, [key, value]) => withPart(block, key, value), {}),
+    ...(plan.madeFrom && { madeFrom: plan.madeFrom }),
     ...(plan.closingNotes && { fromLast: plan.closingNotes }),
   }
   const block = usualBlock(begun, context)

@@ -1,3 +1,5 @@
+export { templateChangeEdits, templateDifference } from './difference'
+export type { TemplateChange } from './difference'
 export { SESSION_TEMPLATES } from './sessionTemplates'
 export type { SessionTemplate } from './sessionTemplates'
 export { fittedSession, forAny, templateSession } from './fittedSession'

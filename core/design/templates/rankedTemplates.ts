@@ -3,6 +3,7 @@ import {
   armPlacementFit,
   type CarriedPlan,
   isTraining,
+  type MadeFrom,
   type PlanDocument,
   type PlanEdit,
   ROTATION_TEMPLATES,
@@ -70,6 +71,7 @@ export function offeredPlan<Wanted>(
   { days, usualSets: writtenFor, passes, block }: CarriedPlan,
   plan: PlanDocument,
   fit: Omit<RotationFit, 'startsOn' | 'now' | 'writtenFor'>,
+  madeFrom: MadeFrom | null = null,
 ): { readonly offer: OfferedRotation<Wanted>; readonly edits: readonly PlanEdit[] } {
   const offer = offeredRotation(wanted, days, plan, {
     ...fit,
@@ -84,6 +86,7 @@ export function offeredPlan<Wanted>(
       ...(passes === undefined
         ? []
         : [{ kind: 'set_block' as const, passes, block: { ...plan.block, ...block } }]),
+      { kind: 'set_made_from' as const, madeFrom },
     ],
   }
 }

@@ -38,7 +38,13 @@ import {
   tuneGrouping,
   ungroup,
 } from './editGroupings'
-import { findSlot, MAX_GROUPINGS, type PlanDocument, type Weighed } from './planDocument'
+import {
+  findSlot,
+  type MadeFrom,
+  MAX_GROUPINGS,
+  type PlanDocument,
+  type Weighed,
+} from './planDocument'
 import { withOneOff, withVariant, withoutOneOff, withoutVariant } from './oneOffs'
 import type { EditProblem, PlanEdit } from './planEdit'
 
@@ -123,6 +129,8 @@ export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => strin
       return success(withClosingNotes(plan, edit.notes))
     case 'set_weighed':
       return success(withWeighed(plan, edit.weighed))
+    case 'set_made_from':
+      return success(withMadeFrom(plan, edit.madeFrom))
     case 'dismiss':
       return success({
         ...plan,
@@ -183,6 +191,13 @@ function setBlock(
     ...(passes && { passes }),
     ...(next && Object.keys(next).length > 0 && { block: next }),
   }
+}
+
+function withMadeFrom(
+  { madeFrom: _, ...plan }: PlanDocument,
+  madeFrom: MadeFrom | null,
+): PlanDocument {
+  return madeFrom ? { ...plan, madeFrom } : plan
 }
 
 function others(

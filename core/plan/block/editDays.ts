@@ -171,6 +171,8 @@ export function useDays(
   days: readonly RotationDay[],
   onWeekdays = false,
 ): Edited {
-  const filled = onWeekdaysIfPossible(withDays({ ...plan, dismissed: [] }, days))
+  // Another rotation has gone its own way from the template the one before was made from.
+  const { madeFrom: _, ...own } = plan
+  const filled = onWeekdaysIfPossible(withDays({ ...own, dismissed: [] }, days))
   return success(onWeekdays ? keptOnWeekdays(filled) : filled)
 }

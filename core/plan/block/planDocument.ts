@@ -35,6 +35,12 @@ export interface Weighed {
   readonly outcome: string
 }
 
+/** A template and which of its versions. */
+export interface MadeFrom {
+  readonly template: string
+  readonly version: number
+}
+
 /** The plan of one training block, saved whole under a version number (docs/formats.md). */
 export interface PlanDocument {
   readonly schema: typeof PLAN_SCHEMA
@@ -53,6 +59,8 @@ export interface PlanDocument {
   readonly variants?: readonly Variant[]
   /** What comes first in this block, where it is not what the client's profile says. */
   readonly emphasis?: Readonly<Partial<Record<Group, Mode>>>
+  /** The coach's own template it was made from, as it was then. */
+  readonly madeFrom?: MadeFrom
   /** What the coach takes from this block into the next, and what she took from the one before. */
   readonly closingNotes?: string
   readonly fromLast?: string

@@ -3,7 +3,7 @@ import type { DayRole, RotationDay } from '../rotation'
 import type { SetScheme } from '../scheme'
 import type { Grouping, GroupingKind, Session, SlotRole } from '../session'
 import type { BlockPlan } from './blockPlan'
-import type { OneOff, Variant, Weighed } from './planDocument'
+import type { MadeFrom, OneOff, Variant, Weighed } from './planDocument'
 
 /** Settings of a grouping that can be changed by themselves. */
 export type GroupingChange = {
@@ -112,6 +112,8 @@ export type PlanEdit =
   | { readonly kind: 'set_closing_notes'; readonly notes: string }
   /** Terms that were weighed, kept with the plan; none takes them out. */
   | { readonly kind: 'set_weighed'; readonly weighed: readonly Weighed[] }
+  /** The template it was made from; null where it has gone its own way. */
+  | { readonly kind: 'set_made_from'; readonly madeFrom: MadeFrom | null }
   | { readonly kind: 'dismiss'; readonly finding: string; readonly note: string }
   | { readonly kind: 'undismiss'; readonly finding: string }
   | {

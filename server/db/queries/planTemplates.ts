@@ -12,6 +12,7 @@ export async function planTemplatesOf(db: Database, coachId: CoachId): Promise<P
       id: planTemplates.id,
       name: planTemplates.name,
       reason: planTemplates.reason,
+      version: planTemplates.version,
       content: planTemplates.content,
     })
     .from(planTemplates)
@@ -43,6 +44,47 @@ export async function renamePlanTemplate(
     .where(own(coachId, id))
     .returning({ id: planTemplates.id })
   return rows.length > 0
+}
+
+/** So many versions of a template are kept to tell what changed since. */
+const MOST_EARLIER = 8
+
+/** Puts another content in place of a template's; false if the coach has none by that id. */
+export async function replacePlanTemplate(
+  db: Database,
+  coachId: CoachId,
+  { id, content }: Pick<PlanTemplate, 'id' | 'content'>,
+): Promise<boolean> {
+  const [held] = await db.select().from(planTemplates).where(own(coachId, id)).for('update')
+  if (!held) return false
+  const { version, earlier } = held
+  await db
+    .update(planTemplates)
+    .set({
+      content,
+      version: version + 1,
+      earlier: [...earlier, { version, content: held.content }].slice(-MOST_EARLIER),
+    })
+    .where(own(coachId, id))
+  return true
+}
+
+/** A template as it is, with its content in a version; undefined if the coach has none by that id. */
+export async function planTemplateSince(
+  db: Database,
+  coachId: CoachId,
+  id: string,
+  version: number,
+) {
+  const [held] = await db.select().from(planTemplates).where(own(coachId, id))
+  if (!held) return undefined
+  const before = held.earlier.find(one => one.version === version)?.content
+  return {
+    name: held.name,
+    version: held.version,
+    content: carriedDocument(held.content),
+    before: before && carriedDocument(before),
+  }
 }
 
 /** Removes a template; false if the coach has none by that id. */

@@ -1,7 +1,13 @@
 import type { CoachId } from '#core/base'
 import type { CarriedPlan } from '#core/plan/block'
-import { jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import { integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
+
+/** A template as it was before its content was replaced. */
+export interface EarlierTemplate {
+  readonly version: number
+  readonly content: CarriedPlan
+}
 
 /** Rotations and blocks a coach keeps to give to other clients. */
 export const planTemplates = pgTable(
@@ -15,6 +21,9 @@ export const planTemplates = pgTable(
     name: text('name').notNull(),
     reason: text('reason').notNull(),
     content: jsonb('content').$type<CarriedPlan>().notNull(),
+    version: integer('version').notNull().default(1),
+    /** What it was before, the latest last; of so many versions only. */
+    earlier: jsonb('earlier').$type<readonly EarlierTemplate[]>().notNull().default([]),
     savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
   },
   table => [primaryKey({ columns: [table.coachId, table.id] })],

@@ -4,7 +4,8 @@ import { useBoard } from '../boardContext'
 
 /** Rotations to start from, by how well they fit this client, each with its strip, its reasons and what would differ. */
 const board = useBoard()
-const { offered, use, load, remove, rename, takeIn, problem } = useTemplates()
+const { offered, use, load, remove, rename, replace, takeIn, problem } = useTemplates()
+const said = ref('')
 /** The template whose names are being typed. */
 const renaming = ref<string | null>(null)
 onMounted(load)
@@ -12,6 +13,9 @@ function choose(template: (typeof offered.value)[number]): void {
   if (!use(template).ok) return
   board.close()
   board.say(`${template.name}, fitted to this client. Z brings the old rotation back.`)
+}
+async function update(template: (typeof offered.value)[number]): Promise<void> {
+  said.value = await replace(template)
 }
 </script>
 
@@ -25,6 +29,7 @@ function choose(template: (typeof offered.value)[number]): void {
         class="sr-only"
         @change="takeIn(($event.target as HTMLInputElement).files?.[0])"
     /></label>
+    <p role="status" class="w-full text-[12.5px] empty:hidden">{{ said }}</p>
     <p v-if="problem" role="alert" class="alert-chip w-full">{{ problem }}</p>
   </div>
   <ol class="mt-3 grid gap-x-6 md:grid-cols-2" aria-label="Templates, best fit first">
@@ -65,6 +70,14 @@ function choose(template: (typeof offered.value)[number]): void {
           @click="renaming = template.id"
         >
           rename
+        </button>
+        <button
+          type="button"
+          class="quiet-link"
+          :aria-label="`Make ${template.name} as this plan is`"
+          @click="update(template)"
+        >
+          as this plan is
         </button>
         <button
           type="button"
