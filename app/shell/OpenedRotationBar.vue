@@ -1,42 +1,35 @@
 <script setup lang="ts">
-import { formatDay } from '#core/words'
-import { planEnd } from '#core/plan/block'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
+import type { ToldRotation } from './useOpenedRotation'
 
 /** Said above a rotation that is opened by itself: which one, that changes are for it alone, and the way back. */
-const { at } = defineProps<{
-  /** From 0. */
-  at: number
-}>()
-const store = usePlanStore()
-const issued = useIssuedStore()
+const { told } = defineProps<{ told: ToldRotation }>()
 const route = useRoute()
-const passes = computed(() => store.whole?.passes ?? 1)
-const days = computed(() =>
-  store.plan ? `${formatDay(store.plan.startsOn)} to ${formatDay(planEnd(store.plan))}` : '',
-)
-const isDeload = computed(() => store.whole?.block?.deloads?.includes(at) ?? false)
-const isSent = computed(() => issued.sent.some(({ pass }) => pass === at))
 const to = (rotation: number) => ({ path: route.path, query: { rotation: rotation + 1 } })
 </script>
 
 <template>
   <section aria-label="One rotation" class="bar">
-    <NuxtLink v-if="at > 0" :to="to(at - 1)" replace class="step" aria-label="The rotation before"
+    <NuxtLink
+      v-if="told.at > 0"
+      :to="to(told.at - 1)"
+      replace
+      class="step"
+      aria-label="The rotation before"
       ><ChevronLeft :size="16" aria-hidden="true"
     /></NuxtLink>
     <p>
-      <b>Rotation {{ at + 1 }} of {{ passes }}</b> by itself, {{ days
-      }}<template v-if="isDeload">, easier on purpose</template>.
+      <b>Rotation {{ told.at + 1 }} of {{ told.passes }}</b> by itself, {{ told.days
+      }}<template v-if="told.isDeload">, easier on purpose</template>.
       <span class="text-ink2"
-        >What you change counts for these dates only.<template v-if="isSent">
+        >What you change counts for these dates only.<template v-if="told.isSent">
           It was sent: send it again for the client to see it.</template
         ></span
       >
     </p>
     <NuxtLink
-      v-if="at + 1 < passes"
-      :to="to(at + 1)"
+      v-if="told.at + 1 < told.passes"
+      :to="to(told.at + 1)"
       replace
       class="step"
       aria-label="The rotation after"

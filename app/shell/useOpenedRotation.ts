@@ -1,4 +1,16 @@
+import { planEnd } from '#core/plan/block'
+import { formatDay } from '#core/words'
 import type { OpenedPart } from '~/stores/plan'
+
+/** What is said of a rotation that is opened by itself. */
+export interface ToldRotation {
+  /** From 0. */
+  readonly at: number
+  readonly passes: number
+  readonly days: string
+  readonly isDeload: boolean
+  readonly isSent: boolean
+}
 
 /**
  * One rotation of the block, shown and changed in place of the whole, where the address names one: `?rotation=4`.
@@ -38,6 +50,18 @@ export async function useOpenedRotation(clientId: string) {
   return {
     /** From 0; null where the whole block is shown. */
     at,
+    /** What is said above it; null where the whole block is shown. */
+    told: computed((): ToldRotation | null => {
+      const { plan, whole } = store
+      if (at.value === null || !plan || !whole) return null
+      return {
+        at: at.value,
+        passes: whole.passes,
+        days: `${formatDay(plan.startsOn)} to ${formatDay(planEnd(plan))}`,
+        isDeload: whole.block?.deloads?.includes(at.value) ?? false,
+        isSent: issued.sent.some(({ pass }) => pass === at.value),
+      }
+    }),
     /** Behind an address of the application, so that it shows the same rotation. */
     query: computed(() => (at.value === null ? '' : `?rotation=${at.value + 1}`)),
   }

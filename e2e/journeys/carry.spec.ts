@@ -86,3 +86,56 @@ test('a rotation is kept as a template and carried to three clients with other d
   await saved(page)
   await boardIsLive(page)
 })
+
+test('a template made as a plan is by now offers what changed to those who have it', async ({
+  page,
+  studio,
+}) => {
+  await signIn(page, studio)
+  const made = await page.request.post('/api/plan-templates', {
+    data: {
+      name: 'Quay week',
+      reason: '',
+      block: studio.client('Marit').blockId,
+      part: 'rotation',
+    },
+  })
+  const { id } = (await made.json()) as { id: string }
+  const kaja = studio.client('Kaja').id
+  const given = await page.request.post(`/api/clients/${kaja}/carry`, {
+    data: { from: { kind: 'template', id }, isTrial: false },
+  })
+  expect(given.ok()).toBe(true)
+
+  await openSplit(page, studio, 'Marit')
+  await page
+    .getByRole('gridcell', { name: /^Triceps, day \d .* [1-9]/ })
+    .first()
+    .click()
+  await page.keyboard.press('+')
+  await saved(page)
+  await page.keyboard.press('o')
+  await page.getByRole('button', { name: 'Start from a template' }).click()
+  await page.getByRole('button', { name: 'Make Quay week as this plan is' }).click()
+  await expect(page.getByText(/^Quay week is as this plan is now/)).toBeVisible()
+
+  await openSplit(page, studio, 'Kaja')
+  const bar = page.getByRole('region', { name: 'Template' })
+  await expect(bar).toContainText(
+    'Quay week changed since this plan was made from it: 1 difference.',
+  )
+  await bar.getByRole('button', { name: 'Look at it' }).click()
+  const dialog = page.getByRole('dialog', { name: 'What changed in Quay week' })
+  await expect(dialog.getByRole('checkbox')).toBeChecked()
+  await expect(dialog.getByText(/, 1 set more/)).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('region', { name: 'On trial' })).toContainText(
+    'what changed in Quay week',
+  )
+  await page.keyboard.press('Enter')
+  await saved(page)
+  await expect(bar).toHaveCount(0)
+  await page.reload()
+  await boardIsLive(page)
+  await expect(bar).toHaveCount(0)
+})

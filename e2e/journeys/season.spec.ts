@@ -168,5 +168,5 @@ test('a seam moves by keys, a block that jumps begins lower, and both are taken 
   await expect(page.getByText(/^Taken: start .*lower and step up/)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Start .*lower/ })).toHaveCount(0)
   await page.keyboard.press('z')
-  await expect(page.getByText('Undone: softer start of a block')).toBeVisible()
+  await expect(page.getByText('Undone: fix at a seam')).toBeVisible()
 })

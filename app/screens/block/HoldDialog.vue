@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { MODES } from '#core/plan/method'
 import { GROUP_NAMES, MODE_NAMES } from '#core/words'
 import { useBlockState } from './blockContext'
 
@@ -43,7 +42,9 @@ const submit = () => (problem.value = hold(entered) ?? '')
         <label
           >What you want of it
           <select v-model="entered.mode" class="small-field block">
-            <option v-for="mode in MODES" :key="mode" :value="mode">{{ MODE_NAMES[mode] }}</option>
+            <option v-for="mode in holdLimits.modes" :key="mode" :value="mode">
+              {{ MODE_NAMES[mode] }}
+            </option>
           </select></label
         >
       </div>

@@ -8,7 +8,7 @@ import {
   withHeldChange,
 } from '#core/plan/block'
 import type { Group } from '#core/plan/catalogue'
-import { type Mode, modeOf } from '#core/plan/method'
+import { type Mode, modeOf, MODES } from '#core/plan/method'
 import { GROUP_NAMES, heldWords } from '#core/words'
 import type { BlockPlace } from './blockPlace'
 
@@ -80,7 +80,7 @@ export function useHeldChanges(
     holdOn: () => void ((isHolding.value = true), (message.value = '')),
     hold,
     endHeld,
-    holdLimits: MOST,
+    holdLimits: { ...MOST, modes: MODES },
     /** What the form begins with: what this rotation does otherwise, and what is wanted by now. */
     proposedHold: computed((): EnteredHold => ({
       sets: changeOf(exception()),

@@ -86,7 +86,7 @@ const readout = computed(() => {
     <PainNotices />
     <main class="flex-1 px-5 pb-4 max-md:px-3">
       <SessionHead :id="id" :query="rotation.query.value" @day="toDay" />
-      <OpenedRotationBar v-if="rotation.at.value !== null" :at="rotation.at.value" />
+      <OpenedRotationBar v-if="rotation.told.value" :told="rotation.told.value" />
       <ConflictPanel v-if="difference" :difference="difference" />
       <p v-if="!store.plan" class="py-10 text-ink2">No block is planned for this client yet.</p>
       <p v-else-if="isRest" class="py-10 text-ink2">

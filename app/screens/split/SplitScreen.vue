@@ -105,7 +105,7 @@ const difference = computed(() =>
     <PainNotices />
     <main class="flex-1 px-5 max-md:px-3">
       <SplitBoardHead :pass="shownPass" />
-      <OpenedRotationBar v-if="rotation.at.value !== null" :at="rotation.at.value" />
+      <OpenedRotationBar v-if="rotation.told.value" :told="rotation.told.value" />
       <TemplateChangeBar
         v-if="!store.trial && rotation.at.value === null"
         :changes="templateChanges"

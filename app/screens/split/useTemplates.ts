@@ -8,16 +8,8 @@ import {
 import type { PlanEdit } from '#core/plan/block'
 import type { WeightUnit } from '#core/plan/scheme'
 import { capitalised, fitChangeWords, fitReasons, ROLE_NAMES } from '#core/words'
-import {
-  KeptTemplate,
-  type PlanTemplate,
-  PlanTemplateFile,
-  PlanTemplatesView,
-  RenameTemplateBody,
-  ReplaceTemplateBody,
-} from '#shared/contracts/planTemplate'
+import { type PlanTemplate, PlanTemplatesView } from '#shared/contracts/planTemplate'
 import { StrengthsView } from '#shared/contracts/history'
-import { LIMITS } from '#shared/contracts/limits'
 import { newId } from '~/shell/newId'
 
 /** What a template is, whoever made it. */
@@ -35,7 +27,6 @@ export function useTemplates() {
   const { ask } = useApi()
   const own = shallowRef<readonly PlanTemplate[]>([])
   const strengths = shallowRef<ReadonlyMap<string, { load: number; unit: WeightUnit }>>(new Map())
-  const problem = ref('')
 
   async function load(): Promise<void> {
     const client = store.client?.id
@@ -99,67 +90,5 @@ export function useTemplates() {
   type Offered = ReturnType<typeof shownOf>
 
   const use = ({ fitted, edits }: Offered) => store.editAll(edits ?? [rotationEdit(fitted)])
-  async function remove({ id }: Offered): Promise<void> {
-    const result = await ask(`/api/plan-templates/${id}`, {
-      method: 'DELETE',
-      answer: KeptTemplate,
-    })
-    if (result.ok) await load()
-  }
-  /** What is wrong with the names; nothing where they were kept. */
-  async function rename(id: string, names: { name: string; reason: string }): Promise<string> {
-    const body = RenameTemplateBody.safeParse(names)
-    if (!body.success)
-      return `Give it a name of up to ${LIMITS.name} characters, and at most ${LIMITS.longText} for what it is for.`
-    const result = await ask(`/api/plan-templates/${id}`, {
-      method: 'PUT',
-      body: body.data,
-      answer: KeptTemplate,
-    })
-    if (result.ok) await load()
-    else if (result.error.kind === 'unreachable')
-      return 'The server does not answer. The name stays as it was; try again.'
-    else return result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
-    return ''
-  }
-  /** The plan on the board takes the place of a template's content; those made from it are offered what changed. */
-  async function replace({ id, name }: Offered): Promise<string> {
-    const block = store.client?.block
-    if (!block) return 'There is no plan to take its content from.'
-    await store.save()
-    const part = own.value.find(template => template.id === id)?.content.passes
-    const result = await ask(`/api/plan-templates/${id}/content`, {
-      method: 'PUT',
-      body: ReplaceTemplateBody.parse({
-        block: block.id,
-        part: part === undefined ? 'rotation' : 'block',
-      }),
-      answer: KeptTemplate,
-    })
-    if (!result.ok) return 'The server did not take it. The template stays as it was; try again.'
-    await load()
-    return `${name} is as this plan is now. Plans made from it are offered what changed.`
-  }
-  async function takeIn(file: File | undefined): Promise<void> {
-    problem.value = ''
-    if (!file) return
-    const body = PlanTemplateFile.safeParse(
-      await file
-        .text()
-        .then(JSON.parse)
-        .catch(() => null),
-    )
-    if (!body.success)
-      return void (problem.value = `${file.name} is no template. Choose a file made with “Export” under a template of your own.`)
-    const result = await ask('/api/plan-templates/import', {
-      method: 'POST',
-      body: body.data,
-      answer: KeptTemplate,
-    })
-    if (result.ok) await load()
-    else if (result.error.kind === 'refused')
-      problem.value = result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
-    else problem.value = 'The server does not answer. Nothing was taken in; try again.'
-  }
-  return { offered, use, load, remove, rename, replace, takeIn, problem: readonly(problem) }
+  return { offered, use, load, ...useOwnTemplates(own, load) }
 }

@@ -74,7 +74,7 @@ export function passTaken(
 ): Result<PlanDocument, EditProblem> {
   const before = passAlone(plan, pass)
   if (!isSame(frameOf(before), frameOf(after))) return failure({ kind: 'one_rotation' })
-  const { rotation: _, startsOn, passes, block, oneOffs = [], ...beside } = after
+  const { rotation: _, block: _block, oneOffs = [], ...beside } = after
   const { rotation, block: own, oneOffs: known = [] } = plan
   const gone = (before.oneOffs ?? []).filter(one => !oneOffs.some(other => isSame(one, other)))
   const left = known.filter(one => !gone.includes(one))
