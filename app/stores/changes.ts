@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import { capitalised } from '#core/words'
 import { ChangesView, LastChanges, TurnAnswer } from '#shared/contracts/changes'
 import { defineStore } from 'pinia'
@@ -82,9 +83,7 @@ export const useChangesStore = defineStore('changes', () => {
       epoch.value += 1
     } else
       said.value = capitalised(
-        result.error.kind === 'unreachable'
-          ? 'the server did not answer, so nothing was changed. Try again.'
-          : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
+        refusalWords(result.error, 'the server did not answer, so nothing was changed. Try again.'),
       )
     await load()
   }

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { METHODS } from '../../core/plan/method'
-import { boardIsLive, expect, saved, signedIn, test, week } from '../support/test'
+import { alive, boardIsLive, expect, saved, signedIn, signIn, test, week } from '../support/test'
 
 test('the first day: from an empty account to a sent week with its link, in 25 actions and three minutes', async ({
   page,
@@ -98,4 +98,38 @@ test('five methods fill one template for one client in five ways, and the checks
   }
   expect(new Set(boards.map(({ weeks }) => weeks)).size).toBe(METHODS.length)
   expect(new Set(boards.map(({ checks }) => checks)).size).toBe(METHODS.length)
+})
+
+test('a roster in a table: looked at, asked once, added client by client, and one that cannot be is told', async ({
+  page,
+  studio,
+}) => {
+  await signIn(page, studio)
+  await page.goto('/clients/new')
+  await alive(page)
+  const table = [
+    'Client;Training;Days;Minutes;Goal',
+    'Runa Askeland;3;Mon, Wed, Fri;60;Fuller arms',
+    `${'A'.repeat(120)};2;Tue;45;`,
+    'Signe Holt;18 months;sometimes;75;',
+    `${studio.client('Marit').name};5;Mon;60;`,
+  ].join('\n')
+  await page.getByLabel('Or many clients from a table').setInputFiles({
+    name: 'roster.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(table),
+  })
+  const list = page.getByRole('list', { name: 'Clients of the table' })
+  await expect(list.getByRole('listitem')).toHaveCount(4)
+  await expect(list).toContainText('36 months of training, Mon Wed Fri, 60 min')
+  await expect(list).toContainText('days “sometimes” could not be read')
+  await expect(list.getByRole('listitem').last()).toContainText('on the roster already')
+  await expect(list.getByRole('checkbox').last()).not.toBeChecked()
+  await page.getByRole('button', { name: 'Add 3 clients' }).click()
+  await expect(
+    page.getByRole('status').filter({ hasText: '2 clients are on the roster.' }),
+  ).toBeVisible()
+  await expect(list.getByRole('listitem').nth(1)).toContainText(/^.*name: /)
+  await page.getByRole('link', { name: 'To the roster' }).click()
+  await expect(page.getByText('Runa Askeland').first()).toBeVisible()
 })

@@ -329,7 +329,7 @@ describe('sending', () => {
   })
 
   test.each([
-    [{ kind: 'unreachable' }, 'Not sent: the server did not answer. Try again.'],
+    [{ kind: 'unreachable' }, 'Not sent. The server did not answer. Try again.'],
     [
       { kind: 'refused', problem: { type: '/problems/x', detail: 'The plan is older.' } },
       'Not sent. The plan is older.',

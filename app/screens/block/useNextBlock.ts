@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import { addDays, isPlainDate, plainDate } from '#core/base'
 import { type Group, GROUPS } from '#core/plan/catalogue'
 import { formatDay, GROUP_NAMES } from '#core/words'
@@ -56,9 +57,7 @@ export function useNextBlock() {
     isBusy.value = false
     if (!result.ok)
       return complain(
-        result.error.kind === 'unreachable'
-          ? 'The server did not answer, so nothing was begun. Try again.'
-          : (result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail),
+        refusalWords(result.error, 'The server did not answer, so nothing was begun. Try again.'),
       )
     const client = store.client?.id
     if (client) await navigateTo(`/clients/${client}/season`)

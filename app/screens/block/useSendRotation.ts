@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import { useHandOver } from '../log/useHandOver'
 import type { Ref } from 'vue'
 import { SentAnswer } from '#shared/contracts/block'
@@ -5,9 +6,7 @@ import type { ApiFailure } from '~/shell/useApi'
 import type { BlockPlace } from './blockPlace'
 
 function failureWords(error: ApiFailure): string {
-  return error.kind === 'unreachable'
-    ? 'Not sent: the server did not answer. Try again.'
-    : `Not sent. ${error.problem.errors?.[0]?.detail ?? error.problem.detail}`
+  return `Not sent. ${refusalWords(error, 'The server did not answer. Try again.')}`
 }
 
 /** Gives the client the selected rotation; what she has is replaced only when the coach says so. */

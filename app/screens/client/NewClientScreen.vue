@@ -29,6 +29,7 @@ const { complaints, isBusy, take } = useClientImport()
           they were</span
         >
       </p>
+      <ClientTable />
       <ul v-if="complaints.length > 0" role="alert" class="mt-2">
         <li v-for="line in complaints" :key="line" class="alert-chip mb-1">
           {{ line }}

@@ -29,11 +29,8 @@ import {
 } from '#core/plan/safety'
 import { ProfileContract, type Profile, SavedClient } from '#shared/contracts/profile'
 import { factsOf } from '#shared/contracts/profileFacts'
+import { NEW_PROFILE, USUAL_MINUTES, USUAL_START } from './newProfile'
 import { type FormExerciseRule, formRule, ruleOf } from './exerciseRuleForm'
-
-const USUAL_DAYS = [1, 2, 4, 5]
-const USUAL_MINUTES = 60
-const USUAL_START = '17:30'
 
 /** A weekday of the form; switched off it keeps its minutes for when it is switched on again. */
 interface FormDay {
@@ -86,31 +83,6 @@ interface Entered {
   keep: string[]
   clearance: { on: string; profession: string; limits: string }
   answers: Partial<Record<ScreeningId, ScreeningAnswer>>
-}
-
-/** What a form for a new client begins with. */
-const NEW_PROFILE: Omit<Profile, 'trainingAgeMonths'> = {
-  name: '',
-  about: '',
-  units: 'kg',
-  goal: '',
-  weakPoints: '',
-  method: METHODS[0]?.id ?? '',
-  modes: {},
-  equipment: [],
-  gear: {},
-  sensitiveJoints: [],
-  jointNotes: [],
-  slowedBy: [],
-  sideLoads: [],
-  hasSafeties: false,
-  permits: [],
-  scope: 'whole_body',
-  avoid: [],
-  exerciseRules: [],
-  keep: [],
-  days: USUAL_DAYS.map(weekday => ({ weekday, minutes: USUAL_MINUTES, start: USUAL_START })),
-  screening: { answers: {}, clearance: null },
 }
 
 function formDay(weekday: number, days: Profile['days']): FormDay {

@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import { addDays, type PlainDate } from '#core/base'
 import {
   type BlockAhead,
@@ -76,10 +77,10 @@ export function usePlanAhead(
       answer: NextBlockAnswer,
     })
     if (result.ok) return result.value.id
-    problem.value =
-      result.error.kind === 'unreachable'
-        ? 'The server did not answer; what was put before stays. Try again.'
-        : `${row.title}: ${result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail}`
+    problem.value = `${row.title}: ${refusalWords(
+      result.error,
+      'the server did not answer; what was put before stays. Try again.',
+    )}`
     return null
   }
   /** One after the other; where one is refused those before it stay, and those after it wait here. */

@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import { type SeamFix, SeamFixesView, SeamFixTaken, SeamMoved } from '#shared/contracts/season'
 import type { SeasonBlock } from '#core/follow/season'
 import type { z } from 'zod'
@@ -7,9 +8,7 @@ type Offers = z.output<typeof SeamFixesView>
 const NOTHING: Offers = { version: 0, offers: [] }
 
 const whyNot = (error: ApiFailure) =>
-  error.kind === 'unreachable'
-    ? 'The server does not answer. Nothing was changed; try again.'
-    : (error.problem.errors?.[0]?.detail ?? error.problem.detail)
+  refusalWords(error, 'The server does not answer. Nothing was changed; try again.')
 
 /** What can be done at the seam before the chosen block: moved, begun lower, or what would leave too early kept. */
 export function useSeam(

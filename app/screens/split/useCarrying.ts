@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import type { CarriedPart } from '#core/plan/block'
 import { LastChanges, TurnAnswer } from '#shared/contracts/changes'
 import { CarryAnswer, KeepPlanBody, KeptTemplate } from '#shared/contracts/planTemplate'
@@ -22,9 +23,7 @@ export interface Carried {
 }
 
 const refusedWords = (error: ApiFailure): string =>
-  error.kind === 'unreachable'
-    ? 'The server did not answer; try again.'
-    : (error.problem.errors?.[0]?.detail ?? error.problem.detail)
+  refusalWords(error, 'The server did not answer; try again.')
 
 /** Gives the plan of the board to other clients: looked at first, then for good, each by itself, and taken back as one. */
 export function useCarrying() {

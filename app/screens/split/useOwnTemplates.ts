@@ -1,3 +1,4 @@
+import { refusalWords } from '~/shell/refusalWords'
 import {
   KeptTemplate,
   type PlanTemplate,
@@ -39,9 +40,11 @@ export function useOwnTemplates(
       answer: KeptTemplate,
     })
     if (result.ok) await load()
-    else if (result.error.kind === 'unreachable')
-      return 'The server does not answer. The name stays as it was; try again.'
-    else return result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
+    else
+      return refusalWords(
+        result.error,
+        'The server does not answer. The name stays as it was; try again.',
+      )
     return ''
   }
   /** The plan on the board takes the place of a template's content; those made from it are offered what changed. */
@@ -79,9 +82,11 @@ export function useOwnTemplates(
       answer: KeptTemplate,
     })
     if (result.ok) await load()
-    else if (result.error.kind === 'refused')
-      problem.value = result.error.problem.errors?.[0]?.detail ?? result.error.problem.detail
-    else problem.value = 'The server does not answer. Nothing was taken in; try again.'
+    else
+      problem.value = refusalWords(
+        result.error,
+        'The server does not answer. Nothing was taken in; try again.',
+      )
   }
   return { remove, rename, replace, takeIn, problem: readonly(problem) }
 }

@@ -72,7 +72,7 @@ export interface WeekHeading {
 export type Heading = DayHeading | WeekHeading
 
 /** Small letters without accents and signs. */
-const plainWords = (text: string): readonly string[] =>
+export const plainWords = (text: string): readonly string[] =>
   text
     .toLowerCase()
     .replaceAll('ß', 'ss')
@@ -137,4 +137,13 @@ export function headingIn(text: string): Heading | undefined {
     role,
     minutes: minutes === undefined ? undefined : Number(minutes),
   }
+}
+
+/** Weekdays named in a cell, 1 is Monday: `Mon, Wed & Fri`, `Di/Do`; undefined where something else stands there too. */
+export function weekdaysIn(text: string): readonly number[] | undefined {
+  const words = plainWords(text).filter(word => !BESIDE.has(word))
+  const found = words.map(word => WEEKDAYS.get(word))
+  return found.every(day => day !== undefined)
+    ? [...new Set(found)].sort((a, b) => a - b)
+    : undefined
 }

@@ -33,7 +33,7 @@ export function useSheetFile() {
     if (file.size > MOST_MB * 1024 * 1024)
       return void (problem.value = `${file.name} is larger than ${MOST_MB} MB. Keep the sheet with the plan and open it again.`)
     isReading.value = true
-    const own = (worker = new Worker(new URL('../../workers/sheet.ts', import.meta.url), {
+    const own = (worker = new Worker(new URL('../workers/sheet.ts', import.meta.url), {
       type: 'module',
     }))
     own.addEventListener('message', ({ data }: MessageEvent<SheetAnswer>) =>
