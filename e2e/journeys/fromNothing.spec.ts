@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { METHODS } from '../../core/plan/method'
-import { alive, boardIsLive, expect, saved, signedIn, signIn, test, week } from '../support/test'
+import { boardIsLive, expect, saved, signedIn, signIn, test, week } from '../support/test'
 
 test('the first day: from an empty account to a sent week with its link, in 25 actions and three minutes', async ({
   page,
@@ -106,7 +106,7 @@ test('a roster in a table: looked at, asked once, added client by client, and on
 }) => {
   await signIn(page, studio)
   await page.goto('/clients/new')
-  await alive(page)
+  await expect(page.getByRole('button', { name: 'Open the board' })).toBeEnabled()
   const table = [
     'Client;Training;Days;Minutes;Goal',
     'Runa Askeland;3;Mon, Wed, Fri;60;Fuller arms',
@@ -130,6 +130,6 @@ test('a roster in a table: looked at, asked once, added client by client, and on
     page.getByRole('status').filter({ hasText: '2 clients are on the roster.' }),
   ).toBeVisible()
   await expect(list.getByRole('listitem').nth(1)).toContainText(/^.*name: /)
-  await page.getByRole('link', { name: 'To the roster' }).click()
+  await page.getByRole('link', { name: 'See them on the roster' }).click()
   await expect(page.getByText('Runa Askeland').first()).toBeVisible()
 })

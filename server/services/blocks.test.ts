@@ -26,6 +26,7 @@ import { saveTargets } from './targets'
 import { serverToday } from '../clock'
 import { client } from './clients'
 import { exportBlock } from './exports'
+import { reportPain } from './history'
 import { outbox } from './outbox'
 import { name, revision, revisions } from './revisions'
 import { savePlan } from './savePlan'
@@ -271,12 +272,37 @@ describe('the next block', () => {
     )
     const other = valueOf(await clientSeason(coach, own.id, today))
     expect(other.current).toBe(own.blockId)
-    // What is carried in is the same on the season page and on the block's own.
-    const context = contextWith(ahead.method, ahead.facts, catalogueWith(ahead.library))
-    const { arrivals } = blockVerdict(expandedBlock(ahead.block!.plan, context), context)
-    const { group, readiness, fresh } = other.season.seams[0]!.carried!
-    expect(arrivals[group].find(({ pass }) => pass === 0)?.readiness).toBeCloseTo(readiness, 9)
-    expect(readiness).toBeLessThan(fresh)
+    // What is carried in is the same on the season page and on the block's own, with a sore joint too.
+    const carriedAlike = async () => {
+      const page = valueOf(await client(coach, own.id, { block: blockId(id), today }))
+      const context = contextWith(page.method, page.facts, catalogueWith(page.library))
+      const { arrivals, passes } = blockVerdict(expandedBlock(page.block!.plan, context), context)
+      const [seam] = valueOf(await clientSeason(coach, own.id, today)).season.seams
+      const { group, readiness, fresh } = seam!.carried!
+      expect(arrivals[group].find(({ pass }) => pass === 0)?.readiness).toBeCloseTo(readiness, 9)
+      expect(readiness).toBeLessThan(fresh)
+      for (const { joint, after } of seam!.joints)
+        expect(passes[0]!.joints[joint].week).toBeCloseTo(after, 9)
+      return seam
+    }
+    const calm = await carriedAlike()
+    valueOf(
+      await reportPain(
+        coach,
+        own.id,
+        {
+          joint: 'elbow_extensor_side',
+          side: 'left',
+          score: 7,
+          nextMorning: null,
+          hasAlarmSign: false,
+          on: today,
+        },
+        today,
+      ),
+    )
+    const sore = await carriedAlike()
+    expect(sore!.kept).toEqual(calm!.kept)
     // The running block has none before it.
     expect(seen.facts.carried).toBeUndefined()
     expect(other.season.blocks.map(({ id: of, state }) => [of, state])).toEqual([

@@ -76,7 +76,7 @@ const { open, rows, toggle, add, unit, usualMonths, isBusy, count, added, asksUn
           added > 0 ? `${added} ${added === 1 ? 'client is' : 'clients are'} on the roster.` : ''
         }}</span>
         <NuxtLink v-if="added > 0" to="/roster" class="quiet-link underline"
-          >To the roster</NuxtLink
+          >See them on the roster</NuxtLink
         >
       </p>
     </form>

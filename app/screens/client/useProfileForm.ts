@@ -10,7 +10,6 @@ import {
   type Hindrance,
   HINDRANCES,
   methodById,
-  METHODS,
   type Mode,
   modeOf as coreModeOf,
   MODES,

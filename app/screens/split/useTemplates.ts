@@ -1,3 +1,4 @@
+import { useOwnTemplates } from './useOwnTemplates'
 import {
   byFit,
   offeredPlan,
