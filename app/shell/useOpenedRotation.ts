@@ -1,3 +1,4 @@
+import { success } from '#core/base'
 import { planEnd } from '#core/plan/block'
 import { formatDay } from '#core/words'
 import type { OpenedPart } from '~/stores/plan'
@@ -29,14 +30,24 @@ export async function useOpenedRotation(clientId: string) {
   })
 
   async function partAt(asked: number): Promise<OpenedPart> {
-    const { expandedAfter, passAlone, passTaken } = await import('#core/design/progress')
-    const passOf: (
-      whole: NonNullable<typeof store.whole>,
-    ) => Parameters<typeof passAlone>[1] = whole =>
-      expandedAfter(whole, store.context!, issued.sent, today.value).passes[asked]!
+    const { expandedAfter, passAlone, passContext, passTaken } =
+      await import('#core/design/progress')
+    /** None where a step back has made the block shorter than that. */
+    const passOf = (...of: Parameters<OpenedPart['shown']>) =>
+      expandedAfter(...of, issued.sent, today.value).passes[asked]
     return {
-      shown: whole => passAlone(whole, passOf(whole)),
-      taken: (whole, next) => passTaken(whole, passOf(whole), next),
+      shown(whole, context) {
+        const pass = passOf(whole, context)
+        return pass ? passAlone(whole, pass) : whole
+      },
+      context(whole, context) {
+        const pass = passOf(whole, context)
+        return pass ? passContext(context, pass) : context
+      },
+      taken(whole, next, context) {
+        const pass = passOf(whole, context)
+        return pass ? passTaken(whole, pass, next) : success(next)
+      },
     }
   }
   async function open(): Promise<void> {

@@ -19,8 +19,8 @@ export const useIssuedStore = defineStore('issued', () => {
   )
   /** What was sent stands in place of what the plan would have. */
   const expanded = computed(() =>
-    plans.whole && plans.context
-      ? blockAsTold(plans.whole, plans.context, sent.value, today.value)
+    plans.whole && plans.wholeContext
+      ? blockAsTold(plans.whole, plans.wholeContext, sent.value, today.value)
       : null,
   )
 

@@ -330,3 +330,31 @@ describe('findings', () => {
     expect(store.plan?.title).toBe('Before')
   })
 })
+
+describe('a part that is opened by itself', () => {
+  test('is shown, read and changed in place of the whole, which is what is saved and undone', async () => {
+    const store = await loaded(saved(5))
+    const whole = store.whole!
+    const reader = store.context!
+    const own = { ...reader, client: { ...reader.client, trainingAgeMonths: 6 } }
+    store.openPart({
+      shown: of => ({ ...of, title: 'Part' }),
+      context: () => own,
+      taken: (of, next) =>
+        next.title === 'Part'
+          ? { ok: true, value: { ...of, rotation: next.rotation } }
+          : { ok: false, error: { kind: 'one_rotation' } },
+    })
+    expect([store.plan?.title, store.context, store.input?.context]).toEqual(['Part', own, own])
+    expect(store.edit({ kind: 'set_block', title: 'Other' })).toMatchObject({ ok: false })
+    expect(store.edit(addSet).ok).toBe(true)
+    expect([store.whole?.title, setsOf(store.whole)]).toEqual([whole.title, 4])
+    await store.save()
+    expect(asked[1]).toMatchObject({ body: { plan: { title: whole.title } } })
+    expect(store.isSaved).toBe(true)
+    store.undo()
+    expect(store.whole).toBe(whole)
+    store.openPart(null)
+    expect([store.plan, store.context]).toEqual([whole, reader])
+  })
+})

@@ -15,7 +15,7 @@ import {
   pushPull,
   rotationLedger,
 } from '#core/count/ledger'
-import { contextWith, methodById } from '#core/plan/method'
+import { contextWith, methodById, type PlanContext } from '#core/plan/method'
 import { orderedText } from '#core/plan/scheme'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
@@ -47,8 +47,14 @@ export interface Trial {
 
 /** A part of the document that is shown and changed as if it were a plan of its own. */
 export interface OpenedPart {
-  readonly shown: (whole: PlanDocument) => PlanDocument
-  readonly taken: (whole: PlanDocument, next: PlanDocument) => Result<PlanDocument, EditProblem>
+  readonly shown: (whole: PlanDocument, context: PlanContext) => PlanDocument
+  /** The client as the part takes her. */
+  readonly context: (whole: PlanDocument, context: PlanContext) => PlanContext
+  readonly taken: (
+    whole: PlanDocument,
+    next: PlanDocument,
+    context: PlanContext,
+  ) => Result<PlanDocument, EditProblem>
 }
 
 const addressOf = (id: ClientId, block: BlockId | null | undefined) =>
@@ -75,15 +81,23 @@ export const usePlanStore = defineStore('plan', () => {
   const unanswered = shallowRef<readonly PlanDocument[]>([])
   const { ask } = useApi()
 
-  const context = computed(
+  /** The client as the whole block takes her. */
+  const wholeContext = computed(
     () =>
       client.value &&
       contextWith(client.value.method, client.value.facts, catalogueWith(client.value.library)),
   )
-  /** What the screens show and change: the document, or the part that is opened. */
-  const plan = computed(() =>
-    whole.value && part.value ? part.value.shown(whole.value) : whole.value,
+  const opened = computed(() =>
+    part.value && whole.value && wholeContext.value
+      ? {
+          plan: part.value.shown(whole.value, wholeContext.value),
+          context: part.value.context(whole.value, wholeContext.value),
+        }
+      : null,
   )
+  /** What the screens show and change: the document, or the part that is opened, with the client as it takes her. */
+  const plan = computed(() => opened.value?.plan ?? whole.value)
+  const context = computed(() => opened.value?.context ?? wholeContext.value)
   const openPart = (next: OpenedPart | null) => (part.value = next)
   /** The preset that the client's method was copied from; null for a preset itself. */
   const methodBase = computed(() =>
@@ -165,7 +179,10 @@ export const usePlanStore = defineStore('plan', () => {
   /** What was shown and is changed now, as one step of undo: in the opened part alone, where one is. */
   function takeUp(next: PlanDocument): Result<PlanDocument, EditProblem> {
     if (next === plan.value) return success(next)
-    const taken = whole.value && part.value ? part.value.taken(whole.value, next) : success(next)
+    const taken =
+      whole.value && part.value && wholeContext.value
+        ? part.value.taken(whole.value, next, wholeContext.value)
+        : success(next)
     if (taken.ok) put(taken.value)
     return taken
   }
@@ -354,6 +371,7 @@ export const usePlanStore = defineStore('plan', () => {
     whole,
     plan,
     openPart,
+    wholeContext,
     savedPlan,
     version,
     savedAt,

@@ -17,9 +17,9 @@ const grid = computed(() => ({
 }))
 const isNarrow = computed(() => count.value > WIDE)
 const scaleOf = (rail: {
-  readonly band: { readonly ceiling: number }
+  readonly most: number
   readonly cells: readonly { readonly counted: number }[]
-}) => Math.max(rail.band.ceiling * 1.15, ...rail.cells.map(({ counted }) => counted))
+}) => Math.max(rail.most * 1.15, ...rail.cells.map(({ counted }) => counted))
 function select(pass: number, rail = groupAt.value): void {
   go({ passes: pass - at.value, rails: rail - groupAt.value })
 }

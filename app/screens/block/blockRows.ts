@@ -21,7 +21,6 @@ import { type Band, bandOf, type PlanContext } from '#core/plan/method'
 import {
   type BlockConcern,
   deloadBand,
-  passContext,
   type ExpandedBlock,
   type PassVerdict,
 } from '#core/design/progress'
@@ -136,31 +135,36 @@ function cellOf(verdict: PassVerdict, group: Group, band: Band) {
   }
 }
 
-function roomWords(over: number, peak: number, { ceiling }: Band): string {
+/** How the fullest rotation stands to its ceiling; `room` is what is left under it where it is least. */
+function roomWords(over: number, room: number): string {
   if (over > LEAST) return `peak ${formatOneDecimal(over)} over the ceiling`
-  return peak > ceiling + LEAST
+  return room < -LEAST
     ? 'over the ceiling by indirect sets only'
-    : `peak ${formatOneDecimal(ceiling - peak)} below the ceiling`
+    : `peak ${formatOneDecimal(room)} below the ceiling`
 }
 
 /** Counted sets of an arm muscle rotation by rotation, and how its peak stands to its ceiling. */
 function railOf(group: Group, passes: readonly PassVerdict[], context: PlanContext) {
-  const bands = passes.map(({ pass }) => bandOf(passContext(context, pass), group))
+  // What is wanted of the muscle, and so its band, may change from rotation to rotation.
+  const bands = passes.map(({ ledger }) => ledger.groups[group].band)
   const band = bands[0] ?? bandOf(context, group)
-  const cells = passes.map((verdict, at) => cellOf(verdict, group, bands[at] ?? band))
-  const working = cells.filter((_, at) => !passes[at]!.pass.isDeload).map(({ counted }) => counted)
+  const cells = passes.map((verdict, at) => cellOf(verdict, group, bands[at]!))
+  const isWorking = (_: unknown, at: number) => !passes[at]!.pass.isDeload
+  const working = cells.filter(isWorking).map(({ counted }) => counted)
   const peak = Math.max(0, ...working)
+  const rooms = cells.filter(isWorking).map(cell => cell.band.ceiling - cell.counted)
   const over = Math.max(0, ...cells.map(({ outside }) => outside))
   const isOver = over > LEAST
   return {
     group,
     name: GROUP_NAMES[group],
     family: familyOfGroup(group),
-    band,
+    /** The widest of its bands, to draw by. */
+    most: Math.max(band.ceiling, ...bands.map(({ ceiling }) => ceiling)),
     cells,
     first: formatOneDecimal(working[0] ?? 0),
     peak: formatOneDecimal(peak),
-    room: roomWords(over, peak, band),
+    room: roomWords(over, Math.min(...(rooms.length > 0 ? rooms : [band.ceiling]))),
     isOver,
   }
 }

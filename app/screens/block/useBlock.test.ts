@@ -5,7 +5,7 @@ import type { SentSession } from '#core/design/progress'
 import { planIn, written } from '#core/testing/shorthandPlans'
 import type { Asked } from '~/testing/framework'
 import { provideGlobally } from '~/testing/framework'
-import { formatDay } from '#core/words'
+import { formatDay, formatOneDecimal } from '#core/words'
 import { planScreen, TODAY } from '~/testing/planScreen'
 import { heldRows } from './blockRows'
 
@@ -271,6 +271,11 @@ describe('what a rotation does otherwise', () => {
     const bands = of.rails.value[0]!.cells.map(({ band }) => band.target)
     expect(new Set(bands.slice(1))).toEqual(new Set([bands[1]]))
     expect(bands[1]).toBeLessThan(bands[0]!)
+    // What is said at the end of the row is about the rotation with the least room, by its own band.
+    const { cells, room } = of.rails.value[0]!
+    const rooms = cells.map(cell => cell.band.ceiling - cell.counted)
+    expect(Math.min(...rooms)).toBeLessThan(cells[0]!.band.ceiling - cells[0]!.counted)
+    expect(room).toBe(`peak ${formatOneDecimal(Math.min(...rooms))} below the ceiling`)
     of.go({ passes: 1, rails: 0 })
     expect(of.proposedHold.value.mode).toBe('keep')
     store.undo()

@@ -2,6 +2,7 @@
 import { useMounted } from '@vueuse/core'
 import { SEASON_ACTIONS } from './seasonActions'
 import { useAnswers } from './useAnswers'
+import { useBlockReports } from './useBlockReports'
 import { useBlocksBeside } from './useBlocksBeside'
 import { useEstimates } from './useEstimates'
 import { usePlanAhead } from './usePlanAhead'
@@ -29,13 +30,14 @@ const {
   refresh,
 } = await useSeason(id)
 useHead({ title: () => `${view.value?.name ?? 'Client'} · Season · Tholepin` })
+const reports = useBlockReports(id)
 const beside = useBlocksBeside(
-  id,
+  reports,
   () => blocks.value,
   () => chosen.value,
 )
 const estimates = useEstimates(id)
-const answers = useAnswers(id, () => blocks.value)
+const answers = useAnswers(reports, () => blocks.value)
 const planAhead = usePlanAhead(
   id,
   () => blocks.value.at(-1)?.id,

@@ -2,7 +2,8 @@ import { ARM_GROUPS } from '#core/plan/catalogue'
 import { isGirth, MEASUREMENT_TABLE } from '#core/body/measurements'
 import { isSurelyChanged, type SeasonBlock, usualWeek } from '#core/follow/season'
 import { formatDay, formatOneDecimal, GROUP_NAMES, strengthInWords } from '#core/words'
-import { ReportAnswer, type ReportView } from '#shared/contracts/report'
+import type { ReportView } from '#shared/contracts/report'
+import type { BlockReports } from './useBlockReports'
 
 /** Exercises that both blocks have; the others are in the trends. */
 const MOST_EXERCISES = 8
@@ -15,24 +16,18 @@ const of = (done: number, due: number) => (due === 0 ? 'nothing yet' : `${done} 
 
 /** What two blocks of a client came to, line by line: what was put in, what it cost, what grew. */
 export function useBlocksBeside(
-  clientId: string,
+  { told, load }: BlockReports,
   blocks: () => readonly SeasonBlock[],
   chosen: () => SeasonBlock | null,
 ) {
-  const { ask } = useApi()
   const begun = computed(() => blocks().filter(({ state }) => state !== 'ahead'))
   const pair = ref<[string, string]>(['', ''])
-  const told = shallowRef<ReadonlyMap<string, ReportView>>(new Map())
   const problem = ref('')
   const isOpen = ref(false)
 
   async function fetchOne(id: string): Promise<void> {
-    if (id === '' || told.value.has(id)) return
-    const result = await ask(`/api/clients/${clientId}/report?block=${id}`, {
-      answer: ReportAnswer,
-    })
-    problem.value = result.ok ? '' : 'A block could not be fetched. Close and try again.'
-    if (result.ok) told.value = new Map(told.value).set(id, result.value)
+    if (id === '') return
+    problem.value = (await load(id)) ? '' : 'A block could not be fetched. Close and try again.'
   }
   watch(pair, ids => void Promise.all(ids.map(fetchOne)), { deep: true })
 

@@ -65,8 +65,8 @@ preloadedLater([
 
 const isRest = computed(() => builder.day.value?.role === 'rest')
 const difference = computed(() =>
-  store.saveState.kind === 'conflict' && store.plan
-    ? planDifference(store.plan, store.saveState.theirs.plan)
+  store.saveState.kind === 'conflict' && store.whole
+    ? planDifference(store.whole, store.saveState.theirs.plan)
     : null,
 )
 const readout = computed(() => {

@@ -93,8 +93,8 @@ const shownPass = computed(() =>
     : Math.min(pass.value + 1, store.plan?.passes ?? 1),
 )
 const difference = computed(() =>
-  store.saveState.kind === 'conflict' && store.plan
-    ? planDifference(store.plan, store.saveState.theirs.plan)
+  store.saveState.kind === 'conflict' && store.whole
+    ? planDifference(store.whole, store.saveState.theirs.plan)
     : null,
 )
 </script>

@@ -30,6 +30,17 @@ function firstDays(plan: PlanDocument, context: PlanContext) {
   return expandedBlock({ ...plan, block }, context).passes[0]?.rotation.days
 }
 
+/** A block whose exercises are held as the rotation has them: where the same one takes turns with itself, the first way goes on. */
+function asHeldFirst(plan: PlanDocument): PlanDocument {
+  const { alternations = [] } = plan.block ?? {}
+  const others = alternations.filter(
+    ({ slot, exercise }) => findSlot(plan, slot)?.slot.exercise !== exercise,
+  )
+  if (others.length === alternations.length) return plan
+  return { ...plan, block: withPart(plan.block ?? {}, 'alternations', others) }
+}
+const withoutManner = ({ as: _, ...alternation }: Alternation): Alternation => alternation
+
 /**
  * The plan of the block after one: its rotation with new identities, ramps and effort as the client's method and new priorities have them.
  *
@@ -40,7 +51,9 @@ export function nextBlock(
   context: PlanContext,
   { title, startsOn, weeks, from, newId }: NextBlockTerms,
 ): PlanDocument {
-  const working = expandedBlock(plan, context).passes.filter(({ isDeload }) => !isDeload)
+  const working = expandedBlock(asHeldFirst(plan), context).passes.filter(
+    ({ isDeload }) => !isDeload,
+  )
   const days =
     (from === 'last' ? working.at(-1)?.rotation.days : firstDays(plan, context)) ??
     plan.rotation.days
@@ -66,7 +79,12 @@ export function nextBlock(
     if (!before || !after) return []
     return [
       after.exercise === alternation.exercise && before.exercise !== alternation.exercise
-        ? { ...alternation, slot: after.id, exercise: before.exercise, intent: before.intent }
+        ? {
+            ...withoutManner(alternation),
+            slot: after.id,
+            exercise: before.exercise,
+            intent: before.intent,
+          }
         : { ...alternation, slot: after.id },
     ]
   })

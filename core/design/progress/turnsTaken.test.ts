@@ -85,17 +85,37 @@ describe('the same exercise held or set up otherwise', () => {
     expect(parseDoneAs(text).ok).toBe(false)
   })
 
-  test('stays a turn of its own in the next block', () => {
-    const alternations = [turn({ as: held('palms facing') })]
-    const next = nextBlock({ ...plan, block: { alternations } }, context, {
+  const next = (alternations: readonly Alternation[], from: 'first' | 'last') =>
+    nextBlock({ ...plan, block: { alternations } }, context, {
       title: 'Next',
       startsOn: plainDate('2026-04-06'),
       weeks: 4,
-      from: 'first',
+      from,
       newId: idsInARow(),
     })
-    expect(next.block?.alternations).toMatchObject([
-      { exercise: 'cable_curl', as: held('palms facing') },
+  test.each(['first', 'last'] as const)(
+    'stays a turn of its own in the next block, begun as the %s rotation',
+    from => {
+      const after = next([turn({ as: held('palms facing') })], from)
+      expect(after.block?.alternations).toMatchObject([
+        { exercise: 'cable_curl', as: held('palms facing') },
+      ])
+      const [first, second] = expandedBlock(after, context).passes.map(({ sessions }) =>
+        formatScheme(sessionSlots(sessions[0]!.content)[0]!.scheme),
+      )
+      expect(first).not.toMatch(/palms facing/)
+      expect(second).toMatch(/palms facing/)
+    },
+  )
+
+  test('another exercise that stands in the last rotation keeps how it is held, and the first comes back without', () => {
+    const other = turn({ exercise: exerciseId('preacher_curl_bar'), as: held('wide grip') })
+    const after = next([other], 'last')
+    const [slotNow] = after.rotation.days[0]!.sessions.flatMap(sessionSlots)
+    expect(slotNow!.exercise).toBe('preacher_curl_bar')
+    expect(formatScheme(slotNow!.scheme)).toMatch(/wide grip/)
+    expect(after.block?.alternations).toEqual([
+      { slot: slotNow!.id, exercise: 'cable_curl', intent: slot.intent, by: 'exposure' },
     ])
   })
 })

@@ -39,7 +39,8 @@ export function blockCourse(
     outcomes.get(at)?.some(({ state }) => !isAhead(state)),
   )
   const volume = behind.flatMap(pass => {
-    const planned = rotationLedger(pass.rotation, context)
+    const own = passContext(context, pass)
+    const planned = rotationLedger(pass.rotation, own)
     const done = doneLedger(pass, outcomes.get(pass.at) ?? [], context)
     return GROUPS.map((group): CourseRow => ({
       pass: pass.at,
@@ -47,7 +48,7 @@ export function blockCourse(
       group,
       planned: planned.groups[group].week.counted.value,
       done: done.groups[group].week.counted.value,
-      band: bandOf(passContext(context, pass), group),
+      band: bandOf(own, group),
       isDeload: pass.isDeload,
     })).filter(row => row.planned > 0 || row.done > 0)
   })

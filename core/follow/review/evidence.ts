@@ -97,7 +97,8 @@ function answered(group: Group, known: Known) {
 }
 
 /** How ready it comes to what the next rotation has of it. */
-function readiness(group: Group, { question: { context }, next }: Known) {
+function readiness(group: Group, { question, next }: Known) {
+  const context = passContext(question.context, next)
   const arrivals = rotationRecovery(next.rotation, context).arrivals[group].filter(
     ({ role }) => role !== 'indirect',
   )
@@ -166,28 +167,25 @@ export function evidenceFor(group: Group, known: Known): GroupEvidence {
 }
 
 /** Answers of a rotation's sessions by the muscles they are about, each list in their order. */
-const answersBy = remembered(
-  ({ at, rotation, sessions }: BlockPass, { outcomes, context }: ReviewQuestion) => {
-    const { arrivals } = rotationRecovery(rotation, context)
-    const readyAt = (of: Group, { day, place }: BlockSession) =>
-      arrivals[of].find(
-        arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
-      )?.readiness ?? 0
-    const told = new Map<Group, boolean[]>()
-    for (const session of sessions) {
-      const answer = outcomeOf(session, outcomes.get(at) ?? [])?.isRecovered ?? null
-      if (session.isSkipped || answer === null) continue
-      const trained = new Set(
-        sessionSlots(session.content).flatMap(slot => directOf(slot, context)),
-      )
-      const ready = [...trained].map(of => ({ of, readiness: readyAt(of, session) }))
-      const least = Math.min(...ready.map(({ readiness }) => readiness))
-      for (const { of, readiness } of ready)
-        if (isMeant(answer, readiness, least)) told.set(of, [...(told.get(of) ?? []), answer])
-    }
-    return told
-  },
-)
+const answersBy = remembered((pass: BlockPass, { outcomes, context }: ReviewQuestion) => {
+  const { at, rotation, sessions } = pass
+  const { arrivals } = rotationRecovery(rotation, passContext(context, pass))
+  const readyAt = (of: Group, { day, place }: BlockSession) =>
+    arrivals[of].find(
+      arrival => arrival.day === day && arrival.session === place && arrival.role !== 'indirect',
+    )?.readiness ?? 0
+  const told = new Map<Group, boolean[]>()
+  for (const session of sessions) {
+    const answer = outcomeOf(session, outcomes.get(at) ?? [])?.isRecovered ?? null
+    if (session.isSkipped || answer === null) continue
+    const trained = new Set(sessionSlots(session.content).flatMap(slot => directOf(slot, context)))
+    const ready = [...trained].map(of => ({ of, readiness: readyAt(of, session) }))
+    const least = Math.min(...ready.map(({ readiness }) => readiness))
+    for (const { of, readiness } of ready)
+      if (isMeant(answer, readiness, least)) told.set(of, [...(told.get(of) ?? []), answer])
+  }
+  return told
+})
 
 const answersIn = (pass: BlockPass, group: Group, { question }: Known): readonly boolean[] =>
   answersBy(pass, question).get(group) ?? []

@@ -108,6 +108,32 @@ describe('a session as it was done', () => {
 })
 
 describe('a rotation looked back at', () => {
+  test('is held against what was wanted of a muscle in it: the band it tells is the one it goes by', () => {
+    const wanted = (mode: 'build' | 'maintain') => ({
+      ...plan,
+      block: {
+        changes: [{ from: 1, group: 'biceps' as const, mode, on: plan.startsOn, why: 'x' }],
+      },
+    })
+    for (const mode of ['build', 'maintain'] as const)
+      for (const pass of [0, 1]) {
+        const many = Array.from({ length: 8 }, () => setsOf(arms)).flat()
+        const sets = many.map((set, at) => ({ ...set, set: at + 1 }))
+        const row = reviewed(
+          [outcome(0, 'done', sets)],
+          new Map(),
+          wanted(mode),
+          pass,
+        ).muscles.find(({ group }) => group === 'biceps')!
+        const ceiling = reviewed([outcome(0, 'done', sets)], new Map(), plan, pass).muscles.find(
+          ({ group }) => group === 'biceps',
+        )!.band.ceiling
+        if (pass === 0) expect(row.band.ceiling).toBe(ceiling)
+        else expect(row.band.ceiling === ceiling).toBe(mode === 'build')
+        expect(row.over).toBeCloseTo(Math.max(0, row.done - row.band.ceiling), 6)
+      }
+  })
+
   test('all done: done is due is planned', () => {
     const { muscles, setsDone, setsDue } = reviewed([
       outcome(0, 'done', setsOf(arms)),

@@ -44,7 +44,7 @@ export function doneLedger(
   outcomes: readonly SessionOutcome[],
   context: PlanContext,
 ): RotationLedger {
-  return rotationLedger(doneRotation(pass, outcomes), context)
+  return rotationLedger(doneRotation(pass, outcomes), passContext(context, pass))
 }
 
 function doneRotation(pass: BlockPass, outcomes: readonly SessionOutcome[]): Rotation {
@@ -215,7 +215,9 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
   const outcomes = question.outcomes.get(pass) ?? []
   const former = expanded.passes[pass - 1]
   const asDone = doneRotation(reviewed, outcomes)
-  const done = rotationLedger(asDone, context)
+  // What is wanted of a muscle may have changed inside the block.
+  const own = passContext(context, reviewed)
+  const done = rotationLedger(asDone, own)
   const formerOutcomes = question.outcomes.get(pass - 1) ?? []
   const before =
     former && formerOutcomes.some(({ sets }) => sets.length > 0)
@@ -225,12 +227,9 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
     const outcome = outcomeOf(session, outcomes)
     return outcome && isBehind(outcome) ? session.content : undefined
   })
-  const dueLedger = rotationLedger(asDue, context)
-  const planned = rotationLedger(reviewed.rotation, context)
-  const [readyDue, readyDone] = [
-    rotationRecovery(asDue, context),
-    rotationRecovery(asDone, context),
-  ]
+  const dueLedger = rotationLedger(asDue, own)
+  const planned = rotationLedger(reviewed.rotation, own)
+  const [readyDue, readyDone] = [rotationRecovery(asDue, own), rotationRecovery(asDone, own)]
   const exercises = exerciseRows(reviewed, outcomes)
   const [due, setsDone] = [
     exercises.reduce((sum, row) => sum + row.setsDue, 0),
@@ -270,7 +269,7 @@ export function passReview(question: ReviewQuestion): PassReview | undefined {
       due: dueLedger.groups[group].week.counted.value,
       done: done.groups[group].week.counted.value,
       over: Math.max(0, done.groups[group].outside),
-      band: bandOf(passContext(context, reviewed), group),
+      band: bandOf(own, group),
       times: { due: timesIn(asDue, group, context), done: timesIn(asDone, group, context) },
       readiness: { due: leastReady(readyDue, group), done: leastReady(readyDone, group) },
     })).filter(row => row.planned > 0 || row.done > 0),

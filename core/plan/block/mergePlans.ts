@@ -1,6 +1,6 @@
 import type { RotationDay } from '../rotation'
 import { orderedText } from '../scheme'
-import type { PlanDocument } from './planDocument'
+import type { OneOff, PlanDocument } from './planDocument'
 
 /** Two changes of one plan laid together, or the days (from 0) that both have changed differently. */
 export type MergeOutcome =
@@ -23,7 +23,8 @@ export function mergedPlans(
 ): MergeOutcome {
   const lengths = new Set([base, mine, theirs].map(({ rotation }) => rotation.days.length))
   if (lengths.size > 1) return wholeRotation(base, mine, theirs)
-  const clashes: number[] = []
+  const dates = mergedOneOffs(base, mine, theirs)
+  const clashes: number[] = [...dates.clashes]
   const days = base.rotation.days.map((before, at): RotationDay => {
     const [own, other] = [mine.rotation.days[at] ?? before, theirs.rotation.days[at] ?? before]
     if (same(own, other) || same(other, before)) return own
@@ -32,14 +33,42 @@ export function mergedPlans(
     return own
   })
   return clashes.length > 0
-    ? { kind: 'both_changed', days: clashes }
+    ? { kind: 'both_changed', days: [...new Set(clashes)].sort((a, b) => a - b) }
     : {
         kind: 'merged',
         plan: {
-          ...rest(base, mine, theirs),
+          ...withOneOffs(rest(base, mine, theirs), dates.oneOffs),
           rotation: { ...rotationRest(base, mine, theirs), days },
         },
       }
+}
+
+const dateOf = ({ session, on }: OneOff) => `${on} ${session}`
+
+const datesOf = ({ oneOffs = [] }: PlanDocument) => new Map(oneOffs.map(one => [dateOf(one), one]))
+
+/** Sessions on single dates, date by date like days; one that both changed otherwise is a clash of its day. */
+function mergedOneOffs(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument) {
+  const [before, own, other] = [datesOf(base), datesOf(mine), datesOf(theirs)]
+  const clashes: number[] = []
+  const oneOffs = [...new Set([...own.keys(), ...other.keys()])].flatMap(date => {
+    const [was, ours, others] = [before.get(date), own.get(date), other.get(date)]
+    if (same(ours, others) || same(others, was)) return ours ?? []
+    if (same(ours, was)) return others ?? []
+    const session = (ours ?? others)!.session
+    clashes.push(
+      Math.max(
+        0,
+        base.rotation.days.findIndex(({ sessions }) => sessions.some(({ id }) => id === session)),
+      ),
+    )
+    return ours ?? []
+  })
+  return { oneOffs: oneOffs.sort((a, b) => a.on.localeCompare(b.on)), clashes }
+}
+
+function withOneOffs({ oneOffs: _, ...plan }: PlanDocument, oneOffs: readonly OneOff[]) {
+  return oneOffs.length > 0 ? { ...plan, oneOffs } : plan
 }
 
 function wholeRotation(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): MergeOutcome {
@@ -62,7 +91,11 @@ function taken<Value extends object>(base: Value, mine: Value, theirs: Value): V
     keyof Value
   >
   const merged = { ...mine }
-  for (const key of keys) if (same(mine[key], base[key]) && key in theirs) merged[key] = theirs[key]
+  for (const key of keys) {
+    if (!same(mine[key], base[key])) continue
+    if (key in theirs) merged[key] = theirs[key]
+    else delete merged[key]
+  }
   return merged
 }
 

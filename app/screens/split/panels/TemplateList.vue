@@ -10,7 +10,7 @@ const said = ref('')
 const renaming = ref<string | null>(null)
 onMounted(load)
 function choose(template: (typeof offered.value)[number]): void {
-  if (!use(template).ok) return
+  if (!board.report(use(template))) return void (said.value = board.message.value)
   board.close()
   board.say(`${template.name}, fitted to this client. Z brings the old rotation back.`)
 }
