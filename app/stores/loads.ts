@@ -3,6 +3,7 @@ import {
   type LoadBasis,
   loadKey,
   loadsAhead,
+  plannedKey,
   type LoadSession,
   startingLoad,
 } from '#core/design/loads'
@@ -40,7 +41,7 @@ function reckonedFor(
     sessions,
     {
       exposures: new Map(view.exposures),
-      lastPlanned: new Map(view.lastPlanned.map(slot => [slot.id, slot])),
+      lastPlanned: new Map(view.lastPlanned.map(slot => [plannedKey(slot), slot])),
     },
     basisFor(view, plan, context),
   )

@@ -1,6 +1,6 @@
 import { exerciseId, plainDate, slotId } from '../base'
 import { type Exposure, exposuresByExercise, type LoggedSet } from '../body/log'
-import { type LoadBasis, slotLoads, type SlotLoads } from '../design/loads'
+import { type LoadBasis, movementOf, plannedKey, slotLoads, type SlotLoads } from '../design/loads'
 import { directGroups, requireExercise } from '../plan/catalogue'
 import { defaultContext, type PlanContext } from '../plan/method'
 import type { SetScheme } from '../plan/scheme'
@@ -91,7 +91,7 @@ export function loadsOf(
       ),
     ),
   )
-  const own: readonly Exposure[] = exposures.get(slot.exercise) ?? []
+  const own: readonly Exposure[] = exposures.get(movementOf(slot)) ?? []
   const planned = lastPlanned ?? (own.length > 0 ? [slot] : [])
   return slotLoads(
     slot,
@@ -99,7 +99,7 @@ export function loadsOf(
       on: day,
       exposures: own,
       lastWorked,
-      lastPlanned: new Map(planned.map(held => [held.id, held])),
+      lastPlanned: new Map(planned.map(held => [plannedKey(held), held])),
       isDeload,
       step,
     },

@@ -10,7 +10,8 @@ import {
   requireIntent,
 } from '#core/plan/catalogue'
 import { bodyLoad, expectedReps, loadForReps } from '#core/plan/estimate'
-import { type LoggedSet, exposureValue } from '#core/body/log'
+import { type LoggedSet, exposureValue, setsByExercise } from '#core/body/log'
+import { turnsHeld } from '#core/plan/shorthand'
 import { estimatedParts, type LoggedAt, type SessionTimes, takenGaps } from '#core/body/times'
 import type { PlanContext } from '#core/plan/method'
 import { sessionTime } from '#core/plan/minutes'
@@ -381,12 +382,8 @@ function measurementsOf({ story, today, random, newId }: Teller): DemoHistory['m
 }
 
 /** The trend value of each exercise of a session that was done. */
-export function exposuresIn({ sets }: DemoSession, bodyKg: number | null) {
-  const byExercise = new Map<LoggedSet['exercise'], LoggedSet[]>()
-  for (const set of sets)
-    byExercise.set(set.exercise, [...(byExercise.get(set.exercise) ?? []), set])
-  return [...byExercise].flatMap(([exercise, own]) => {
+export const exposuresIn = ({ sets, prescribed }: DemoSession, bodyKg: number | null) =>
+  setsByExercise(sets, turnsHeld(prescribed)).flatMap(({ exercise, heldAs, sets: own }) => {
     const value = exposureValue(own, bodyKg)
-    return value ? [{ exercise, ...value }] : []
+    return value ? [{ exercise, heldAs, ...value }] : []
   })
-}

@@ -1,6 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import { addDays, daysBetween } from '#core/base'
-import { blockLoadSessions, loadKey, loadsAhead, type SlotLoads } from '#core/design/loads'
+import {
+  blockLoadSessions,
+  loadKey,
+  loadsAhead,
+  plannedKey,
+  type SlotLoads,
+} from '#core/design/loads'
 import { expandedBlock, issuedBlock } from '#core/design/progress'
 import { catalogueWith } from '#core/plan/catalogue'
 import { contextWith } from '#core/plan/method'
@@ -54,7 +60,7 @@ async function forecast(studio: UnitStudio, name: string) {
     blockLoadSessions(expanded, studio.today),
     {
       exposures: new Map(basis.exposures),
-      lastPlanned: new Map(basis.lastPlanned.map(slot => [slot.id, slot])),
+      lastPlanned: new Map(basis.lastPlanned.map(slot => [plannedKey(slot), slot])),
     },
     {
       context,

@@ -1,23 +1,17 @@
-import {
-  addDays,
-  type ClientId,
-  type PlainDate,
-  type Result,
-  type SlotId,
-  success,
-} from '#core/base'
+import { addDays, type ClientId, type PlainDate, type Result, success } from '#core/base'
 import { exposuresByExercise, type LoggedSet, splitByUse } from '#core/body/log'
 import { TREND } from '#core/body/trend'
-import { type LoadHistory, MOST_EXPOSURES } from '#core/design/loads'
+import { type LoadHistory, MOST_EXPOSURES, plannedKey } from '#core/design/loads'
 import type { WeightUnit } from '#core/plan/scheme'
 import { sessionSlots, type Slot } from '#core/plan/session'
+import { turnsHeld } from '#core/plan/shorthand'
 import { ProfileContract } from '#shared/contracts/profile'
 import type { LoadsView } from '#shared/contracts/loads'
 import type { Problem } from '#shared/contracts/problem'
 import type { ClientView } from '#shared/contracts/client'
 import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
-import { closedSessions, easyDays, weightOn } from '../db/queries/loadLog'
+import { closedSessions, easyDays, sessionsWithTurnsHeld, weightOn } from '../db/queries/loadLog'
 import { setsSince } from '../db/queries/logEntries'
 import { profileOf } from '../db/queries/profiles'
 import { exposuresOf } from '../db/queries/training'
@@ -39,12 +33,12 @@ export interface LoadData {
 function lastPlannedIn(
   rows: Awaited<ReturnType<typeof closedSessions>>,
   easy: ReadonlySet<PlainDate>,
-): ReadonlyMap<SlotId, Slot> {
-  const last = new Map<SlotId, Slot>()
+): LoadHistory['lastPlanned'] {
+  const last = new Map<string, Slot>()
   for (const { on, prescribed } of rows) {
     if (easy.has(on)) continue
     for (const slot of sessionSlots(sessionDocument(prescribed)))
-      if (!last.has(slot.id)) last.set(slot.id, slot)
+      if (!last.has(plannedKey(slot))) last.set(plannedKey(slot), slot)
   }
   return last
 }
@@ -57,11 +51,12 @@ export async function loadData(
 ): Promise<LoadData> {
   const db = database()
   const since = addDays(today, -DAYS.log)
-  const [profile, sets, easy, closed, bodyKg, values, facts] = await Promise.all([
+  const [profile, sets, easy, closed, turned, bodyKg, values, facts] = await Promise.all([
     profileOf(db, coach.id, view.id),
     setsSince(db, coach.id, view.id, since),
     easyDays(db, coach.id, view.id, since),
     closedSessions(db, coach.id, view.id, addDays(today, -DAYS.planned)),
+    sessionsWithTurnsHeld(db, coach.id, view.id, since),
     weightOn(db, coach.id, view.id, today),
     exposuresOf(db, coach.id, [view.id], addDays(today, -TREND.windowDays)),
     exclusionFactsOf(db, coach, view),
@@ -71,6 +66,9 @@ export async function loadData(
       .leftOut.filter(({ reason }) => reason === 'outlier' || reason === 'unit')
       .map(({ exercise, on }) => `${exercise} ${on}`),
   )
+  const held = new Map(
+    turned.map(({ id, prescribed }) => [id, turnsHeld(sessionDocument(prescribed))] as const),
+  )
   return {
     unit: ProfileContract.parse(profile?.profile).units,
     bodyKg,
@@ -78,6 +76,7 @@ export async function loadData(
       exposures: exposuresByExercise(
         sets.filter(({ exercise, on }) => !doubtful.has(`${exercise} ${on}`)),
         on => easy.has(on),
+        ({ sessionId, slot }) => slot && held.get(sessionId)?.get(slot),
       ),
       lastPlanned: lastPlannedIn(closed, easy),
     },

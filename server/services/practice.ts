@@ -5,7 +5,6 @@ import {
   type ClientId,
   clientId,
   failure,
-  groupedBy,
   isoWeekday,
   type PlainDate,
   type Result,
@@ -15,7 +14,8 @@ import {
 import type { PlanDocument } from '#core/plan/block'
 import { catalogueWith } from '#core/plan/catalogue'
 import { liftsBody } from '#core/plan/estimate'
-import { recentBest, splitByUse, exposureValue } from '#core/body/log'
+import { exposureValue, recentBest, setsByExercise, splitByUse } from '#core/body/log'
+import { turnsHeld } from '#core/plan/shorthand'
 import { TREND } from '#core/body/trend'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { datedSession, expandedBlock } from '#core/design/progress'
@@ -94,10 +94,10 @@ function historyOf(
     sets: rows.flatMap(({ id: sessionId, sets }) =>
       sets.map((set, at) => ({ ...set, sessionId, at })),
     ),
-    exposures: rows.flatMap(({ id: sessionId, on, sets }) =>
-      [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, own]) => {
+    exposures: rows.flatMap(({ id: sessionId, on, sets, prescribed }) =>
+      setsByExercise(sets, turnsHeld(prescribed)).flatMap(({ exercise, heldAs, sets: own }) => {
         const value = exposureValue(own)
-        return value ? [{ sessionId, exercise, on, ...value }] : []
+        return value ? [{ sessionId, exercise, on, heldAs, ...value }] : []
       }),
     ),
   }

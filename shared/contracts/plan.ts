@@ -75,6 +75,7 @@ const slot = z
     id: id.transform(slotId),
     exercise: id.transform(exerciseId),
     intent: IntentContract,
+    as: DoneAsContract.exactOptional(),
     credits: creditsContract.exactOptional(),
     scheme: SetSchemeContract,
     note: shortText.exactOptional(),

@@ -6,13 +6,13 @@ import {
   type ProposedTurns,
 } from '#core/design/turns'
 import { findSlot, withPart } from '#core/plan/block'
-import { requireExercise } from '#core/plan/catalogue'
 import {
   COVERAGE_STATES,
   coverageRowName,
   GROUP_NAMES,
   listed,
   slotName,
+  turnName,
   wholeRowName,
 } from '#core/words'
 import type { BlockPlace } from './blockPlace'
@@ -72,14 +72,15 @@ export function useBlockHeads({ passes, message }: BlockPlace) {
     message.value = 'The turns are in the block. Z takes them back.'
   }
   const proposed = computed(() =>
-    (proposal.value?.added ?? []).map(({ slot, exercise }) => {
+    (proposal.value?.added ?? []).map(turn => {
       const { plan, context } = store
-      const held = plan && findSlot(plan, slot)
+      const held = plan && findSlot(plan, turn.slot)
+      const name = context ? turnName(turn, context.catalogue) : ''
       return {
-        key: `${slot} ${exercise}`,
+        key: `${turn.slot} ${name}`,
         words:
           held && context
-            ? `Day ${held.day + 1}: ${slotName(held.slot, context.catalogue)} and ${requireExercise(context.catalogue, exercise).name} take turns`
+            ? `Day ${held.day + 1}: ${slotName(held.slot, context.catalogue)} and ${name} take turns`
             : '',
       }
     }),

@@ -15,6 +15,8 @@ export interface DatedValue {
   readonly tired?: number | null
   /** How the station was set up, where it was said that day. */
   readonly setUp?: SetUp | undefined
+  /** How it was held or set up for its turn, in words; null or left out where it was as usual. */
+  readonly heldAs?: string | null
 }
 
 export const LEFT_OUT = [

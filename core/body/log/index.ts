@@ -9,7 +9,7 @@ export {
 export type { SessionFacts, SessionState } from './sessionState'
 export { BODY_SIDES, LAPSE_WORDS, SET_LAPSES } from './loggedSet'
 export type { BodySide, LoggedSet, SetLapse } from './loggedSet'
-export { exposuresByExercise } from './exposures'
+export { exposuresByExercise, movementKey, setsByExercise } from './exposures'
 export type { Exposure } from './exposures'
 export { ASSUMED_RIR, exposureValue, setEstimate, trendValue } from './trendPoint'
 export type { ExposureValue, TrendPoint } from './trendPoint'

@@ -35,6 +35,22 @@ describe('lines', () => {
       { on: '2026-02-09', words: 'bench 45°' },
     ])
   })
+  test('what was held otherwise for its turn lies on a line of its own, and changes no set-up', () => {
+    const facing = (week: number, setUp?: SetUp) => ({
+      ...value(week, 26, setUp),
+      heldAs: 'palms facing',
+    })
+    const values = [
+      value(0, 20, { bench: 45 }),
+      facing(1),
+      value(2, 20),
+      facing(3, { bench: 60 }),
+      value(4, 20, { bench: 45 }),
+      facing(5),
+    ]
+    expect(trendPointsOf(values, FROM).map(({ line = 0 }) => line)).toEqual([0, 1, 0, 1, 0, 1])
+    expect(setUpChanges(values)).toEqual([])
+  })
   test('the first word about the set-up changes nothing', () => {
     expect(setUpChanges([value(0, 20), value(1, 20, { seat: 4 })])).toEqual([])
     expect(setUpChanges([value(0, 20), value(1, 20)])).toEqual([])

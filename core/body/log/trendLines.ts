@@ -15,23 +15,36 @@ interface Placed<One> {
   /** Said here, and otherwise than before. */ readonly change: string | null
 }
 
+/** The number of a line; the first word about a set-up names the line that lay there without one. */
+function lineOf(lines: string[], way: string, setUp: string): number {
+  const [bare, named] = [`${way}|`, `${way}|${setUp}`]
+  if (!lines.includes(named)) {
+    const unnamed = lines.indexOf(bare)
+    if (unnamed >= 0) lines[unnamed] = named
+    else lines.push(named)
+  }
+  return lines.indexOf(named)
+}
+
 /** Lines of one exercise: what was said of its set-up holds until something else is; the same again is the same line. */
 export function placedLines<One extends DatedValue>(
   values: readonly One[],
 ): readonly Placed<One>[] {
   const lines: string[] = []
-  let now = ''
+  // What takes its turn held otherwise goes by its own words; the others know nothing of them.
+  const said = new Map<string, string>()
   return [...values]
     .sort((a, b) => a.on.localeCompare(b.on))
     .map(value => {
-      const said = setUpText(value.setUp)
+      const way = value.heldAs ?? ''
+      const before = said.get(way) ?? ''
+      const told = setUpText(value.setUp)
       // Before anything was said there is nothing to tell it from.
-      const change = said !== '' && now !== '' && said !== now ? said : null
-      if (said !== '') {
-        if (!lines.includes(said)) lines.push(said)
-        now = said
-      }
-      return { value, line: Math.max(0, lines.indexOf(now)), change }
+      const change = told !== '' && before !== '' && told !== before ? told : null
+      const now = told === '' ? before : told
+      said.set(way, now)
+      const line = lineOf(lines, way, now)
+      return { value, line, change }
     })
 }
 

@@ -5,6 +5,7 @@ import { shareOfLoad } from '../progress'
 import { doneBySet, isUnder } from './done'
 import { carefulOneRep, followed, type Standing, toldBack } from './followed'
 import { type Case, heaviestIn, middleOf, workingExposures } from './loadCase'
+import { plannedKey } from './movementOf'
 import { placesOf } from './places'
 import type { LoadReason } from './reason'
 import type { Scale } from './scale'
@@ -220,7 +221,7 @@ export function namedAnew({
   scale,
 }: Case) {
   if (shape.named === undefined || isDeload) return undefined
-  const then = lastPlanned.get(slot.id)
+  const then = lastPlanned.get(plannedKey(slot))
   if (!then) return isUnderAny(exposures, slot.id) ? undefined : ('as_planned' as const)
   const named = shapeOf(placesOf(then, basis.context, scale.unit, on)).named
   return named === shape.named ? undefined : ('new_plan' as const)

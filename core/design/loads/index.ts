@@ -1,6 +1,7 @@
 export { blockLoadSessions, isEasier, loadKey, loadsInPass, stepsOf } from './fromBlock'
 export { loadsAhead, MOST_EXPOSURES } from './loadsAhead'
 export type { LoadHistory, LoadSession } from './loadsAhead'
+export { movementOf, plannedKey } from './movementOf'
 export { nextTime } from './nextTime'
 export type { NextChange, NextTime } from './nextTime'
 export { withMovedWeights } from './moved'

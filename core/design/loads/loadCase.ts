@@ -9,6 +9,7 @@ import type { Slot } from '../../plan/session'
 import { loadRuleOf } from '../progress'
 import { doneBySet, isUnder } from './done'
 import type { Terms } from './followed'
+import { movementOf } from './movementOf'
 import { aimedEnd, type Place, placesOf } from './places'
 import { type Scale, scaleOf } from './scale'
 import { type Shape, shapeOf } from './shape'
@@ -30,8 +31,8 @@ export interface Known {
   /** Exposures of the exercise before the day, the oldest first. */
   readonly exposures: readonly Exposure[]
   readonly lastWorked: ReadonlyMap<Group, PlainDate>
-  /** Slots as they were planned when they were last done in working days. */
-  readonly lastPlanned: ReadonlyMap<SlotId, Slot>
+  /** Slots as they were planned when they were last done in working days, by place and movement. */
+  readonly lastPlanned: ReadonlyMap<string, Slot>
   readonly isDeload: boolean
   /** A step heavier or a twentieth lighter by the coach's wish. */
   readonly step?: 'up' | 'down' | undefined
@@ -89,7 +90,7 @@ function sameAim(
   const own: SlotId[] = []
   const others: SlotId[] = []
   for (const other of lastPlanned.values()) {
-    if (other.exercise !== slot.exercise || other.intent !== slot.intent) continue
+    if (movementOf(other) !== movementOf(slot) || other.intent !== slot.intent) continue
     const then = referenceRange(other, basis, on)
     const isAlike = then !== undefined && Math.abs(middleOf(then) - middleOf(range)) < OTHER_AIM
     ;(isAlike ? own : others).push(other.id)

@@ -4,6 +4,7 @@ import { directGroups, type Group, requireExercise } from '../../plan/catalogue'
 import { kilogramsOf } from '../../plan/estimate'
 import { intentFor, type PlanContext } from '../../plan/method'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
+import { movementOf, plannedKey } from './movementOf'
 import { placesOf } from './places'
 import type { LoadBasis } from './loadCase'
 import type { SlotLoads } from './reason'
@@ -29,15 +30,16 @@ export interface LoadSession {
 
 /** What was done before. */
 export interface LoadHistory {
+  /** By movement. */
   readonly exposures: ReadonlyMap<string, readonly Exposure[]>
-  /** Slots as they were planned when they were last done in working days. */
-  readonly lastPlanned: ReadonlyMap<SlotId, Slot>
+  /** Slots as they were planned when they were last done in working days, by place and movement. */
+  readonly lastPlanned: ReadonlyMap<string, Slot>
 }
 
 /** What is known while going through the sessions; each one adds what was planned as if it were done. */
 interface Course {
   readonly exposures: Map<string, Exposure[]>
-  readonly lastPlanned: Map<SlotId, Slot>
+  readonly lastPlanned: Map<string, Slot>
   readonly lastWorked: Map<Group, PlainDate>
 }
 
@@ -52,9 +54,10 @@ function groupsOf(exercise: string, intent: string | null, context: PlanContext)
 
 function courseFrom({ exposures, lastPlanned }: LoadHistory, context: PlanContext): Course {
   const lastWorked = new Map<Group, PlainDate>()
-  for (const [exercise, own] of exposures) {
+  for (const own of exposures.values()) {
     const latest = own.at(-1)
-    if (!latest) continue
+    const exercise = latest?.sets[0]?.exercise
+    if (!latest || exercise === undefined) continue
     for (const group of groupsOf(exercise, null, context)) {
       const known = lastWorked.get(group)
       if (!known || known < latest.on) lastWorked.set(group, latest.on)
@@ -117,14 +120,14 @@ function goOn(
     course.lastWorked.set(group, session.on)
   if (!loads) return
   const places = placesOf(slot, context, loads.unit, session.on)
-  const own = course.exposures.get(slot.exercise) ?? []
+  const own = course.exposures.get(movementOf(slot)) ?? []
   own.push({
     on: session.on,
     sets: places.map((place, at) => asPlanned(slot, loads, at, place)),
     ...(session.isDeload && { isEasy: true }),
   })
-  course.exposures.set(slot.exercise, own)
-  if (!session.isDeload) course.lastPlanned.set(slot.id, slot)
+  course.exposures.set(movementOf(slot), own)
+  if (!session.isDeload) course.lastPlanned.set(plannedKey(slot), slot)
 }
 
 /**
@@ -147,7 +150,7 @@ export function loadsAhead(
     const slots = sessionSlots(session.content)
     const own = new Map<SlotId, SlotLoads>()
     const loads = slots.map(slot => {
-      const before = latestBefore(course.exposures.get(slot.exercise) ?? [], session.on)
+      const before = latestBefore(course.exposures.get(movementOf(slot)) ?? [], session.on)
       const known = slotLoads(
         slot,
         {

@@ -10,12 +10,19 @@ import {
   turnsIn,
   withTurn,
 } from '../../plan/block'
-import { ARM_GROUPS, monthsFor, requireExercise } from '../../plan/catalogue'
+import {
+  ARM_GROUPS,
+  type Equipment,
+  type Exercise,
+  isPossibleWith,
+  monthsFor,
+  requireExercise,
+} from '../../plan/catalogue'
 import { intentFor, type PlanContext } from '../../plan/method'
 import { mainGroup } from '../../plan/minutes'
 import { daySlots } from '../../plan/rotation'
 import { suitsRole, type Slot } from '../../plan/session'
-import { orderedText } from '../../plan/scheme'
+import { type DoneAs, orderedText, workStages } from '../../plan/scheme'
 import {
   type CoverageLine,
   linesOfSums,
@@ -102,7 +109,27 @@ function placeSums(plan: PlanDocument, context: PlanContext) {
   return { average, withOne }
 }
 
-/** Exercises that may take turns with a place: possible, kind enough to the joints, within the client's months. */
+/** Hands turned on what lets them turn: a dumbbell by itself, a cable on a rope. Turning the palms down loads the wrist and is left to the coach. */
+const PALMS_FACING: readonly (readonly [Equipment, DoneAs])[] = [
+  ['dumbbell', { grip: 'neutral' }],
+  ['cable', { grip: 'neutral', attachment: 'rope' }],
+]
+
+/** The same curl with the palms facing, where nothing is said of its grip and its station allows it. */
+function heldOtherwise(
+  slot: Slot,
+  exercise: Exercise,
+  { client }: PlanContext,
+  by: Alternation['by'],
+): readonly Alternation[] {
+  const found = PALMS_FACING.find(([piece]) => exercise.equipment.includes(piece))
+  const isSaid = slot.scheme.runs.flatMap(workStages).some(({ grip }) => grip !== undefined)
+  const isOpen = exercise.pattern === 'curl' && !isSaid && !slot.credits
+  if (!found || !isOpen || !isPossibleWith(exercise, client.equipment)) return []
+  return [{ slot: slot.id, exercise: slot.exercise, intent: slot.intent, as: found[1], by }]
+}
+
+/** Exercises that may take turns with a place, and its own held otherwise: possible, kind enough to the joints, within the client's months. */
 function candidates(
   plan: PlanDocument,
   context: PlanContext,
@@ -113,7 +140,8 @@ function candidates(
     const group = mainGroup(slot, exercise, context)
     const isArm = ARM_GROUPS.some(arm => arm === group)
     if (exercise.kind !== 'isolation' || !isArm || slot.isHeld) return []
-    return choicesForSlot(plan, context, slot.id).flatMap(({ exercise: id, intent }) => {
+    const others = choicesForSlot(plan, context, slot.id)
+    const taken = others.flatMap(({ exercise: id, intent }): Alternation[] => {
       const other = requireExercise(context.catalogue, id)
       const purpose = intentFor(context, other, intent)
       const fits =
@@ -123,6 +151,7 @@ function candidates(
         suitsRole(slot.role, other, purpose)
       return fits ? [{ slot: slot.id, exercise: exerciseId(id), intent, by }] : []
     })
+    return [...heldOtherwise(slot, exercise, context, by), ...taken]
   })
 }
 

@@ -171,6 +171,24 @@ describe('turns that fill what is missed', () => {
     for (const [at, { over }] of made.after.entries())
       expect(Math.abs(over.share - lines[at]!.over.share)).toBeLessThan(0.12)
   })
+  test('the same curl with the palms facing comes before a movement that is new', () => {
+    const pull = written('pull', 'cable_curl 4 x 12, rir 2', 'incline_dumbbell_curl 3 x 10, rir 2')
+    const of = { ...planIn(7, pull), startsOn: plan.startsOn, passes: 8 }
+    const { added, before, after } = proposedTurns(of, context)
+    expect(added).toMatchObject([
+      { exercise: 'cable_curl', as: { grip: 'neutral', attachment: 'rope' } },
+    ])
+    const neutral = (lines: typeof before) =>
+      lines.find(({ row }) => 'grip' in row && row.grip === 'neutral')!.over.state
+    expect([neutral(before), neutral(after)]).toEqual(['hollow', 'full'])
+  })
+  test.each([
+    ['a grip that is said stays', 'cable_curl 4 x 12 palms up, rir 2'],
+    ['a bar does not turn', 'barbell_curl 4 x 12, rir 2'],
+  ])('%s', (_, line) => {
+    const of = { ...planIn(7, written('pull', line)), startsOn: plan.startsOn, passes: 8 }
+    expect(proposedTurns(of, context).added.filter(({ as }) => as)).toEqual([])
+  })
   test('each choice keeps three exposures: a short block gets none', () =>
     expect(proposedTurns({ ...plan, passes: 5 }, context).added).toEqual([]))
   test('nothing the client cannot do or that loads a sore joint harder', () => {

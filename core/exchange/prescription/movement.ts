@@ -1,4 +1,5 @@
 import { exerciseId, remembered } from '../../base'
+import { movementOf } from '../../design/loads'
 import type { SheetMovement } from '../../follow/sheet'
 import { CAUTIONS, cueLines, type Exercise, type Intent, JOINTS } from '../../plan/catalogue'
 import { barOf, loadGrid, saidAmount, topOf } from '../../plan/estimate'
@@ -31,11 +32,11 @@ function scaleWords({ loadBasis }: Exercise, slot?: Slot): string {
 }
 
 function lastTime(
-  exercise: string,
+  movement: string,
   { log, on }: SheetQuestion,
   unit: WeightUnit,
 ): SheetMovement['last'] {
-  const last = log.get(exercise)?.findLast(exposure => exposure.on < on)
+  const last = log.get(movement)?.findLast(exposure => exposure.on < on)
   if (!last) return null
   const amount = (kg: number | null) => (kg === null ? null : saidAmount(kg, unit))
   return {
@@ -121,7 +122,7 @@ export function movement(
   return {
     ...toldOf(exercise, intent, question.context),
     scale: scaleFor(exercise, unit, question, slot),
-    last: lastTime(exercise.id, question, unit),
+    last: lastTime(slot?.exercise === exercise.id ? movementOf(slot) : exercise.id, question, unit),
     setUp: {
       fields: setUpFieldsOf(exercise),
       planned: (slot && sharedControls(slot.scheme).shared.setUp) ?? null,

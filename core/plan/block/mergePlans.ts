@@ -87,16 +87,11 @@ function wholeRotation(base: PlanDocument, mine: PlanDocument, theirs: PlanDocum
 
 /** Every other field from whoever changed it. */
 function taken<Value extends object>(base: Value, mine: Value, theirs: Value): Value {
-  const keys = new Set([...Object.keys(base), ...Object.keys(mine), ...Object.keys(theirs)]) as Set<
-    keyof Value
-  >
-  const merged = { ...mine }
-  for (const key of keys) {
-    if (!same(mine[key], base[key])) continue
-    if (key in theirs) merged[key] = theirs[key]
-    else delete merged[key]
-  }
-  return merged
+  const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]) as Set<keyof Value>
+  const from = (key: keyof Value) => (same(mine[key], base[key]) ? theirs : mine)
+  const merged: Partial<Value> = {}
+  for (const key of keys) if (key in from(key)) merged[key] = from(key)[key]
+  return merged as Value
 }
 
 function rest(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): PlanDocument {

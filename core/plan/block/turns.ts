@@ -53,6 +53,7 @@ export function slotTaken(slot: Slot, { exercise, intent, as }: Alternation): Sl
     ...(isSame && intent === slot.intent ? slot : bare),
     exercise,
     intent,
+    ...(as && { as }),
     scheme: as ? doneAs(scheme, as) : scheme,
   }
 }

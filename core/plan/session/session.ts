@@ -1,7 +1,7 @@
 import type { SlotRole } from './slotRole'
 import type { ExerciseId, GroupingId, SessionId, SlotId } from '../../base'
 import type { Credits } from '../catalogue'
-import type { Rest, SetScheme } from '../scheme'
+import type { DoneAs, Rest, SetScheme } from '../scheme'
 
 /** One exercise planned in a session. */
 export interface Slot {
@@ -9,6 +9,8 @@ export interface Slot {
   readonly exercise: ExerciseId
   /** The purpose it is done with; null is the exercise's default. */
   readonly intent: string | null
+  /** Held or set up otherwise than the place has it, where it takes its turn so; its loads and trend are its own. */
+  readonly as?: DoneAs
   /** Credits that hold in this slot only, replacing those of the intent whole; heads follow the intent. */
   readonly credits?: Credits
   readonly scheme: SetScheme

@@ -1,4 +1,5 @@
-import { assert, failure, type Result, success } from '../../base'
+import { assert, failure, type Result, type SlotId, success } from '../../base'
+import { type Session, sessionSlots, type Slot } from '../session'
 import { type DoneAs, doneAs, sharedControls } from '../scheme'
 import { formatScheme, parseScheme } from './scheme'
 import type { ShorthandProblem } from './problem'
@@ -34,6 +35,18 @@ export function parseDoneAs(text: string): Result<DoneAs, ShorthandProblem> {
         expected: ['a grip', 'a width', 'a handle', 'a set-up such as bench 45'],
       })
 }
+
+/** How a place is held or set up for its turn, in words; null where it is as usual. */
+export const heldAs = ({ as }: Slot): string | null => (as ? formatDoneAs(as) : null)
+
+/** Places of a session that are held or set up otherwise because it is their turn, in words. */
+export const turnsHeld = (session: Session): ReadonlyMap<SlotId, string> =>
+  new Map(
+    sessionSlots(session).flatMap(slot => {
+      const words = heldAs(slot)
+      return words ? [[slot.id, words] as const] : []
+    }),
+  )
 
 /** The same in words; empty where it is as usual. */
 export const formatDoneAs = (as: DoneAs): string =>

@@ -7,5 +7,5 @@ export {
   parseGrouping,
   parseSession,
 } from './session'
-export { formatDoneAs, parseDoneAs } from './doneAs'
+export { formatDoneAs, heldAs, parseDoneAs, turnsHeld } from './doneAs'
 export type { ShorthandProblem } from './problem'

@@ -1,5 +1,6 @@
 import { type ClientId, type CoachId, groupedBy } from '#core/base'
-import { exposureValue } from '#core/body/log'
+import { exposureValue, setsByExercise } from '#core/body/log'
+import { turnsHeld } from '#core/plan/shorthand'
 import { adjustmentKey } from '#core/follow/review'
 import type { ClientDocument } from '#shared/contracts/clientDocument'
 import type { Profile } from '#shared/contracts/profile'
@@ -22,6 +23,7 @@ import {
   messages,
   painReports,
 } from '../schema'
+import { sessionDocument } from '../documents'
 
 const isoOrNull = (at: Date | null) => at?.toISOString() ?? null
 
@@ -308,13 +310,15 @@ function exposuresIn({ sessions, measurements: measured }: ClientDocument) {
   const weightOn = (on: string) => weighed.filter(one => one.on <= on).at(-1)?.value ?? null
   return sessions
     .filter(({ finishedAt }) => finishedAt !== null)
-    .flatMap(({ id, on, sets }) =>
-      [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
-        const value = exposureValue(
-          [...done].sort((a, b) => a.set - b.set || a.stage - b.stage || a.at - b.at),
-          weightOn(on),
-        )
-        return value ? [{ sessionId: id, exercise, on, ...value }] : []
-      }),
+    .flatMap(({ id, on, sets, prescribed }) =>
+      setsByExercise(sets, turnsHeld(sessionDocument(prescribed))).flatMap(
+        ({ exercise, heldAs, sets: done }) => {
+          const value = exposureValue(
+            [...done].sort((a, b) => a.set - b.set || a.stage - b.stage || a.at - b.at),
+            weightOn(on),
+          )
+          return value ? [{ sessionId: id, exercise, on, heldAs, ...value }] : []
+        },
+      ),
     )
 }

@@ -52,6 +52,26 @@ export function closedSessions(
     .orderBy(desc(datedSessions.on), desc(datedSessions.place))
 }
 
+/** Sessions since a day in which something was held or set up otherwise for its turn, as they were prescribed. */
+export function sessionsWithTurnsHeld(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  since: PlainDate,
+) {
+  return db
+    .select({ id: datedSessions.id, prescribed: datedSessions.prescribed })
+    .from(datedSessions)
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
+        gte(datedSessions.on, since),
+        sql`${datedSessions.prescribed} @? '$.groupings[*].slots[*].as'`,
+      ),
+    )
+}
+
 /** The latest weigh-in up to a day; null where there is none. Units: kg. */
 export async function weightOn(
   db: Pick<Database, 'select'>,

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import { type ClientId, type CoachId, groupedBy, type PlainDate } from '#core/base'
+import type { ClientId, CoachId, PlainDate } from '#core/base'
 import { kilogramsOf, saidAmount } from '#core/plan/estimate'
-import { type LoggedSet, exposureValue } from '#core/body/log'
+import { type LoggedSet, exposureValue, setsByExercise } from '#core/body/log'
+import { turnsHeld } from '#core/plan/shorthand'
 import type { LogEntry, LogWord, SetPlace, SetWord } from '#core/follow/sheet'
 import { and, asc, eq, gte, inArray, isNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
+import { sessionDocument } from '../documents'
 import { weightOn } from './loadLog'
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
@@ -111,6 +113,7 @@ export async function renewExposures(
       clientId: datedSessions.clientId,
       on: datedSessions.on,
       finishedAt: datedSessions.finishedAt,
+      prescribed: datedSessions.prescribed,
     })
     .from(datedSessions)
     .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.id, session)))
@@ -123,9 +126,12 @@ export async function renewExposures(
   const tired = await droppedExposures(tx, coachId, session)
   const bodyKg = await weightOn(tx, coachId, of.clientId, of.on)
   const about = { coachId, sessionId: session, clientId: of.clientId, on: of.on }
-  const rows = [...groupedBy(sets, ({ exercise }) => exercise)].flatMap(([exercise, done]) => {
+  const held = turnsHeld(sessionDocument(of.prescribed))
+  const rows = setsByExercise(sets, held).flatMap(({ exercise, heldAs, sets: done }) => {
     const value = exposureValue(done, bodyKg)
-    return value ? [{ ...about, exercise, tired: tired.get(exercise) ?? null, ...value }] : []
+    return value
+      ? [{ ...about, exercise, tired: tired.get(exercise) ?? null, heldAs, ...value }]
+      : []
   })
   if (rows.length > 0) await tx.insert(exposures).values(rows)
 }

@@ -79,6 +79,7 @@ export async function exposuresOf(
       repsToFailure: exposures.repsToFailure,
       sets: exposures.sets,
       tired: exposures.tired,
+      heldAs: exposures.heldAs,
     })
     .from(exposures)
     .where(

@@ -129,6 +129,8 @@ export const exposures = pgTable(
     sets: jsonb('sets').$type<readonly SetValue[]>(),
     /** Fatigue over capacity of its muscle before the session; null where nobody reckoned it. */
     tired: real('tired'),
+    /** How it was held or set up for its turn, in words; null where it was as usual. */
+    heldAs: text('held_as'),
   },
   table => [
     primaryKey({ columns: [table.coachId, table.sessionId, table.exercise] }),

@@ -1,0 +1,1 @@
+ALTER TABLE "exposures" ADD COLUMN "held_as" text;
