@@ -5,6 +5,7 @@ import { formatDay } from '#core/words'
 const { clientId } = defineProps<{ clientId: string }>()
 const { chosen, known, leave } = useChosenBlock(clientId)
 const store = usePlanStore()
+const isDraft = computed(() => store.plan?.draft !== undefined)
 const today = useToday()
 const route = useRoute()
 const block = computed(() => {
@@ -27,11 +28,14 @@ async function back(): Promise<void> {
       {{
         block
           ? block.startsOn > today
-            ? `Ahead: ${block.title}, from ${formatDay(block.startsOn)}`
+            ? `${isDraft ? 'Draft' : 'Ahead'}: ${block.title}, from ${formatDay(block.startsOn)}`
             : `Behind: ${block.title}, from ${formatDay(block.startsOn)}`
           : 'Another block'
       }}
     </bdi>
+    <span v-if="isDraft" class="text-ink2"
+      >Exercises of the block before; what you change makes it a plan.</span
+    >
     <button type="button" class="control" @click="back">To today’s block</button>
   </p>
 </template>

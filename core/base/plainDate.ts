@@ -23,9 +23,12 @@ export function plainDate(text: string): PlainDate {
 
 /** The day `days` later (earlier when negative). UTC inside, so no clock change can shift it. */
 export function addDays(date: PlainDate, days: number): PlainDate {
-  return plainDate(
-    new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10),
-  )
+  const text = new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY)
+    .toISOString()
+    .slice(0, 10)
+  // A day that was reckoned exists; only its year may have five figures.
+  assert(SHAPE.test(text), `not a calendar day: ${text}`)
+  return text as PlainDate
 }
 
 /** Whole days from one day to another; negative when `to` is earlier. */

@@ -21,6 +21,8 @@ const CHANGE_KINDS = {
   next_block: { did: 'next block begun', place: 'Block' },
   seam: { did: 'seam moved', place: 'Season' },
   soft_start: { did: 'fix at a seam', place: 'Season' },
+  draft_terms: { did: 'change of a draft', place: 'Season' },
+  draft_made: { did: 'draft made a plan', place: 'Season' },
   targets: { did: 'targets', place: 'Targets' },
   profile: { did: 'profile', place: 'Profile' },
   method: { did: 'method followed', place: 'Split' },

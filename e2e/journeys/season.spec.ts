@@ -115,6 +115,23 @@ test('a year is planned in one form, in well under two minutes', async ({ page, 
   expect(Date.now() - started).toBeLessThan(120_000)
   await expect(page.getByRole('button', { name: /^Ribs/ })).toBeVisible()
   await expect(page.getByRole('listitem').getByRole('button')).toHaveCount(before + many)
+
+  // They are drafts: how far the sets go is decided here, a mistake is told at once.
+  await page.getByRole('button', { name: /^Ribs.*draft, in / }).click()
+  const draft = page.getByRole('region', { name: 'Draft: Ribs' })
+  const end = draft.getByLabel('Triceps, sets at the draft’s end')
+  await end.fill('400')
+  await end.press('Enter')
+  await expect(page.getByText(/^Triceps: sets per 7 days from/)).toBeVisible()
+  await end.fill('14')
+  await end.press('Enter')
+  await expect(page.getByText('Kept.')).toBeVisible()
+  await expect(end).toHaveValue('14')
+  // Opened, it says so; one key makes it a plan, one takes that back.
+  await page.getByRole('button', { name: 'Make it a plan' }).click()
+  await expect(draft).toHaveCount(0)
+  await page.keyboard.press('z')
+  await expect(draft).toBeVisible()
 })
 
 test('a seam moves by keys, a block that jumps begins lower, and both are taken back', async ({

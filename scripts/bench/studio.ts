@@ -11,7 +11,7 @@ import { rosterStudio } from './rosterStudio'
 const OTHERS = 40
 const BLOCKS = 40
 const WEEKS_EACH = 6
-const READS = 20
+const READS = 60
 
 const sorted = (samples: readonly number[]) => [...samples].sort((a, b) => a - b)
 const at = (samples: readonly number[], share: number) =>

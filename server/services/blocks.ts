@@ -75,7 +75,8 @@ export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Resul
     clientId: owner.clientId,
     clientName: name,
     version: block.version,
-    plan: block.plan,
+    // A draft is as it is shown: fitted from the block before.
+    plan: found.value.block?.plan ?? block.plan,
     context: contextWith(method, facts, catalogueWith(library)),
   })
 }
@@ -129,6 +130,17 @@ function stops(
     .map(findingSentence)
 }
 
+const stillDraft = ({ title }: PlanDocument): Problem => ({
+  kind: 'invalid',
+  errors: [
+    {
+      pointer: '/pass',
+      kind: 'custom',
+      detail: `${title} is a draft. Make it a plan first: on Season, M.`,
+    },
+  ],
+})
+
 /** Sends one going through the rotation: from then on those sessions are what was prescribed. */
 export async function send(
   coach: Coach,
@@ -138,6 +150,7 @@ export async function send(
   const opened = await openedBlock(coach, blockId)
   if (!opened.ok) return opened
   const { plan, context } = opened.value
+  if (plan.draft) return failure(stillDraft(plan))
   const before = await sentRows(coach, blockId)
   const own = expandedAfter(plan, context, before, serverToday()).passes[pass]
   if (!own)
@@ -186,7 +199,7 @@ export async function send(
 }
 
 /** The plan with the weights it names moved along with the log, so that the next block goes on from there. */
-async function withWeightsOfLog(
+export async function withWeightsOfLog(
   coach: Coach,
   id: ClientId,
   plan: PlanDocument,
@@ -255,6 +268,16 @@ function followed(
   return success(cut === plan ? null : cut)
 }
 
+const asBegun = (
+  begun: PlanDocument,
+  emphasis: NonNullable<PlanDocument['emphasis']>,
+  isDraft: boolean,
+): PlanDocument => ({
+  ...begun,
+  ...(Object.keys(emphasis).length > 0 && { emphasis }),
+  ...(isDraft && { draft: {} }),
+})
+
 /** Puts the next block behind one, from its rotation, with priorities of its own. The running one goes on to its end. */
 export async function startNextBlock(
   coach: Coach,
@@ -273,7 +296,7 @@ export async function startNextBlock(
     { ...body, newId: randomUUID },
   )
   const emphasis = { ...plan.emphasis, ...wanted }
-  const next = Object.keys(emphasis).length > 0 ? { ...begun, emphasis } : begun
+  const next = asBegun(begun, emphasis, body.isDraft === true)
   const line = await blocksOf(database(), coach.id, clientId)
   const cut = followed(line, blockId, plan, next, body.isCut)
   if (!cut.ok) return cut

@@ -8,7 +8,7 @@ import {
   success,
 } from '#core/base'
 import { learnedTimes } from '#core/body/times'
-import { sessionsCarried } from '#core/design/progress'
+import { fittedLine, sessionsCarried } from '#core/design/progress'
 import { blockBefore, type PlanDocument, withEmphasis } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import type { ClientView } from '#shared/contracts/client'
@@ -16,7 +16,7 @@ import type { Problem } from '#shared/contracts/problem'
 import { currentTime, serverToday } from '../clock'
 import { database } from '../db/database'
 import { readOnce } from '../db/documents'
-import { planBefore } from '../db/queries/blocks'
+import { blocksOf, planBefore } from '../db/queries/blocks'
 import { clientOf } from '../db/queries/clients'
 import { clearancesOf, painReportsOf } from '../db/queries/health'
 import { doneSince, timedSessions } from '../db/queries/clientLog'
@@ -42,16 +42,34 @@ interface Meant {
 
 const sameFacts = readOnce((facts: ClientFacts) => facts)
 
+type Found = NonNullable<Awaited<ReturnType<typeof clientOf>>>
+
 /** What the block before leaves in the body for the one that is looked at. */
 function carriedFacts(
-  { block, method }: NonNullable<Awaited<ReturnType<typeof clientOf>>>,
+  { block, method }: Pick<Found, 'block' | 'method'>,
   facts: ClientFacts,
-  before: PlanDocument | null | undefined,
+  before: PlanDocument | undefined,
   settings: StudioSettings,
 ): Pick<ClientFacts, 'carried'> {
   const carried =
     block && before ? sessionsCarried(before, block.plan, contextIn(settings, method, facts)) : []
   return carried.length > 0 ? { carried } : {}
+}
+
+/** The block that is looked at and the one before it; a draft is as it fits behind the block before. */
+async function laidOut(
+  coach: Coach,
+  { id, block, method }: Found,
+  facts: ClientFacts,
+  settings: StudioSettings,
+): Promise<{ readonly block: Found['block']; readonly before: PlanDocument | undefined }> {
+  const db = database()
+  const before = block ? await planBefore(db, coach.id, id, block.plan.startsOn) : undefined
+  if (!block || (!block.plan.draft && !before?.draft)) return { block, before }
+  const line = fittedLine(await blocksOf(db, coach.id, id), contextIn(settings, method, facts))
+  const at = line.findIndex(held => held.id === block.id)
+  const own = line[at]
+  return { block: own ? { ...block, plan: own.plan } : block, before: line[at - 1]?.plan }
 }
 
 /** One client with the block of today, or a certain one of hers; another coach's client is not found. */
@@ -72,13 +90,12 @@ export async function client(
   ])
   if (!found) return failure({ kind: 'not-found', what: 'client' })
   if (block && !found.block) return failure({ kind: 'not-found', what: 'block' })
-  const before =
-    found.block && (await planBefore(db, coach.id, clientId, found.block.plan.startsOn))
   // As the season reads it: with what hurts, and without the emphasis of this block.
   const bare = sameFacts(
     withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
   )
-  const own = found.block ? withEmphasis(bare, found.block.plan) : bare
+  const { block: held, before } = await laidOut(coach, found, bare, settings)
+  const own = held ? withEmphasis(bare, held.plan) : bare
   const times = learnedTimes(timed)
   return success({
     ...found,
@@ -88,9 +105,9 @@ export async function client(
       ...own,
       ...(done.sessions >= LEAST_SESSIONS && { doneExercises: done.exercises }),
       ...(times && { times }),
-      ...carriedFacts(found, bare, before, settings),
+      ...carriedFacts({ ...found, block: held }, bare, before, settings),
     }),
-    block: found.block && { ...found.block, savedAt: found.block.savedAt.toISOString() },
+    block: held && { ...held, savedAt: held.savedAt.toISOString() },
     before: before ? blockBefore(before) : null,
   })
 }

@@ -8,6 +8,7 @@ import {
 } from '#core/base'
 import { blockState, type PlanDocument } from '#core/plan/block'
 import type { PlanContext } from '#core/plan/method'
+import { fittedLine } from '#core/design/progress'
 import { keptOn, seamMoved, type SeasonLine, softStart } from '#core/follow/season'
 import {
   keptOnEffects,
@@ -115,13 +116,14 @@ async function fixesOf(
     seasonContext(coach, owner.clientId, today),
   ])
   if (!context.ok) return context
-  const at = line.findIndex(({ id }) => id === blockId)
-  const [before, own] = [line[at - 1], line[at]]
+  const fitted = fittedLine(line, context.value)
+  const at = fitted.findIndex(({ id }) => id === blockId)
+  const [before, own] = [fitted[at - 1], fitted[at]]
   if (!own) return failure(NOT_FOUND)
   const isAhead = blockState(own.plan, today) === 'ahead'
   return success({
     version: own.version,
-    fixes: before && isAhead ? fixesAt(before, own, context.value, line[at - 2]?.plan) : {},
+    fixes: before && isAhead ? fixesAt(before, own, context.value, fitted[at - 2]?.plan) : {},
   })
 }
 
@@ -145,6 +147,9 @@ export async function seamFixes(
   })
 }
 
+/** What was mended by hand is a plan, no draft any more. */
+const asPlan = ({ draft: _, ...plan }: PlanDocument): PlanDocument => plan
+
 /** Takes a fix into the plan, as one step. */
 export async function takeSeamFix(
   coach: Coach,
@@ -159,6 +164,6 @@ export async function takeSeamFix(
     return failure(
       refused('/fix', 'There is nothing to mend so at this seam any more. Look at it again.'),
     )
-  const saved = await savePlan(coach, { blockId, version, plan: found.plan })
+  const saved = await savePlan(coach, { blockId, version, plan: asPlan(found.plan) })
   return saved.ok ? success({ version: saved.value.version }) : saved
 }

@@ -2,7 +2,7 @@ import { blockId } from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
 import { MODES } from '#core/plan/method'
 import { z } from 'zod'
-import { PlainDateContract, SessionContract } from './plan'
+import { EndsContract, PlainDateContract, SessionContract } from './plan'
 import { LIMITS } from './limits'
 
 /** Sends one going through the rotation to the client; `again` replaces what she has of it and has not done. */
@@ -41,7 +41,18 @@ export const NextBlockBody = z.strictObject({
   modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
   /** Where the running block would still go on, it ends earlier. */
   isCut: z.boolean().default(false),
+  /** Only emphasis and days are decided; the exercises go on being those of the block before. */
+  isDraft: z.boolean().exactOptional(),
 })
+/** What is decided of a draft. */
+export const DraftBody = z.strictObject({
+  version: z.int().min(1),
+  modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
+  ends: EndsContract,
+})
+/** A draft becomes a plan, fitted from the block before as it is now. */
+export const DraftMadeBody = z.strictObject({ version: z.int().min(1) })
+export const DraftAnswer = z.object({ version: z.int() })
 export const NextBlockAnswer = z.object({ id: z.uuid().transform(blockId) })
 
 /** Path of a block's export. */

@@ -327,6 +327,11 @@ const heldChange = z.union([
 ])
 
 /** How the passes of a block differ (docs/formats.md). */
+const weekSets = z.number().min(LIMITS.weekSets.min).max(LIMITS.weekSets.max)
+/** Counted sets per 7 days by muscle. */
+export const EndsContract = z.partialRecord(z.enum(GROUPS), weekSets).readonly()
+const DraftContract = z.strictObject({ ends: EndsContract.exactOptional() }).readonly()
+
 export const BlockPlanContract = z
   .strictObject({
     ramps: z
@@ -335,7 +340,7 @@ export const BlockPlanContract = z
         z
           .strictObject({
             kind: z.enum(['none', 'linear', 'step']),
-            end: z.number().min(LIMITS.weekSets.min).max(LIMITS.weekSets.max),
+            end: weekSets,
           })
           .readonly(),
       )
@@ -461,6 +466,7 @@ export const PlanContract = z
       .readonly()
       .exactOptional(),
     emphasis: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly().exactOptional(),
+    draft: DraftContract.exactOptional(),
     closingNotes: z.string().max(LIMITS.closingNotes).exactOptional(),
     fromLast: z.string().max(LIMITS.closingNotes).exactOptional(),
     variants: z

@@ -14,8 +14,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   <PanelDialog title="Plan ahead" :width="720" @closed="emit('closed')">
     <form class="mt-2" novalidate @submit.prevent="begin()">
       <p class="text-ink2">
-        Each block begins as the one before it and can be changed like any other. What was brought
-        up holds in the next.
+        Drafts: days and what comes first. Their exercises go on being those of the block before,
+        until you make one a plan or change it by hand.
       </p>
       <table class="mt-2 w-full text-left">
         <thead>

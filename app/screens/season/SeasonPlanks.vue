@@ -2,7 +2,14 @@
 import { monthName } from '#core/words'
 import type { SeasonBlock } from '#core/follow/season'
 import { useElementSize } from '@vueuse/core'
-import { coursePath, monthStarts, plankPoints, seasonScale } from './seasonLayout'
+import {
+  coursePath,
+  leastWidth,
+  monthStarts,
+  plankPoints,
+  scrollTo,
+  seasonScale,
+} from './seasonLayout'
 import type { Estimates } from './useEstimates'
 import type { useSeason } from './useSeason'
 
@@ -19,13 +26,22 @@ const { blocks, rows, at, today, concerns } = defineProps<{
   wordsOf: (block: SeasonBlock) => { readonly about: string; readonly days: string }
   courseWords: (block: SeasonBlock, group: (typeof rows)[number]['group']) => string
 }>()
-const emit = defineEmits<{ chosen: [at: number] }>()
+const emit = defineEmits<{ chosen: [at: number]; opened: [] }>()
 const PLANK = 54
 const COURSE = 38
 const id = useId()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box, { width: 1040, height: 0 })
-const scale = computed(() => seasonScale(blocks, Math.max(600, width.value)))
+const scale = computed(() => seasonScale(blocks, Math.max(leastWidth(blocks), width.value)))
+const planks = useTemplateRef<HTMLElement[]>('plank')
+function reveal(): void {
+  const own = planks.value?.[at]
+  const seen = own?.closest('.overflow-x-auto')
+  if (!own || !seen) return
+  const left = own.getBoundingClientRect().left - seen.getBoundingClientRect().left
+  seen.scrollLeft += scrollTo(left, own.offsetWidth, seen.clientWidth)
+}
+watch(() => [at, scale.value] as const, reveal, { flush: 'post' })
 const months = computed(() => monthStarts(scale.value))
 const xOf = (day: string) => scale.value.x(day as SeasonBlock['from'])
 const isShown = computed(() => today >= scale.value.from && today <= scale.value.to)
@@ -37,7 +53,7 @@ const deloads = computed(() =>
 </script>
 
 <template>
-  <div class="planks">
+  <div class="planks" :style="{ '--least': `${leastWidth(blocks)}px` }">
     <SeasonGirths v-if="girths.length > 0" :girths="girths" :scale="scale" />
     <SeasonEstimates
       v-if="estimates.lines.value.length > 0"
@@ -71,6 +87,7 @@ const deloads = computed(() =>
           <polygon :points="plankPoints(block, scale, PLANK)" />
         </svg>
         <button
+          ref="plank"
           type="button"
           class="absolute overflow-hidden px-3 text-left leading-[16px]"
           :aria-pressed="place === at"
@@ -80,7 +97,7 @@ const deloads = computed(() =>
             height: `${PLANK}px`,
           }"
           :title="`${block.title}: ${wordsOf(block).days}`"
-          @click="emit('chosen', place)"
+          @click="place === at ? emit('opened') : emit('chosen', place)"
         >
           <bdi class="block truncate font-semibold"
             >{{ block.title
@@ -150,11 +167,15 @@ const deloads = computed(() =>
 <style scoped>
 .planks {
   display: grid;
-  grid-template-columns: 148px minmax(600px, 1fr);
+  grid-template-columns: 148px minmax(var(--least), 1fr);
   gap: 6px 12px;
   min-width: 760px;
 }
 .name {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--ground);
   line-height: 16px;
 }
 .sub {

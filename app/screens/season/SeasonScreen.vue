@@ -2,6 +2,7 @@
 import { useMounted } from '@vueuse/core'
 import { SEASON_ACTIONS } from './seasonActions'
 import { useAnswers } from './useAnswers'
+import { useDraft } from './useDraft'
 import { useBlockReports } from './useBlockReports'
 import { useBlocksBeside } from './useBlocksBeside'
 import { useEstimates } from './useEstimates'
@@ -48,6 +49,7 @@ const atSeam = useSeam(
   () => seam.value?.concerns.some(one => one !== 'readiness' && one !== 'gap') ?? false,
   refresh,
 )
+const draft = useDraft(id, () => chosen.value, refresh)
 const isLive = useMounted()
 const before = computed(() => blocks.value[at.value - 1]?.title ?? '')
 const next = () => chosen.value && open(chosen.value, '/block', '&next=1')
@@ -61,6 +63,7 @@ useActions(
     moveSeam: by => void atSeam.move(by),
     take: fix => void atSeam.take(fix),
     planAhead: planAhead.open,
+    make: () => void draft.make(),
   },
   { isSilent: () => beside.isOpen.value || planAhead.isOpen.value },
 )
@@ -100,6 +103,15 @@ useActions(
           >
             Side by side <KeyCap label="C" />
           </button>
+          <button
+            v-if="draft.isDraft.value"
+            type="button"
+            class="control"
+            :disabled="draft.isBusy.value"
+            @click="draft.make()"
+          >
+            Make it a plan <KeyCap label="M" />
+          </button>
           <button type="button" class="control" @click="planAhead.open()">
             Plan ahead <KeyCap label="Y" />
           </button>
@@ -107,6 +119,9 @@ useActions(
             Put the next behind it <KeyCap label="B" />
           </button>
         </div>
+        <p role="status" class="basis-full text-right text-focus empty:hidden">
+          {{ draft.said.value }}
+        </p>
       </header>
       <p v-if="blocks.length === 0" class="mt-3 text-ink2">
         No block yet. Fill the split first; it is the first block.
@@ -125,6 +140,7 @@ useActions(
             :words-of="wordsOf"
             :course-words="courseWords"
             @chosen="place => (at = place)"
+            @opened="chosen && open(chosen)"
           />
         </ScrollBox>
         <section
@@ -135,6 +151,7 @@ useActions(
           <h2 id="answers-head" class="section-head">What the blocks say</h2>
           <p v-for="sentence in answers" :key="sentence">{{ sentence }}</p>
         </section>
+        <SeasonDraft v-if="draft.isDraft.value && chosen" :title="chosen.title" :draft="draft" />
         <SeamPanel
           v-if="seam && chosen"
           :before="before"

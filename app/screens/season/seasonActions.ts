@@ -14,6 +14,8 @@ export interface SeasonPage {
   readonly take: (fix: SeamFix) => void
   /** Blocks put behind the last one, a year in one form. */
   readonly planAhead: () => void
+  /** The chosen draft becomes a plan. */
+  readonly make: () => void
 }
 
 /** Everything that can be done on the Season page. */
@@ -60,6 +62,7 @@ export const SEASON_ACTIONS: ActionTable<SeasonPage> = {
       label: 'plan ahead: several blocks at once',
       do: ({ planAhead }) => planAhead(),
     },
+    { id: 'make', keys: ['m'], label: 'make the draft a plan', do: ({ make }) => make() },
     { id: 'next', keys: ['b'], label: 'put the next block behind it', do: ({ next }) => next() },
   ],
 }

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type PlainDate } from '#core/base'
+import { addDays, daysBetween, DAYS_PER_WEEK, type PlainDate } from '#core/base'
 import type { GirthCourse, SeasonBlock } from '#core/follow/season'
 
 /** At least so many days are shown, so that one short block does not fill the page. */
@@ -24,6 +24,21 @@ export function seasonScale(blocks: readonly SeasonBlock[], width: number): Seas
     x: day => (daysBetween(from, day) / days) * width,
   }
 }
+
+/** A week is never narrower than its block's words can bear; what is wider than the screen scrolls. Units: px. */
+const LEAST = { width: 600, week: 14 } as const
+export function leastWidth(blocks: readonly Pick<SeasonBlock, 'from' | 'to'>[]): number {
+  const [first] = blocks
+  const to = blocks.reduce((last, block) => (block.to > last ? block.to : last), first?.to ?? '')
+  const weeks = first ? (daysBetween(first.from, to as PlainDate) + 1) / DAYS_PER_WEEK : 0
+  return Math.max(LEAST.width, Math.round(weeks * LEAST.week))
+}
+
+/** Past this a chosen plank is under the names at the left. Units: px. */
+const NAMES = 170
+/** How far the drawing is to be scrolled so that a plank is seen; 0 where it is. Units: px, from the left of what is seen. */
+export const scrollTo = (left: number, width: number, seen: number): number =>
+  left < NAMES || left + width > seen ? left - NAMES : 0
 
 /** A block as a plank with scarfed ends, as the corners of a polygon. */
 export function plankPoints(

@@ -66,6 +66,7 @@ export function usePlanAhead(
       from: 'first',
       modes: modesOf(row.first),
       isCut: false,
+      isDraft: true,
     })
     if (!body.success) {
       problem.value = `${row.title.trim() || 'A block without a title'}: give it a title and 2 to 16 weeks.`

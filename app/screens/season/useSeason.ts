@@ -137,7 +137,7 @@ export async function useSeason(clientId: string) {
     const pass = block.passes.findIndex(({ from, to }) => from <= today && today <= to)
     const about =
       block.state === 'ahead'
-        ? `in ${block.weeksToGo} ${block.weeksToGo === 1 ? 'week' : 'weeks'}`
+        ? `${block.draft ? 'draft, ' : ''}in ${block.weeksToGo} ${block.weeksToGo === 1 ? 'week' : 'weeks'}`
         : block.state === 'running'
           ? `rotation ${pass + 1} of ${block.passes.length}`
           : STATE_WORDS.behind

@@ -102,10 +102,10 @@ function evidenceFor(group: number, facts: Facts, planned: number, now: Planned)
   const { state, tally, data, pass, next } = facts
   const exposures = valueAt(tally.exposures, group)
   const { verdict, probability, slope } = trendNow(group, facts)
-  const band = data.bands[group] ?? NO_BAND
+  const band = next.bands[group] ?? NO_BAND
   return {
     group: GROUPS[group] as Group,
-    mode: data.modes[group] ?? 'keep',
+    mode: next.modes[group] ?? 'keep',
     direct: valueAt(now.direct, group),
     counted: valueAt(now.counted, group) / next.weeks,
     band,

@@ -42,9 +42,9 @@ function add(group: number, by: number, { state }: Standing): void {
 
 /** Without the program: each by what it says on its tin. */
 function plainly(policy: Policy, standing: Standing): void {
-  const { tally, data } = standing
+  const { tally, data, at } = standing
   for (const group of data.trained) {
-    const target = data.bands[group]?.target ?? 0
+    const target = (data.passes[at + 1] ?? data).bands[group]?.target ?? 0
     if (policy.kind === 'level') {
       add(group, setsFor(group, target * (policy.of[group] ?? 1), standing), standing)
     } else if (policy.kind === 'target') {

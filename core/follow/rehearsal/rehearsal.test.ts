@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { plainDate } from '../../base'
+import { addDays, plainDate } from '../../base'
 import type { PlanDocument } from '../../plan/block'
 import { GROUPS, JOINTS } from '../../plan/catalogue'
-import { defaultContext } from '../../plan/method'
+import { bandOf, defaultContext } from '../../plan/method'
 import { expandedBlock } from '../../design/progress'
 import { sessionSlots } from '../../plan/session'
 import { writtenSession as session } from '../../testing/shorthandPlans'
@@ -294,4 +294,58 @@ describe('ways to decide', () => {
   })
   test('rows about exercises are among them', () =>
     expect(spreadOf.rows.map(({ row }) => row)).toEqual(expect.arrayContaining(['E2', 'E3'])))
+})
+
+describe('what the block is told, the rehearsal knows', () => {
+  const triceps = GROUPS.indexOf('triceps')
+  const lowest = (of: ReturnType<typeof rehearsalData>, pass: number) => {
+    const values = Array.from(
+      { length: 40 },
+      (_, seed) =>
+        rehearsedRun(of, seed, { policy: { kind: 'nothing' } }).passes[pass]!.readiness[triceps]!,
+    )
+    return values.reduce((sum, one) => sum + one, 0) / values.length
+  }
+  test('what the block before leaves is there at the first session, and gone by the third rotation', () => {
+    const on = addDays(plan.startsOn, -1)
+    const carried = [{ on, place: 0, impulses: { triceps: 12 }, joints: {} }]
+    const tired = rehearsalData(expandedBlock(plan, context), {
+      ...context,
+      client: { ...context.client, carried },
+    })
+    expect(lowest(tired, 0)).toBeLessThan(lowest(data, 0) - 5)
+    expect(lowest(tired, 2)).toBeCloseTo(lowest(data, 2), 1)
+  })
+  test('what is wanted of a muscle from a rotation on is what its decisions go by', () => {
+    const change = {
+      from: 3,
+      group: 'triceps',
+      mode: 'maintain',
+      on: plan.startsOn,
+      why: '',
+    } as const
+    const held = { ...plan, block: { ...plan.block, changes: [change] } }
+    const of = rehearsalData(expandedBlock(held, context), context)
+    expect(of.passes.map(({ modes }) => modes[triceps])).toEqual(
+      of.passes.map((_, at) => (at < 3 ? data.passes[0]!.modes[triceps] : 'maintain')),
+    )
+    const maintained = bandOf(
+      {
+        ...context,
+        client: { ...context.client, modes: { ...context.client.modes, triceps: 'maintain' } },
+      },
+      'triceps',
+    )
+    expect(of.passes.at(-1)!.bands[triceps]).toEqual(maintained)
+    // To the target is to the target of that rotation.
+    const sets = (data: typeof of) =>
+      Array.from({ length: 30 }, (_, seed) =>
+        rehearsedRun(data, seed, { policy: { kind: 'target' } }).passes.at(-1)!,
+      )
+        .filter(({ missed }) => missed === 0)
+        .map(({ counted }) => counted[triceps]!)
+    const middle = (values: readonly number[]) =>
+      [...values].sort((a, b) => a - b)[values.length >> 1]!
+    expect(middle(sets(of))).toBeLessThan(middle(sets(data)) - 1)
+  })
 })

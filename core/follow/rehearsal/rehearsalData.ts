@@ -1,5 +1,12 @@
 import { SECOND_SESSION_HOURS } from '../../plan/rotation'
-import { addDays, daysBetween, type ExerciseId, DAYS_PER_WEEK, HOURS_PER_DAY } from '../../base'
+import {
+  addDays,
+  daysBetween,
+  type ExerciseId,
+  type PlainDate,
+  DAYS_PER_WEEK,
+  HOURS_PER_DAY,
+} from '../../base'
 import {
   directGroups,
   type Group,
@@ -19,7 +26,14 @@ import {
   type PlanContext,
   trainingAge,
 } from '../../plan/method'
-import type { BlockSession, ExpandedBlock } from '../../design/progress'
+import {
+  type BlockPass,
+  type BlockSession,
+  type CarriedIn,
+  carriedInto,
+  type ExpandedBlock,
+  passContext,
+} from '../../design/progress'
 import { impulsesOf, RECOVERY, tauHours } from '../../body/recovery'
 import { leadRir, nominalReps, plannedSets, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
@@ -68,14 +82,18 @@ export interface RehearsedPass {
   readonly direct: Float64Array
   readonly counted: Float64Array
   /** Exercises that train each group directly. */ readonly members: readonly (readonly number[])[]
+  /** What is wanted of each group in it, and its band then. */
+  readonly modes: readonly Mode[]
+  readonly bands: readonly Band[]
 }
 
 /** A block made ready to be gone through many times. */
 export interface RehearsalData {
   readonly passes: readonly RehearsedPass[]
   readonly exercises: readonly ExerciseId[]
-  readonly bands: readonly Band[]
-  readonly modes: readonly Mode[]
+  /** Of the whole block, by which what a dose does is reckoned. */ readonly bands: readonly Band[]
+  /** What was done before the block begins; hours below 0. */
+  readonly carried: readonly CarriedIn[]
   readonly tau: readonly number[]
   readonly capacity: readonly number[]
   /** Groups by their place that the block trains directly. */
@@ -185,6 +203,61 @@ function replansOf(expanded: ExpandedBlock, context: PlanContext): RehearsalData
   )
 }
 
+/** The sessions of a pass that are done, with what every set of them does. */
+function sessionsIn(
+  pass: BlockPass,
+  from: PlainDate,
+  placeOf: (exercise: ExerciseId) => number,
+  context: PlanContext,
+): readonly RehearsedSession[] {
+  return pass.sessions
+    .filter(({ isSkipped }) => !isSkipped)
+    .map((session): RehearsedSession => {
+      const work = countedWorkOfDay({ role: 'open', sessions: [session.content] }, context)
+      const slots = session.content.groupings.flatMap((grouping, at) =>
+        grouping.slots.flatMap(
+          slot => slotOf(slot, at, placeOf(slot.exercise), work, context) ?? [],
+        ),
+      )
+      const last = session.content.groupings.length - 1
+      return {
+        session,
+        hour: daysBetween(from, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS,
+        whole: portion(slots),
+        cut: portion(slots.filter(({ grouping }) => grouping < last)),
+      }
+    })
+    .sort((a, b) => a.hour - b.hour)
+}
+
+const membersOf = (sessions: readonly RehearsedSession[], group: number): readonly number[] => [
+  ...new Set(
+    sessions.flatMap(({ whole }) =>
+      whole.slots.filter(({ direct }) => direct.includes(group)).map(({ exercise }) => exercise),
+    ),
+  ),
+]
+
+function rehearsedPass(
+  pass: BlockPass,
+  from: PlainDate,
+  placeOf: (exercise: ExerciseId) => number,
+  context: PlanContext,
+): RehearsedPass {
+  const sessions = sessionsIn(pass, from, placeOf, context)
+  const own = passContext(context, pass)
+  return {
+    isDeload: pass.isDeload,
+    modes: GROUPS.map(group => modeOf(own, group)),
+    bands: GROUPS.map(group => bandOf(own, group)),
+    weeks: pass.rotation.days.length / DAYS_PER_WEEK,
+    sessions,
+    direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)),
+    counted: summed(sessions, (slot, group) => slot.counted[group]!),
+    members: GROUPS.map((_, group) => membersOf(sessions, group)),
+  }
+}
+
 /** A block made ready for a rehearsal: what every set of every session does, counted once. */
 export function rehearsalData(expanded: ExpandedBlock, context: PlanContext): RehearsalData {
   const { passes, from } = expanded
@@ -193,44 +266,7 @@ export function rehearsalData(expanded: ExpandedBlock, context: PlanContext): Re
     const at = exercises.indexOf(exercise)
     return at >= 0 ? at : exercises.push(exercise) - 1
   }
-  const all = passes.map((pass): RehearsedPass => {
-    const sessions = pass.sessions
-      .filter(({ isSkipped }) => !isSkipped)
-      .map((session): RehearsedSession => {
-        const work = countedWorkOfDay({ role: 'open', sessions: [session.content] }, context)
-        const slots = session.content.groupings.flatMap((grouping, at) =>
-          grouping.slots.flatMap(
-            slot => slotOf(slot, at, placeOf(slot.exercise), work, context) ?? [],
-          ),
-        )
-        return {
-          session,
-          hour:
-            daysBetween(from, session.on) * HOURS_PER_DAY + session.place * SECOND_SESSION_HOURS,
-          whole: portion(slots),
-          cut: portion(
-            slots.filter(({ grouping }) => grouping < session.content.groupings.length - 1),
-          ),
-        }
-      })
-      .sort((a, b) => a.hour - b.hour)
-    return {
-      isDeload: pass.isDeload,
-      weeks: pass.rotation.days.length / DAYS_PER_WEEK,
-      sessions,
-      direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)),
-      counted: summed(sessions, (slot, group) => slot.counted[group]!),
-      members: GROUPS.map((_, group) => [
-        ...new Set(
-          sessions.flatMap(({ whole }) =>
-            whole.slots
-              .filter(({ direct }) => direct.includes(group))
-              .map(({ exercise }) => exercise),
-          ),
-        ),
-      ]),
-    }
-  })
+  const all = passes.map(pass => rehearsedPass(pass, from, placeOf, context))
   const slots = passes
     .flatMap(({ sessions }) => sessions)
     .flatMap(({ content }) => sessionSlots(content))
@@ -250,7 +286,7 @@ export function rehearsalData(expanded: ExpandedBlock, context: PlanContext): Re
     exercises,
     weeklyGain: GAIN[trainingAge(context.client.trainingAgeMonths)],
     bands: GROUPS.map(group => bandOf(context, group)),
-    modes: GROUPS.map(group => modeOf(context, group)),
+    carried: carriedInto(from, context),
     tau: GROUPS.map(group => tauHours(group, context)),
     capacity: GROUPS.map(group => RECOVERY[group].capacity),
     ceilings: JOINTS.map(joint => jointCeiling(joint, context).week),

@@ -80,6 +80,21 @@ function decay(state: State, hour: number, { tau }: RehearsalData): void {
   state.hour += passed
 }
 
+/** What the sessions before the block left, gone through as time was; the block's clock begins at its first hour. */
+function carryIn(state: State, data: RehearsalData): void {
+  const [first] = data.carried
+  if (!first) return
+  state.hour = first.hour
+  for (const { hour, impulses } of data.carried) {
+    decay(state, hour, data)
+    GROUPS.forEach((group, at) => {
+      const left = impulses[group] ?? 0
+      state.fatigue[at] = state.fatigue[at]! + left
+      state.assumed[at] = state.assumed[at]! + left
+    })
+  }
+}
+
 const readyPercent = (fatigue: number, capacity: number) =>
   100 * Math.max(0, 1 - fatigue / capacity)
 
@@ -363,6 +378,7 @@ export function rehearsedRun(
   { policy = { kind: 'rules' }, world = 'more', start, keep }: RunTerms = {},
 ): Run {
   const state = newState(seed)
+  carryIn(state, data)
   const from = policy.kind === 'level' ? policy.of : start
   if (from) decideNext({ kind: 'level', of: from }, { state, tally: newTally(), data, at: -1 })
   const passes = data.passes.map((pass, at): PassRun => {

@@ -6,7 +6,8 @@ import { mainGroup } from '../../plan/minutes'
 import { daySlots } from '../../plan/rotation'
 import { mayGrow } from '../../body/joints'
 import type { Slot } from '../../plan/session'
-import { type Seam, seam, type SeasonLine } from './season'
+import type { Seam } from './atSeam'
+import { seam, type SeasonLine } from './season'
 
 /** An exercise that stays on in place of a new one. */
 export interface Kept {

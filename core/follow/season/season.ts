@@ -1,8 +1,9 @@
 import { DAYS_PER_WEEK, daysBetween, type PlainDate, remembered } from '../../base'
-import { ARM_GROUPS, type Group, type Joint, JOINTS } from '../../plan/catalogue'
+import { ARM_GROUPS, type Group, JOINTS } from '../../plan/catalogue'
 import {
   type BlockState,
   blockState,
+  type Draft,
   type PlanDocument,
   planEnd,
   weeksUntil,
@@ -13,10 +14,11 @@ import {
   type BlockVerdict,
   blockVerdict,
   expandedBlock,
-  MUCH_AT_ONCE,
+  fittedLine,
   ownContext,
   sessionsCarried,
 } from '../../design/progress'
+import { type Seam, SEAM_LIMITS } from './atSeam'
 
 /** A block of a client's line. */
 export interface SeasonLine {
@@ -38,6 +40,8 @@ export interface SeasonBlock {
   readonly from: PlainDate
   readonly to: PlainDate
   readonly state: BlockState
+  /** Only its emphasis, days and volumes are decided; null where it is a plan. */
+  readonly draft: Draft | null
   /** Whole weeks until it begins; 0 and less once it has. */
   readonly weeksToGo: number
   /** What comes first in it, muscle by muscle. */
@@ -50,79 +54,9 @@ export interface SeasonBlock {
   }[]
 }
 
-/** What two blocks one after the other ask of a body where they meet. */
-export interface Seam {
-  readonly before: string
-  readonly after: string
-  /** Days without a plan between them; below 0 they lie over one another. */
-  readonly gapDays: number
-  /** Sets of the last working rotation, and of the first. Units: counted sets per 7 days. */
-  readonly jumps: readonly {
-    readonly group: Group
-    readonly before: number
-    readonly after: number
-  }[]
-  /** The most of the last four weeks of working rotations, and the first rotation. Units: points a week. */
-  readonly joints: readonly {
-    readonly joint: Joint
-    readonly before: number
-    readonly after: number
-  }[]
-  /** The least ready muscle of the first rotation with what is carried into it; null where nothing is. Units: per cent. */
-  readonly carried: {
-    readonly group: Group
-    readonly readiness: number
-    readonly fresh: number
-  } | null
-  /** Exercises of the next block that the one before had, and those that are new. */
-  readonly kept: readonly string[]
-  readonly fresh: readonly string[]
-  /** Exercises that go before they were there long enough to tell, with the weeks they were there. */
-  readonly early: readonly { readonly exercise: string; readonly weeks: number }[]
-}
-
 export interface Season {
   readonly blocks: readonly SeasonBlock[]
   readonly seams: readonly Seam[]
-}
-
-/** Where a seam asks for a look. Rules of thumb. Source: docs/methods.md#season. */
-export const SEAM_LIMITS = {
-  /** Sets of a muscle over the last working rotation. */ jump: MUCH_AT_ONCE.growth,
-  /** Load of a joint over the last weeks. */ joint: 1.2,
-  /** Per cent ready at the first session. */ readiness: 80,
-  /** Share of the exercises that were there before. */ kept: MUCH_AT_ONCE.kept,
-  /** Weeks an exercise is to stay before it can be told what it does. */ weeks: 6,
-} as const
-
-type Change = { readonly before: number; readonly after: number }
-/** Whether something grows past a limit at a seam; what is new does not. */
-export const isOverLimit = ({ before, after }: Change, limit: number): boolean =>
-  before > 0 && after > before * limit
-
-export type SeamConcern = 'jump' | 'joint' | 'readiness' | 'kept' | 'gap'
-
-/** What of a seam to look at, in the order of the page. */
-export function seamConcerns({
-  gapDays,
-  jumps,
-  joints,
-  carried,
-  kept,
-  fresh,
-  early,
-}: Seam): readonly SeamConcern[] {
-  const isMore = (limit: number) => (one: Change) => isOverLimit(one, limit)
-  const all = kept.length + fresh.length
-  return [
-    ...(gapDays < 0 ? ['gap' as const] : []),
-    ...(jumps.some(isMore(SEAM_LIMITS.jump)) ? ['jump' as const] : []),
-    ...(joints.some(isMore(SEAM_LIMITS.joint)) ? ['joint' as const] : []),
-    ...(carried && carried.readiness < SEAM_LIMITS.readiness ? ['readiness' as const] : []),
-    ...(early.length > 0 || (all > 0 && kept.length < all * SEAM_LIMITS.kept)
-      ? ['kept' as const]
-      : []),
-  ]
 }
 
 /** A seam looks back on rotations that ended within so many days before it. */
@@ -189,6 +123,7 @@ function seasonBlock(
     from: plan.startsOn,
     to: planEnd(plan),
     state: blockState(plan, today),
+    draft: plan.draft ?? null,
     weeksToGo: weeksUntil(plan, today),
     modes: Object.fromEntries(ARM_GROUPS.map(group => [group, modeOf(own, group)])),
     passes: verdictOf(plan, before, context).passes.map(held => ({
@@ -244,9 +179,9 @@ function leavingEarly(
   earlier: PlanDocument | undefined,
 ): Seam['early'] {
   const since = earlier ? exercisesOf(earlier) : new Set<string>()
+  const [own, earlierWeeks] = [weeksOf(before), earlier ? weeksOf(earlier) : 0]
   return [...exercisesOf(before)].flatMap(exercise => {
-    const known = earlier && since.has(exercise) ? weeksOf(earlier) : 0
-    const weeks = Math.round(weeksOf(before) + known)
+    const weeks = Math.round(own + (since.has(exercise) ? earlierWeeks : 0))
     return next.has(exercise) || weeks >= SEAM_LIMITS.weeks ? [] : [{ exercise, weeks }]
   })
 }
@@ -285,7 +220,7 @@ export function seam(
  * A client's blocks in the order of their days, and what each asks where it follows another.
  *
  * Shape:  one seam between every two that follow one another.
- * Edge:   no blocks give an empty season; each block is read with its own emphasis.
+ * Edge:   no blocks give an empty season; each block is read with its own emphasis, a draft as it fits behind the block before.
  * Source: docs/methods.md#season.
  */
 export function season(
@@ -293,7 +228,7 @@ export function season(
   context: PlanContext,
   today: PlainDate,
 ): Season {
-  const inOrder = [...line].sort((a, b) => (a.plan.startsOn < b.plan.startsOn ? -1 : 1))
+  const inOrder = fittedLine(line, context)
   return {
     blocks: inOrder.map((held, at) => seasonBlock(held, inOrder[at - 1]?.plan, context, today)),
     seams: inOrder

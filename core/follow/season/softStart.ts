@@ -3,7 +3,8 @@ import { type PlanDocument, withException } from '../../plan/block'
 import type { PlanContext } from '../../plan/method'
 import { rotationLedger } from '../../count/ledger'
 import { expandedBlock } from '../../design/progress'
-import { isOverLimit, type Seam, SEAM_LIMITS, type SeasonLine, seam } from './season'
+import { isOverLimit, type Seam, SEAM_LIMITS } from './atSeam'
+import { type SeasonLine, seam } from './season'
 
 /** Sets of a muscle that a block begins below its own first rotation. */
 export interface Cut {

@@ -54,10 +54,17 @@ type Edited = Result<PlanDocument, EditProblem>
  * The plan after an edit.
  *
  * Shape:   a new document; days that the edit does not touch stay the same objects.
- * Edge:    cutting the last set takes the exercise out; a plan that would not change comes back as it is.
+ * Edge:    cutting the last set takes the exercise out; a plan that would not change comes back as it is; a draft that is changed is one no more.
  * Errors:  the reason as a value; nothing is changed in part.
  */
 export function applyEdit(plan: PlanDocument, edit: PlanEdit, newId: () => string): Edited {
+  const edited = applied(plan, edit, newId)
+  if (!edited.ok || !edited.value.draft || edited.value === plan) return edited
+  const { draft: _, ...own } = edited.value
+  return success(own)
+}
+
+function applied(plan: PlanDocument, edit: PlanEdit, newId: () => string): Edited {
   switch (edit.kind) {
     case 'add_sets':
       return changeScheme(plan, edit.slot, scheme => withSetsAdded(scheme, edit.count))

@@ -31,7 +31,7 @@ export type {
 } from './blockPlan'
 export { MOST_TRIALS, onTrialUntil, TRIAL_WEEKS, trialEnd, withoutTrial, withTrial } from './trial'
 export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA, withEmphasis } from './planDocument'
-export type { MadeFrom, OneOff, PlanDocument, Variant, Weighed } from './planDocument'
+export type { Draft, MadeFrom, OneOff, PlanDocument, Variant, Weighed } from './planDocument'
 export { datesOfDay, sessionOn, withOneOff } from './oneOffs'
 export { blockOn, blockState, cutBefore, earliestAfter, overlapOf, weeksUntil } from './line'
 export type { BlockState } from './line'

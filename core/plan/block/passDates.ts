@@ -1,13 +1,17 @@
 import { addDays, type PlainDate, DAYS_PER_WEEK } from '../../base'
 import type { PlanDocument } from './planDocument'
 
+type PassDates = readonly (readonly PlainDate[])[]
+const known = new WeakMap<PlanDocument, PassDates>()
+
 /** The dates of every day of every pass; what moves everything later takes whole weeks where the rotation keeps to weekdays. */
-export function passDates({
-  startsOn,
-  passes,
-  rotation,
-  block = {},
-}: PlanDocument): readonly (readonly PlainDate[])[] {
+export function passDates(plan: PlanDocument): PassDates {
+  const dates = known.get(plan) ?? datesOf(plan)
+  known.set(plan, dates)
+  return dates
+}
+
+function datesOf({ startsOn, passes, rotation, block = {} }: PlanDocument): PassDates {
   const pauses = (block.events ?? []).filter(({ effect }) => effect === 'shift')
   const isAnchored = rotation.anchor.kind === 'weekday'
   const clear = (date: PlainDate): PlainDate => {

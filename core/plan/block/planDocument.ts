@@ -41,6 +41,12 @@ export interface MadeFrom {
   readonly version: number
 }
 
+/** A block ahead of which only emphasis, days and volumes are decided: its exercises are those of the block before, fitted anew. */
+export interface Draft {
+  /** Counted sets per 7 days in its last working rotation, where they are not what is usual. */
+  readonly ends?: Readonly<Partial<Record<Group, number>>>
+}
+
 /** The plan of one training block, saved whole under a version number (docs/formats.md). */
 export interface PlanDocument {
   readonly schema: typeof PLAN_SCHEMA
@@ -61,6 +67,8 @@ export interface PlanDocument {
   readonly emphasis?: Readonly<Partial<Record<Group, Mode>>>
   /** The coach's own template it was made from, as it was then. */
   readonly madeFrom?: MadeFrom
+  /** Left out once it is a plan: made one by the coach, or changed by hand. */
+  readonly draft?: Draft
   /** What the coach takes from this block into the next, and what she took from the one before. */
   readonly closingNotes?: string
   readonly fromLast?: string
