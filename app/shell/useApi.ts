@@ -20,6 +20,8 @@ const UNKNOWN_FAILURE: ProblemDetails = {
   detail: 'The server gave an answer that cannot be read. Try again.',
 }
 
+const AWAY: ReadonlySet<number> = new Set([502, 503, 504])
+
 /** Grows whenever the server has taken something from this page. */
 export const useWritten = () => useState('written', () => 0)
 
@@ -51,7 +53,9 @@ export function useApi() {
 }
 
 function asFailure(error: FetchError): ApiFailure {
-  if (error.response === undefined) return { kind: 'unreachable' }
+  // A server that cannot reach its records, or that a proxy cannot reach, is as good as none: what waits is sent again.
+  if (error.response === undefined || AWAY.has(error.response.status))
+    return { kind: 'unreachable' }
   const problem = ProblemDetailsContract.safeParse(error.data)
   return { kind: 'refused', problem: problem.success ? problem.data : UNKNOWN_FAILURE }
 }

@@ -412,7 +412,8 @@ export const usePlanStore = defineStore('plan', () => {
 })
 
 function refusal(error: ApiFailure): SaveState {
-  if (error.kind === 'unreachable') return { kind: 'unreachable' }
+  // A server that fails has taken nothing; what is unsaved is kept and sent again.
+  if (error.kind === 'unreachable' || error.problem.status >= 500) return { kind: 'unreachable' }
   if (error.problem.status !== 409) return { kind: 'refused', detail: error.problem.detail }
   const theirs = CurrentBlockContract.safeParse(error.problem.current)
   return theirs.success

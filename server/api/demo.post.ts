@@ -2,7 +2,8 @@ import { success } from '#core/base'
 import { SignedInCoach } from '#shared/contracts/session'
 import { enterDemo } from '../services/demo'
 import { defineOpenRoute } from '../utils/defineRoute'
-import { addressOf, keepSignIn } from '../utils/signInCookie'
+import { addressOf } from '../utils/address'
+import { keepSignIn } from '../utils/signInCookie'
 import { todayOf } from '../utils/today'
 
 export default defineOpenRoute({

@@ -2,7 +2,8 @@ import { success } from '#core/base'
 import { SignedInCoach, SignInBody } from '#shared/contracts/session'
 import { signIn } from '../services/signIn'
 import { defineOpenRoute } from '../utils/defineRoute'
-import { addressOf, keepSignIn } from '../utils/signInCookie'
+import { addressOf } from '../utils/address'
+import { keepSignIn } from '../utils/signInCookie'
 
 export default defineOpenRoute({
   body: SignInBody,

@@ -2,7 +2,8 @@ import { success } from '#core/base'
 import { SignedInCoach, SignUpBody } from '#shared/contracts/session'
 import { signUp } from '../services/account'
 import { defineOpenRoute } from '../utils/defineRoute'
-import { addressOf, keepSignIn } from '../utils/signInCookie'
+import { addressOf } from '../utils/address'
+import { keepSignIn } from '../utils/signInCookie'
 
 export default defineOpenRoute({
   body: SignUpBody,

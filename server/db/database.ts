@@ -11,9 +11,21 @@ interface Connected {
   readonly close: () => Promise<void>
 }
 
+type Options = Parameters<typeof postgres>[1] & object
+
+/** Nothing waits for ever: a request gets its answer or is told within seconds that the database cannot be had. */
+const FOR_REQUESTS: Options = {
+  connect_timeout: 3,
+  idle_timeout: 60,
+  max_lifetime: 30 * 60,
+  // A database that is back is asked again within a second.
+  backoff: attempts => Math.min(1, 0.1 * 2 ** attempts),
+  connection: { statement_timeout: 30_000, idle_in_transaction_session_timeout: 30_000 },
+}
+
 /** A connection of its own, for scripts and tests; `close` ends it. */
-export function connectedDatabase(url: string): Connected {
-  const client = postgres(url, { max: 10, onnotice: () => {} })
+export function connectedDatabase(url: string, options: Options = {}): Connected {
+  const client = postgres(url, { max: 10, onnotice: () => {}, ...options })
   return { db: drizzle(client, { schema }), client, close: () => client.end({ timeout: 5 }) }
 }
 
@@ -46,9 +58,21 @@ export async function closeDatabase(): Promise<void> {
   await open?.close()
 }
 
-function connection(): Connected {
+/** The next use opens another pool; whatever still waits for the old one fails at once. */
+export function renewedPool(): void {
+  const old = shared
+  shared = undefined
+  void old?.client.end({ timeout: 0 }).catch(() => undefined)
+}
+
+/** Where the server's database is. Errors: throws when DATABASE_URL is not set. */
+export function databaseUrl(): string {
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set; `npm start` sets it up')
-  shared ??= connectedDatabase(url)
+  return url
+}
+
+function connection(): Connected {
+  shared ??= connectedDatabase(databaseUrl(), FOR_REQUESTS)
   return shared
 }

@@ -15,7 +15,7 @@ import {
   setGear,
   updateCoach,
 } from '../db/queries/coaches'
-import { countAttempt, LIMITS, mayTry } from './attempts'
+import { countAttempt, forgetAttempts, LIMITS } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import { type Coach, type SignedIn, startedSignIn } from './signIn'
 import { currentTime } from '../clock'
@@ -99,24 +99,22 @@ export async function changePassword(
   coach: Coach,
   change: { current: string; next: string; keep: string },
 ): Promise<Result<Record<string, never>, Problem>> {
-  const allowed = await mayTry(LIMITS.wrongPassword, coach.id)
-  if (!allowed.ok) return allowed
+  const counted = await countAttempt(LIMITS.wrongPassword, coach.id)
+  if (!counted.ok) return counted
   const found = await accountOf(database(), coach.id, currentTime())
   if (!found || !(await isPassword(found.passwordHash, change.current))) {
-    const counted = await countAttempt(LIMITS.wrongPassword, coach.id)
-    return counted.ok
-      ? failure({
-          kind: 'invalid',
-          errors: [
-            {
-              pointer: '/current',
-              kind: 'wrong',
-              detail: 'current is not your password. Check it and try again.',
-            },
-          ],
-        })
-      : counted
+    return failure({
+      kind: 'invalid',
+      errors: [
+        {
+          pointer: '/current',
+          kind: 'wrong',
+          detail: 'current is not your password. Check it and try again.',
+        },
+      ],
+    })
   }
+  await forgetAttempts(LIMITS.wrongPassword, coach.id)
   await setCoachPassword(database(), coach.id, await hashedPassword(change.next))
   await deleteSignIns(database(), coach.id, change.keep)
   return success({})

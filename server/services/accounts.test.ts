@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { coachId } from '#core/base'
 import { problemOf, stranger, unitStudio, useTestDatabase, valueOf } from '../testing/database'
 import { account, changePassword, signOutEverywhere, signUp } from './account'
-import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
+import { countAttempt, forgetAttempts, LIMITS, isOpen } from './attempts'
 import { clientOutbox, outbox, writeMessage } from './outbox'
 import { hashedPassword, isPassword } from './passwords'
 import { coachSignedIn, signIn, signOut, startedSignIn } from './signIn'
@@ -83,6 +83,31 @@ describe('signing in', () => {
     expect((right as { retryAfterSeconds: number }).retryAfterSeconds).toBeGreaterThan(0)
   })
 
+  test('is limited for an account from anywhere and for an address with any account; the right ones cost nothing', async () => {
+    const asked = newcomer()
+    valueOf(await signUp(asked))
+    const wrong = async (email: string, from: string) =>
+      problemOf(await signIn({ email, password: 'wrong-one', from })).kind
+    // Many addresses, one account: each alone is within its own limit.
+    const spread = Array.from({ length: LIMITS.wrongForAccount.attempts + 1 }, () => address())
+    const kinds = await Promise.all(spread.map(from => wrong(asked.email, from)))
+    expect(kinds.filter(kind => kind === 'wrong-credentials')).toHaveLength(
+      LIMITS.wrongForAccount.attempts,
+    )
+    // One address, many accounts.
+    const from = address()
+    for (let at = 0; at < LIMITS.wrongFromAddress.attempts; at++)
+      valueOf(await countAttempt(LIMITS.wrongFromAddress, from))
+    expect(await wrong('one-more@x.example', from)).toBe('too-many-attempts')
+    // Many right ones from one address are given back.
+    const gym = address()
+    const other = newcomer()
+    valueOf(await signUp(other))
+    for (let at = 0; at < 8; at++)
+      valueOf(await signIn({ email: other.email, password: other.password, from: gym }))
+    await forgetAttempts(LIMITS.wrongInAll, 'all')
+  })
+
   test('ends with signing out, and with nothing else of that coach', async () => {
     const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
     const other = await startedSignIn(coach)
@@ -138,11 +163,11 @@ describe('attempts', () => {
     const [key, other] = [address(), address()]
     for (let at = 0; at < LIMITS.wrongPin.attempts; at++)
       valueOf(await countAttempt(LIMITS.wrongPin, key))
-    expect((await mayTry(LIMITS.wrongPin, key)).ok).toBe(false)
-    expect((await mayTry(LIMITS.wrongPin, other)).ok).toBe(true)
-    expect((await mayTry(LIMITS.wrongPassword, key)).ok).toBe(true)
+    expect((await isOpen(LIMITS.wrongPin, key)).ok).toBe(false)
+    expect((await isOpen(LIMITS.wrongPin, other)).ok).toBe(true)
+    expect((await isOpen(LIMITS.wrongPassword, key)).ok).toBe(true)
     await forgetAttempts(LIMITS.wrongPin, key)
-    expect((await mayTry(LIMITS.wrongPin, key)).ok).toBe(true)
+    expect((await isOpen(LIMITS.wrongPin, key)).ok).toBe(true)
   })
 })
 

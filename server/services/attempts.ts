@@ -10,9 +10,15 @@ interface Limit {
   readonly seconds: number
 }
 
-/** Wrong passwords for one account from one address, new accounts from one address, wrong PINs of one link, and unknown links from one address. */
+/**
+ * Wrong passwords for one account from one address, for any account from one address, for one account from anywhere, and in all;
+ * new accounts from one address, wrong PINs of one link, and unknown links from one address.
+ */
 export const LIMITS = {
   wrongPassword: { name: 'wrong-password', attempts: 5, seconds: 15 * 60 },
+  wrongFromAddress: { name: 'wrong-from-address', attempts: 240, seconds: 15 * 60 },
+  wrongForAccount: { name: 'wrong-for-account', attempts: 60, seconds: 15 * 60 },
+  wrongInAll: { name: 'wrong-in-all', attempts: 3000, seconds: 15 * 60 },
   wrongPin: { name: 'wrong-pin', attempts: 5, seconds: 15 * 60 },
   unknownLink: { name: 'unknown-link', attempts: 30, seconds: 15 * 60 },
   signUp: { name: 'sign-up', attempts: 20, seconds: 60 * 60 },
@@ -49,13 +55,7 @@ function tooMany(state: RateLimiterRes): Problem {
   return { kind: 'too-many-attempts', retryAfterSeconds: Math.ceil(state.msBeforeNext / 1000) }
 }
 
-/** Whether another attempt is allowed; it is not counted. */
-export async function mayTry(limit: Limit, key: string): Promise<Result<true, Problem>> {
-  const state = await limiterOf(limit).get(key)
-  return state && state.remainingPoints <= 0 ? failure(tooMany(state)) : success(true)
-}
-
-/** Counts an attempt; a failure once there were too many. */
+/** Counts an attempt before it is looked at, so that a thousand at once are no more than one after the other; a failure once there were too many. */
 export async function countAttempt(limit: Limit, key: string): Promise<Result<true, Problem>> {
   try {
     await limiterOf(limit).consume(key)
@@ -69,4 +69,29 @@ export async function countAttempt(limit: Limit, key: string): Promise<Result<tr
 /** Forgets the attempts made with a key. */
 export async function forgetAttempts(limit: Limit, key: string): Promise<void> {
   await limiterOf(limit).delete(key)
+}
+
+/** Whether there were too many attempts already; counts none. For what can be told without looking at a secret. */
+export async function isOpen(limit: Limit, key: string): Promise<Result<true, Problem>> {
+  const state = await limiterOf(limit).get(key)
+  return state && state.remainingPoints <= 0 ? failure(tooMany(state)) : success(true)
+}
+
+interface Counted {
+  readonly limit: Limit
+  readonly key: string
+}
+
+/** Counts one attempt under several limits; none of those after one that is used up. */
+export async function countAll(all: readonly Counted[]): Promise<Result<true, Problem>> {
+  for (const { limit, key } of all) {
+    const counted = await countAttempt(limit, key)
+    if (!counted.ok) return counted
+  }
+  return success(true)
+}
+
+/** Gives an attempt back that turned out to be right. */
+export async function giveBack(all: readonly Counted[]): Promise<void> {
+  await Promise.all(all.map(({ limit, key }) => limiterOf(limit).reward(key, 1)))
 }

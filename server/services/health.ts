@@ -1,12 +1,7 @@
 import { sql } from 'drizzle-orm'
+import { isDatabaseUp } from '../db/away'
 import { database } from '../db/database'
 
-/** Whether the database answers. */
-export async function isDatabaseUp(): Promise<boolean> {
-  return database()
-    .execute(sql`select 1`)
-    .then(
-      () => true,
-      () => false,
-    )
-}
+/** Whether a request could be answered: the database is there, through the pool that requests use, within a deadline. */
+export const isWell = (): Promise<boolean> =>
+  isDatabaseUp(async () => database().execute(sql`select 1`))

@@ -142,6 +142,18 @@ describe('a personal link', () => {
     expect(problemOf(await openLink({ token, pin: '2468' }, 'x')).kind).toBe('too-many-attempts')
   })
 
+  test('guesses sent at once are no more than guesses one after the other, the right one among them', async () => {
+    const studio = await unitStudio()
+    const { id } = studio.client('Marit')
+    const { token } = valueOf(await makeLink(studio.coach, id, { pin: '2468', days: null }))
+    const pins = Array.from({ length: 500 }, (_, at) => (at === 250 ? '2468' : '1111'))
+    const answers = await Promise.all(pins.map(pin => openLink({ token, pin }, 'x')))
+    expect(answers.some(({ ok }) => ok)).toBe(false)
+    const kinds = answers.map(answer => problemOf(answer).kind)
+    expect(kinds.filter(kind => kind === 'wrong-pin').length).toBeLessThanOrEqual(5)
+    expect(new Set(kinds)).toEqual(new Set(['wrong-pin', 'too-many-attempts']))
+  })
+
   test('is made for one’s own clients only, and unknown keys and links are nobody’s', async () => {
     const { client } = await unitStudio()
     const other = await stranger()

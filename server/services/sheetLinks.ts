@@ -15,7 +15,7 @@ import {
   revokeLinks,
   touchDevice,
 } from '../db/queries/sheetLinks'
-import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
+import { countAttempt, forgetAttempts, isOpen, LIMITS } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
@@ -104,7 +104,7 @@ export async function openLink(
 ): Promise<Result<OpenLinkAnswer, Problem>> {
   const db = database()
   // Whoever tries links at random is stopped by the address; whoever has one and tries PINs, by the link.
-  const tried = await mayTry(LIMITS.unknownLink, from)
+  const tried = await isOpen(LIMITS.unknownLink, from)
   if (!tried.ok) return tried
   const link = await linkByHash(db, hashed(token), currentTime())
   if (!link) {
@@ -114,12 +114,9 @@ export async function openLink(
   if (!link.isGood) return failure({ kind: 'link-over' })
   if (link.pinHash !== null) {
     if (pin === null) return success({ key: null, needsPin: true })
-    const allowed = await mayTry(LIMITS.wrongPin, link.id)
-    if (!allowed.ok) return allowed
-    if (!(await isPassword(link.pinHash, pin))) {
-      const counted = await countAttempt(LIMITS.wrongPin, link.id)
-      return counted.ok ? failure({ kind: 'wrong-pin' }) : counted
-    }
+    const counted = await countAttempt(LIMITS.wrongPin, link.id)
+    if (!counted.ok) return counted
+    if (!(await isPassword(link.pinHash, pin))) return failure({ kind: 'wrong-pin' })
     await forgetAttempts(LIMITS.wrongPin, link.id)
   }
   const [key, now] = [newSecret(), currentTime()]

@@ -4,7 +4,7 @@ import type { Writing } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { coachByEmail, deleteSignIn, insertSignIn, signedInCoach } from '../db/queries/coaches'
-import { countAttempt, forgetAttempts, LIMITS, mayTry } from './attempts'
+import { countAll, forgetAttempts, giveBack, LIMITS } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
 import { currentTime } from '../clock'
 
@@ -35,17 +35,20 @@ export async function signIn(attempt: {
   password: string
   from: string
 }): Promise<Result<SignedIn, Problem>> {
-  const key = `${attempt.from} ${attempt.email}`
-  const allowed = await mayTry(LIMITS.wrongPassword, key)
-  if (!allowed.ok) return allowed
+  const { from, email } = attempt
+  const key = `${from} ${email}`
+  const others = [
+    { limit: LIMITS.wrongFromAddress, key: from },
+    { limit: LIMITS.wrongForAccount, key: email },
+    { limit: LIMITS.wrongInAll, key: 'all' },
+  ]
+  const counted = await countAll([{ limit: LIMITS.wrongPassword, key }, ...others])
+  if (!counted.ok) return counted
   const coach = await coachByEmail(database(), attempt.email)
   decoy ??= hashedPassword(randomUUID())
   const isRight = await isPassword(coach?.passwordHash ?? (await decoy), attempt.password)
-  if (!coach || !isRight) {
-    const counted = await countAttempt(LIMITS.wrongPassword, key)
-    return counted.ok ? failure({ kind: 'wrong-credentials' }) : counted
-  }
-  await forgetAttempts(LIMITS.wrongPassword, key)
+  if (!coach || !isRight) return failure({ kind: 'wrong-credentials' })
+  await Promise.all([forgetAttempts(LIMITS.wrongPassword, key), giveBack(others)])
   return success(await startedSignIn(coach))
 }
 

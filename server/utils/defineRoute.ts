@@ -8,6 +8,7 @@ import type { z } from 'zod'
 import { type SheetReader, sheetReader } from '../services/sheetLinks'
 import { recorded, subjectOf } from '../services/changes'
 import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
+import { isAway, whileThere } from '../db/away'
 import { writeFor } from './writing'
 
 type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
@@ -127,20 +128,33 @@ function parsed(contract: unknown, value: unknown): Result<unknown, readonly z.c
 const READING = new Set(['GET', 'HEAD'])
 
 function isFromElsewhere(event: H3Event): boolean {
+  if (READING.has(event.method)) return false
   const site = getHeader(event, 'sec-fetch-site')
-  return (
-    !READING.has(event.method) && site !== undefined && site !== 'same-origin' && site !== 'none'
-  )
+  if (site !== undefined) return site !== 'same-origin' && site !== 'none'
+  // Older browsers say where a form came from only in `origin`; what is no browser says nothing.
+  const origin = getHeader(event, 'origin')
+  return origin !== undefined && !isOwn(origin, getHeader(event, 'host'))
+}
+
+function isOwn(origin: string, host: string | undefined): boolean {
+  try {
+    return new URL(origin).host === host
+  } catch {
+    return false
+  }
 }
 
 function guarded(run: (event: H3Event) => Promise<Result<unknown, Problem>>): EventHandler {
   return defineEventHandler(async event => {
     setHeader(event, 'cache-control', 'no-store')
     if (isFromElsewhere(event)) return sentProblem(event, { kind: 'foreign-origin' })
+    // No id and no day holds it, and no database takes it.
+    if (/%00/.test(event.path)) return sentProblem(event, { kind: 'not-found', what: 'page' })
     try {
-      const result = await run(event)
+      const result = await whileThere(() => run(event))
       return result.ok ? result.value : sentProblem(event, result.error)
     } catch (error) {
+      if (isAway(error)) return sentProblem(event, { kind: 'away', retryAfterSeconds: 2 })
       const requestId = randomUUID()
       console.error(`request ${requestId}: ${event.method} ${event.path}: ${redacted(error)}`)
       return sentProblem(event, { kind: 'internal', requestId })
@@ -159,7 +173,7 @@ function redacted(error: unknown): string {
 function sentProblem(event: H3Event, problem: Problem): Record<string, unknown> {
   setResponseStatus(event, problemWords(problem).status)
   setHeader(event, 'content-type', 'application/problem+json')
-  if (problem.kind === 'too-many-attempts')
+  if (problem.kind === 'too-many-attempts' || problem.kind === 'away')
     setHeader(event, 'retry-after', problem.retryAfterSeconds)
   return problemDetails(problem)
 }

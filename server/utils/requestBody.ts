@@ -1,6 +1,7 @@
 import { failure, type Result, success } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import type { H3Event } from 'h3'
+import { unstorable } from './unstorable'
 import rawBody from 'raw-body'
 
 /** Far above any plan (a full 14-day rotation has about 100 kB), far below what hurts. */
@@ -13,7 +14,9 @@ export async function jsonBody(
 ): Promise<Result<unknown, Problem>> {
   try {
     const text = await rawBody(event.node.req, { limit: limitBytes, encoding: 'utf-8' })
-    return success(JSON.parse(text))
+    const value: unknown = JSON.parse(text)
+    const errors = unstorable(value)
+    return errors.length > 0 ? failure({ kind: 'invalid', errors }) : success(value)
   } catch (error) {
     const { type } = error as { readonly type?: string }
     // Whoever went away while sending has sent nothing that can be read, and is not there to be told.

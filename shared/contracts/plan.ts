@@ -55,6 +55,7 @@ const title = z.string().trim().min(1).max(LIMITS.title)
 export const PlainDateContract = z
   .string()
   .refine(isPlainDate, 'must be a calendar day like 2026-04-03')
+  .refine(text => text >= '1900' && text < '2200', 'must lie in the years 1900 to 2199')
   .transform(plainDate)
 
 const creditsContract = z.partialRecord(z.enum(GROUPS), z.number().min(0).max(1)).readonly()

@@ -33,6 +33,8 @@ export type Problem =
   | { readonly kind: 'not-confirmed'; readonly wanted: string }
   | { readonly kind: 'invalid'; readonly errors: readonly FieldError[] }
   | { readonly kind: 'too-many-attempts'; readonly retryAfterSeconds: number }
+  /** The database cannot be had just now. */
+  | { readonly kind: 'away'; readonly retryAfterSeconds: number }
   | { readonly kind: 'internal'; readonly requestId: string }
 
 interface ProblemWords {
@@ -130,6 +132,13 @@ export function problemWords(problem: Problem): ProblemWords {
         status: 429,
         title: 'Too many attempts',
         detail: `Wait ${Math.ceil(problem.retryAfterSeconds / 60)} min before the next attempt.`,
+      }
+    case 'away':
+      return {
+        status: 503,
+        title: 'Not to be had just now',
+        detail:
+          'The server cannot reach its records. Nothing was lost; try again in a few seconds.',
       }
     case 'internal':
       return {

@@ -1,7 +1,7 @@
 import { OpenLinkAnswer, OpenLinkBody } from '#shared/contracts/sheet'
 import { openLink } from '../../services/sheetLinks'
 import { defineOpenRoute } from '../../utils/defineRoute'
-import { addressOf } from '../../utils/signInCookie'
+import { addressOf } from '../../utils/address'
 
 export default defineOpenRoute({
   body: OpenLinkBody,
