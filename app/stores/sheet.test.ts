@@ -13,6 +13,9 @@ type Outcome = 'taken' | 'conflict' | 'too_old' | 'unknown_session'
 const server = {
   reachable: true,
   refuses: null as null | { problem: string; detail: string },
+  /** Fails as a server does whose database is gone. */ fails: false,
+  /** What is wrong with an entry, where anything is: then all it came with is refused. */
+  wrong: (_: Sent): string | null => null,
   outcome: (_: Sent): Outcome => 'taken',
   theirs: null as LogEntry | null,
   log: [] as Sent[],
@@ -28,6 +31,7 @@ globalThis.fetch = (async (path: string, { body }: { body?: string } = {}) => {
     status,
     json: async () => value,
   })
+  if (server.fails) return answer(503, { type: '/problems/away', detail: 'Not to be had.' })
   if (server.refuses)
     return answer(410, {
       type: `/problems/${server.refuses.problem}`,
@@ -36,6 +40,8 @@ globalThis.fetch = (async (path: string, { body }: { body?: string } = {}) => {
   if (path.endsWith('/open')) return answer(200, { key: 'key', needsPin: false })
   if (path === '/api/sheet') return answer(200, view())
   const { entries } = JSON.parse(body ?? '{}') as { entries: Sent[] }
+  const [bad] = entries.flatMap(entry => server.wrong(entry) ?? [])
+  if (bad) return answer(422, { type: '/problems/invalid', detail: bad })
   const results = entries.map(entry => {
     const outcome = server.outcome(entry)
     if (outcome === 'taken' && !server.log.some(({ id }) => id === entry.id)) server.log.push(entry)
@@ -108,6 +114,8 @@ beforeEach(
       log: [],
       requests: 0,
       half: false,
+      fails: false,
+      wrong: () => null,
     }),
 )
 jest.setTimeout(20_000)
@@ -180,6 +188,35 @@ describe('what the server does not take as it is', () => {
     await store.say('session', set(1))
     await settled(() => store.notices.length === 1 && store.waiting.length === 0)
     expect(store.notices[0]).toMatch(words)
+  })
+  test('one that cannot be taken is laid aside with its reason, kept over a reload, and the rest goes on', async () => {
+    const { store } = await phone()
+    server.reachable = false
+    await store.say('session', set(1))
+    await store.say('session', set(2, 1e12))
+    await store.say('session', set(3))
+    server.wrong = ({ word }) =>
+      JSON.stringify(word).includes('1000000000000') ? 'count is too large.' : null
+    server.reachable = true
+    await store.flush()
+    expect(server.log.map(({ word }) => word.kind === 'set' && word.place.set)).toEqual([1, 3])
+    expect(store.waiting).toHaveLength(0)
+    await store.open(store.token)
+    expect(store.aside).toMatchObject([
+      { entry: { word: { place: { set: 2 } } }, why: 'count is too large.' },
+    ])
+    await store.forgetAside(store.aside[0]!.entry.id)
+    expect(store.aside).toHaveLength(0)
+  })
+  test('a server without its records has taken nothing: what waits is sent again', async () => {
+    const { store } = await phone()
+    server.fails = true
+    await store.say('session', set(1))
+    await settled(() => store.reception === 'none')
+    expect(store.waiting).toHaveLength(1)
+    server.fails = false
+    await store.flush()
+    expect([server.log.length, store.waiting.length]).toEqual([1, 0])
   })
   test('a link taken back: what waits stays, and the next link of the same client sends it', async () => {
     const { store } = await phone()

@@ -5,7 +5,7 @@ import type { Levels, LogEntry, LogWord } from '#core/follow/sheet'
 import type { SheetView } from '#shared/contracts/sheet'
 import { defineStore } from 'pinia'
 import { newUuid } from '~/shell/newId'
-import { type Clash, sheetKeeping } from '~/screens/phone/sheetKeeping'
+import { type Aside, type Clash, sheetKeeping } from '~/screens/phone/sheetKeeping'
 import { type SessionEntry, useSheetApi } from '~/screens/phone/useSheetApi'
 
 /** Where the sheet stands: asking for it, asking for a PIN, in hand, or no longer to be had. */
@@ -30,6 +30,7 @@ export const useSheetStore = defineStore('sheet', () => {
   const view = shallowRef<SheetView | null>(null)
   const waiting = shallowRef<readonly SessionEntry[]>([])
   const clashes = shallowRef<readonly Clash[]>([])
+  const aside = shallowRef<readonly Aside[]>([])
   /** Words about entries the server kept aside. */
   const notices = shallowRef<readonly string[]>([])
   const reception = ref<'unknown' | 'there' | 'none'>('unknown')
@@ -47,11 +48,13 @@ export const useSheetStore = defineStore('sheet', () => {
     token.value = link
     keeping = sheetKeeping(link)
     keeping.rememberLast()
-    const [kept, queue, unsettled] = await Promise.all([
+    const [kept, queue, unsettled, laidAside] = await Promise.all([
       keeping.sheet(),
       keeping.waiting(),
       keeping.clashes(),
+      keeping.aside(),
     ])
+    aside.value = laidAside
     key.value = kept.key
     view.value = kept.view
     waiting.value = queue
@@ -164,14 +167,22 @@ export const useSheetStore = defineStore('sheet', () => {
 
   async function sendAll(): Promise<void> {
     isSending.value = true
+    let most = BATCH
     try {
       await takeUp()
       while (key.value && waiting.value.length > 0) {
-        const batch = waiting.value.slice(0, BATCH)
+        const batch = waiting.value.slice(0, most)
         const sent = await api.send(key.value, batch)
         if (!sent.ok) {
-          refused(sent.error)
-          return
+          if (sent.error.kind !== 'refused' || sent.error.problem !== 'invalid') {
+            refused(sent.error)
+            return
+          }
+          // One that cannot be taken holds up nothing: each is judged by itself, and that one laid aside.
+          const [only, ...others] = batch
+          if (only && others.length === 0) await layAside(only, sent.error.detail)
+          most = 1
+          continue
         }
         reception.value = 'there'
         await settle(batch, sent.value.results)
@@ -179,6 +190,15 @@ export const useSheetStore = defineStore('sheet', () => {
     } finally {
       isSending.value = false
     }
+  }
+
+  /** What the server cannot take stays on the phone with the reason, for its owner to tell the coach. */
+  async function layAside(entry: SessionEntry, why: string): Promise<void> {
+    await keeping.addAside({ entry, why })
+    aside.value = await keeping.aside()
+    settled.add(entry.id)
+    await keeping.removeWaiting(new Set([entry.id]))
+    await takeUp()
   }
 
   async function settle(
@@ -245,6 +265,12 @@ export const useSheetStore = defineStore('sheet', () => {
     }
   }
 
+  /** What was laid aside has been told: it need not stand here any more. */
+  async function forgetAside(id: string): Promise<void> {
+    await keeping.removeAside(id)
+    aside.value = await keeping.aside()
+  }
+
   /** Settles a clash: one's own value goes over the other, or is given up. */
   async function settleClash({ mine, theirs }: Clash, whose: 'mine' | 'theirs'): Promise<void> {
     await keeping.changeClashes(before => before.filter(clash => clash.mine.id !== mine.id))
@@ -282,6 +308,8 @@ export const useSheetStore = defineStore('sheet', () => {
     waiting,
     clashes,
     notices,
+    aside,
+    forgetAside,
     reception,
     isSending,
     levels,

@@ -58,11 +58,11 @@ export async function closeDatabase(): Promise<void> {
   await open?.close()
 }
 
-/** The next use opens another pool; whatever still waits for the old one fails at once. */
+/** The next use opens another pool; whatever still waits for the old one fails within a second. */
 export function renewedPool(): void {
   const old = shared
   shared = undefined
-  void old?.client.end({ timeout: 0 }).catch(() => undefined)
+  void old?.client.end({ timeout: 1 }).catch(() => undefined)
 }
 
 /** Where the server's database is. Errors: throws when DATABASE_URL is not set. */

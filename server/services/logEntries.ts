@@ -57,12 +57,15 @@ export async function takeEntries(
         author === 'client' && word.kind !== 'opened' && daysBetween(on, saidOn) > LATE_DAYS,
     }
   })
+  // What is sent again was answered before: one pain, one message, however often it comes.
+  const fresh = new Set<string>()
   const results = await appendEntries(
     database(),
     { coachId: coach.id, clientId, author, deviceId, receivedAt: now },
     incoming,
     async (tx, taken) => {
-      for (const { at, word } of taken) {
+      for (const { id, at, word } of taken) {
+        fresh.add(id)
         if (word.kind !== 'pain') continue
         for (const joint of word.joints)
           await insertPainReport(tx, {
@@ -79,15 +82,11 @@ export async function takeEntries(
     },
   )
   const hurting = incoming.flatMap(({ id, word }) =>
-    word.kind === 'pain' && results.some(result => result.id === id && result.outcome === 'taken')
-      ? word.joints
-      : [],
+    word.kind === 'pain' && fresh.has(id) ? word.joints : [],
   )
   if (author === 'client' && hurting.length > 0) await answerPain(coach, clientId, hurting, now)
   const finished = incoming.flatMap(({ id, session, word }) =>
-    word.kind === 'finish' && results.some(result => result.id === id && result.outcome === 'taken')
-      ? [session]
-      : [],
+    word.kind === 'finish' && fresh.has(id) ? [session] : [],
   )
   if (finished.length > 0) {
     await learnFromSessions(coach, clientId, finished)

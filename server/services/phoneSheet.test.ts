@@ -20,6 +20,7 @@ import { send, startNextBlock } from './blocks'
 import { history } from './history'
 import { coachEntries, logList, sessionLog } from './log'
 import { clockOff, saidAt, takeEntries } from './logEntries'
+import { clientOutbox } from './outbox'
 import { sheet } from './sheet'
 import { linkState, makeLink, openLink, sheetReader, withdrawLink } from './sheetLinks'
 
@@ -246,6 +247,22 @@ describe('what a phone says', () => {
       .from(exposures)
       .where(and(eq(exposures.sessionId, at.session)))
     expect(values.map(({ exercise }) => exercise)).toEqual([at.exercise.exercise])
+  })
+
+  test('a pain that is sent again and again is one report and one message', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const hurts = entry(at.session, {
+      kind: 'pain',
+      joints: ['wrist'],
+      side: 'left',
+      score: 7,
+      hasAlarmSign: false,
+    })
+    for (let times = 0; times < 5; times++) await say(of, hurts)
+    await Promise.all(Array.from({ length: 20 }, () => say(of, hurts)))
+    const { messages } = valueOf(await clientOutbox(of.coach, of.id))
+    expect(messages.filter(({ kind }) => kind === 'pain')).toHaveLength(1)
   })
 
   test('pain is a report of its joint at once; a joint without sides is told of both', async () => {

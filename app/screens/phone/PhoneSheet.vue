@@ -23,6 +23,21 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
       {{ notice }}
     </p>
     <section
+      v-for="{ entry, why } in store.aside"
+      :key="entry.id"
+      class="mx-5 mt-3 rounded-lg border-2 border-dashed border-alert p-3 text-[16px]"
+      aria-label="Not taken"
+    >
+      <p>
+        <strong>One thing you logged could not be taken:</strong>
+        {{ entry.word.kind === 'set' ? `${doneWords(entry.word.done)}. ` : '' }}{{ why }} The rest
+        went on. Tell your coach.
+      </p>
+      <button type="button" class="phone-control mt-2 w-full" @click="store.forgetAside(entry.id)">
+        Told
+      </button>
+    </section>
+    <section
       v-for="clash in store.clashes"
       :key="clash.mine.id"
       class="mx-5 mt-3 rounded-lg border-2 border-dashed border-alert p-3 text-[16px]"

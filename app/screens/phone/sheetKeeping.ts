@@ -9,6 +9,12 @@ export interface Clash {
   readonly theirs: LogEntry | null
 }
 
+/** An entry the server cannot take, with its reason. */
+export interface Aside {
+  readonly entry: SessionEntry
+  readonly why: string
+}
+
 /** What a phone keeps of one link. */
 export interface KeptSheet {
   readonly key: string | null
@@ -42,6 +48,15 @@ export function sheetKeeping(token: string) {
     clashes: () => read<readonly Clash[]>('clashes', []),
     changeClashes: (change: (before: readonly Clash[]) => readonly Clash[]) =>
       update<readonly Clash[]>(name('clashes'), (before = []) => change(before), store),
+    aside: () => read<readonly Aside[]>('aside', []),
+    addAside: (one: Aside) =>
+      update<readonly Aside[]>(name('aside'), (before = []) => [...before, one], store),
+    removeAside: (id: string) =>
+      update<readonly Aside[]>(
+        name('aside'),
+        (before = []) => before.filter(({ entry }) => entry.id !== id),
+        store,
+      ),
     /** Takes over what waits under an earlier link of the same client: a new link sends what the old one could not. */
     adopt: async (client: string) => {
       for (const [kept, value] of await entries<string, KeptSheet>(store)) {

@@ -43,6 +43,8 @@ export function useSheetApi() {
       })
       const answer: unknown = await response.json()
       if (response.ok) return success(answer as Answer)
+      // A server that fails has taken nothing: it is asked again, as where there is no reception.
+      if (response.status >= 500) return failure({ kind: 'unreachable' })
       const { type = '', detail = '' } = answer as { type?: string; detail?: string }
       return failure({ kind: 'refused', problem: type.replace('/problems/', ''), detail })
     } catch {
