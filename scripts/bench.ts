@@ -17,6 +17,7 @@ import { decisionTables } from './bench/decisions'
 import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
+import { proposedTurns } from '#core/design/turns'
 import { seasonBench } from './bench/season'
 import { studioTable } from './bench/studio'
 import { seededUuids } from '../server/demo/seededIds'
@@ -59,6 +60,9 @@ for (const times of [1, 2, 4, 8]) {
     rotationLedger(rotation, context),
   )
 }
+add('turns proposed, 9 days, 8 rotations', () =>
+  proposedTurns({ ...nineDayPlan(), passes: 8 }, context),
+)
 add('season of 40 blocks, first time', seasonBench.firstTime)
 add('season of 40 blocks, one of them changed', seasonBench.again)
 const { forecast, phone } = loadBench()

@@ -2,6 +2,7 @@
 // `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
 import { randomUUID } from 'node:crypto'
 import { coachId } from '#core/base'
+import { grantedTo, roleOf } from '../server/db/appRole'
 import { connectedDatabase, type Database } from '../server/db/database'
 import { dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
 import { coachByEmail } from '../server/db/queries/coaches'
@@ -58,9 +59,11 @@ async function reset(db: Database): Promise<void> {
 async function withDatabase(work: (db: Database) => Promise<void>): Promise<void> {
   const url = setting('DATABASE_URL')
   await ensureDatabase(url)
-  const { db, close } = connectedDatabase(url)
+  const { db, client, close } = connectedDatabase(url)
   try {
     await migrated(db)
+    // Where the application has a role of its own, what was migrated just now is opened to it.
+    if (process.env.APP_DATABASE_URL) await grantedTo(roleOf(process.env.APP_DATABASE_URL), client)
     await work(db)
   } finally {
     await close()

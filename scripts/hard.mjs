@@ -20,14 +20,16 @@ try {
   const home = dataHome('hard')
   const postgres = await privatePostgres(home)
   atEnd(postgres.stop)
-  const databaseUrl = postgres.url(`tholepin_hard_${process.pid}`)
+  const name = `tholepin_hard_${process.pid}`
+  const databaseUrl = postgres.url(name)
   const { demoPassword, session } = secretsIn(home)
-  const env = { DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword }
+  const app = postgres.appUrl(name)
+  const env = { DATABASE_URL: databaseUrl, APP_DATABASE_URL: app, DEMO_PASSWORD: demoPassword }
   await runScript('database', ['prepare'], { env })
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
   const server = await startedServer({
     port: await freePort(),
-    databaseUrl,
+    databaseUrl: app,
     sessionPassword: session,
   })
   atEnd(server.stop)

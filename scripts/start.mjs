@@ -12,15 +12,17 @@ import { startedServer } from './setup/server.mjs'
 
 const USUAL_PORT = 3210
 
-async function databaseUrl(home) {
+/** Where the database is for whoever migrates it, and for the application. */
+async function databaseUrls(home) {
   if (process.env.DATABASE_URL) {
     say('Using the database that DATABASE_URL names')
-    return process.env.DATABASE_URL
+    const url = process.env.DATABASE_URL
+    return { owner: process.env.DATABASE_OWNER_URL ?? url, app: url }
   }
   await ensureDebianPackages(['postgresql'])
   const postgres = await privatePostgres(home)
   atEnd(postgres.stop)
-  return postgres.url('tholepin')
+  return { owner: postgres.url('tholepin'), app: postgres.appUrl('tholepin') }
 }
 
 await reportingErrors(async () => {
@@ -39,16 +41,20 @@ await reportingErrors(async () => {
   try {
     await ensureDependencies()
     await ensureBuild()
-    const url = await databaseUrl(home)
+    const { owner, app } = await databaseUrls(home)
     const { demoPassword, session } = secretsIn(home)
     say('Migrating the database, adding demo data if it is empty')
     await runScript('database', ['prepare'], {
-      env: { DATABASE_URL: url, DEMO_PASSWORD: demoPassword },
+      env: {
+        DATABASE_URL: owner,
+        APP_DATABASE_URL: app === owner ? '' : app,
+        DEMO_PASSWORD: demoPassword,
+      },
       output: 'inherit',
     })
     const server = await startedServer({
       port: await freePort(Number(process.env.PORT ?? USUAL_PORT)),
-      databaseUrl: url,
+      databaseUrl: app,
       sessionPassword: session,
     })
     atEnd(server.stop)

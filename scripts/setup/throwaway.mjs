@@ -14,15 +14,23 @@ import { startedServer } from './server.mjs'
  */
 export async function throwawayServer(name, today) {
   const home = dataHome('test')
-  const databaseUrl = await emptyDatabaseUrl(home, `tholepin_${name}_${process.pid}`)
+  const { owner: databaseUrl, app } = await emptyDatabaseUrls(
+    home,
+    `tholepin_${name}_${process.pid}`,
+  )
   const { demoPassword, session } = secretsIn(home)
   const clock = today === undefined ? {} : { DEMO_TODAY: today }
-  const env = { DATABASE_URL: databaseUrl, DEMO_PASSWORD: demoPassword, ...clock }
+  const env = {
+    DATABASE_URL: databaseUrl,
+    APP_DATABASE_URL: app,
+    DEMO_PASSWORD: demoPassword,
+    ...clock,
+  }
   await runScript('database', ['prepare'], { env })
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
   const server = await startedServer({
     port: await freePort(),
-    databaseUrl,
+    databaseUrl: app || databaseUrl,
     sessionPassword: session,
     env: clock,
   })
@@ -33,21 +41,25 @@ export async function throwawayServer(name, today) {
 
 /** A database of its own, empty and migrated, that is removed at the end. */
 export async function throwawayDatabase(name) {
-  const databaseUrl = await emptyDatabaseUrl(dataHome('test'), `tholepin_${name}_${process.pid}`)
+  const { owner: databaseUrl } = await emptyDatabaseUrls(
+    dataHome('test'),
+    `tholepin_${name}_${process.pid}`,
+  )
   const env = { DATABASE_URL: databaseUrl }
   await runScript('database', ['migrate'], { env })
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
   return databaseUrl
 }
 
-async function emptyDatabaseUrl(home, name) {
+/** A database for its owner and for the application; `app` is empty where another server is given, which has roles of its own. */
+async function emptyDatabaseUrls(home, name) {
   if (process.env.DATABASE_URL) {
     const url = new URL(process.env.DATABASE_URL)
     url.pathname = `/${name}`
-    return url.href
+    return { owner: url.href, app: '' }
   }
   await ensureDebianPackages(['postgresql'])
   const postgres = await privatePostgres(home, { keepIfRunning: true })
   atEnd(postgres.stop)
-  return postgres.url(name)
+  return { owner: postgres.url(name), app: postgres.appUrl(name) }
 }
