@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { monthName } from '#core/words'
 import type { SeasonBlock } from '#core/follow/season'
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useMounted, useWindowSize } from '@vueuse/core'
 import {
   coursePath,
+  isLongerThan,
   leastWidth,
   monthStarts,
   plankPoints,
@@ -27,6 +28,10 @@ const { blocks, rows, at, today, concerns } = defineProps<{
   courseWords: (block: SeasonBlock, group: (typeof rows)[number]['group']) => string
 }>()
 const emit = defineEmits<{ chosen: [at: number]; opened: [] }>()
+/** What is wider than the window has its names above the rows, where they stay in sight. */
+const { width: screen } = useWindowSize()
+const isMounted = useMounted()
+const isLong = computed(() => isMounted.value && isLongerThan(blocks, screen.value))
 const PLANK = 54
 const COURSE = 38
 const id = useId()
@@ -53,7 +58,7 @@ const deloads = computed(() =>
 </script>
 
 <template>
-  <div class="planks" :style="{ '--least': `${leastWidth(blocks)}px` }">
+  <div class="planks" :class="isLong && 'long'" :style="{ '--least': `${leastWidth(blocks)}px` }">
     <SeasonGirths v-if="girths.length > 0" :girths="girths" :scale="scale" />
     <SeasonEstimates
       v-if="estimates.lines.value.length > 0"
@@ -171,11 +176,20 @@ const deloads = computed(() =>
   gap: 6px 12px;
   min-width: 760px;
 }
-.name {
+.long {
+  width: max-content;
+  grid-template-columns: minmax(var(--least), 1fr);
+}
+.long > .name {
   position: sticky;
   left: 0;
-  z-index: 1;
-  background: var(--ground);
+  width: max-content;
+}
+.long .sub {
+  display: inline;
+  margin-left: 8px;
+}
+.name {
   line-height: 16px;
 }
 .sub {

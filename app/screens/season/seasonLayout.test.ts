@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { plainDate } from '#core/base'
-import { leastWidth, scrollTo, seasonScale } from './seasonLayout'
+import { isLongerThan, leastWidth, scrollTo, seasonScale } from './seasonLayout'
 
 const block = (from: string, to: string) => ({ from: plainDate(from), to: plainDate(to) })
 
@@ -22,8 +22,14 @@ test('a day lies where its share of the whole is, half a year at least', () => {
 
 test.each([
   [400, 100, 900, 0],
-  [100, 100, 900, -70],
+  [-100, 100, 900, -270],
   [850, 100, 900, 680],
 ])('a plank at %d, %d wide, in %d: scrolled by %d', (left, width, seen, by) =>
   expect(scrollTo(left, width, seen)).toBe(by),
 )
+
+test('a year fits a desk, two years do not, and no year a phone', () => {
+  const year = [block('2026-01-05', '2027-01-03')]
+  expect([1280, 390].map(width => isLongerThan(year, width))).toEqual([false, true])
+  expect(isLongerThan([...year, block('2027-01-04', '2028-01-02')], 1280)).toBe(true)
+})

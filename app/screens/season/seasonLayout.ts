@@ -34,11 +34,16 @@ export function leastWidth(blocks: readonly Pick<SeasonBlock, 'from' | 'to'>[]):
   return Math.max(LEAST.width, Math.round(weeks * LEAST.week))
 }
 
-/** Past this a chosen plank is under the names at the left. Units: px. */
+/** Names at the left of the rows, and the page's own edges. Units: px. */
 const NAMES = 170
+const EDGES = 40
+/** Whether a season is wider than a window, its names beside it. */
+export const isLongerThan = (blocks: Parameters<typeof leastWidth>[0], window: number): boolean =>
+  leastWidth(blocks) + NAMES + EDGES > window
+
 /** How far the drawing is to be scrolled so that a plank is seen; 0 where it is. Units: px, from the left of what is seen. */
 export const scrollTo = (left: number, width: number, seen: number): number =>
-  left < NAMES || left + width > seen ? left - NAMES : 0
+  left < 0 || left + width > seen ? left - NAMES : 0
 
 /** A block as a plank with scarfed ends, as the corners of a polygon. */
 export function plankPoints(

@@ -5,7 +5,10 @@ import { formatDay } from '#core/words'
 import { provideBoard } from './boardContext'
 
 const NARROW_FROM_DAYS = 9
-const isNarrow = useMediaQuery('(max-width: 1279px)')
+const isLive = useMounted()
+const hasLess = useMediaQuery('(max-width: 1279px)')
+// The server draws the wide board; the page agrees with it until it is alive.
+const isNarrow = computed(() => isLive.value && hasLess.value)
 /** Too little room for the days side by side: then one at a time. */
 const isPhone = useIsPhone()
 
