@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto'
 import { coachId } from '#core/base'
 import { grantedTo, roleOf } from '../server/db/appRole'
 import { connectedDatabase, type Database } from '../server/db/database'
-import { dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
+import { aloneAtIt, dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
 import { coachByEmail } from '../server/db/queries/coaches'
 import {
   coachCount,
@@ -61,10 +61,13 @@ async function withDatabase(work: (db: Database) => Promise<void>): Promise<void
   await ensureDatabase(url)
   const { db, client, close } = connectedDatabase(url)
   try {
-    await migrated(db)
-    // Where the application has a role of its own, what was migrated just now is opened to it.
-    if (process.env.APP_DATABASE_URL) await grantedTo(roleOf(process.env.APP_DATABASE_URL), client)
-    await work(db)
+    await aloneAtIt(client, async () => {
+      await migrated(db)
+      // Where the application has a role of its own, what was migrated just now is opened to it.
+      if (process.env.APP_DATABASE_URL)
+        await grantedTo(roleOf(process.env.APP_DATABASE_URL), client)
+      await work(db)
+    })
   } finally {
     await close()
   }

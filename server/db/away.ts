@@ -8,8 +8,8 @@ export class DatabaseAway extends Error {
   }
 }
 
-/** A request that takes longer has the database looked after; then this often, each look with a deadline. Milliseconds. */
-const LOOK = { first: 800, every: 500, deadline: 2000 } as const
+/** A request that takes longer has the database looked after; then this often, each look with a deadline, and how late its end may be told. Milliseconds. */
+const LOOK = { first: 800, every: 500, deadline: 2000, late: 300 } as const
 
 /** What PostgreSQL and its driver call a connection that is gone or cannot be made. */
 const GONE = new Set([
@@ -49,6 +49,7 @@ async function answers(): Promise<boolean> {
   })
   const own = probe
   let isThere = false
+  const began = performance.now()
   const asked = own`select 1`.then(
     () => void (isThere = true),
     () => undefined,
@@ -56,6 +57,8 @@ async function answers(): Promise<boolean> {
   await Promise.race([asked, new Promise(resolve => setTimeout(resolve, LOOK.deadline).unref())])
   // A busy process hears the answer after its own clock: what is here already is read first.
   if (!isThere) await new Promise(resolve => setImmediate(resolve))
+  // A process that could not even look at its clock has said nothing about the database.
+  if (!isThere && performance.now() - began > LOOK.deadline + LOOK.late) return true
   if (!isThere) {
     probe = undefined
     void own.end({ timeout: 0 }).catch(() => undefined)

@@ -10,13 +10,37 @@ export function migrated(db: Database): Promise<void> {
   return migrate(db, { migrationsFolder: MIGRATIONS })
 }
 
+/** Any number, the same for everybody who prepares one of these databases. */
+const PREPARING = 4_217_001
+
+/** Runs what prepares a database while nobody else does: of two first starts at once one waits, and finds everything there. */
+export async function aloneAtIt<Value>(
+  client: postgres.Sql,
+  work: () => Promise<Value>,
+): Promise<Value> {
+  const held = await client.reserve()
+  try {
+    await held`select pg_advisory_lock(${PREPARING})`
+    return await work()
+  } finally {
+    await held`select pg_advisory_unlock(${PREPARING})`
+    held.release()
+  }
+}
+
+/** PostgreSQL's words for a database that another start has made meanwhile. */
+const MADE_MEANWHILE = new Set(['42P04', '23505'])
+
 /** Makes the database that a URL names unless the server has it. */
 export async function ensureDatabase(url: string): Promise<void> {
   const target = new URL(url)
   const name = decodeURIComponent(target.pathname.slice(1))
   await onServer(url, async sql => {
     const [found] = await sql`select 1 from pg_database where datname = ${name}`
-    if (!found) await sql`create database ${sql(name)}`
+    if (found) return
+    await sql`create database ${sql(name)}`.catch((error: { readonly code?: string }) => {
+      if (!MADE_MEANWHILE.has(error.code ?? '')) throw error
+    })
   })
 }
 

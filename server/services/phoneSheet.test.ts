@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import { addDays, type PlainDate } from '#core/base'
 import type { LogWord } from '#core/follow/sheet'
 import type { EntriesBody } from '#shared/contracts/sheet'
 import { currentTime } from '../clock'
-import { database } from '../db/database'
-import { datedSessions, exposures, loggedSets } from '../db/schema'
+import { closeDatabase, connectedDatabase, database } from '../db/database'
+import { datedSessions, exposures, loggedSets, sheetDevices } from '../db/schema'
 import {
   problemOf,
   stranger,
@@ -141,6 +141,29 @@ describe('a personal link', () => {
     expect(guesses.filter(kind => kind === 'wrong-pin').length).toBeLessThanOrEqual(5)
     expect(guesses.at(-1)).toBe('too-many-attempts')
     expect(problemOf(await openLink({ token, pin: '2468' }, 'x')).kind).toBe('too-many-attempts')
+  })
+
+  test('is read from a database that takes no writing', async () => {
+    const of = await phone()
+    const { sessions } = await sheetOfPhone(of)
+    const name = new URL(process.env.DATABASE_URL!).pathname.slice(1)
+    // Long enough ago that her phone would be written down again.
+    await database()
+      .update(sheetDevices)
+      .set({ lastSeenAt: new Date(0) })
+    await database().execute(
+      sql.raw(`alter database "${name}" set default_transaction_read_only = on`),
+    )
+    await closeDatabase()
+    try {
+      expect((await sheetOfPhone(of)).sessions).toHaveLength(sessions.length)
+    } finally {
+      const { client, close } = connectedDatabase(process.env.DATABASE_URL!)
+      await client.unsafe('set default_transaction_read_only = off')
+      await client.unsafe(`alter database "${name}" set default_transaction_read_only = off`)
+      await close()
+      await closeDatabase()
+    }
   })
 
   test('guesses sent at once are no more than guesses one after the other, the right one among them', async () => {

@@ -139,6 +139,7 @@ export async function sheetReader(key: string): Promise<Result<SheetReader, Prob
   if (!device.isGood) return failure({ kind: 'link-over' })
   // Once a minute is enough to know that a phone is there; a set a second need not write it.
   if (now.getTime() - device.lastSeenAt.getTime() > SEEN_EVERY_MS)
-    await touchDevice(database(), device.coach.id, device.deviceId, now)
+    // A sheet is read though nothing can be written just now.
+    await touchDevice(database(), device.coach.id, device.deviceId, now).catch(() => undefined)
   return success({ coach: device.coach, clientId: device.clientId, deviceId: device.deviceId })
 }
