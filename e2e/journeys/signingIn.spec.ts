@@ -44,6 +44,32 @@ test('signing out ends the sign-in itself, not only the cookie', async ({
   expect((await page.request.get('/api/roster')).status()).toBe(401)
 })
 
+test('a new sign-in on the same browser ends the one before; pages about people are stored nowhere', async ({
+  page,
+  context,
+  studio,
+  expectedErrors,
+}) => {
+  expectedErrors.push(/401/)
+  await signInByForm(page, studio)
+  const before = await context.storageState()
+  const roster = await page.request.get('/roster')
+  expect(roster.headers()['cache-control']).toBe('no-store')
+  const { email, password } = studio
+  const again = await page.request.post('/api/sign-in', { data: { email, password } })
+  expect(again.status()).toBe(200)
+  expect((await page.request.get('/api/roster')).status()).toBe(200)
+  await context.addCookies(before.cookies)
+  expect((await page.request.get('/api/roster')).status()).toBe(401)
+  // What is kept differs, who is signed in does not: the sign-in stays.
+  await page.request.post('/api/sign-in', { data: { email, password } })
+  const foreign = await page.request.put('/api/account', {
+    data: {},
+    headers: { origin: 'https://elsewhere.example' },
+  })
+  expect(foreign.status()).toBe(403)
+})
+
 test('without a sign-in every page leads to the form and back', async ({ page, studio }) => {
   const path = `/clients/${studio.client('Marit').id}/split`
   await page.goto(path)

@@ -8,7 +8,9 @@ export async function keepSignIn(
   { coach, signIn }: SignedIn,
 ): Promise<{ name: string; studio: string }> {
   const { secure: before } = await getUserSession(event)
-  if (before) await signOut({ coachId: coachId(before.coachId), id: before.signInId })
+  // The same one is kept again where only what screens know of it has changed.
+  if (before && before.signInId !== signIn.id)
+    await signOut({ coachId: coachId(before.coachId), id: before.signInId })
   const { name, studio, writing = {}, isDemo = false } = coach
   const user = { name, studio, writing, isDemo }
   await replaceUserSession(event, { user, secure: { coachId: coach.id, signInId: signIn.id } })
