@@ -43,7 +43,8 @@ async function sessionsAhead(
     blocksOf(db, coach.id, id),
   ])
   const told = sent.map(row => ({ ...row, content: sessionDocument(row.content) }))
-  const later = line.filter(({ plan }) => plan.startsOn > block.plan.startsOn)
+  // Of a draft nobody is told anything: its exercises are not decided.
+  const later = line.filter(({ plan }) => plan.startsOn > block.plan.startsOn && !plan.draft)
   return [
     ...blockLoadSessions(blockAsTold(block.plan, context, told, today), today),
     // Keys of two blocks would be the same ones.

@@ -3,6 +3,13 @@ import { and, asc, desc, eq, gte, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blocks, datedSessions, loggedSets, measurements } from '../schema'
 
+const sessionsSince = (coachId: CoachId, clientId: ClientId, since: PlainDate) =>
+  and(
+    eq(datedSessions.coachId, coachId),
+    eq(datedSessions.clientId, clientId),
+    gte(datedSessions.on, since),
+  )
+
 /** Days of easier rotations and of events with light work, of the open block and of closed ones. */
 export async function easyDays(
   db: Database,
@@ -19,9 +26,7 @@ export async function easyDays(
     )
     .where(
       and(
-        eq(datedSessions.coachId, coachId),
-        eq(datedSessions.clientId, clientId),
-        gte(datedSessions.on, since),
+        sessionsSince(coachId, clientId, since),
         sql`(${blocks.plan}->'block'->'deloads' @> to_jsonb(${datedSessions.pass})
           or exists (select from jsonb_array_elements(coalesce(${blocks.plan}->'block'->'events', '[]')) event
             where event->>'effect' = 'light'
@@ -41,14 +46,7 @@ export function closedSessions(
   return db
     .select({ on: datedSessions.on, prescribed: datedSessions.prescribed })
     .from(datedSessions)
-    .where(
-      and(
-        eq(datedSessions.coachId, coachId),
-        eq(datedSessions.clientId, clientId),
-        gte(datedSessions.on, since),
-        isNotNull(datedSessions.finishedAt),
-      ),
-    )
+    .where(and(sessionsSince(coachId, clientId, since), isNotNull(datedSessions.finishedAt)))
     .orderBy(desc(datedSessions.on), desc(datedSessions.place))
 }
 
@@ -64,9 +62,7 @@ export function sessionsWithTurnsHeld(
     .from(datedSessions)
     .where(
       and(
-        eq(datedSessions.coachId, coachId),
-        eq(datedSessions.clientId, clientId),
-        gte(datedSessions.on, since),
+        sessionsSince(coachId, clientId, since),
         sql`${datedSessions.prescribed} @? '$.groupings[*].slots[*].as'`,
       ),
     )
@@ -116,9 +112,7 @@ export function sessionsWith(
     .from(datedSessions)
     .where(
       and(
-        eq(datedSessions.coachId, coachId),
-        eq(datedSessions.clientId, clientId),
-        gte(datedSessions.on, since),
+        sessionsSince(coachId, clientId, since),
         sql`${datedSessions.sentAt} is not null`,
         sql`(${isPrescribed} or ${isDone})`,
       ),
