@@ -22,6 +22,7 @@ const CHANGE_KINDS = {
   seam: { did: 'seam moved', place: 'Season' },
   soft_start: { did: 'fix at a seam', place: 'Season' },
   draft_terms: { did: 'change of a draft', place: 'Season' },
+  phase: { did: 'phase of a block', place: 'Season' },
   draft_made: { did: 'draft made a plan', place: 'Season' },
   targets: { did: 'targets', place: 'Targets' },
   profile: { did: 'profile', place: 'Profile' },

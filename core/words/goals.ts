@@ -1,8 +1,11 @@
 import { daysBetween, type PlainDate } from '../base'
 import { MEASUREMENT_TABLE, type MeasurementKind } from '../body/measurements'
-import type { GoalCourse } from '../follow/goals'
+import { armsThrough, type GoalCourse } from '../follow/goals'
+import type { Exercise } from '../plan/catalogue'
 import { formatDate, formatDay } from './dates'
 import { formatOneDecimal, NBSP } from './figures'
+import { creditWords, GROUP_NAMES } from './names'
+import { listed } from './text'
 
 /** What a goal is measured by, and in what. */
 export function goalMeasureWords(
@@ -13,6 +16,16 @@ export function goalMeasureWords(
     return { name: `${exerciseName(measure.of)}, estimated best`, unit: 'kg' }
   const { name, unit } = MEASUREMENT_TABLE[measure.of as MeasurementKind]
   return { name, unit }
+}
+
+/** What arm work a lift elsewhere lives on; empty where it is arm work itself, or none. */
+export function throughWords(exercise: Exercise | undefined): string {
+  const through = exercise ? armsThrough(exercise) : []
+  if (through.length === 0) return ''
+  const names = through.map(
+    ({ group, credit }) => `${GROUP_NAMES[group].toLowerCase()} (counted ${creditWords(credit)})`,
+  )
+  return `Goes through ${listed(names)}.`
 }
 
 /** Where a goal stands, in one sentence. */

@@ -111,7 +111,8 @@ const CREDITS = { intent: null, client: null, credits: { biceps: 1 } }
 const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'blocks/[blockId]/plan.put.ts': of => ({ version: 1, plan: of.client('Marit').plan }),
   'blocks/[blockId]/send.post.ts': () => ({ pass: 5, version: 1, again: false }),
-  'blocks/[blockId]/draft.put.ts': () => ({ version: 1, modes: {}, ends: {} }),
+  'blocks/[blockId]/draft.put.ts': () => ({ version: 1, modes: {}, ends: {}, baseWeeks: null }),
+  'blocks/[blockId]/phase.put.ts': () => ({ version: 1, phase: null }),
   'blocks/[blockId]/draft.post.ts': () => ({ version: 1 }),
   'blocks/[blockId]/seam.post.ts': () => ({ by: 1 }),
   'blocks/[blockId]/seam-fix.post.ts': () => ({ fix: 'soften', version: 1 }),

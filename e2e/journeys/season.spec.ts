@@ -187,3 +187,51 @@ test('a seam moves by keys, a block that jumps begins lower, and both are taken 
   await page.keyboard.press('z')
   await expect(page.getByText('Undone: fix at a seam')).toBeVisible()
 })
+
+test('arm days follow a phase until its event, and arm work comes in after a base', async ({
+  page,
+  studio,
+}) => {
+  await signedIn(page, studio)
+  const { id } = studio.client('Ines')
+  await page.goto(`/clients/${id}/season`)
+  await alive(page)
+  await page.keyboard.press('f')
+  const dialog = page.getByRole('dialog', { name: /^Phase of / })
+  await dialog.getByLabel('Phase').selectOption('Before an event')
+  await expect(dialog.getByLabel('What comes first')).toHaveValue('both')
+  await dialog.getByLabel('What it leads to').fill('the regatta')
+  // What cannot be is said with its bounds, and nothing typed is lost.
+  await dialog.getByLabel('Arms at least every').fill('1')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('a whole number from 2 to 14')
+  await expect(dialog.getByLabel('What it leads to')).toHaveValue('the regatta')
+  await dialog.getByLabel('Arms at least every').fill('2')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByText('Before the regatta')).toBeVisible()
+  await expect(page.getByText(/to go, until .*arms at least every 2 days/)).toBeVisible()
+
+  // The board asks for the days the phase wants, and the block's page says why.
+  await page.goto(`/clients/${id}/block?view=terms`)
+  await alive(page)
+  await expect(page.getByText(/^Before the regatta · arms at least every 2 days/)).toBeVisible()
+  const base = page.getByLabel(/^Base: single-joint arm work comes in after/)
+  await base.fill('1')
+  await base.press('Tab')
+  await saved(page)
+  await page.goto(`/clients/${id}/split`)
+  await boardIsLive(page)
+  await expect(
+    page.getByText(/in 7, wanted 3\.5|days without work, at most 2/).first(),
+  ).toBeVisible()
+
+  // One step takes the base back, another the phase.
+  await page.goto(`/clients/${id}/season`)
+  await alive(page)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByText(/^Undone: change of the plan/)).toBeVisible()
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByText(/^Undone: phase of a block/)).toBeVisible()
+  await expect(page.getByText('Before the regatta')).toBeHidden()
+})

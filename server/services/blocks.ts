@@ -12,6 +12,7 @@ import {
 import {
   cutBefore,
   earliestAfter,
+  factsInBlock,
   modesIn,
   overlapOf,
   type PlanDocument,
@@ -20,7 +21,7 @@ import {
 import { catalogueWith } from '#core/plan/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/judge/checks'
 import { findingSentence, formatDay } from '#core/words'
-import { contextWith, type PlanContext } from '#core/plan/method'
+import { contextWith, type Phase, type PlanContext } from '#core/plan/method'
 import { loadsAhead, withMovedWeights } from '#core/design/loads'
 import {
   type BlockPass,
@@ -268,13 +269,21 @@ function followed(
   return success(cut === plan ? null : cut)
 }
 
+/** The phase a block is begun in: as said, else that of the block before as long as its day has not come. */
+const phaseOf = (
+  { phase }: PlanDocument,
+  { phase: said, startsOn }: Pick<z.output<typeof NextBlockBody>, 'phase' | 'startsOn'>,
+): Phase | null =>
+  said === undefined ? (phase && (phase.on ?? startsOn) >= startsOn ? phase : null) : said
+
 const asBegun = (
   begun: PlanDocument,
-  emphasis: NonNullable<PlanDocument['emphasis']>,
+  { emphasis = {}, phase }: Pick<PlanDocument, 'emphasis' | 'phase'>,
   isDraft: boolean,
 ): PlanDocument => ({
   ...begun,
   ...(Object.keys(emphasis).length > 0 && { emphasis }),
+  ...(phase && { phase }),
   ...(isDraft && { draft: {} }),
 })
 
@@ -290,13 +299,14 @@ export async function startNextBlock(
   const id = blockIdOf(randomUUID())
   // What came to be wanted inside the block goes on, unless the coach says otherwise.
   const wanted = { ...modesIn(plan.block ?? {}, plan.passes - 1), ...body.modes }
+  const phase = phaseOf(plan, body)
+  const own = { emphasis: { ...plan.emphasis, ...wanted }, ...(phase && { phase }) }
   const begun = nextBlock(
     await withWeightsOfLog(coach, clientId, plan, body.startsOn),
-    { ...context, client: { ...context.client, modes: { ...context.client.modes, ...wanted } } },
+    { ...context, client: factsInBlock(context.client, own) },
     { ...body, newId: randomUUID },
   )
-  const emphasis = { ...plan.emphasis, ...wanted }
-  const next = asBegun(begun, emphasis, body.isDraft === true)
+  const next = asBegun(begun, own, body.isDraft === true)
   const line = await blocksOf(database(), coach.id, clientId)
   const cut = followed(line, blockId, plan, next, body.isCut)
   if (!cut.ok) return cut

@@ -9,7 +9,7 @@ import {
 } from '#core/base'
 import { learnedTimes } from '#core/body/times'
 import { fittedLine, sessionsCarried } from '#core/design/progress'
-import { blockBefore, type PlanDocument, withEmphasis } from '#core/plan/block'
+import { blockBefore, type PlanDocument, factsInBlock } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
@@ -95,7 +95,7 @@ export async function client(
     withPain(withStudioGear(found.facts, settings), reports, clearances, currentTime()),
   )
   const { block: held, before } = await laidOut(coach, found, bare, settings)
-  const own = held ? withEmphasis(bare, held.plan) : bare
+  const own = held ? factsInBlock(bare, held.plan) : bare
   const times = learnedTimes(timed)
   return success({
     ...found,

@@ -81,12 +81,17 @@ describe('drafts', () => {
 
   test('keep what is decided of them, and are not sent before they are plans', async () => {
     const { coach, first, shown } = await drafted()
-    const decided = { version: 1, modes: { biceps: 'maintain' as const }, ends: { triceps: 16 } }
+    const decided = {
+      version: 1,
+      modes: { biceps: 'maintain' as const },
+      ends: { triceps: 16 },
+      baseWeeks: 2,
+    }
     expect(valueOf(await decideDraft(coach, first, decided))).toMatchObject({ version: 2 })
     expect((await shown(first)).plan).toMatchObject({
       emphasis: { biceps: 'maintain' },
-      draft: { ends: { triceps: 16 } },
-      block: { ramps: { triceps: { end: 16 } } },
+      draft: { ends: { triceps: 16 }, baseWeeks: 2 },
+      block: { base: { weeks: 2 }, ramps: { triceps: { end: 16 } } },
     })
     const refused = problemOf(await send(coach, first, { pass: 0, version: 2, again: false }))
     expect(JSON.stringify(refused)).toContain('Ribs is a draft. Make it a plan first: on Season, M')
@@ -97,7 +102,7 @@ describe('drafts', () => {
 
   test('are nobody else’s, and a plan or an older version is refused', async () => {
     const { coach, own, first } = await drafted()
-    const decided = { version: 1, modes: {}, ends: {} }
+    const decided = { version: 1, modes: {}, ends: {}, baseWeeks: null }
     expect(problemOf(await decideDraft(await stranger(), first, decided)).kind).toBe('not-found')
     expect(problemOf(await planFromDraft(await stranger(), first, decided)).kind).toBe('not-found')
     expect(JSON.stringify(problemOf(await decideDraft(coach, own.blockId, decided)))).toContain(

@@ -47,7 +47,7 @@ async function heldDraft(coach: Coach, blockId: BlockId) {
 export async function decideDraft(
   coach: Coach,
   blockId: BlockId,
-  { version, modes, ends }: z.output<typeof DraftBody>,
+  { version, modes, ends, baseWeeks }: z.output<typeof DraftBody>,
 ): Promise<Result<{ version: number }, Problem>> {
   const held = await heldDraft(coach, blockId)
   if (!held.ok) return held
@@ -55,7 +55,10 @@ export async function decideDraft(
   const plan: PlanDocument = {
     ...draft,
     ...(Object.keys(modes).length > 0 && { emphasis: modes }),
-    draft: Object.keys(ends).length > 0 ? { ends } : {},
+    draft: {
+      ...(Object.keys(ends).length > 0 && { ends }),
+      ...(baseWeeks !== null && { baseWeeks }),
+    },
   }
   return savePlan(coach, { blockId, version, plan })
 }

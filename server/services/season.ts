@@ -31,7 +31,7 @@ export async function seasonContext(
   const { method, facts, library } = found.value
   // What is shown of a client has the emphasis of today's block in it; every block here has its own.
   // What the log says of minutes and of exercises done changes nothing here, and would have everything judged anew.
-  const { modes: _, times: _times, doneExercises: _done, ...others } = facts
+  const { modes: _, phase: _phase, times: _times, doneExercises: _done, ...others } = facts
   const bare = readSame({ ...others, ...(own?.facts.modes && { modes: own.facts.modes }) })
   return success(contextWith(method, bare, catalogueWith(library)))
 }

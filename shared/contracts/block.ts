@@ -2,7 +2,13 @@ import { blockId } from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
 import { MODES } from '#core/plan/method'
 import { z } from 'zod'
-import { EndsContract, PlainDateContract, SessionContract } from './plan'
+import {
+  BaseWeeksContract,
+  EndsContract,
+  PhaseContract,
+  PlainDateContract,
+  SessionContract,
+} from './plan'
 import { LIMITS } from './limits'
 
 /** Sends one going through the rotation to the client; `again` replaces what she has of it and has not done. */
@@ -43,12 +49,22 @@ export const NextBlockBody = z.strictObject({
   isCut: z.boolean().default(false),
   /** Only emphasis and days are decided; the exercises go on being those of the block before. */
   isDraft: z.boolean().exactOptional(),
+  /** The phase it is in; left out, that of the block before goes on. */
+  phase: PhaseContract.nullable().exactOptional(),
 })
 /** What is decided of a draft. */
 export const DraftBody = z.strictObject({
   version: z.int().min(1),
   modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly(),
   ends: EndsContract,
+  /** Weeks before arm work comes in; null for none. */
+  baseWeeks: BaseWeeksContract.nullable(),
+})
+/** The phase a block is in, and what comes first in it where that changes too. */
+export const PhaseBody = z.strictObject({
+  version: z.int().min(1),
+  phase: PhaseContract.nullable(),
+  modes: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly().exactOptional(),
 })
 /** A draft becomes a plan, fitted from the block before as it is now. */
 export const DraftMadeBody = z.strictObject({ version: z.int().min(1) })

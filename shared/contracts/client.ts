@@ -7,7 +7,7 @@ import type { Equal, Proven } from './equal'
 import { GearContract } from './gear'
 import { LibraryContract } from './library'
 import { MethodContract } from './method'
-import { PlainDateContract, PlanContract, SideLoadContract } from './plan'
+import { PhaseContract, PlainDateContract, PlanContract, SideLoadContract } from './plan'
 import { AvailableDayContract, ExerciseRuleContract } from './profile'
 import { ClientTimesContract } from './times'
 
@@ -92,6 +92,7 @@ export const ClientFactsContract = z
     exerciseRules: z.array(ExerciseRuleContract).readonly().exactOptional(),
     isMinor: z.boolean().exactOptional(),
     days: z.array(AvailableDayContract).max(7).readonly().exactOptional(),
+    phase: PhaseContract.exactOptional(),
     carried: z.array(CarriedSessionContract).max(60).readonly().exactOptional(),
   })
   .readonly()

@@ -1,4 +1,5 @@
 import { LOG_LIMITS } from '#core/follow/sheet'
+import { PHASE_BOUNDS } from '#core/plan/method'
 
 /** Least and most of a field, under the names that a form's field takes them by. */
 const between = <const Min extends number, const Max extends number>(min: Min, max: Max) => ({
@@ -24,6 +25,9 @@ export const LIMITS = {
   frequency: between(0.25, 7),
   sessionSets: between(1, 40),
   nextBlockWeeks: between(1, 16),
+  baseWeeks: between(1, 16),
+  armsEvery: PHASE_BOUNDS.armsEvery,
+  phaseVolume: PHASE_BOUNDS.volume,
   linkDays: between(1, 730),
   painScore: between(0, 10),
   restSeconds: between(0, 3600),

@@ -20,7 +20,7 @@ import {
   type PlanDocument,
 } from '#core/plan/block'
 import { BUILT_IN_CATALOGUE, GROUPS, OWN_EXERCISE_PREFIX } from '#core/plan/catalogue'
-import { LOAD_PROGRESSIONS, MODES } from '#core/plan/method'
+import { LOAD_PROGRESSIONS, MODES, PHASE_KINDS } from '#core/plan/method'
 import {
   canStayOnWeekdays,
   DAY_ROLES,
@@ -331,7 +331,23 @@ const heldChange = z.union([
 const weekSets = z.number().min(LIMITS.weekSets.min).max(LIMITS.weekSets.max)
 /** Counted sets per 7 days by muscle. */
 export const EndsContract = z.partialRecord(z.enum(GROUPS), weekSets).readonly()
-const DraftContract = z.strictObject({ ends: EndsContract.exactOptional() }).readonly()
+export const BaseWeeksContract = z.int().min(LIMITS.baseWeeks.min).max(LIMITS.baseWeeks.max)
+const DraftContract = z
+  .strictObject({
+    ends: EndsContract.exactOptional(),
+    baseWeeks: BaseWeeksContract.exactOptional(),
+  })
+  .readonly()
+
+export const PhaseContract = z
+  .strictObject({
+    kind: z.enum(PHASE_KINDS),
+    what: z.string().trim().min(1).max(LIMITS.title).exactOptional(),
+    on: PlainDateContract.exactOptional(),
+    armsEvery: z.int().min(LIMITS.armsEvery.min).max(LIMITS.armsEvery.max).exactOptional(),
+    volume: z.number().min(LIMITS.phaseVolume.min).max(LIMITS.phaseVolume.max).exactOptional(),
+  })
+  .readonly()
 
 export const BlockPlanContract = z
   .strictObject({
@@ -347,6 +363,7 @@ export const BlockPlanContract = z
       )
       .readonly()
       .exactOptional(),
+    base: z.strictObject({ weeks: BaseWeeksContract }).readonly().exactOptional(),
     effort: z.strictObject({ compound: fromTo, isolation: fromTo }).readonly().exactOptional(),
     repWave: z.array(z.int().min(-8).max(8)).max(16).readonly().exactOptional(),
     deloads: z.array(pass).max(MOST_PASSES).readonly().exactOptional(),
@@ -467,6 +484,7 @@ export const PlanContract = z
       .readonly()
       .exactOptional(),
     emphasis: z.partialRecord(z.enum(GROUPS), z.enum(MODES)).readonly().exactOptional(),
+    phase: PhaseContract.exactOptional(),
     draft: DraftContract.exactOptional(),
     closingNotes: z.string().max(LIMITS.closingNotes).exactOptional(),
     fromLast: z.string().max(LIMITS.closingNotes).exactOptional(),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDay } from '#core/words'
+import { formatDay, phaseFollows, phaseName } from '#core/words'
 import { useMounted } from '@vueuse/core'
 import { Send } from 'lucide-vue-next'
 import { BLOCK_ACTIONS, BLOCK_VIEWS, type BlockView } from './blockActions'
@@ -37,6 +37,11 @@ const length = computed(() => {
   return days === 7
     ? `${passes} ${passes === 1 ? 'week' : 'weeks'}`
     : `${passes} ${passes === 1 ? 'rotation' : 'rotations'} of ${days} days, ${Math.round(((passes * days) / 7) * 10) / 10} weeks`
+})
+/** The phase the block is in, with what follows it. */
+const phase = computed(() => {
+  const own = store.plan?.phase
+  return own ? [phaseName(own), ...phaseFollows(own)].join(' · ') : ''
 })
 const steps = planSteps(
   () => isTakenUp.value,
@@ -93,6 +98,9 @@ useActions(
               {{ store.plan.title }}
             </h1>
             <p class="text-ink2">{{ dates }} · {{ length }}</p>
+            <p v-if="phase" class="text-ink2">
+              <bdi>{{ phase }}</bdi>
+            </p>
             <BlockBefore />
             <SaveStatus />
           </div>

@@ -32,6 +32,7 @@ const {
   setWeeks,
   useMethodsBlock,
   setRamp,
+  setBase,
   setEffort,
   setWave,
   setFailure,
@@ -173,6 +174,18 @@ const RAMP_KINDS = ['none', 'linear', 'step'] as const
               </tr>
             </tbody>
           </table></ScrollBox
+        >
+        <label class="mt-2 block"
+          >Base: single-joint arm work comes in after
+          <input
+            type="text"
+            inputmode="numeric"
+            class="small-field w-14"
+            placeholder="no"
+            :value="block.base?.weeks ?? ''"
+            @change="setBase(textOf($event))"
+          />
+          weeks, and the course begins there</label
         >
         <p class="mt-1 text-[12px] text-ink2">
           Sets go round the exercises of a muscle, one more each and rotation, where minutes, the

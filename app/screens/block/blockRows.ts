@@ -38,11 +38,12 @@ const MOST_CONCERNS = 4
 /** Less than a screen shows. */
 const LEAST = 0.05
 
-export type PassState = 'done' | 'under way' | 'sent' | 'edited since sent' | 'deload' | 'planned'
+export type PassState =
+  'done' | 'under way' | 'sent' | 'edited since sent' | 'deload' | 'base' | 'planned'
 
 function stateOf({ pass }: PassVerdict): PassState {
   const sent = pass.sessions.flatMap(session => session.sent ?? [])
-  if (sent.length === 0) return pass.isDeload ? 'deload' : 'planned'
+  if (sent.length === 0) return pass.isDeload ? 'deload' : pass.isBase ? 'base' : 'planned'
   if (sent.every(({ isDone }) => isDone)) return 'done'
   if (sent.some(({ isEdited, isDone }) => isEdited && !isDone)) return 'edited since sent'
   return sent.some(({ isDone }) => isDone) ? 'under way' : 'sent'

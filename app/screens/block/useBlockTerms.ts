@@ -132,6 +132,15 @@ export function useBlockTerms() {
     putPart('ramps', next.kind === 'none' ? others : { ...others, [group]: next })
   }
 
+  /** Weeks before arm work comes in, as typed; nothing for none. */
+  function setBase(typed: string): void {
+    const weeks = Number(typed.trim() === '' ? 0 : typed)
+    const { min, max } = LIMITS.baseWeeks
+    if (weeks !== 0 && !(Number.isInteger(weeks) && weeks >= min && weeks <= max))
+      return void (message.value = `Base: give whole weeks from ${min} to ${max}, or nothing for none.`)
+    putPart('base', weeks === 0 ? undefined : { weeks })
+  }
+
   const effort = computed(() => block.value.effort ?? null)
   function setEffort(kind: 'compound' | 'isolation', end: 'from' | 'to', value: number): void {
     const now = effort.value ?? {
@@ -286,6 +295,7 @@ export function useBlockTerms() {
     setWeeks,
     useMethodsBlock,
     setRamp,
+    setBase,
     setEffort,
     setWave,
     setFailure,

@@ -45,7 +45,7 @@ async function submit(): Promise<void> {
             remove
           </button>
         </span>
-        <span class="block">{{ goal.stands }}</span>
+        <span class="block">{{ goal.stands }} {{ goal.through }}</span>
       </li>
     </ul>
     <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="submit">

@@ -18,7 +18,7 @@ const trends = computed(() =>
   ),
 )
 const nameOf = (exercise: string) => catalogue.value.get(exercise)?.name ?? exercise
-const notes = useNotes(id, nameOf)
+const notes = useNotes(id, () => catalogue.value)
 /** What strength can be aimed at: exercises with an estimate of their own. */
 const aimable = computed(() =>
   trends.value.map(({ exercise }) => ({ id: exercise, name: nameOf(exercise) })),

@@ -1,11 +1,13 @@
 import { plainDate } from '#core/base'
-import { formatDay, goalMeasureWords, goalSentence } from '#core/words'
+import type { Catalogue } from '#core/plan/catalogue'
+import { formatDay, goalMeasureWords, goalSentence, throughWords } from '#core/words'
 import { Done } from '#shared/contracts/history'
 import { GoalBody, GoalsView, NoteBody, NotesView } from '#shared/contracts/notes'
 
 /** What the coach has noted about a client, and what the client wants to reach. */
-export function useNotes(clientId: string, exerciseName: (id: string) => string) {
+export function useNotes(clientId: string, catalogue: () => Catalogue) {
   const { ask } = useApi()
+  const exerciseName = (id: string) => catalogue().get(id)?.name ?? id
   const today = useToday()
   const notes = shallowRef<NotesView['notes']>([])
   const goals = shallowRef<(typeof GoalsView._output)['goals']>([])
@@ -52,6 +54,8 @@ export function useNotes(clientId: string, exerciseName: (id: string) => string)
           title: one.words === '' ? measure.name : one.words,
           measure: measure.name,
           unit: measure.unit,
+          through:
+            one.measure.kind === 'strength' ? throughWords(catalogue().get(one.measure.of)) : '',
           stands: goalSentence(
             one.course,
             { target: one.target, by: plainDate(one.by), unit: measure.unit },

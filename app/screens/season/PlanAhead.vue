@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { FirstChoice } from '#core/follow/season'
+import { PHASE_KINDS, type PhaseKind } from '#core/plan/method'
+import { PHASE_NAMES } from '#core/words'
 import { X } from 'lucide-vue-next'
 import type { usePlanAhead } from './usePlanAhead'
 
@@ -11,7 +13,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <PanelDialog title="Plan ahead" :width="720" @closed="emit('closed')">
+  <PanelDialog title="Plan ahead" :width="820" @closed="emit('closed')">
     <form class="mt-2" novalidate @submit.prevent="begin()">
       <p class="text-ink2">
         Drafts: days and what comes first. Their exercises go on being those of the block before,
@@ -22,6 +24,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
           <tr class="text-[12px] text-ink2">
             <th scope="col">Title</th>
             <th scope="col">Weeks</th>
+            <th scope="col">Phase</th>
             <th scope="col">What comes first</th>
             <td></td>
           </tr>
@@ -48,6 +51,19 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
                 :aria-label="`Weeks of block ${at + 1}`"
                 @input="change(at, { weeks: Number(textOf($event)) })"
               />
+            </td>
+            <td class="pr-2">
+              <select
+                class="small-field"
+                :value="row.phase ?? ''"
+                :aria-label="`Phase of block ${at + 1}`"
+                @change="change(at, { phase: (textOf($event) || null) as PhaseKind | null })"
+              >
+                <option value="">none</option>
+                <option v-for="kind in PHASE_KINDS" :key="kind" :value="kind">
+                  {{ PHASE_NAMES[kind] }}
+                </option>
+              </select>
             </td>
             <td class="pr-2">
               <select

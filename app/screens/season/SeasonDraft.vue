@@ -5,7 +5,7 @@ import type { useDraft } from './useDraft'
 
 /** The chosen draft: what comes first, how far the sets go, and the way to a plan. */
 const { draft, title } = defineProps<{ title: string; draft: ReturnType<typeof useDraft> }>()
-const { rows, change, keep, isBusy } = draft
+const { rows, baseWeeks, change, keep, isBusy } = draft
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -57,6 +57,11 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
           </tr>
         </tbody>
       </table>
+      <label class="mt-2 block"
+        >Base: arm work comes in after
+        <input v-model="baseWeeks" class="small-field w-14" inputmode="numeric" placeholder="no" />
+        weeks</label
+      >
       <div class="mt-2 flex flex-wrap items-center gap-3">
         <button type="submit" class="control" :disabled="isBusy">Keep in the draft</button>
       </div>

@@ -19,6 +19,7 @@ const { blocks, rows, at, today, concerns } = defineProps<{
   girths: Awaited<ReturnType<typeof useSeason>>['girths']['value']
   estimates: Estimates
   events: Awaited<ReturnType<typeof useSeason>>['events']['value']
+  phases: Awaited<ReturnType<typeof useSeason>>['phases']['value']
   blocks: readonly SeasonBlock[]
   rows: Awaited<ReturnType<typeof useSeason>>['rows']['value']
   /** Which block is chosen, from 0. */ at: number
@@ -66,6 +67,7 @@ const deloads = computed(() =>
       :scale="scale"
     />
     <SeasonEvents v-if="events.length > 0" :events="events" :scale="scale" />
+    <SeasonPhases v-if="phases.length > 0" :phases="phases" :scale="scale" />
     <p class="name text-ink2">Months</p>
     <div ref="box" class="relative h-[18px] border-b-4 border-ink">
       <span

@@ -6,6 +6,7 @@ import { useDraft } from './useDraft'
 import { useBlockReports } from './useBlockReports'
 import { useBlocksBeside } from './useBlocksBeside'
 import { useEstimates } from './useEstimates'
+import { usePhase } from './usePhase'
 import { usePlanAhead } from './usePlanAhead'
 import { useSeam } from './useSeam'
 import { useSeason } from './useSeason'
@@ -24,6 +25,7 @@ const {
   rows,
   girths,
   events,
+  phases,
   wordsOf,
   courseWords,
   ahead,
@@ -50,6 +52,7 @@ const atSeam = useSeam(
   refresh,
 )
 const draft = useDraft(id, () => chosen.value, refresh)
+const phase = usePhase(id, () => chosen.value, refresh)
 const isLive = useMounted()
 const before = computed(() => blocks.value[at.value - 1]?.title ?? '')
 const next = () => chosen.value && open(chosen.value, '/block', '&next=1')
@@ -64,8 +67,9 @@ useActions(
     take: fix => void atSeam.take(fix),
     planAhead: planAhead.open,
     make: () => void draft.make(),
+    phase: phase.open,
   },
-  { isSilent: () => beside.isOpen.value || planAhead.isOpen.value },
+  { isSilent: () => [beside.isOpen, planAhead.isOpen, phase.entered].some(one => one.value) },
 )
 </script>
 
@@ -112,6 +116,9 @@ useActions(
           >
             Make it a plan <KeyCap label="M" />
           </button>
+          <button type="button" class="control" @click="phase.open()">
+            Phase <KeyCap label="F" />
+          </button>
           <button type="button" class="control" @click="planAhead.open()">
             Plan ahead <KeyCap label="Y" />
           </button>
@@ -134,6 +141,7 @@ useActions(
             :girths="girths"
             :estimates="estimates"
             :events="events"
+            :phases="phases"
             :at="at"
             :today="view.today"
             :concerns="concerns"
@@ -173,6 +181,7 @@ useActions(
       :plan="planAhead"
       @closed="planAhead.isOpen.value = false"
     />
+    <PhaseDialog v-if="phase.entered.value && chosen" :title="chosen.title" :phase="phase" />
     <BlocksBeside
       v-if="beside.isOpen.value"
       :beside="beside"

@@ -14,6 +14,8 @@ export interface SeasonPage {
   readonly take: (fix: SeamFix) => void
   /** Blocks put behind the last one, a year in one form. */
   readonly planAhead: () => void
+  /** What stretch of training the chosen block belongs to. */
+  readonly phase: () => void
   /** The chosen draft becomes a plan. */
   readonly make: () => void
 }
@@ -62,6 +64,7 @@ export const SEASON_ACTIONS: ActionTable<SeasonPage> = {
       label: 'plan ahead: several blocks at once',
       do: ({ planAhead }) => planAhead(),
     },
+    { id: 'phase', keys: ['f'], label: 'its phase', do: ({ phase }) => phase() },
     { id: 'make', keys: ['m'], label: 'make the draft a plan', do: ({ make }) => make() },
     { id: 'next', keys: ['b'], label: 'put the next block behind it', do: ({ next }) => next() },
   ],

@@ -47,10 +47,15 @@ export function useDraft(
   const said = ref('')
   const isBusy = ref(false)
   const rows = ref<readonly DraftRow[]>([])
+  /** Weeks of base as typed; empty for none. */
+  const baseWeeks = ref('')
   const isDraft = computed(() => chosen()?.draft !== null && chosen()?.state === 'ahead')
   watch(
     () => chosen(),
-    block => (rows.value = block?.draft ? rowsOf(block) : []),
+    block => {
+      rows.value = block?.draft ? rowsOf(block) : []
+      baseWeeks.value = String(block?.draft?.baseWeeks ?? '')
+    },
     { immediate: true },
   )
 
@@ -89,7 +94,16 @@ export function useDraft(
       ),
     )
     const modes = Object.fromEntries(rows.value.map(({ group, mode }) => [group, mode]))
-    const body = DraftBody.omit({ version: true }).safeParse({ modes, ends })
+    const weeks = baseWeeks.value.trim()
+    const body = DraftBody.omit({ version: true }).safeParse({
+      modes,
+      ends,
+      baseWeeks: weeks === '' ? null : Number(weeks),
+    })
+    if (body.error?.issues[0]?.path[0] === 'baseWeeks') {
+      said.value = `Base: whole weeks from ${LIMITS.baseWeeks.min} to ${LIMITS.baseWeeks.max}, or nothing for none.`
+      return
+    }
     if (!body.success) {
       const group = body.error.issues[0]?.path[1] as Group | undefined
       said.value = `${group ? GROUP_NAMES[group] : 'A muscle'}: sets per 7 days from ${LIMITS.weekSets.min} to ${LIMITS.weekSets.max}, or nothing for what is usual.`
@@ -99,5 +113,14 @@ export function useDraft(
   }
   const change = (group: Group, part: Partial<DraftRow>) =>
     (rows.value = rows.value.map(row => (row.group === group ? { ...row, ...part } : row)))
-  return { isDraft, rows, change, keep, make, said: readonly(said), isBusy: readonly(isBusy) }
+  return {
+    isDraft,
+    rows,
+    baseWeeks,
+    change,
+    keep,
+    make,
+    said: readonly(said),
+    isBusy: readonly(isBusy),
+  }
 }

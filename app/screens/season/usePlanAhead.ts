@@ -1,23 +1,11 @@
 import { refusalWords } from '~/shell/refusalWords'
 import { addDays, type PlainDate } from '#core/base'
-import {
-  type BlockAhead,
-  FIRST_CHOICES,
-  type FirstChoice,
-  modesOf,
-  yearAhead,
-} from '#core/follow/season'
+import { type BlockAhead, FIRST_CHOICES, FIRST_IN, modesOf, yearAhead } from '#core/follow/season'
 import { planEnd } from '#core/plan/block'
+import { FIRST_WORDS } from '#core/words'
 import { NextBlockAnswer, NextBlockBody } from '#shared/contracts/block'
 import { ClientView } from '#shared/contracts/client'
 
-const FIRST_WORDS: Readonly<Record<FirstChoice, string>> = {
-  as_now: 'as now',
-  flexors: 'biceps and brachialis',
-  triceps: 'triceps',
-  both: 'both sides of the arm',
-  hold: 'nothing: all hold',
-}
 const MOST_BLOCKS = 12
 
 /** Blocks put one behind the other, from the last one on: a year in one form. */
@@ -41,12 +29,15 @@ export function usePlanAhead(
     isOpen.value = true
   }
   const change = (at: number, part: Partial<BlockAhead>) =>
-    (rows.value = rows.value.map((row, n) => (n === at ? { ...row, ...part } : row)))
+    (rows.value = rows.value.map((row, n) =>
+      // What comes first follows the phase until it is said otherwise.
+      n === at ? { ...row, ...(part.phase && { first: FIRST_IN[part.phase] }), ...part } : row,
+    ))
   const drop = (at: number) => (rows.value = rows.value.filter((_, n) => n !== at))
   const add = () =>
     (rows.value = [
       ...rows.value,
-      { title: `Block ${rows.value.length + 1}`, weeks: 8, first: 'as_now' },
+      { title: `Block ${rows.value.length + 1}`, weeks: 8, first: 'as_now', phase: null },
     ])
 
   /** The block another is to follow, as the server has it. */
@@ -65,6 +56,7 @@ export function usePlanAhead(
       weeks: row.weeks,
       from: 'first',
       modes: modesOf(row.first),
+      phase: row.phase && { kind: row.phase },
       isCut: false,
       isDraft: true,
     })

@@ -3,6 +3,7 @@ import { MEASUREMENT_TABLE } from '#core/body/measurements'
 import {
   girthCourses,
   isOverLimit,
+  phaseRuns,
   type Seam,
   SEAM_LIMITS,
   type SeasonBlock,
@@ -15,9 +16,13 @@ import {
   girthWords,
   GROUP_NAMES,
   JOINT_NAMES,
+  phaseFollows,
+  phaseName,
+  phaseToGo,
 } from '#core/words'
 import { SeasonAnswer, type SeasonView } from '#shared/contracts/season'
 import { familyOfGroup } from '~/ui/pegFamily'
+import { useGoalDays } from './useGoalDays'
 
 const STATE_WORDS = { behind: 'behind', running: 'running', ahead: 'ahead' } as const
 
@@ -72,6 +77,22 @@ function girthLines(measured: SeasonView['girths']) {
   }))
 }
 
+/** Phases of the season in words, each with what follows it. */
+function phaseLines(blocks: readonly SeasonBlock[], today: SeasonView['today']) {
+  return phaseRuns(blocks, today).map(run => {
+    const name = phaseName(run.phase)
+    const more = [phaseToGo(run, today), ...phaseFollows(run.phase)].join(', ')
+    return {
+      from: run.from,
+      to: run.to,
+      name,
+      more,
+      words: `${name}: ${more}`,
+      isOver: run.until < today,
+    }
+  })
+}
+
 const modeWords = ({ modes }: SeasonBlock, group: Group) => modes[group] ?? ''
 
 /** A client's line of blocks: which one is chosen, and what stands at the seam before it. */
@@ -79,6 +100,7 @@ export async function useSeason(clientId: string) {
   const { ask } = useApi()
   const { choose, leave } = useChosenBlock(clientId)
   const { catalogue } = useStudioSettings()
+  const goals = useGoalDays(clientId, () => catalogue.value)
   /** The chosen block's id; kept when the page is set up anew after something was taken back. */
   const kept = useState<string | null>(`season-chosen-${clientId}`, () => null)
   const { data, refresh } = await useAsyncData(
@@ -154,13 +176,13 @@ export async function useSeason(clientId: string) {
     return `${modeWords(block, group)} ${figures}`
   }
   const girths = computed(() => girthLines(view.value?.girths ?? []))
-  /** Events of all blocks, in the order of their days. */
+  /** Events of all blocks and days goals are set for, in their order. */
   const events = computed(() =>
-    blocks.value
-      .flatMap(({ events: own }) => own)
+    [...blocks.value.flatMap(({ events: own }) => own), ...goals.value]
       .sort((a, b) => (a.from < b.from ? -1 : 1))
       .map(event => ({ ...event, ...eventWords(event, view.value!.today) })),
   )
+  const phases = computed(() => (view.value ? phaseLines(blocks.value, view.value.today) : []))
   const ahead = computed(() => blocks.value.filter(({ state }) => state === 'ahead'))
   /** Every page about the client shows it from now on; of today's block nothing is said. */
   function open({ id, title, from }: SeasonBlock, path = '/block', more = '') {
@@ -180,6 +202,7 @@ export async function useSeason(clientId: string) {
     rows,
     girths,
     events,
+    phases,
     wordsOf,
     courseWords,
     ahead,

@@ -1,5 +1,5 @@
 import type { Group } from '../../plan/catalogue'
-import type { PlanContext } from '../../plan/method'
+import { hindrancesOf, type PlanContext } from '../../plan/method'
 
 interface GroupRecovery {
   readonly tauHours: number
@@ -36,7 +36,9 @@ export const READY_PERCENT = 90
 /** Hours to decay to 37 % for this client: the usual ones, at the client's own pace, slowed by what the coach has ticked. */
 export function tauHours(group: Group, { client }: PlanContext): number {
   // Two entries about age are one reason.
-  const reasons = new Set(client.slowedBy?.map(reason => (reason === 'age_60' ? 'age_50' : reason)))
+  const reasons = new Set(
+    hindrancesOf(client).map(reason => (reason === 'age_60' ? 'age_50' : reason)),
+  )
   const slowed = Math.min(MOST_SLOWER, SLOWER ** reasons.size)
   return RECOVERY[group].tauHours * (client.recoveryPace?.[group] ?? 1) * slowed
 }

@@ -1,7 +1,7 @@
 import { addDays, DAYS_PER_WEEK, remembered } from '../../base'
 import type { CarriedSession, PlanContext } from '../../plan/method'
 import { GROUPS, JOINTS } from '../../plan/catalogue'
-import { type PlanDocument, withEmphasis } from '../../plan/block'
+import { type PlanDocument, factsInBlock } from '../../plan/block'
 import { expandedBlock } from './expand'
 import { heldSessions } from './held'
 
@@ -11,7 +11,7 @@ const CARRIED_DAYS = 2 * DAYS_PER_WEEK
 /** A block as it is read by itself: with its own emphasis, and nothing carried in. */
 export const ownContext = remembered((plan: PlanDocument, context: PlanContext): PlanContext => {
   const { carried: _, ...client } = context.client
-  return { ...context, client: withEmphasis(client, plan) }
+  return { ...context, client: factsInBlock(client, plan) }
 })
 
 /**

@@ -15,15 +15,17 @@ const idsInARow = (): (() => string) => {
 const rampKind = ({ method }: PlanContext) =>
   method.progress.setRamp === 'none' ? ('linear' as const) : method.progress.setRamp
 
-function withEnds(plan: PlanDocument, draft: PlanDocument, context: PlanContext): PlanDocument {
+function asDecided(plan: PlanDocument, draft: PlanDocument, context: PlanContext): PlanDocument {
   const ends = draft.draft?.ends ?? {}
   const asked = GROUPS.flatMap(group => {
     const end = ends[group]
     return end === undefined ? [] : [[group, { kind: rampKind(context), end }] as const]
   })
-  if (asked.length === 0) return plan
-  const ramps = { ...plan.block?.ramps, ...Object.fromEntries(asked) }
-  return { ...plan, block: withPart(plan.block ?? {}, 'ramps', ramps) }
+  const weeks = draft.draft?.baseWeeks
+  const based = weeks ? withPart(plan.block ?? {}, 'base', { weeks }) : plan.block
+  if (asked.length === 0) return based === plan.block ? plan : { ...plan, block: based ?? {} }
+  const ramps = { ...based?.ramps, ...Object.fromEntries(asked) }
+  return { ...plan, block: withPart(based ?? {}, 'ramps', ramps) }
 }
 
 /**
@@ -50,8 +52,9 @@ export function fittedDraft(
     newId,
   })
   return {
-    ...withEnds(next, draft, own),
+    ...asDecided(next, draft, own),
     ...(draft.emphasis && { emphasis: draft.emphasis }),
+    ...(draft.phase && { phase: draft.phase }),
     draft: draft.draft ?? {},
   }
 }

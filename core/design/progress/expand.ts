@@ -18,7 +18,7 @@ import {
   turnsIn,
 } from '../../plan/block'
 import { rotationLedger } from '../../count/ledger'
-import { type Group, requireExercise } from '../../plan/catalogue'
+import { ARM_GROUPS, type Group, requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { dayName, type DayRole, type Rotation, type RotationDay } from '../../plan/rotation'
 import { orderedText, plannedSets } from '../../plan/scheme'
@@ -73,6 +73,8 @@ export interface BlockPass {
   readonly from: PlainDate
   readonly to: PlainDate
   readonly isDeload: boolean
+  /** Before arm work comes in. */
+  readonly isBase: boolean
   /** Place among the working passes, from 1; null for a deload. */
   readonly working: number | null
   /** Reps in reserve of the first working set; null where the rotation's own are left alone. */
@@ -99,6 +101,8 @@ interface Course {
   readonly context: PlanContext
   readonly dates: readonly (readonly PlainDate[])[]
   readonly deloads: ReadonlySet<number>
+  /** Passes from the first on that are the base. */
+  readonly basePasses: number
   readonly sets: readonly PassSets[]
   readonly rir: {
     readonly compound: readonly number[]
@@ -129,13 +133,32 @@ function dayWith(day: RotationDay, sessions: readonly Session[]): RotationDay {
   return made
 }
 
-/** The step of the ramp each pass stands on, from 0: it begins anew after a deload. */
-function rampStepsOf(passes: number, deloads: ReadonlySet<number>): readonly number[] {
+/** The step of the ramp each pass stands on, from 0: it begins after the base, and anew after a deload. */
+function rampStepsOf(
+  passes: number,
+  deloads: ReadonlySet<number>,
+  basePasses: number,
+): readonly number[] {
   let rampStep = 0
   return Array.from({ length: passes }, (_, at) => {
-    if (deloads.has(at)) rampStep = 0
-    return deloads.has(at) ? 0 : rampStep++
+    const isWaiting = deloads.has(at) || at < basePasses
+    if (isWaiting) rampStep = 0
+    return isWaiting ? 0 : rampStep++
   })
+}
+
+/** Passes that begin before the base is over; the last pass of a block is never one. */
+function basePassesOf(plan: PlanDocument, dates: Course['dates']): number {
+  const days = (plan.block?.base?.weeks ?? 0) * DAYS_PER_WEEK
+  const first = dates.findIndex(([from]) => from && daysBetween(plan.startsOn, from) >= days)
+  return first < 0 ? Math.max(0, plan.passes - 1) : first
+}
+
+/** Single-joint work for the arms, which a base leaves out; what is held fixed stays. */
+function waitsForBase(slot: Slot, context: PlanContext): boolean {
+  const exercise = requireExercise(context.catalogue, slot.exercise)
+  const main = mainGroup(slot, exercise, context)
+  return exercise.kind === 'isolation' && !slot.isHeld && ARM_GROUPS.some(arm => arm === main)
 }
 
 function courseOf(plan: PlanDocument, context: PlanContext, missed: ReadonlySet<string>): Course {
@@ -143,7 +166,9 @@ function courseOf(plan: PlanDocument, context: PlanContext, missed: ReadonlySet<
   const deloads = new Set((block.deloads ?? []).filter(pass => pass < plan.passes))
   const workingPasses = plan.passes - deloads.size
   const { effort } = block
-  const rampSteps = rampStepsOf(plan.passes, deloads)
+  const dates = passDates(plan)
+  const basePasses = basePassesOf(plan, dates)
+  const rampSteps = rampStepsOf(plan.passes, deloads, basePasses)
   const steps = Math.max(...rampSteps) + 1
   const ledger = rotationLedger(plan.rotation, context)
   return {
@@ -154,7 +179,8 @@ function courseOf(plan: PlanDocument, context: PlanContext, missed: ReadonlySet<
     deloads,
     workingPasses,
     rampSteps,
-    dates: passDates(plan),
+    basePasses,
+    dates,
     weeks: () => groupWeeks(ledger),
     sets: setsOverBlock(plan, context, steps, block.ramps ?? {}, ledger),
     rir: effort
@@ -283,7 +309,10 @@ function datedSession(
     on,
     role: day?.role ?? 'open',
     name: nameFor(session, day),
-    isSkipped: event?.effect === 'skip' || isDropped(turn, d, place),
+    isSkipped:
+      event?.effect === 'skip' ||
+      isDropped(turn, d, place) ||
+      (content.groupings.length === 0 && session.groupings.length > 0),
     isMoved: moved !== undefined,
     isOwn: oneOff !== session,
     content: oneOff === session ? content : oneOff,
@@ -319,6 +348,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     )
   const rirShift = shiftFor(undefined)
   const setsHere = setsIn(course, turn)
+  const isBase = at < course.basePasses
   const effort =
     rir && !isDeload
       ? { compound: rir.compound[rampStep]!, isolation: rir.isolation[rampStep]! }
@@ -330,7 +360,10 @@ function passOf(course: Course, at: number, working: number): BlockPass {
       .filter(isHeldReps)
       .reduce((sum, held) => (held.group === group ? sum + held.reps : sum), 0)
   const terms = (on: PlainDate, isLight: boolean): PassTerms => ({
-    setsOf: slot => setsHere.get(slot.id) ?? plannedSets(slot.scheme),
+    setsOf: slot =>
+      isBase && waitsForBase(slot, course.context)
+        ? 0
+        : (setsHere.get(slot.id) ?? plannedSets(slot.scheme)),
     rir: effort,
     rirShiftOf: slot => rirShift + ownShift(slot, shiftFor, course.context),
     isDeload: isDeload || isLight,
@@ -364,6 +397,7 @@ function passOf(course: Course, at: number, working: number): BlockPass {
     from: first,
     to: dates[at]?.at(-1) ?? first,
     isDeload,
+    isBase,
     working: isDeload ? null : working + 1,
     exceptions: turn.exceptions,
     held: turn.held,

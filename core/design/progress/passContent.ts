@@ -238,13 +238,19 @@ export function sessionInPass(session: Session, terms: PassTerms, context: PlanC
   return found
 }
 
+/** Its sets are gone; warm-ups do not stay alone. */
+const isLeftOut = (slot: Slot, { sets }: SlotTerms): boolean =>
+  sets === 0 && plannedSets(slot.scheme) > 0
+
 function made(
   grouping: Grouping,
   terms: readonly SlotTerms[],
   context: PlanContext,
 ): Grouping | null {
   const [first, ...others] = grouping.slots
-    .flatMap((slot, at) => (terms[at] ? [slotIn(slot, terms[at], context)] : []))
+    .flatMap((slot, at) =>
+      terms[at] && !isLeftOut(slot, terms[at]) ? [slotIn(slot, terms[at], context)] : [],
+    )
     .filter(({ scheme }) => scheme.runs.length > 0)
   if (!first) return null
   const slots = [first, ...others] as const

@@ -1,7 +1,13 @@
 import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { normalShare } from '../../body/log'
 import { lookedOn, NOTHING_CALLED } from '../../body/trend'
-import { type Adjustment, adjustments, type ChangedBefore, type GroupEvidence } from '../review'
+import {
+  type Adjustment,
+  adjustments,
+  asInBase,
+  type ChangedBefore,
+  type GroupEvidence,
+} from '../review'
 import { allotted } from './allotted'
 import type { RehearsalData, RehearsedPass } from './rehearsalData'
 import type { State, Tally } from './state'
@@ -147,7 +153,7 @@ export function decided(facts: Facts): readonly Adjustment[] {
   const [yes, no] = [sum(tally.recovered), sum(tally.notRecovered)]
   const falling = evidence.filter(({ verdict }) => verdict === 'decline').length >= 2
   const isSore = state.sore.filter(level => level !== 'none').length >= 2
-  return adjustments(
+  const found = adjustments(
     evidence,
     next.isDeload
       ? []
@@ -157,4 +163,5 @@ export function decided(facts: Facts): readonly Adjustment[] {
           ...(isSore ? ['sore_joints' as const] : []),
         ],
   )
+  return next.isBase ? asInBase(found) : found
 }

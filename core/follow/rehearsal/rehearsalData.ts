@@ -77,6 +77,7 @@ export interface RehearsedSession {
 
 export interface RehearsedPass {
   readonly isDeload: boolean
+  readonly isBase: boolean
   readonly weeks: number
   readonly sessions: readonly RehearsedSession[]
   readonly direct: Float64Array
@@ -248,6 +249,7 @@ function rehearsedPass(
   const own = passContext(context, pass)
   return {
     isDeload: pass.isDeload,
+    isBase: pass.isBase,
     modes: GROUPS.map(group => modeOf(own, group)),
     bands: GROUPS.map(group => bandOf(own, group)),
     weeks: pass.rotation.days.length / DAYS_PER_WEEK,

@@ -1,5 +1,6 @@
 import { roundHalfUp } from '../../base'
 import { isSore } from '../../body/joints'
+import { ARM_GROUPS } from '../../plan/catalogue'
 import { type Mode, overCeiling, setsUnderCeiling } from '../../plan/method'
 import type { Adjustment, DecisionRow, DeloadSign, GroupEvidence } from './adjustment'
 
@@ -326,3 +327,13 @@ export function adjustments(
     ...limited,
   ]
 }
+
+/** What remains of it while arm work waits for its base: no set of an arm muscle comes in earlier. Source: docs/methods.md#phases. */
+export const asInBase = (proposed: readonly Adjustment[]): readonly Adjustment[] =>
+  proposed.filter(
+    ({ group, change }) =>
+      !(
+        ARM_GROUPS.some(arm => arm === group) &&
+        (change.kind === 'hold_ramp' || (change.kind === 'sets' && change.by > 0))
+      ),
+  )

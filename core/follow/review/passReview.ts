@@ -13,7 +13,7 @@ import { sessionSeconds } from '../../plan/minutes'
 import { leadRir, nominalReps, plannedSets, type SetRun, workStages } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
 import type { Adjustment, DeloadSign, GroupEvidence } from './adjustment'
-import { adjustments, DECIDE } from './decide'
+import { adjustments, asInBase, DECIDE } from './decide'
 import { doneSession } from './doneSession'
 import { directOf, directSets, evidenceFor, type Known } from './evidence'
 import { isWorkingSet, lowEnd, outcomeOf } from './outcome'
@@ -292,10 +292,11 @@ const asksForSigns = ({ method: { deload } }: PlanContext) =>
 /** Easier days first, then what spares a joint, then muscles, exercises and sessions; in easier days no load goes up and nothing is made shorter. */
 function proposed(evidence: readonly GroupEvidence[], known: Known): readonly Adjustment[] {
   const { question, reviewed, next } = known
-  const groups = adjustments(
+  const found = adjustments(
     evidence,
     next.isDeload || !asksForSigns(question.context) ? [] : deloadSigns(evidence, known),
   )
+  const groups = next.isBase ? asInBase(found) : found
   const own = ownChanges(question, reviewed, next, groups).filter(
     ({ row }) => !next.isDeload || row === 'E3',
   )

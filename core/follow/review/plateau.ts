@@ -2,7 +2,7 @@ import { DAYS_PER_WEEK, daysBetween, type ExerciseId, groupedBy, type PlainDate 
 import { type LoggedSet, median } from '../../body/log'
 import { isSore } from '../../body/joints'
 import { directGroups, type Group } from '../../plan/catalogue'
-import { type Hindrance, type PlanContext, setsUnderCeiling } from '../../plan/method'
+import { type Hindrance, hindrancesOf, type PlanContext, setsUnderCeiling } from '../../plan/method'
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import type { GroupEvidence } from './adjustment'
@@ -196,7 +196,7 @@ export function plateauLog(
         ? Array.from({ length: setsDone }, () => rirDone - rirPlanned)
         : [],
     ),
-    hindrances: (client.slowedBy ?? []).filter(reason => BY_EATING_AND_SLEEP.includes(reason)),
+    hindrances: hindrancesOf(client).filter(reason => BY_EATING_AND_SLEEP.includes(reason)),
     today,
   }
 }

@@ -1,5 +1,5 @@
 import { ARM_GROUPS, type Group } from '../../plan/catalogue'
-import type { Mode } from '../../plan/method'
+import type { Mode, PhaseKind } from '../../plan/method'
 
 /** What comes first in a block ahead: a side of the arms, both, or neither. */
 export const FIRST_CHOICES = ['as_now', 'flexors', 'triceps', 'both', 'hold'] as const
@@ -10,6 +10,8 @@ export interface BlockAhead {
   readonly title: string
   readonly weeks: number
   readonly first: FirstChoice
+  /** What it is for; null where nothing is said. */
+  readonly phase: PhaseKind | null
 }
 
 const BUILT: Readonly<Record<FirstChoice, readonly Group[]>> = {
@@ -28,11 +30,19 @@ export const modesOf = (first: FirstChoice): Readonly<Partial<Record<Group, Mode
         ARM_GROUPS.map(group => [group, BUILT[first].includes(group) ? 'build' : 'keep'] as const),
       )
 
+/** What comes first in a phase, where the coach says nothing else. Source: docs/methods.md#phases. */
+export const FIRST_IN: Readonly<Record<PhaseKind, FirstChoice>> = {
+  build: 'both',
+  hold: 'hold',
+  lean: 'hold',
+  event: 'both',
+}
+
 const YEAR_WEEKS = 52
 const ROUND: readonly BlockAhead[] = [
-  { title: 'Biceps first', weeks: 8, first: 'flexors' },
-  { title: 'Triceps first', weeks: 8, first: 'triceps' },
-  { title: 'Hold', weeks: 4, first: 'hold' },
+  { title: 'Biceps first', weeks: 8, first: 'flexors', phase: 'build' },
+  { title: 'Triceps first', weeks: 8, first: 'triceps', phase: 'build' },
+  { title: 'Hold', weeks: 4, first: 'hold', phase: 'hold' },
 ]
 /** Shorter than this nothing is learned in a block. */
 const LEAST_WEEKS = 4

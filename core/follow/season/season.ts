@@ -8,7 +8,7 @@ import {
   planEnd,
   weeksUntil,
 } from '../../plan/block'
-import { type Mode, modeOf, type PlanContext } from '../../plan/method'
+import { type Mode, modeOf, type Phase, type PlanContext } from '../../plan/method'
 import { sessionSlots } from '../../plan/session'
 import {
   type BlockVerdict,
@@ -42,6 +42,10 @@ export interface SeasonBlock {
   readonly state: BlockState
   /** Only its emphasis, days and volumes are decided; null where it is a plan. */
   readonly draft: Draft | null
+  /** What this stretch of training is for; null where nothing was said. */
+  readonly phase: Phase | null
+  /** Weeks of base before arm work comes in; 0 without. */
+  readonly baseWeeks: number
   /** Whole weeks until it begins; 0 and less once it has. */
   readonly weeksToGo: number
   /** What comes first in it, muscle by muscle. */
@@ -124,6 +128,8 @@ function seasonBlock(
     to: planEnd(plan),
     state: blockState(plan, today),
     draft: plan.draft ?? null,
+    phase: plan.phase ?? null,
+    baseWeeks: plan.block?.base?.weeks ?? 0,
     weeksToGo: weeksUntil(plan, today),
     modes: Object.fromEntries(ARM_GROUPS.map(group => [group, modeOf(own, group)])),
     passes: verdictOf(plan, before, context).passes.map(held => ({

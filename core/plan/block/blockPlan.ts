@@ -123,6 +123,8 @@ export interface Trial {
 /** What makes a block of a rotation: how sets, effort, exercises and dates go from pass to pass. Left out means: every pass the same. */
 export interface BlockPlan {
   readonly ramps?: Readonly<Partial<Record<Group, GroupRamp>>>
+  /** So many weeks at its beginning are the base: single-joint work for the arms comes in after them, and ramps begin there. */
+  readonly base?: { readonly weeks: number }
   /** Reps in reserve of the first working set, from the first to the last working rotation. */
   readonly effort?: { readonly compound: FromTo; readonly isolation: FromTo }
   /** From which week on the last set of single-joint work goes to failure; 1 is from the beginning. */

@@ -30,7 +30,7 @@ export type {
   Way,
 } from './blockPlan'
 export { MOST_TRIALS, onTrialUntil, TRIAL_WEEKS, trialEnd, withoutTrial, withTrial } from './trial'
-export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA, withEmphasis } from './planDocument'
+export { findSlot, MAX_GROUPINGS, ONE_OFF_REASONS, PLAN_SCHEMA, factsInBlock } from './planDocument'
 export type { Draft, MadeFrom, OneOff, PlanDocument, Variant, Weighed } from './planDocument'
 export { datesOfDay, sessionOn, withOneOff } from './oneOffs'
 export { blockOn, blockState, cutBefore, earliestAfter, overlapOf, weeksUntil } from './line'

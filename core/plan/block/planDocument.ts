@@ -1,6 +1,6 @@
 import type { PlainDate, SessionId, SlotId } from '../../base'
 import type { Group } from '../catalogue'
-import type { ClientFacts, Mode } from '../method'
+import type { ClientFacts, Mode, Phase } from '../method'
 import { daySlots, type Rotation } from '../rotation'
 import type { Session, Slot } from '../session'
 import type { BlockPlan } from './blockPlan'
@@ -45,6 +45,8 @@ export interface MadeFrom {
 export interface Draft {
   /** Counted sets per 7 days in its last working rotation, where they are not what is usual. */
   readonly ends?: Readonly<Partial<Record<Group, number>>>
+  /** Weeks of base before arm work comes in. */
+  readonly baseWeeks?: number
 }
 
 /** The plan of one training block, saved whole under a version number (docs/formats.md). */
@@ -65,6 +67,8 @@ export interface PlanDocument {
   readonly variants?: readonly Variant[]
   /** What comes first in this block, where it is not what the client's profile says. */
   readonly emphasis?: Readonly<Partial<Record<Group, Mode>>>
+  /** What this stretch of training is for, where the coach has said so. */
+  readonly phase?: Phase
   /** The coach's own template it was made from, as it was then. */
   readonly madeFrom?: MadeFrom
   /** Left out once it is a plan: made one by the coach, or changed by hand. */
@@ -74,12 +78,18 @@ export interface PlanDocument {
   readonly fromLast?: string
 }
 
-/** A client as a block takes her: with its own emphasis over the profile's. */
-export function withEmphasis(
+/** A client as a block takes her: with its own emphasis over the profile's, in its phase. */
+export function factsInBlock(
   facts: ClientFacts,
-  plan: Pick<PlanDocument, 'emphasis'>,
+  { emphasis, phase }: Pick<PlanDocument, 'emphasis' | 'phase'>,
 ): ClientFacts {
-  return plan.emphasis ? { ...facts, modes: { ...facts.modes, ...plan.emphasis } } : facts
+  if (!emphasis && !phase && !facts.phase) return facts
+  const { phase: _, ...bare } = facts
+  return {
+    ...bare,
+    ...(emphasis && { modes: { ...facts.modes, ...emphasis } }),
+    ...(phase && { phase }),
+  }
 }
 
 /** Where a slot stands, days from 0; undefined if the plan has no such slot. */

@@ -16,6 +16,7 @@ import { ARM_GROUPS, BUILT_IN_CATALOGUE, creditsFor, requireIntent } from '../ca
 import { type Band, bandFor, DEFAULT_MODES, type Mode, trainingAge } from './band'
 import type { Permit } from '../safety'
 import type { Method } from './method'
+import { frequencyIn, isLean, type Phase } from './phase'
 import { STEADY_MIDDLE } from './presets'
 import { schoolOf } from './school'
 import type { SideLoad } from './sideLoad'
@@ -28,9 +29,15 @@ export const HINDRANCES = ['energy_deficit', 'age_50', 'age_60', 'short_sleep'] 
 /** What slows recovery and lowers what is worth doing. */
 export type Hindrance = (typeof HINDRANCES)[number]
 
+type Hindered = Pick<ClientFacts, 'slowedBy' | 'phase'>
+
+/** What slows recovery: what the coach has ticked, and what the phase of the block brings with it. */
+export const hindrancesOf = ({ slowedBy = [], phase }: Hindered): readonly Hindrance[] =>
+  isLean(phase) && !slowedBy.includes('energy_deficit') ? [...slowedBy, 'energy_deficit'] : slowedBy
+
 /** Eating less than is used up: strength that holds is what can be had. */
-export const eatsLess = ({ slowedBy }: Pick<ClientFacts, 'slowedBy'>): boolean =>
-  slowedBy?.includes('energy_deficit') ?? false
+export const eatsLess = (client: Hindered): boolean =>
+  hindrancesOf(client).includes('energy_deficit')
 
 /** What the plan is for: muscles outside it have no floor, since they are trained elsewhere or left alone. */
 export const PLAN_SCOPES = ['whole_body', 'upper_body', 'arms'] as const
@@ -118,6 +125,8 @@ export interface ClientFacts {
   readonly isMinor?: boolean
   /** Days on which the client can train, with the minutes there are; left out where nothing was said. */
   readonly days?: readonly AvailableDay[]
+  /** The phase the block that is looked at is in. */
+  readonly phase?: Phase
   /** What the last sessions of the block before leave for the one that is looked at. */
   readonly carried?: readonly CarriedSession[]
 }
@@ -197,22 +206,35 @@ export function bandOf(context: PlanContext, group: Group): Band {
   const known = bandsOf(client, method)
   const band =
     known.get(group) ??
-    client.bands[group] ??
-    within(
-      client.scope,
-      group,
-      hindered(
-        bandFor(group, {
-          age: trainingAge(client.trainingAgeMonths),
-          mode: modeOf(context, group),
-          school: method.school,
-          scale: method.dose.bandScale,
-        }),
-        client.slowedBy,
-      ),
-    )
+    inPhase(client.phase, group, client.bands[group] ?? usualBand(context, group))
   known.set(group, band)
   return band
+}
+
+/** What follows from training age, mode and method, where the coach has said nothing of a muscle. */
+function usualBand(context: PlanContext, group: Group): Band {
+  const { client, method } = context
+  return within(
+    client.scope,
+    group,
+    hindered(
+      bandFor(group, {
+        age: trainingAge(client.trainingAgeMonths),
+        mode: modeOf(context, group),
+        school: method.school,
+        scale: method.dose.bandScale,
+      }),
+      hindrancesOf(client),
+    ),
+  )
+}
+
+/** A band with as much of target and ceiling as the phase has of arm work; the floor stays. */
+function inPhase(phase: Phase | undefined, group: Group, band: Band): Band {
+  const share = phase?.volume ?? 1
+  return share === 1 || !(ARM_GROUPS as readonly Group[]).includes(group)
+    ? band
+    : scaled(band, share)
 }
 
 /** A band without its floor where the muscle is outside what the plan is for. */
@@ -234,14 +256,14 @@ function hindered(band: Band, by: readonly Hindrance[] = []): Band {
     LEAST_FACTOR,
     by.reduce((product, hindrance) => product * LOWERED_BY[hindrance], 1),
   )
-  return factor === 1
-    ? band
-    : {
-        floor: band.floor,
-        target: Math.max(band.floor, band.target * factor),
-        ceiling: Math.max(band.floor, band.ceiling * factor),
-      }
+  return factor === 1 ? band : scaled(band, factor)
 }
+
+const scaled = ({ floor, target, ceiling }: Band, factor: number): Band => ({
+  floor,
+  target: Math.max(floor, target * factor),
+  ceiling: Math.max(floor, ceiling * factor),
+})
 
 const bandsOf = remembered((_client: ClientFacts, _method: Method) => new Map<Group, Band>())
 
@@ -258,11 +280,12 @@ export function intentFor(
 
 const LEAST_FREQUENCY: Readonly<Record<Mode, number>> = { build: 1.5, keep: 1, maintain: 0.75 }
 
-/** Exposures per 7 days a group should have at least: the client's own figure, the method's for arms in build, else by mode. Source: docs/methods.md#bands. */
+/** Exposures per 7 days a group should have at least: what the phase asks for, the client's own figure, the method's for arms in build, else by mode. Source: docs/methods.md#bands. */
 export function leastFrequency(context: PlanContext, group: Group): number {
   const mode = modeOf(context, group)
   const isArm = (ARM_GROUPS as readonly Group[]).includes(group)
   return (
+    frequencyIn(context.client.phase, group) ??
     context.client.frequencyMin?.[group] ??
     (isArm && mode === 'build' ? context.method.dose.frequencyMin : LEAST_FREQUENCY[mode])
   )

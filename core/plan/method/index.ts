@@ -35,6 +35,7 @@ export {
   contextWith,
   defaultContext,
   eatsLess,
+  hindrancesOf,
   HINDRANCES,
   PAIN_LEVELS,
   PLAN_SCOPES,
@@ -57,6 +58,8 @@ export type {
   PlanScope,
   PlanContext,
 } from './context'
+export { mostGapIn, PHASE_BOUNDS, PHASE_KINDS } from './phase'
+export type { Phase, PhaseKind } from './phase'
 export { effectiveSets } from './sessionCurve'
 export type { CurveAge } from './sessionCurve'
 export { METHOD_SETTINGS, settingOf, withSetting } from './settings'

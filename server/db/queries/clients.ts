@@ -1,5 +1,5 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
-import { type PlanDocument, withEmphasis } from '#core/plan/block'
+import { type PlanDocument, factsInBlock } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import { and, asc, eq, inArray, isNotNull, isNull, sql, type SQLWrapper } from 'drizzle-orm'
 import { factsDocument, planDocument } from '../documents'
@@ -101,7 +101,7 @@ export async function plansOf(
     .where(and(eq(clients.coachId, coachId), inArray(clients.id, [...ids])))
   return rows.map(({ id, ...row }) => {
     const plan = planDocument(row.plan)
-    return { id, plan, facts: withEmphasis(factsDocument(row.facts), plan) }
+    return { id, plan, facts: factsInBlock(factsDocument(row.facts), plan) }
   })
 }
 
@@ -122,7 +122,7 @@ export async function plannedClients(db: Database, coachId: CoachId, today: Plai
   return rows.map(({ facts, plan: written, ...client }) => {
     const plan = written && planDocument(written)
     const own = factsDocument(facts)
-    return { ...client, plan, facts: plan ? withEmphasis(own, plan) : own }
+    return { ...client, plan, facts: plan ? factsInBlock(own, plan) : own }
   })
 }
 

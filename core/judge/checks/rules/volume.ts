@@ -7,7 +7,7 @@ import {
   type Muscle,
 } from '../../../plan/catalogue'
 import { armBalance, coverage, dailySets, rollingWeek } from '../../../count/ledger'
-import { directSetsWanted, leastFrequency } from '../../../plan/method'
+import { directSetsWanted, leastFrequency, mostGapIn } from '../../../plan/method'
 import type { FoundBy, Rule } from '../finding'
 import { fewerDirect, moreDirect } from '../fixes'
 import { type CheckInput, strictly } from '../input'
@@ -104,7 +104,9 @@ const frequencyLow: Rule = {
         mode,
       } = input.ledger.groups[group]
       const least = leastFrequency(input.context, group)
-      const isAsked = mode === 'build' || input.context.client.frequencyMin?.[group] !== undefined
+      const { frequencyMin, phase } = input.context.client
+      const isAsked =
+        mode === 'build' || frequencyMin?.[group] !== undefined || mostGapIn(phase, group) !== null
       if (
         frequencyPer7Days >= least - SLACK ||
         band.floor === 0 ||
@@ -126,8 +128,9 @@ const gapLong: Rule = {
         mode,
       } = input.ledger.groups[group]
       const longest = Math.max(0, ...(gaps ?? []))
-      const most = LARGE_GROUPS.includes(group) ? MOST_GAP.large : MOST_GAP.small
-      return mode === 'build' && longest > most
+      const asked = mostGapIn(input.context.client.phase, group)
+      const most = asked ?? (LARGE_GROUPS.includes(group) ? MOST_GAP.large : MOST_GAP.small)
+      return (mode === 'build' || asked !== null) && longest > most
         ? [{ place: { group }, figures: { group, days: longest, most } }]
         : []
     }),

@@ -1,0 +1,98 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { plainDate } from '../../base'
+import { rotationLedger } from '../../count/ledger'
+import type { BlockPlan, PlanDocument } from '../../plan/block'
+import { contextWith, STEADY_MIDDLE } from '../../plan/method'
+import { daySlots } from '../../plan/rotation'
+import { planIn, written } from '../../testing/shorthandPlans'
+import { expandedBlock, fittedDraft, nextBlock } from '.'
+
+const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
+const plan = (block: BlockPlan, passes = 6): PlanDocument => ({
+  ...planIn(
+    7,
+    written('push', 'bench_press_dumbbell 4 x 8, rir 2', 'pushdown_bar 3 x 12, rir 2'),
+    written('arms', 'cable_curl 3 x 12, rir 2'),
+  ),
+  startsOn: plainDate('2026-03-02'),
+  passes,
+  block,
+})
+const passesOf = (block: BlockPlan, passes?: number) =>
+  expandedBlock(plan(block, passes), context).passes
+const exercises = (pass: ReturnType<typeof passesOf>[number]) =>
+  pass.rotation.days.flatMap(daySlots).map(({ exercise }) => exercise as string)
+const ALL = ['bench_press_dumbbell', 'pushdown_bar', 'cable_curl']
+
+describe('a base', () => {
+  test('has no single-joint arm work for its weeks, then all of it', () => {
+    const passes = passesOf({ base: { weeks: 3 } })
+    expect(passes.map(({ isBase }) => isBase)).toEqual([true, true, true, false, false, false])
+    expect(passes.map(exercises)).toEqual([
+      ...Array.from({ length: 3 }, () => ['bench_press_dumbbell']),
+      ...Array.from({ length: 3 }, () => ALL),
+    ])
+    // A day with nothing else is left out, and still has its place.
+    expect(passes[0]!.sessions.map(({ isSkipped }) => isSkipped)).toEqual([false, true])
+    expect(passes[3]!.sessions.map(({ isSkipped }) => isSkipped)).toEqual([false, false])
+  })
+
+  test('ends before the ramp begins, which still gets where it was to get', () => {
+    const ramps = { triceps: { kind: 'linear', end: 9 } } as const
+    const sets = (block: BlockPlan) =>
+      passesOf(block).map(
+        ({ rotation }) => rotationLedger(rotation, context).groups.triceps.week.direct.value,
+      )
+    expect(sets({ ramps, base: { weeks: 2 } })[1]).toBe(0)
+    expect(sets({ ramps, base: { weeks: 2 } })[2]).toBe(sets({ ramps })[0])
+    expect(sets({ ramps, base: { weeks: 2 } }).at(-1)).toBe(sets({ ramps }).at(-1))
+  })
+
+  test('leaves what is held fixed, and never takes a whole block', () => {
+    const held = plan({ base: { weeks: 2 } })
+    const days = held.rotation.days.map(day => ({
+      ...day,
+      sessions: day.sessions.map(session => ({
+        ...session,
+        groupings: session.groupings.map(grouping => ({
+          ...grouping,
+          slots: [{ ...grouping.slots[0], isHeld: true as const }] as const,
+        })),
+      })),
+    }))
+    const fixed = { ...held, rotation: { ...held.rotation, days } }
+    expect(exercises(expandedBlock(fixed, context).passes[0]!)).toEqual(ALL)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 16 }),
+        fc.integer({ min: 1, max: 12 }),
+        (weeks, length) => {
+          const passes = passesOf({ base: { weeks } }, length)
+          expect(passes.filter(({ isBase }) => isBase)).toHaveLength(Math.min(weeks, length - 1))
+          expect(exercises(passes.at(-1)!)).toEqual(ALL)
+        },
+      ),
+    )
+  })
+
+  test('is not handed to the next block, and holds in a draft that asks for it', () => {
+    let made = 0
+    const terms = {
+      title: 'Next',
+      startsOn: plainDate('2026-04-13'),
+      weeks: 6,
+      from: 'first',
+      newId: () => `id-${made++}`,
+    } as const
+    const before = plan({ base: { weeks: 3 } })
+    const next = nextBlock(before, context, terms)
+    expect(next.block?.base).toBeUndefined()
+    const draft = { ...next, draft: { baseWeeks: 4, ends: { triceps: 8 } } }
+    const fitted = fittedDraft(before, draft, context)
+    expect(fitted.block).toMatchObject({ base: { weeks: 4 }, ramps: { triceps: { end: 8 } } })
+    expect(fittedDraft(before, { ...next, draft: { baseWeeks: 4 } }, context).block?.base).toEqual({
+      weeks: 4,
+    })
+  })
+})
