@@ -21,7 +21,7 @@ import {
 import { catalogueWith } from '#core/plan/catalogue'
 import { checkInput, findingKey, findingsOf } from '#core/judge/checks'
 import { findingSentence, formatDay } from '#core/words'
-import { contextWith, type Phase, type PlanContext } from '#core/plan/method'
+import { contextWith, type PlanContext } from '#core/plan/method'
 import { loadsAhead, withMovedWeights } from '#core/design/loads'
 import {
   type BlockPass,
@@ -48,6 +48,7 @@ import {
 } from '../db/queries/blockSessions'
 import { client } from './clients'
 import { loadData } from './loads'
+import { phaseOf } from './phases'
 import type { Coach } from './signIn'
 import { currentTime, serverToday } from '../clock'
 
@@ -268,13 +269,6 @@ function followed(
     )
   return success(cut === plan ? null : cut)
 }
-
-/** The phase a block is begun in: as said, else that of the block before as long as its day has not come. */
-const phaseOf = (
-  { phase }: PlanDocument,
-  { phase: said, startsOn }: Pick<z.output<typeof NextBlockBody>, 'phase' | 'startsOn'>,
-): Phase | null =>
-  said === undefined ? (phase && (phase.on ?? startsOn) >= startsOn ? phase : null) : said
 
 const asBegun = (
   begun: PlanDocument,

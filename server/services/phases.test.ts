@@ -11,6 +11,7 @@ import { savePlan } from './savePlan'
 import { clientSeason } from './season'
 import { lockedFacts, plansOf } from '../db/queries/clients'
 import { database } from '../db/database'
+import { sessionDocument } from '../db/documents'
 
 useTestDatabase()
 
@@ -20,8 +21,7 @@ const KEPT = { triceps: 'keep' } as const
 async function begun() {
   const { coach, client: of, today } = await unitStudio()
   const own = of('Joren')
-  const shown = async (block: BlockId) =>
-    valueOf(await client(coach, own.id, { block, today }))
+  const shown = async (block: BlockId) => valueOf(await client(coach, own.id, { block, today }))
   const version = async (block: BlockId) => (await shown(block)).block!.version
   const put = async (phase?: Phase | null) => {
     const { plan } = (await shown(own.blockId)).block!
@@ -117,7 +117,7 @@ test('a base keeps arm work off the phone until its weeks are over', async () =>
     const { sent } = valueOf(await sentSessions(coach, next))
     return sent
       .filter(one => one.pass === pass)
-      .flatMap(({ content }) => sessionSlots(content))
+      .flatMap(({ content }) => sessionSlots(sessionDocument(content)))
       .filter(({ exercise }) => isArms(exercise)).length
   }
   expect(await onPhone(0)).toBe(0)

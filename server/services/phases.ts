@@ -1,5 +1,6 @@
-import { type BlockId, failure, type Result } from '#core/base'
+import { type BlockId, failure, type PlainDate, type Result } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
+import type { Phase } from '#core/plan/method'
 import type { PhaseBody } from '#shared/contracts/block'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
@@ -7,6 +8,13 @@ import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
+
+/** The phase a block is begun in: as said, else that of the block before as long as its day has not come. */
+export const phaseOf = (
+  { phase }: PlanDocument,
+  { phase: said, startsOn }: { readonly phase?: Phase | null; readonly startsOn: PlainDate },
+): Phase | null =>
+  said === undefined ? (phase && (phase.on ?? startsOn) >= startsOn ? phase : null) : said
 
 /** A plan in another phase, or in none; what comes first in it changes where that is said too. */
 function inPhase(

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { FIRST_CHOICES, type FirstChoice } from '#core/follow/season'
-import { PHASE_KINDS, type PhaseKind } from '#core/plan/method'
+import type { FirstChoice } from '#core/follow/season'
+import type { PhaseKind } from '#core/plan/method'
 import { FIRST_WORDS, PHASE_NAMES } from '#core/words'
 import type { usePhase } from './usePhase'
 
@@ -27,8 +27,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
             @change="change({ kind: textOf($event) as PhaseKind | '' })"
           >
             <option value="">none</option>
-            <option v-for="kind in PHASE_KINDS" :key="kind" :value="kind">
-              {{ PHASE_NAMES[kind] }}
+            <option v-for="(name, kind) in PHASE_NAMES" :key="kind" :value="kind">
+              {{ name }}
             </option>
           </select></label
         >
@@ -85,8 +85,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
             :value="entered.first"
             @change="change({ first: textOf($event) as FirstChoice })"
           >
-            <option v-for="choice in FIRST_CHOICES" :key="choice" :value="choice">
-              {{ FIRST_WORDS[choice] }}
+            <option v-for="(words, choice) in FIRST_WORDS" :key="choice" :value="choice">
+              {{ words }}
             </option>
           </select></label
         >

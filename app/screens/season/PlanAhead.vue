@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FirstChoice } from '#core/follow/season'
-import { PHASE_KINDS, type PhaseKind } from '#core/plan/method'
+import type { PhaseKind } from '#core/plan/method'
 import { PHASE_NAMES } from '#core/words'
 import { X } from 'lucide-vue-next'
 import type { usePlanAhead } from './usePlanAhead'
@@ -60,8 +60,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
                 @change="change(at, { phase: (textOf($event) || null) as PhaseKind | null })"
               >
                 <option value="">none</option>
-                <option v-for="kind in PHASE_KINDS" :key="kind" :value="kind">
-                  {{ PHASE_NAMES[kind] }}
+                <option v-for="(name, kind) in PHASE_NAMES" :key="kind" :value="kind">
+                  {{ name }}
                 </option>
               </select>
             </td>

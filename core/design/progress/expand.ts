@@ -261,6 +261,10 @@ const isDropped = ({ exceptions }: Turn, day: number, place: number) =>
     exception => exception.kind === 'dropped' && exception.day === day && exception.place === place,
   )
 
+/** Nothing of it is left to do. */
+const isEmptied = (session: Session, content: Session): boolean =>
+  content.groupings.length === 0 && session.groupings.length > 0
+
 /** The session of one day and place in one pass, with its date and what an event makes of it. */
 function datedSession(
   course: Course,
@@ -309,10 +313,7 @@ function datedSession(
     on,
     role: day?.role ?? 'open',
     name: nameFor(session, day),
-    isSkipped:
-      event?.effect === 'skip' ||
-      isDropped(turn, d, place) ||
-      (content.groupings.length === 0 && session.groupings.length > 0),
+    isSkipped: event?.effect === 'skip' || isDropped(turn, d, place) || isEmptied(session, content),
     isMoved: moved !== undefined,
     isOwn: oneOff !== session,
     content: oneOff === session ? content : oneOff,
