@@ -2,6 +2,7 @@ import { failure, type Result, success } from '#core/base'
 import { type ProblemDetails, ProblemDetailsContract } from '#shared/contracts/problem'
 import { FetchError } from 'ofetch'
 import type { z } from 'zod'
+import { NOT_SIGNED_IN } from './useEndedElsewhere'
 
 /** Why a request brought nothing: the server refused it, or it was not reached at all. */
 export type ApiFailure =
@@ -46,10 +47,18 @@ export function useApi() {
       return success(answer.parse(raw))
     } catch (error) {
       if (!(error instanceof FetchError)) throw error
-      return failure(asFailure(error))
+      const failed = asFailure(error)
+      if (failed.kind === 'refused') tellIfNobody(failed.problem, path)
+      return failure(failed)
     }
   }
   return { ask }
+}
+
+/** A coach's page that is answered as to nobody has lost its sign-in; a phone's has its own. */
+function tellIfNobody({ type }: ProblemDetails, path: string): void {
+  if (import.meta.client && type === '/problems/not-signed-in' && !path.startsWith('/api/sheet'))
+    window.dispatchEvent(new Event(NOT_SIGNED_IN))
 }
 
 function asFailure(error: FetchError): ApiFailure {

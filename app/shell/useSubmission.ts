@@ -1,5 +1,5 @@
 import { fieldErrors } from '#shared/contracts/fieldErrors'
-import type { FieldError } from '#shared/contracts/problem'
+import type { FieldError, ProblemDetails } from '#shared/contracts/problem'
 import type { z } from 'zod'
 
 interface Submission<Body extends z.ZodType, Answer extends z.ZodType> {
@@ -7,7 +7,13 @@ interface Submission<Body extends z.ZodType, Answer extends z.ZodType> {
   readonly method?: 'POST' | 'PUT' | 'DELETE'
   readonly body: Body
   readonly answer: Answer
+  /** The record as the form was opened with it, where others may change it too: it is sent along, and what only they changed is kept. */
+  readonly was?: unknown
 }
+
+/** What a refused save is to be held against next. */
+const nextBase = (problem: ProblemDetails, before: unknown): unknown =>
+  problem.type === '/problems/changed-meanwhile' ? problem.base : before
 
 /**
  * Sends a form: checks it with the same contract as the server, and tells what is wrong field by field.
@@ -18,7 +24,10 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
   method = 'POST',
   body,
   answer,
+  was,
 }: Submission<Body, Answer>) {
+  let base = was
+  const isShared = was !== undefined
   const { ask } = useApi()
   const errors = shallowRef<readonly FieldError[]>([])
   /** What is wrong with the whole, where no field is to blame. */
@@ -41,14 +50,22 @@ export function useSubmission<Body extends z.ZodType, Answer extends z.ZodType>(
       return undefined
     }
     isBusy.value = true
-    const result = await ask(path(), { method, body: entered as object, answer })
+    const sent = isShared ? { mine: entered, was: base } : (entered as object)
+    const result = await ask(path(), { method, body: sent, answer })
     isBusy.value = false
-    if (result.ok) return result.value
+    if (result.ok) {
+      base = isShared ? parsed.data : undefined
+      return result.value
+    }
+    if (result.error.kind === 'refused') base = nextBase(result.error.problem, base)
     if (result.error.kind === 'unreachable')
       complaint.value =
         'The server does not answer. Check the connection and try again; what you entered is kept.'
     else if (result.error.problem.errors?.length) {
-      errors.value = result.error.problem.errors
+      errors.value = result.error.problem.errors.map(error => ({
+        ...error,
+        pointer: isShared ? error.pointer.replace(/^\/mine/, '') : error.pointer,
+      }))
       await showFirst()
     } else complaint.value = result.error.problem.detail
     return undefined

@@ -41,10 +41,20 @@ test('a new coach makes an account, changes the password and signs out everywher
   await page.getByRole('button', { name: 'Change the password' }).click()
   await expect(page.getByText('Changed. Every other sign-in has ended.')).toBeVisible()
   expect((await elsewhere.request.get('/api/roster')).status()).toBe(401)
+  // Once that page is looked at again nothing of anybody is left on it.
+  await elsewhere.evaluate(() => document.dispatchEvent(new Event('visibilitychange')))
+  await expect(elsewhere.getByRole('heading', { name: 'Signed out' })).toBeVisible()
+  await expect(elsewhere.getByText('Pier 3')).toHaveCount(0)
 
   await signInByForm(elsewhere, { ...coach, password: 'spring-tide-2' })
+  // Another tab of this browser hears of it at once.
+  const tab = await page.context().newPage()
+  await tab.goto('/roster')
+  await expect(tab.getByText('Pier 3 · 0 clients')).toBeVisible()
   await page.getByRole('button', { name: 'Sign out everywhere' }).click()
   await expect(page).toHaveURL(/sign-in/)
+  await expect(tab.getByRole('heading', { name: 'Signed out' })).toBeVisible()
+  await expect(tab.getByText('Pier 3')).toHaveCount(0)
   expect((await elsewhere.request.get('/api/roster')).status()).toBe(401)
 })
 

@@ -124,7 +124,10 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
     from: 'first',
     modes: {},
   }),
-  'clients/[clientId]/profile.put.ts': of => of.client('Marit').profile,
+  'clients/[clientId]/profile.put.ts': of => {
+    const { profile } = of.client('Marit')
+    return { mine: profile, was: profile }
+  },
   'clients/[clientId]/index.delete.ts': () => ({ name: 'Marit Solheim-Okafor' }),
   'clients/[clientId]/notes/index.post.ts': () => ({ on: today, session: null, text: 'Hello' }),
   'clients/[clientId]/goals/index.post.ts': () => ({
@@ -138,15 +141,18 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'clients/[clientId]/sides.put.ts': () => ({ exercise: 'cable_curl', sides: null }),
   'clients/[clientId]/method.put.ts': () => ({ method: 'steady-middle' }),
   'clients/[clientId]/marks.put.ts': () => ({ isFlagged: true, laterUntil: null }),
-  'clients/[clientId]/targets.put.ts': () => ({
-    modes: {},
-    bands: {},
-    headFloors: {},
-    frequencyMin: {},
-    sessionMax: {},
-    jointCeilings: {},
-    ratioWish: null,
-  }),
+  'clients/[clientId]/targets.put.ts': () => {
+    const none = {
+      modes: {},
+      bands: {},
+      headFloors: {},
+      frequencyMin: {},
+      sessionMax: {},
+      jointCeilings: {},
+      ratioWish: null,
+    }
+    return { mine: none, was: none }
+  },
   'clients/[clientId]/pain.post.ts': () => ({
     joint: 'wrist',
     side: 'left',

@@ -82,7 +82,7 @@ test('a name that fills the screen, from right to left, stays on two lines and i
   await signedIn(page, studio)
   const { id, profile } = studio.client('Joren')
   const saved = await page.request.put(`/api/clients/${id}/profile`, {
-    data: { ...profile, name: LONG_NAME },
+    data: { mine: { ...profile, name: LONG_NAME }, was: profile },
   })
   expect(saved.ok()).toBe(true)
   for (const path of ['/roster', `/clients/${id}/split`, `/clients/${id}/review`]) {

@@ -56,7 +56,7 @@ test('a profile cannot follow a method that is not there', async ({ page, studio
   await signIn(page, studio)
   const { id, profile } = studio.client('Joren')
   const answer = await page.request.put(`/api/clients/${id}/profile`, {
-    data: { ...profile, method: 'own-nobodys' },
+    data: { mine: { ...profile, method: 'own-nobodys' }, was: profile },
   })
   expect(answer.status()).toBe(422)
   expect((await answer.json()).errors[0].pointer).toBe('/method')

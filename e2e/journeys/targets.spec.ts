@@ -58,16 +58,23 @@ test('a profile change leaves own targets alone, and a priority set with the tar
     jointCeilings: {},
     ratioWish: 0.9,
   }
-  expect((await page.request.put(`/api/clients/${id}/targets`, { data: targets })).status()).toBe(
-    200,
-  )
+  const was = { ...targets, modes: profile.modes, bands: {}, frequencyMin: {}, ratioWish: null }
+  const put = (mine: object) =>
+    page.request.put(`/api/clients/${id}/targets`, { data: { mine, was } })
+  expect((await put(targets)).status()).toBe(200)
+  // A second tab that was opened before: what it changed otherwise is refused, and named.
+  const late = await put({ ...targets, bands: { biceps: { floor: 1, target: 2, ceiling: 3 } } })
+  expect(late.status()).toBe(409)
+  expect((await late.json()).fields).toEqual(['bands.biceps'])
   const now = (await (
     await page.request.get(`/api/clients/${id}/profile`)
   ).json()) as typeof profile
   expect(now.modes.triceps).toBe('keep')
   expect(
     (
-      await page.request.put(`/api/clients/${id}/profile`, { data: { ...now, goal: 'Arms.' } })
+      await page.request.put(`/api/clients/${id}/profile`, {
+        data: { mine: { ...now, goal: 'Arms.' }, was: now },
+      })
     ).status(),
   ).toBe(200)
   const { facts } = (await (await page.request.get(`/api/clients/${id}`)).json()) as {

@@ -123,3 +123,17 @@ test('a base keeps arm work off the phone until its weeks are over', async () =>
   expect(await onPhone(0)).toBe(0)
   expect(await onPhone(Math.ceil(14 / plan.rotation.days.length))).toBeGreaterThan(0)
 })
+
+test('what was planned of a block that is over stays as it was', async () => {
+  const { coach, own, shown } = await begun()
+  const { plan, version } = (await shown(own.blockId)).block!
+  const after = addDays(planEnd(plan), 1)
+  const save = (changed: object) =>
+    savePlan(coach, { blockId: own.blockId, version, plan: { ...plan, ...changed } }, after)
+  for (const changed of [{ phase: LEAN }, { block: {} }, { startsOn: addDays(plan.startsOn, 700) }])
+    expect(problemOf(await save(changed))).toMatchObject({ errors: [{ pointer: '/plan' }] })
+  valueOf(await save({ title: 'As it was called', closingNotes: 'Wrist was fine.' }))
+  // On its last day it is still the coach's to change.
+  const last = { blockId: own.blockId, version: version + 1, plan: { ...plan, phase: LEAN } }
+  valueOf(await savePlan(coach, last, planEnd(plan)))
+})

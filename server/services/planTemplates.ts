@@ -37,25 +37,24 @@ export async function planTemplates(coach: Coach): Promise<{ templates: PlanTemp
   return { templates: await planTemplatesOf(database(), coach.id) }
 }
 
+const isTaken = (name: string) =>
+  refused('/name', `name ${JSON.stringify(name)} is taken by another template; choose another.`)
+
 /** Puts a template beside the others, under a name of its own. */
 async function added(
   coach: Coach,
   template: Omit<PlanTemplate, 'id' | 'version'>,
 ): Promise<Result<{ id: string }, Problem>> {
   const own = await planTemplatesOf(database(), coach.id)
-  if (own.some(({ name }) => name.toLowerCase() === template.name.toLowerCase()))
-    return refused(
-      '/name',
-      `name ${JSON.stringify(template.name)} is taken by another template; choose another.`,
-    )
   if (own.length >= MOST_TEMPLATES)
     return refused(
       '/name',
       `name cannot be added: ${MOST_TEMPLATES} templates are kept already; remove one first.`,
     )
   const id = randomUUID()
-  await insertPlanTemplate(database(), coach.id, { id, version: 1, ...template })
-  return success({ id })
+  return (await insertPlanTemplate(database(), coach.id, { id, version: 1, ...template }))
+    ? success({ id })
+    : isTaken(template.name)
 }
 
 /** A block of the coach's as it can be carried; another coach's is not found. */
@@ -91,10 +90,7 @@ export async function renameTemplate(
 ): Promise<Result<{ id: string }, Problem>> {
   const own = await planTemplatesOf(database(), coach.id)
   if (own.some(other => other.id !== id && other.name.toLowerCase() === name.toLowerCase()))
-    return refused(
-      '/name',
-      `name ${JSON.stringify(name)} is taken by another template; choose another.`,
-    )
+    return isTaken(name)
   return (await renamePlanTemplate(database(), coach.id, { id, name, reason }))
     ? success({ id })
     : failure(NOT_FOUND)

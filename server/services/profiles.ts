@@ -24,6 +24,7 @@ import { serverToday } from '../clock'
 import { database } from '../db/database'
 import { dropEmphasis, followers, lockedFacts, updateFacts } from '../db/queries/clients'
 import { insertClient, profileOf, updateProfile } from '../db/queries/profiles'
+import { changedMeanwhile } from './changedMeanwhile'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
 
@@ -53,25 +54,37 @@ export async function profile(coach: Coach, id: ClientId): Promise<Result<Profil
   return found ? success(found.profile) : failure({ kind: 'not-found', what: 'client' })
 }
 
-/** Changes a profile; plans stay as they are and are reckoned with what is known now. */
+/**
+ * Changes a profile; plans stay as they are and are reckoned with what is known now.
+ *
+ * Edge: `was` is the profile as the form had it; what was changed elsewhere since is kept, and where both changed one field the save
+ *       is refused with it. Left out, everything is as it is wanted.
+ */
 export async function saveProfile(
   coach: Coach,
   id: ClientId,
-  changed: Profile,
+  mine: Profile,
+  was?: Profile,
 ): Promise<Result<{ id: ClientId }, Problem>> {
-  const found = await profileOf(database(), coach.id, id)
-  if (!found) return failure({ kind: 'not-found', what: 'client' })
-  const unknown = await unknownNames(coach, changed, id)
-  if (unknown) return unknown
-  await updateProfile(database(), {
-    coachId: coach.id,
-    id,
-    profile: changed,
-    facts: factsOf(changed, found.facts),
+  return database().transaction(async (tx): Promise<Result<{ id: ClientId }, Problem>> => {
+    const found = await lockedFacts(tx, coach.id, id)
+    if (!found) return failure({ kind: 'not-found', what: 'client' })
+    const unknown = await unknownNames(coach, mine, id)
+    if (unknown) return unknown
+    const now = ProfileContract.parse(found.profile)
+    const met = changedMeanwhile({ was: was ?? now, mine, now })
+    if (!met.ok) return met
+    const changed = ProfileContract.parse(met.value)
+    await updateProfile(tx, {
+      coachId: coach.id,
+      id,
+      profile: changed,
+      facts: factsOf(changed, found.facts),
+    })
+    if (JSON.stringify(changed.modes) !== JSON.stringify(now.modes))
+      await dropEmphasis(tx, coach.id, id, serverToday())
+    return success({ id })
   })
-  if (JSON.stringify(changed.modes) !== JSON.stringify(found.profile.modes))
-    await dropEmphasis(database(), coach.id, id, serverToday())
-  return success({ id })
 }
 
 /** The client follows another of the coach's methods from now on; plans stay as they are and are read by it. */

@@ -1,5 +1,12 @@
-import { type BlockId, failure, type Result, success } from '#core/base'
-import { overlapOf, type PlanDocument, planEnd, unknownExercises } from '#core/plan/block'
+import { isDeepStrictEqual } from 'node:util'
+import { type BlockId, failure, type PlainDate, type Result, success } from '#core/base'
+import {
+  blockState,
+  overlapOf,
+  type PlanDocument,
+  planEnd,
+  unknownExercises,
+} from '#core/plan/block'
 import { formatDay } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
@@ -12,9 +19,9 @@ import { studioSettings } from './studioSettings'
 async function newOverlap(
   coach: Coach,
   { blockId, plan }: { readonly blockId: BlockId; readonly plan: PlanDocument },
+  before: PlanDocument | undefined,
 ): Promise<Problem | undefined> {
   const db = database()
-  const before = (await blockOf(db, coach.id, blockId))?.plan
   if (!before || (before.startsOn === plan.startsOn && planEnd(before) === planEnd(plan)))
     return undefined
   const other = overlapOf(await blocksAround(db, coach.id, blockId), blockId, plan)
@@ -31,10 +38,33 @@ async function newOverlap(
   }
 }
 
-/** Saves a plan if it was made from the newest version; else says what the newest is and writes nothing. */
+/** What may still be written of a block that is over: its name, what is noted of it, and what was looked at. */
+const ALWAYS: ReadonlySet<string> = new Set(['title', 'closingNotes', 'dismissed', 'weighed'])
+
+/** Where a block is over, what was planned in it stays as it was. */
+function isHistory(before: PlanDocument, after: PlanDocument, today: PlainDate): boolean {
+  if (blockState(before, today) !== 'behind') return false
+  const [then, now] = [before, after] as unknown as Record<string, unknown>[]
+  return Object.keys({ ...then, ...now }).some(
+    key => !ALWAYS.has(key) && !isDeepStrictEqual(then?.[key], now?.[key]),
+  )
+}
+const overSince = (plan: PlanDocument): Problem => ({
+  kind: 'invalid',
+  errors: [
+    {
+      pointer: '/plan',
+      kind: 'custom',
+      detail: `This block ended on ${formatDay(planEnd(plan))}: its sessions stay as they were. Change the block that runs, or write it down in the closing notes.`,
+    },
+  ],
+})
+
+/** Saves a plan if it was made from the newest version; else says what the newest is and writes nothing. With a day, what is over by then stays. */
 export async function savePlan(
   coach: Coach,
   save: { blockId: BlockId; version: number; plan: PlanDocument },
+  today?: PlainDate,
 ): Promise<Result<{ version: number; savedAt: string }, Problem>> {
   const db = database()
   const { catalogue } = await studioSettings(db, coach.id)
@@ -49,7 +79,9 @@ export async function savePlan(
         detail: `${day === null ? 'A single date or a kept version' : `Day ${day + 1}`} names the exercise ${JSON.stringify(exercise)}, which your library does not have. Choose another.`,
       })),
     })
-  const overlap = await newOverlap(coach, save)
+  const before = (await blockOf(db, coach.id, save.blockId))?.plan
+  if (today && before && isHistory(before, save.plan, today)) return failure(overSince(before))
+  const overlap = await newOverlap(coach, save, before)
   if (overlap) return failure(overlap)
   const saved = await savePlanOver(db, { coachId: coach.id, ...save })
   if (saved) return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })

@@ -28,15 +28,14 @@ export async function keepSession(
   { name, reason, content }: KeepSessionBody,
 ): Promise<Result<{ id: string }, Problem>> {
   const own = await sessionTemplatesOf(database(), coach.id)
-  if (own.some(template => template.name.toLowerCase() === name.toLowerCase()))
-    return refused(`name ${JSON.stringify(name)} is taken by another template; choose another.`)
   if (own.length >= MOST_TEMPLATES)
     return refused(
       `name cannot be added: ${MOST_TEMPLATES} templates are kept already; remove one first.`,
     )
   const id = randomUUID()
-  await insertSessionTemplate(database(), coach.id, { id, name, reason, content })
-  return success({ id })
+  return (await insertSessionTemplate(database(), coach.id, { id, name, reason, content }))
+    ? success({ id })
+    : refused(`name ${JSON.stringify(name)} is taken by another template; choose another.`)
 }
 
 /** Removes a template; sessions that were made from it stay as they are. */

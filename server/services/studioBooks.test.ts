@@ -52,6 +52,34 @@ describe('clients of a studio', () => {
     )
   })
 
+  test('of two tabs keeps what each changed, and asks where both changed one field', async () => {
+    const { coach, client: of } = await unitStudio()
+    const { id, profile: was } = of('Joren')
+    const note = { joint: 'wrist', side: 'left', provokedBy: 'hook grip', since: '' } as const
+    const noted = { ...was, jointNotes: [...was.jointNotes, note] }
+    valueOf(await saveProfile(coach, id, noted, was))
+    // The other tab still shows the profile as it was.
+    valueOf(await saveProfile(coach, id, { ...was, about: 'rows at dawn' }, was))
+    const now = valueOf(await profile(coach, id))
+    expect([now.about, now.jointNotes]).toEqual(['rows at dawn', noted.jointNotes])
+    const late = problemOf(await saveProfile(coach, id, { ...was, about: 'sleeps late' }, was))
+    expect(late).toMatchObject({ kind: 'changed-meanwhile', fields: ['about'] })
+    if (late.kind !== 'changed-meanwhile') throw new Error('was taken')
+    // Saved once more it is meant, and still nothing of the first tab goes.
+    valueOf(await saveProfile(coach, id, { ...was, about: 'sleeps late' }, late.base as typeof was))
+    const last = valueOf(await profile(coach, id))
+    expect([last.about, last.jointNotes]).toEqual(['sleeps late', noted.jointNotes])
+    expect(
+      (
+        await Promise.all(
+          ['one', 'two'].map(about => saveProfile(coach, id, { ...last, about }, last)),
+        )
+      )
+        .map(({ ok }) => ok)
+        .sort(),
+    ).toEqual([false, true])
+  })
+
   test('methods and exercises nobody has are named one by one', async () => {
     const { coach, client: of } = await unitStudio()
     const wrong = {
@@ -308,6 +336,16 @@ describe('methods of one’s own', () => {
 
 describe('sessions kept as templates', () => {
   const kept = (content: Session) => ({ name: 'Short arms', reason: 'For late trains.', content })
+
+  test('of one name, kept at once, are one and a refusal', async () => {
+    const { coach, client: of } = await unitStudio()
+    const content = of('Joren').plan.rotation.days.flatMap(({ sessions }) => sessions)[0]!
+    const asked = { name: 'Dock', reason: '', content }
+    const both = await Promise.all(
+      ['Dock', 'DOCK'].map(name => keepSession(coach, { ...asked, name })),
+    )
+    expect(both.map(({ ok }) => ok).sort()).toEqual([false, true])
+  })
 
   test('are listed, told apart by name, and removed', async () => {
     const { coach, client: of } = await unitStudio()

@@ -27,6 +27,12 @@ export type Problem =
   | { readonly kind: 'foreign-origin' }
   | { readonly kind: 'not-found'; readonly what: string }
   | { readonly kind: 'stale-version'; readonly current: CurrentBlock }
+  /** Fields that were changed elsewhere to something else; `base` is what the next save is to be held against. */
+  | {
+      readonly kind: 'changed-meanwhile'
+      readonly fields: readonly string[]
+      readonly base: object
+    }
   | { readonly kind: 'too-large'; readonly limitBytes: number }
   | { readonly kind: 'already-sent'; readonly pass: number }
   | { readonly kind: 'in-use'; readonly what: string; readonly where: readonly string[] }
@@ -44,6 +50,13 @@ interface ProblemWords {
 }
 
 const MEGABYTE = 1_000_000
+
+/** `jointNotes` as `joint notes`, `bands.biceps` as `bands, biceps`. */
+const fieldWords = (path: string) =>
+  path
+    .replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
+    .replace('.', ', ')
+    .replaceAll('_', ' ')
 
 /** Status, title and sentence of each problem: what is wrong and what to do. */
 export function problemWords(problem: Problem): ProblemWords {
@@ -93,6 +106,12 @@ export function problemWords(problem: Problem): ProblemWords {
         status: 409,
         title: 'Saved elsewhere meanwhile',
         detail: `The plan is at version ${problem.current.version} by now. Compare the two and choose.`,
+      }
+    case 'changed-meanwhile':
+      return {
+        status: 409,
+        title: 'Changed elsewhere meanwhile',
+        detail: `Changed elsewhere meanwhile: ${problem.fields.map(fieldWords).join(', ')}. What you typed is kept here and not saved. Save again to keep yours, or load the page anew to see the other.`,
       }
     case 'already-sent':
       return {

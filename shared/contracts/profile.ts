@@ -120,3 +120,6 @@ export type SidesBody = z.output<typeof SidesBody>
 /** The method a client follows from now on. */
 export const FollowBody = z.strictObject({ method: MethodIdContract })
 export type FollowBody = z.output<typeof FollowBody>
+
+/** A profile as it is wanted, and as it was when the form was opened. */
+export const ProfileSave = z.strictObject({ mine: ProfileContract, was: ProfileContract })

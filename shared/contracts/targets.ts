@@ -45,3 +45,6 @@ export const TargetsContract = z
   })
   .readonly()
 export type Targets = z.output<typeof TargetsContract>
+
+/** Targets as they are wanted, and as they were when the page was opened. */
+export const TargetsSave = z.strictObject({ mine: TargetsContract, was: TargetsContract })

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { EraseAccountBody } from '#shared/contracts/session'
 import { z } from 'zod'
+import { useLeaving } from '~/shell/useEndedElsewhere'
 
 /** Taking everything along, and the end of the account. */
 const { email } = defineProps<{ email: string }>()
 const isOpen = ref(false)
 const typed = ref('')
 const { fetch: refreshSession } = useUserSession()
+const isLeaving = useLeaving()
 const { send, complaint, isBusy } = useSubmission({
   path: () => '/api/account',
   method: 'DELETE',
@@ -15,8 +17,10 @@ const { send, complaint, isBusy } = useSubmission({
 })
 async function erase(): Promise<void> {
   if (!(await send({ email: typed.value }))) return
+  isLeaving.value = true
   await refreshSession()
   await navigateTo('/sign-in')
+  isLeaving.value = false
 }
 </script>
 

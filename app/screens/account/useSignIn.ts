@@ -1,6 +1,7 @@
 import { SignedInCoach, SignInBody } from '#shared/contracts/session'
 import { fieldErrors } from '#shared/contracts/fieldErrors'
 import { z } from 'zod'
+import { useEndTold, useLeaving } from '~/shell/useEndedElsewhere'
 
 /** Signing in and out, with what went wrong in words. */
 export function useSignIn() {
@@ -8,6 +9,8 @@ export function useSignIn() {
   const { fetch: refreshSession } = useUserSession()
   const complaint = ref('')
   const isBusy = ref(false)
+  const isLeaving = useLeaving()
+  const { post: tell } = useEndTold()
 
   async function signIn(email: string, password: string): Promise<boolean> {
     const typed = SignInBody.safeParse({ email, password })
@@ -39,9 +42,12 @@ export function useSignIn() {
   const signOutEverywhere = () => endAt('/api/account/sign-out-everywhere')
 
   async function endAt(path: string): Promise<void> {
+    isLeaving.value = true
     await ask(path, { method: 'POST', answer: z.object({}) })
     await refreshSession()
+    tell('ended')
     await navigateTo('/sign-in')
+    isLeaving.value = false
   }
 
   return {

@@ -55,7 +55,9 @@ describe('a profile that is there', () => {
   test('is sent back as it was when nothing is changed', async () => {
     const { of, asked } = await form(known)
     expect(await of.save()).toBeDefined()
-    expect(asked).toEqual([{ path: '/api/clients', method: 'PUT', body: known }])
+    expect(asked).toEqual([
+      { path: '/api/clients', method: 'PUT', body: { mine: known, was: known } },
+    ])
   })
 
   test('has a row for each weekday, with the usual time on those that are off', async () => {
@@ -79,8 +81,11 @@ describe('a profile that is there', () => {
     of.setMode('chest', 'maintain')
     await of.save()
     expect(asked[0]?.body).toMatchObject({
-      modes: { biceps: 'build', chest: 'maintain' },
-      days: [{ weekday: 1 }, { weekday: 2, minutes: 30 }, { weekday: 4 }],
+      mine: {
+        modes: { biceps: 'build', chest: 'maintain' },
+        days: [{ weekday: 1 }, { weekday: 2, minutes: 30 }, { weekday: 4 }],
+      },
+      was: known,
     })
   })
 })
@@ -137,7 +142,7 @@ describe('load from outside', () => {
     const { of, asked, emptyLoad } = await form(known)
     of.entered.outside = [{ ...emptyLoad(), what: 'Paddling', groups: ['lats'], ...change }]
     await of.save()
-    return (asked[0]?.body as Profile | undefined)?.sideLoads[0]
+    return (asked[0]?.body as { mine: Profile } | undefined)?.mine.sideLoads[0]
   }
 
   test.each([
@@ -163,7 +168,7 @@ describe('load from outside', () => {
     const { of, asked, emptyLoad } = await form(known)
     of.entered.outside = [emptyLoad()]
     await of.save()
-    expect((asked[0]?.body as Profile).sideLoads).toEqual([])
+    expect((asked[0]?.body as { mine: Profile }).mine.sideLoads).toEqual([])
   })
 
   test('a known amount that is no number is refused', async () => {
@@ -178,7 +183,7 @@ describe('clearance after a screening', () => {
     expect(await of.save()).toBeUndefined()
     of.entered.clearance.on = '2026-03-01'
     await of.save()
-    expect((asked[0]?.body as Profile).screening.clearance).toMatchObject({
+    expect((asked[0]?.body as { mine: Profile }).mine.screening.clearance).toMatchObject({
       on: '2026-03-01',
       profession: 'Physician',
     })

@@ -206,6 +206,7 @@ export function useProfileForm(before: Profile | null, path: () => string) {
     method: before ? 'PUT' : 'POST',
     body: ProfileContract,
     answer: SavedClient,
+    ...(before && { was: before }),
   })
   const studio = useStudioSettings()
   const method = computed(

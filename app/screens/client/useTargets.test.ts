@@ -86,8 +86,8 @@ describe('saving them', () => {
     const sent = asked.find(({ method }) => method === 'PUT')
     expect(sent?.path).toBe(`/api/clients/${CLIENT_ID}/targets`)
     expect(sent?.body).toMatchObject({
-      frequencyMin: { triceps: 3 },
-      bands: { biceps: { floor: 7 } },
+      mine: { frequencyMin: { triceps: 3 }, bands: { biceps: { floor: 7 } } },
+      was: { frequencyMin: {}, bands: {} },
     })
     expect(asked.at(-1)).toMatchObject({ method: 'GET', path: `/api/clients/${CLIENT_ID}` })
   })

@@ -102,21 +102,21 @@ export function useTargets(id: string) {
       },
     ),
   )
-  const submission = useSubmission({
-    path: () => `/api/clients/${id}/targets`,
-    method: 'PUT',
-    body: TargetsContract,
-    answer: SavedClient,
-  })
-
-  watch(form, submission.forget)
-
   /** A context in which nothing is the coach's own: what follows by itself. */
   const usual = computed(
     (): PlanContext | null =>
       store.context && { ...store.context, client: withoutOwn(store.context.client, form.modes) },
   )
   const targets = computed(() => toTargets(form, usual.value))
+  const submission = useSubmission({
+    path: () => `/api/clients/${id}/targets`,
+    method: 'PUT',
+    body: TargetsContract,
+    answer: SavedClient,
+    was: targets.value,
+  })
+  watch(form, submission.forget)
+
   const mine = computed((): PlanContext | null => {
     const parsed = TargetsContract.safeParse(targets.value)
     if (!usual.value || !parsed.success) return usual.value

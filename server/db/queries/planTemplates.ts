@@ -28,8 +28,13 @@ export async function insertPlanTemplate(
   db: Database,
   coachId: CoachId,
   template: PlanTemplate,
-): Promise<void> {
-  await db.insert(planTemplates).values({ coachId, ...template })
+): Promise<boolean> {
+  const rows = await db
+    .insert(planTemplates)
+    .values({ coachId, ...template })
+    .onConflictDoNothing()
+    .returning({ id: planTemplates.id })
+  return rows.length > 0
 }
 
 /** Changes name and reason; false if the coach has none by that id. */

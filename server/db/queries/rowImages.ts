@@ -68,10 +68,11 @@ const populated = (inTable: string, image: RowImage): SQL =>
 
 async function insertImage(tx: Database, inTable: string, to: RowImage): Promise<boolean> {
   if (await standing(tx, inTable, to)) return false
-  await tx.execute(
-    sql`insert into ${sql.identifier(inTable)} select * from ${populated(inTable, to)}`,
+  // A name that was given to another row meanwhile is taken.
+  const made = await tx.execute(
+    sql`insert into ${sql.identifier(inTable)} select * from ${populated(inTable, to)} on conflict do nothing returning true`,
   )
-  return true
+  return made.length > 0
 }
 
 async function deleteImage(tx: Database, inTable: string, from: RowImage): Promise<boolean> {

@@ -30,8 +30,13 @@ export async function insertSessionTemplate(
     readonly reason: string
     readonly content: Session
   },
-): Promise<void> {
-  await db.insert(sessionTemplates).values({ coachId, ...template })
+): Promise<boolean> {
+  const rows = await db
+    .insert(sessionTemplates)
+    .values({ coachId, ...template })
+    .onConflictDoNothing()
+    .returning({ id: sessionTemplates.id })
+  return rows.length > 0
 }
 
 /** Removes a template; false if the coach has none by that id. */

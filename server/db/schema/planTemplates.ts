@@ -1,6 +1,16 @@
+import { sql } from 'drizzle-orm'
 import type { CoachId } from '#core/base'
 import type { CarriedPlan } from '#core/plan/block'
-import { integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import {
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
 
 /** A template as it was before its content was replaced. */
@@ -26,5 +36,8 @@ export const planTemplates = pgTable(
     earlier: jsonb('earlier').$type<readonly EarlierTemplate[]>().notNull().default([]),
     savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  table => [primaryKey({ columns: [table.coachId, table.id] })],
+  table => [
+    primaryKey({ columns: [table.coachId, table.id] }),
+    uniqueIndex('plan_templates_by_name').on(table.coachId, sql`lower(${table.name})`),
+  ],
 )

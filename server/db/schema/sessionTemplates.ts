@@ -1,6 +1,7 @@
+import { sql } from 'drizzle-orm'
 import type { CoachId } from '#core/base'
 import type { Session } from '#core/plan/session'
-import { jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import { jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import { coaches } from './coaches'
 
 /** Sessions a coach keeps to put on other days and for other clients. */
@@ -17,5 +18,8 @@ export const sessionTemplates = pgTable(
     content: jsonb('content').$type<Session>().notNull(),
     savedAt: timestamp('saved_at', { withTimezone: true }).notNull().defaultNow(),
   },
-  table => [primaryKey({ columns: [table.coachId, table.id] })],
+  table => [
+    primaryKey({ columns: [table.coachId, table.id] }),
+    uniqueIndex('session_templates_by_name').on(table.coachId, sql`lower(${table.name})`),
+  ],
 )

@@ -1,5 +1,6 @@
 import { BlockParams } from '#shared/contracts/client'
 import { SavedPlan, SavePlanBody } from '#shared/contracts/plan'
+import { serverToday } from '../../../clock'
 import { savePlan } from '../../../services/savePlan'
 import { defineRoute } from '../../../utils/defineRoute'
 
@@ -8,5 +9,6 @@ export default defineRoute({
   body: SavePlanBody,
   answer: SavedPlan,
   doing: 'plan',
-  handle: ({ coach, params, body }) => savePlan(coach, { blockId: params.blockId, ...body }),
+  handle: ({ coach, params, body }) =>
+    savePlan(coach, { blockId: params.blockId, ...body }, serverToday()),
 })

@@ -1,12 +1,12 @@
 import { ClientParams } from '#shared/contracts/client'
-import { ProfileContract, SavedClient } from '#shared/contracts/profile'
+import { ProfileSave, SavedClient } from '#shared/contracts/profile'
 import { saveProfile } from '../../../services/profiles'
 import { defineRoute } from '../../../utils/defineRoute'
 
 export default defineRoute({
   params: ClientParams,
-  body: ProfileContract,
+  body: ProfileSave,
   answer: SavedClient,
   doing: 'profile',
-  handle: ({ coach, params, body }) => saveProfile(coach, params.clientId, body),
+  handle: ({ coach, params, body }) => saveProfile(coach, params.clientId, body.mine, body.was),
 })

@@ -1,0 +1,8 @@
+const OPEN = ['/sign-in', '/sign-up']
+
+/** Pages for whoever has no sign-in. */
+export const isForSigningIn = (path: string): boolean => OPEN.includes(path)
+
+/** Pages that need no coach's sign-in: signing in and up, and a client's own sheet. */
+export const isOpenPath = (path: string): boolean =>
+  isForSigningIn(path) || path === '/sheet' || path.startsWith('/sheet/')

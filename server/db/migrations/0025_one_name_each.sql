@@ -1,0 +1,4 @@
+UPDATE "plan_templates" t SET "name" = t."name" || ' ' || left(t."id"::text, 4) FROM (SELECT "coach_id", "id", row_number() OVER (PARTITION BY "coach_id", lower("name") ORDER BY "saved_at", "id") AS "nth" FROM "plan_templates") n WHERE n."coach_id" = t."coach_id" AND n."id" = t."id" AND n."nth" > 1;--> statement-breakpoint
+UPDATE "session_templates" t SET "name" = t."name" || ' ' || left(t."id"::text, 4) FROM (SELECT "coach_id", "id", row_number() OVER (PARTITION BY "coach_id", lower("name") ORDER BY "saved_at", "id") AS "nth" FROM "session_templates") n WHERE n."coach_id" = t."coach_id" AND n."id" = t."id" AND n."nth" > 1;--> statement-breakpoint
+CREATE UNIQUE INDEX "plan_templates_by_name" ON "plan_templates" USING btree ("coach_id",lower("name"));--> statement-breakpoint
+CREATE UNIQUE INDEX "session_templates_by_name" ON "session_templates" USING btree ("coach_id",lower("name"));
