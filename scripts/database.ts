@@ -1,5 +1,5 @@
 // `database prepare` makes, migrates and fills the database that DATABASE_URL names; `reset` brings the demo data back;
-// `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
+// `make` only makes it; `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
 import { randomUUID } from 'node:crypto'
 import { coachId } from '#core/base'
 import { grantedTo, roleOf } from '../server/db/appRole'
@@ -83,9 +83,12 @@ switch (process.argv[2]) {
   case 'migrate':
     await withDatabase(async () => {})
     break
+  case 'make':
+    await ensureDatabase(setting('DATABASE_URL'))
+    break
   case 'drop':
     await dropDatabase(setting('DATABASE_URL'))
     break
   default:
-    throw new Error('say prepare, migrate, reset or drop')
+    throw new Error('say prepare, migrate, make, reset or drop')
 }

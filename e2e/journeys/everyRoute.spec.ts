@@ -36,6 +36,7 @@ const OPEN = [
   'demo.post.ts',
   'sheet/open.post.ts',
   'health.get.ts',
+  'ready.get.ts',
   'sign-in.post.ts',
   'sign-out.post.ts',
   'sign-up.post.ts',

@@ -18,6 +18,7 @@ export function postgresBinaries() {
 }
 
 const PACKAGES = {
+  gnupg: () => existsSync('/usr/bin/gpg'),
   postgresql: () => postgresBinaries() !== undefined,
   'chromium-headless-shell': () => existsSync(CHROMIUM),
 }

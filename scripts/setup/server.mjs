@@ -31,6 +31,8 @@ export async function startedServer({ port, databaseUrl, sessionPassword, env = 
       HOST: '127.0.0.1',
       PORT: String(port),
       NODE_ENV: 'production',
+      // A terminal shows what goes wrong; whoever keeps the lines asks for all of them.
+      LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
       DATABASE_URL: databaseUrl,
       // Plain HTTP never leaves this machine; behind TLS leave the secure cookie on.
       NUXT_SESSION_PASSWORD: sessionPassword,

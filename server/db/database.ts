@@ -20,7 +20,11 @@ const FOR_REQUESTS: Options = {
   max_lifetime: 30 * 60,
   // A database that is back is asked again within a second.
   backoff: attempts => Math.min(1, 0.1 * 2 ** attempts),
-  connection: { statement_timeout: 30_000, idle_in_transaction_session_timeout: 30_000 },
+  connection: {
+    application_name: 'tholepin',
+    statement_timeout: 30_000,
+    idle_in_transaction_session_timeout: 30_000,
+  },
 }
 
 /** A connection of its own, for scripts and tests; `close` ends it. */

@@ -2,12 +2,19 @@ import { fileURLToPath } from 'node:url'
 import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
 import type { Database } from './database'
+import { notNewer, stamped } from './stamp'
 
 const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url))
 
-/** Brings the tables to the newest shape; safe to run twice. */
-export function migrated(db: Database): Promise<void> {
-  return migrate(db, { migrationsFolder: MIGRATIONS })
+/**
+ * Brings the tables to the newest shape; safe to run twice.
+ *
+ * Errors: `NewerDatabase` where a newer version has prepared it; nothing is changed then.
+ */
+export async function migrated(db: Database): Promise<void> {
+  await notNewer(db)
+  await migrate(db, { migrationsFolder: MIGRATIONS })
+  await stamped(db)
 }
 
 /** Any number, the same for everybody who prepares one of these databases. */

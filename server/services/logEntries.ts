@@ -7,6 +7,7 @@ import type { EntriesAnswer, EntriesBody } from '#shared/contracts/sheet'
 import { database } from '../db/database'
 import { clearancesOf, insertPainReport, painReportsOf } from '../db/queries/health'
 import { appendEntries, type NewEntry, type Writer } from '../db/queries/logEntries'
+import { countEvent } from '../seen/metrics'
 import { insertMessage } from '../db/queries/messages'
 import { learnPaces } from './pace'
 import { placedReports } from './pain'
@@ -81,6 +82,7 @@ export async function takeEntries(
       }
     },
   )
+  countEvent('sheet_entries', fresh.size)
   const hurting = incoming.flatMap(({ id, word }) =>
     word.kind === 'pain' && fresh.has(id) ? word.joints : [],
   )

@@ -15,3 +15,6 @@ export function hashedPassword(password: string): Promise<string> {
 export function isPassword(hashed: string, password: string): Promise<boolean> {
   return oneByOne(() => hash.verify(hashed, password))
 }
+
+/** Hashes that wait for their turn. */
+export const hashesWaiting = (): number => oneByOne.pendingCount

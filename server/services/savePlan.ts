@@ -12,6 +12,7 @@ import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
 import { blockOf, blocksAround, savePlanOver } from '../db/queries/blocks'
 import { blockExists } from '../db/queries/clients'
+import { countEvent } from '../seen/metrics'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
 
@@ -84,7 +85,10 @@ export async function savePlan(
   const overlap = await newOverlap(coach, save, before)
   if (overlap) return failure(overlap)
   const saved = await savePlanOver(db, { coachId: coach.id, ...save })
-  if (saved) return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })
+  if (saved) {
+    countEvent('plan_saves')
+    return success({ version: saved.version, savedAt: saved.savedAt.toISOString() })
+  }
   const current = await blockOf(db, coach.id, save.blockId)
   if (!current) return failure({ kind: 'not-found', what: 'block' })
   return failure({

@@ -9,6 +9,8 @@ import { type SheetReader, sheetReader } from '../services/sheetLinks'
 import { recorded, subjectOf } from '../services/changes'
 import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
 import { isAway, whileThere } from '../db/away'
+import { hashedCoach, logger, redacted } from '../seen/logger'
+import { countEvent } from '../seen/metrics'
 import { writeFor } from './writing'
 
 type Parsed<T> = T extends z.ZodType ? z.output<T> : undefined
@@ -94,7 +96,9 @@ export async function signInOf(event: H3Event): Promise<SignIn | undefined> {
 
 async function askingCoach(event: H3Event): Promise<Coach | undefined> {
   const kept = await signInOf(event)
-  return kept && coachSignedIn(kept)
+  const coach = kept && (await coachSignedIn(kept))
+  if (coach) event.context.askedBy = hashedCoach(coach.id)
+  return coach
 }
 
 async function answered<Params, Body, Answer extends z.ZodType, Asker>(
@@ -155,22 +159,17 @@ function guarded(run: (event: H3Event) => Promise<Result<unknown, Problem>>): Ev
       return result.ok ? result.value : sentProblem(event, result.error)
     } catch (error) {
       if (isAway(error)) return sentProblem(event, { kind: 'away', retryAfterSeconds: 2 })
-      const requestId = randomUUID()
-      console.error(`request ${requestId}: ${event.method} ${event.path}: ${redacted(error)}`)
+      const { requestId = randomUUID() } = event.context
+      logger.error({ requestId, method: event.method, reason: redacted(error) }, 'failed')
       return sentProblem(event, { kind: 'internal', requestId })
     }
   })
 }
 
-/** Query errors carry SQL and parameters, which may hold a client's data: only the cause's own message is logged. */
-function redacted(error: unknown): string {
-  if (!(error instanceof Error)) return 'unknown failure'
-  return error.cause instanceof Error
-    ? error.cause.message
-    : `${error.message}\n${error.stack ?? ''}`
-}
+const CONFLICTS: ReadonlySet<Problem['kind']> = new Set(['stale-version', 'changed-meanwhile'])
 
 function sentProblem(event: H3Event, problem: Problem): Record<string, unknown> {
+  if (CONFLICTS.has(problem.kind)) countEvent('conflicts')
   setResponseStatus(event, problemWords(problem).status)
   setHeader(event, 'content-type', 'application/problem+json')
   if (problem.kind === 'too-many-attempts' || problem.kind === 'away')
