@@ -1,6 +1,9 @@
 import tailwindcss from '@tailwindcss/vite'
+import { cpSync } from 'node:fs'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
+const migrations = fileURLToPath(new URL('./server/db/migrations', import.meta.url))
 const core = fileURLToPath(new URL('./core', import.meta.url))
 
 export default defineNuxtConfig({
@@ -21,6 +24,14 @@ export default defineNuxtConfig({
   })),
   imports: { dirs: ['stores', 'screens/**', 'shell', 'ui'] },
   telemetry: false,
+  hooks: {
+    // What is built migrates its database by itself: it takes the migrations along.
+    'nitro:init': nitro => {
+      nitro.hooks.hook('compiled', ({ options }) =>
+        cpSync(migrations, join(options.output.serverDir, 'migrations'), { recursive: true }),
+      )
+    },
+  },
   // Other pages' scripts are fetched ahead by the document itself when the browser is idle; links run them only on the way there.
   experimental: {
     defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } },

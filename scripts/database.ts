@@ -2,9 +2,9 @@
 // `make` only makes it; `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
 import { randomUUID } from 'node:crypto'
 import { coachId } from '#core/base'
-import { grantedTo, roleOf } from '../server/db/appRole'
-import { connectedDatabase, type Database } from '../server/db/database'
-import { aloneAtIt, dropDatabase, ensureDatabase, migrated } from '../server/db/migrate'
+import type { Database } from '../server/db/database'
+import { dropDatabase, ensureDatabase } from '../server/db/migrate'
+import { preparedBy } from '../server/db/prepared'
 import { coachByEmail } from '../server/db/queries/coaches'
 import {
   coachCount,
@@ -59,18 +59,7 @@ async function reset(db: Database): Promise<void> {
 async function withDatabase(work: (db: Database) => Promise<void>): Promise<void> {
   const url = setting('DATABASE_URL')
   await ensureDatabase(url)
-  const { db, client, close } = connectedDatabase(url)
-  try {
-    await aloneAtIt(client, async () => {
-      await migrated(db)
-      // Where the application has a role of its own, what was migrated just now is opened to it.
-      if (process.env.APP_DATABASE_URL)
-        await grantedTo(roleOf(process.env.APP_DATABASE_URL), client)
-      await work(db)
-    })
-  } finally {
-    await close()
-  }
+  await preparedBy(url, process.env.APP_DATABASE_URL, work)
 }
 
 switch (process.argv[2]) {

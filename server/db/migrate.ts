@@ -1,10 +1,8 @@
-import { fileURLToPath } from 'node:url'
 import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
 import type { Database } from './database'
+import { migrationsFolder } from './migrationsFolder'
 import { notNewer, stamped } from './stamp'
-
-const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url))
 
 /**
  * Brings the tables to the newest shape; safe to run twice.
@@ -13,7 +11,7 @@ const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url))
  */
 export async function migrated(db: Database): Promise<void> {
   await notNewer(db)
-  await migrate(db, { migrationsFolder: MIGRATIONS })
+  await migrate(db, { migrationsFolder: migrationsFolder() })
   await stamped(db)
 }
 
