@@ -3,6 +3,9 @@ const OPEN = ['/sign-in', '/sign-up']
 /** Pages for whoever has no sign-in. */
 export const isForSigningIn = (path: string): boolean => OPEN.includes(path)
 
-/** Pages that need no coach's sign-in: signing in and up, and a client's own sheet. */
+/** Pages that need no coach's sign-in: signing in and up, a new password by link, and a client's own sheet. */
 export const isOpenPath = (path: string): boolean =>
-  isForSigningIn(path) || path === '/sheet' || path.startsWith('/sheet/')
+  isForSigningIn(path) ||
+  path === '/new-password' ||
+  path === '/sheet' ||
+  path.startsWith('/sheet/')

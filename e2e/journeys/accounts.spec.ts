@@ -1,3 +1,4 @@
+import { resetLink } from '../../server/services/passwordReset'
 import { randomBytes } from 'node:crypto'
 import { expect, signInByForm, test } from '../support/test'
 
@@ -138,4 +139,29 @@ test('the demo studio is one’s own for a day; an account takes everything alon
   await page.getByLabel('Password').fill(studio.password)
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(page.getByText(/do not match/)).toBeVisible()
+})
+
+test('a lost password is set anew by a link that is good once', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
+  expectedErrors.push(/422/)
+  const link = (await resetLink(studio.email)) ?? ''
+  await page.goto(link)
+  const set = page.getByRole('button', { name: 'Set the password' })
+  await page.getByLabel('New password').fill('short')
+  await set.click()
+  await expect(page.getByText('New password must be at least 10 characters.')).toBeVisible()
+  await page.getByLabel('New password').fill('neap-tide-22')
+  await set.click()
+  await expect(page.getByRole('status')).toContainText('every sign-in has ended')
+  await page.getByRole('link', { name: 'Sign in' }).click()
+  await signInByForm(page, { email: studio.email, password: 'neap-tide-22' })
+  await page.context().clearCookies()
+  await page.goto('about:blank')
+  await page.goto(link)
+  await page.getByLabel('New password').fill('spring-tide-3')
+  await set.click()
+  await expect(page.getByRole('alert')).toContainText('used already or has run out')
 })

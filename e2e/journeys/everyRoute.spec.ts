@@ -40,6 +40,7 @@ const OPEN = [
   'sign-in.post.ts',
   'sign-out.post.ts',
   'sign-up.post.ts',
+  'new-password.post.ts',
 ]
 
 /** What another coach owns, one of each kind that an id can name. */

@@ -1,10 +1,13 @@
 import { randomBytes } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
+import { sql } from 'drizzle-orm'
 import { coachId } from '#core/base'
+import { database } from '../db/database'
 import { problemOf, stranger, unitStudio, useTestDatabase, valueOf } from '../testing/database'
 import { account, changePassword, signOutEverywhere, signUp } from './account'
 import { countAttempt, forgetAttempts, LIMITS, isOpen } from './attempts'
 import { clientOutbox, outbox, writeMessage } from './outbox'
+import { resetLink, setNewPassword } from './passwordReset'
 import { hashedPassword, isPassword } from './passwords'
 import { coachSignedIn, signIn, signOut, startedSignIn } from './signIn'
 
@@ -189,5 +192,40 @@ describe('messages', () => {
     expect(problemOf(await writeMessage(other, of('Joren').id, 'Hello')).kind).toBe('not-found')
     expect(problemOf(await clientOutbox(other, of('Joren').id)).kind).toBe('not-found')
     expect(valueOf(await outbox(other)).messages).toEqual([])
+  })
+})
+
+describe('a lost password', () => {
+  const tokenOf = async (email: string) => (await resetLink(email))?.split('#')[1] ?? ''
+  const set = (token: string, password = 'neap-tide-22') =>
+    setNewPassword({ token, password }, address())
+
+  test('is set anew by a link, once, and every sign-in ends', async () => {
+    const asked = newcomer()
+    const { coach, signIn: kept } = valueOf(await signUp(asked))
+    const token = await tokenOf(asked.email.toUpperCase())
+    valueOf(await set(token))
+    expect(await coachSignedIn(kept)).toBeUndefined()
+    const old = { email: asked.email, password: asked.password, from: address() }
+    expect(problemOf(await signIn(old)).kind).toBe('wrong-credentials')
+    expect(valueOf(await signIn({ ...old, password: 'neap-tide-22' })).coach.id).toBe(coach.id)
+    expect(problemOf(await set(token, 'another-tide'))).toMatchObject({
+      errors: [{ pointer: '/token' }],
+    })
+  })
+
+  test('has one link at a time, good for an hour; of two who use it at once one does', async () => {
+    const asked = newcomer()
+    valueOf(await signUp(asked))
+    const [first, second] = [await tokenOf(asked.email), await tokenOf(asked.email)]
+    expect((await set(first)).ok).toBe(false)
+    const both = await Promise.all([set(second), set(second)])
+    expect(both.map(({ ok }) => ok).sort()).toEqual([false, true])
+    const late = await tokenOf(asked.email)
+    await database().execute(
+      sql`update password_resets set expires_at = now() - interval '1 second'`,
+    )
+    expect((await set(late)).ok).toBe(false)
+    expect(await resetLink('nobody@skerrylane.example')).toBeUndefined()
   })
 })

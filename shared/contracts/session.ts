@@ -26,6 +26,12 @@ export const SignUpBody = z.strictObject({
   password: newPassword,
 })
 
+/** A new password by a link that was given out for it. */
+export const NewPasswordBody = z.strictObject({
+  token: z.string().min(20).max(100),
+  password: newPassword,
+})
+
 /** What changing a password takes. */
 export const ChangePasswordBody = z.strictObject({
   current: z.string().min(1).max(200),

@@ -78,7 +78,7 @@ watch(
 .day.first {
   border-left: 2px solid var(--edge);
 }
-.day.first .number {
+.day.first .number:not(.today) {
   color: var(--ink);
   font-weight: 650;
 }

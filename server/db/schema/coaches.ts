@@ -45,3 +45,20 @@ export const signIns = pgTable(
     index('sign_ins_by_expiry').on(table.coachId, table.expiresAt),
   ],
 )
+
+/** One-time ways back in for who has lost the password; only what a link's secret hashes to is kept. */
+export const passwordResets = pgTable(
+  'password_resets',
+  {
+    coachId: uuid('coach_id')
+      .$type<CoachId>()
+      .notNull()
+      .references(() => coaches.id, { onDelete: 'cascade' }),
+    tokenHash: text('token_hash').notNull(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  },
+  table => [
+    primaryKey({ columns: [table.coachId] }),
+    index('password_resets_by_token').on(table.tokenHash),
+  ],
+)

@@ -1,5 +1,5 @@
 export { changes, rowChanges } from './changes'
-export { coaches, signIns } from './coaches'
+export { coaches, passwordResets, signIns } from './coaches'
 export { clients } from './clients'
 export { blockRevisions, blocks } from './blocks'
 export { attemptLimits } from './limits'
