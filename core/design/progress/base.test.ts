@@ -76,6 +76,24 @@ describe('a base', () => {
     )
   })
 
+  test('takes warm-ups along with what they were for', () => {
+    const warmed = plan({ base: { weeks: 2 } })
+    const days = warmed.rotation.days.map(day => ({
+      ...day,
+      sessions: day.sessions.map(session => ({
+        ...session,
+        groupings: session.groupings.map(({ slots: [slot], ...grouping }) => {
+          const [run] = slot.scheme.runs
+          const runs = run ? [{ ...run, role: 'warmup' as const }, ...slot.scheme.runs] : []
+          return { ...grouping, slots: [{ ...slot, scheme: { ...slot.scheme, runs } }] as const }
+        }),
+      })),
+    }))
+    const { passes } = expandedBlock({ ...warmed, rotation: { ...warmed.rotation, days } }, context)
+    expect(exercises(passes[0]!)).toEqual(['bench_press_dumbbell'])
+    expect(exercises(passes[2]!)).toEqual(ALL)
+  })
+
   test('is not handed to the next block, and holds in a draft that asks for it', () => {
     let made = 0
     const terms = {

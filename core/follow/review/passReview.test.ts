@@ -291,3 +291,35 @@ test('minutes are held against the estimate, whatever the client’s own times a
     })!.minutes
   expect(of(own)).toEqual(of(context))
 })
+
+test('while arm work waits for its base nobody proposes sets of it, however far under its floor it is', () => {
+  const based = (weeks: number) => ({ ...plan, passes: 6, block: { base: { weeks } } })
+  const grown = (of: PlanDocument, at: number) => {
+    const done = [outcome(1, 'done', setsOf(pull))]
+    return passReview({
+      expanded: expandedBlock(of, context),
+      pass: at,
+      context,
+      outcomes: new Map(Array.from({ length: at + 1 }, (_, pass) => [pass, done] as const)),
+      trends: [],
+      muscles: new Map(),
+    })!.adjustments.flatMap(({ group, change }) =>
+      change.kind === 'sets' && change.by > 0 ? [group] : [],
+    )
+  }
+  /** With one curl that is held fixed, and so goes on through the base. */
+  const held = (weeks: number): PlanDocument => {
+    const [day, ...others] = plan.rotation.days
+    const [first, ...rest] = arms.groupings
+    const kept = { ...first!, slots: [{ ...first!.slots[0], isHeld: true as const }] as const }
+    const sessions = [{ ...arms, groupings: [kept, ...rest] }]
+    return {
+      ...based(weeks),
+      rotation: { ...plan.rotation, days: [{ ...day!, sessions }, ...others] },
+    }
+  }
+  expect(grown(held(5), 2)).toEqual(['lats'])
+  // Once the base is over in the next rotation, what is missing is asked for.
+  expect(grown(based(3), 2)).toContain('biceps')
+  expect(grown(based(5), 2)).toEqual(['lats'])
+})
