@@ -1,6 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { planIn, written } from './shorthandPlans'
+import { plainDate } from '../base'
+import { phaseGoingOn } from '../design/progress'
+import { allocationProblem } from '../design/allocation/problem'
+import { exposuresWanted } from '../design/allocation/wants'
 import { checkInput, findingsOf } from '../judge/checks'
 import { tauHours } from '../body/recovery'
 import { factsInBlock } from '../plan/block'
@@ -95,5 +99,29 @@ describe('a phase', () => {
       ['gap-long', 'triceps', 5],
     ])
     expect(about(inPhase({ kind: 'event', armsEvery: 9 }, kept))).toEqual([])
+  })
+
+  test('is what proposals place the arm work by', () => {
+    const weekly = planIn(
+      8,
+      written('arms', 'cable_curl 4 x 12, rir 2', 'pushdown_rope 4 x 12, rir 2'),
+      { ...written('rest'), sessions: [] },
+      { ...written('arms'), sessions: [] },
+    )
+    const wanted = (of: PlanContext) =>
+      exposuresWanted(allocationProblem({ plan: weekly, context: of }), 'biceps')
+    expect(wanted(inPhase({ kind: 'event', armsEvery: 2 }))).toBe(4)
+    expect(wanted(inPhase({ kind: 'event', armsEvery: 8 }))).toBe(1)
+  })
+
+  test('goes on in the next block until its day has come', () => {
+    const own = planIn(7, written('arms', 'cable_curl 4 x 12, rir 2'))
+    const next = (phase: Phase | null, startsOn: string) =>
+      phaseGoingOn({ ...own, ...(phase && { phase }) }, plainDate(startsOn))
+    const regatta: Phase = { kind: 'event', on: plainDate('2026-06-20') }
+    expect(next(null, '2026-06-01')).toBeNull()
+    expect(next({ kind: 'lean' }, '2030-06-01')).toEqual({ kind: 'lean' })
+    expect(next(regatta, '2026-06-20')).toEqual(regatta)
+    expect(next(regatta, '2026-06-21')).toBeNull()
   })
 })

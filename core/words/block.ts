@@ -177,9 +177,10 @@ export function heldWords(held: HeldChange): string {
 export const heldShort = (held: HeldChange): string => `${changeHeld(held)}, holds`
 
 /** How a dated session stands. */
-export function sessionStateWords({ sent, isSkipped, event }: BlockSession): string {
+export function sessionStateWords({ sent, isSkipped, waits, event }: BlockSession): string {
   if (sent?.isDone) return 'done'
   if (sent) return sent.isEdited ? 'sent, edited since' : sent.isOpened ? 'sent, opened' : 'sent'
+  if (waits) return 'left out: its arm work comes in after the base'
   if (isSkipped) return `left out: ${event?.what ?? 'for a missed session'}`
   return event ? event.what : 'planned'
 }

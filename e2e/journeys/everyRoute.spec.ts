@@ -4,6 +4,7 @@ import { join, relative } from 'node:path'
 import type { APIRequestContext } from '@playwright/test'
 import { EXERCISES } from '#core/plan/catalogue'
 import { METHODS } from '#core/plan/method'
+import { NO_TARGETS } from '../support/noTargets'
 import { newStudio, type TestStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
 import { currentTime, serverToday } from '../../server/clock'
@@ -143,18 +144,7 @@ const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
   'clients/[clientId]/sides.put.ts': () => ({ exercise: 'cable_curl', sides: null }),
   'clients/[clientId]/method.put.ts': () => ({ method: 'steady-middle' }),
   'clients/[clientId]/marks.put.ts': () => ({ isFlagged: true, laterUntil: null }),
-  'clients/[clientId]/targets.put.ts': () => {
-    const none = {
-      modes: {},
-      bands: {},
-      headFloors: {},
-      frequencyMin: {},
-      sessionMax: {},
-      jointCeilings: {},
-      ratioWish: null,
-    }
-    return { mine: none, was: none }
-  },
+  'clients/[clientId]/targets.put.ts': () => ({ mine: NO_TARGETS, was: NO_TARGETS }),
   'clients/[clientId]/pain.post.ts': () => ({
     joint: 'wrist',
     side: 'left',

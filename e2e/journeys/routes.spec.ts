@@ -1,19 +1,11 @@
 import { EXERCISES } from '#core/plan/catalogue'
 import { METHODS } from '#core/plan/method'
+import { NO_TARGETS } from '../support/noTargets'
 import type { TestStudio } from '../support/studio'
 import { expect, signIn, test } from '../support/test'
 import { currentTime, serverToday } from '../../server/clock'
 
 const today = serverToday()
-const targets = {
-  modes: {},
-  bands: {},
-  headFloors: {},
-  frequencyMin: {},
-  sessionMax: {},
-  jointCeilings: {},
-  ratioWish: null,
-}
 const pain = {
   joint: 'wrist',
   side: 'left',
@@ -40,8 +32,8 @@ const REFUSED: readonly Row[] = [
     method: 'PUT',
     path: client('targets'),
     data: {
-      mine: { ...targets, bands: { triceps: { floor: 9, target: 4, ceiling: 12 } } },
-      was: targets,
+      mine: { ...NO_TARGETS, bands: { triceps: { floor: 9, target: 4, ceiling: 12 } } },
+      was: NO_TARGETS,
     },
     pointer: '/mine/bands/triceps/floor',
   },
@@ -50,8 +42,8 @@ const REFUSED: readonly Row[] = [
     method: 'PUT',
     path: client('targets'),
     data: {
-      mine: { ...targets, bands: { triceps: { floor: 1, target: 14, ceiling: 12 } } },
-      was: targets,
+      mine: { ...NO_TARGETS, bands: { triceps: { floor: 1, target: 14, ceiling: 12 } } },
+      was: NO_TARGETS,
     },
     pointer: '/mine/bands/triceps/target',
   },
@@ -59,21 +51,21 @@ const REFUSED: readonly Row[] = [
     what: 'a hundred sets',
     method: 'PUT',
     path: client('targets'),
-    data: { mine: { ...targets, headFloors: { triceps_long: 100 } }, was: targets },
+    data: { mine: { ...NO_TARGETS, headFloors: { triceps_long: 100 } }, was: NO_TARGETS },
     pointer: '/mine/headFloors/triceps_long',
   },
   {
     what: 'a ratio of nothing',
     method: 'PUT',
     path: client('targets'),
-    data: { mine: { ...targets, ratioWish: 0 }, was: targets },
+    data: { mine: { ...NO_TARGETS, ratioWish: 0 }, was: NO_TARGETS },
     pointer: '/mine/ratioWish',
   },
   {
     what: 'eight days in seven',
     method: 'PUT',
     path: client('targets'),
-    data: { mine: { ...targets, frequencyMin: { biceps: 8 } }, was: targets },
+    data: { mine: { ...NO_TARGETS, frequencyMin: { biceps: 8 } }, was: NO_TARGETS },
     pointer: '/mine/frequencyMin/biceps',
   },
   {

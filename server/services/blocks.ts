@@ -31,6 +31,7 @@ import {
   blockAsTold,
   expandedAfter,
   nextBlock,
+  phaseGoingOn,
   type SentSession,
 } from '#core/design/progress'
 import type { NextBlockBody, SendBody, SentView } from '#shared/contracts/block'
@@ -48,7 +49,6 @@ import {
 } from '../db/queries/blockSessions'
 import { client } from './clients'
 import { loadData } from './loads'
-import { phaseOf } from './phases'
 import type { Coach } from './signIn'
 import { currentTime, serverToday } from '../clock'
 
@@ -293,7 +293,7 @@ export async function startNextBlock(
   const id = blockIdOf(randomUUID())
   // What came to be wanted inside the block goes on, unless the coach says otherwise.
   const wanted = { ...modesIn(plan.block ?? {}, plan.passes - 1), ...body.modes }
-  const phase = phaseOf(plan, body)
+  const phase = body.phase === undefined ? phaseGoingOn(plan, body.startsOn) : body.phase
   const own = { emphasis: { ...plan.emphasis, ...wanted }, ...(phase && { phase }) }
   const begun = nextBlock(
     await withWeightsOfLog(coach, clientId, plan, body.startsOn),

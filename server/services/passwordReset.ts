@@ -6,7 +6,7 @@ import type { z } from 'zod'
 import { currentTime } from '../clock'
 import { asOneTransaction, database } from '../db/database'
 import { coachByEmail, deleteSignIns, setCoachPassword } from '../db/queries/coaches'
-import { keepReset, useReset } from '../db/queries/passwordResets'
+import { keepReset, takeReset } from '../db/queries/passwordResets'
 import { countAttempt, LIMITS } from './attempts'
 import { hashedPassword } from './passwords'
 
@@ -39,7 +39,7 @@ export async function setNewPassword(
   if (!counted.ok) return counted
   const passwordHash = await hashedPassword(password)
   return asOneTransaction(async tx => {
-    const coachId = await useReset(tx, hashOf(token), currentTime())
+    const coachId = await takeReset(tx, hashOf(token), currentTime())
     if (!coachId)
       return failure<Problem>({
         kind: 'invalid',

@@ -133,6 +133,10 @@ test('what was planned of a block that is over stays as it was', async () => {
   for (const changed of [{ phase: LEAN }, { block: {} }, { startsOn: addDays(plan.startsOn, 700) }])
     expect(problemOf(await save(changed))).toMatchObject({ errors: [{ pointer: '/plan' }] })
   valueOf(await save({ title: 'As it was called', closingNotes: 'Wrist was fine.' }))
+  const said = { version: version + 1, phase: LEAN }
+  expect(problemOf(await decidePhase(coach, own.blockId, said, after))).toMatchObject({
+    errors: [{ pointer: '/plan' }],
+  })
   // On its last day it is still the coach's to change.
   const last = { blockId: own.blockId, version: version + 1, plan: { ...plan, phase: LEAN } }
   valueOf(await savePlan(coach, last, planEnd(plan)))

@@ -1,6 +1,5 @@
 import { type BlockId, failure, type PlainDate, type Result } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
-import type { Phase } from '#core/plan/method'
 import type { PhaseBody } from '#shared/contracts/block'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
@@ -8,13 +7,6 @@ import { database } from '../db/database'
 import { blockOf } from '../db/queries/blocks'
 import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
-
-/** The phase a block is begun in: as said, else that of the block before as long as its day has not come. */
-export const phaseOf = (
-  { phase }: PlanDocument,
-  { phase: said, startsOn }: { readonly phase?: Phase | null; readonly startsOn: PlainDate },
-): Phase | null =>
-  said === undefined ? (phase && (phase.on ?? startsOn) >= startsOn ? phase : null) : said
 
 /** A plan in another phase, or in none; what comes first in it changes where that is said too. */
 function inPhase(
@@ -29,13 +21,14 @@ function inPhase(
   }
 }
 
-/** Says what stretch of training a block belongs to. A draft stays a draft. */
+/** Says what stretch of training a block belongs to. A draft stays a draft; with a day, a block that is over by then stays as it was. */
 export async function decidePhase(
   coach: Coach,
   blockId: BlockId,
   { version, ...said }: z.output<typeof PhaseBody>,
+  today?: PlainDate,
 ): Promise<Result<{ version: number }, Problem>> {
   const held = await blockOf(database(), coach.id, blockId)
   if (!held) return failure({ kind: 'not-found', what: 'block' })
-  return savePlan(coach, { blockId, version, plan: inPhase(held.plan, said) })
+  return savePlan(coach, { blockId, version, plan: inPhase(held.plan, said) }, today)
 }

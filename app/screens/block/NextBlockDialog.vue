@@ -5,6 +5,7 @@ import { MODE_NAMES } from '#core/words'
 const emit = defineEmits<{ closed: [] }>()
 const {
   title,
+  phase,
   startsOn,
   weeks,
   from,
@@ -60,6 +61,9 @@ async function submit(): Promise<void> {
       >
       <p v-else-if="overlaps" class="mt-1 text-[12.5px] text-alert">
         This block’s first rotation is not over by then. Choose a later day.
+      </p>
+      <p v-if="phase" class="mt-1 text-[12.5px] text-ink2">
+        It goes on in the phase <bdi>{{ phase }}</bdi>; Season says otherwise (F).
       </p>
       <p v-if="notes" class="mt-3 border-l-2 border-line pl-3 whitespace-pre-line">
         {{ notes }}

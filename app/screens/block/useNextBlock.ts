@@ -1,7 +1,8 @@
 import { refusalWords } from '~/shell/refusalWords'
 import { addDays, isPlainDate, plainDate } from '#core/base'
 import { type Group, GROUPS } from '#core/plan/catalogue'
-import { formatDay, GROUP_NAMES } from '#core/words'
+import { phaseGoingOn } from '#core/design/progress'
+import { formatDay, GROUP_NAMES, phaseName } from '#core/words'
 import { cutBefore, modesIn, planEnd } from '#core/plan/block'
 import { type Mode, modeOf, MODES } from '#core/plan/method'
 import { NextBlockAnswer, NextBlockBody } from '#shared/contracts/block'
@@ -74,8 +75,15 @@ export function useNextBlock() {
       store.plan && isPlainDate(startsOn.value) ? cutBefore(store.plan, startsOn.value) : undefined
     return cut ? { passes: cut.passes, to: formatDay(planEnd(cut)) } : null
   })
+  /** The phase it goes on in, where it does. */
+  const phase = computed(() => {
+    const own =
+      store.plan && isPlainDate(startsOn.value) ? phaseGoingOn(store.plan, startsOn.value) : null
+    return own ? phaseName(own) : ''
+  })
   return {
     title,
+    phase,
     startsOn,
     weeks,
     from,

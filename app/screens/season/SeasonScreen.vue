@@ -116,7 +116,12 @@ useActions(
           >
             Make it a plan <KeyCap label="M" />
           </button>
-          <button type="button" class="control" @click="phase.open()">
+          <button
+            v-if="chosen.state !== 'behind'"
+            type="button"
+            class="control"
+            @click="phase.open()"
+          >
             Phase <KeyCap label="F" />
           </button>
           <button type="button" class="control" @click="planAhead.open()">

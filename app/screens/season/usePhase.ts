@@ -62,7 +62,8 @@ export function usePhase(
   function open(): void {
     const block = chosen()
     problem.value = ''
-    entered.value = block && enteredOf(block)
+    // What is over stays as it was.
+    if (block && block.state !== 'behind') entered.value = enteredOf(block)
   }
   const close = () => (entered.value = null)
   function change(part: Partial<PhaseEntered>): void {

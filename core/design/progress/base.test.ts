@@ -5,6 +5,7 @@ import { rotationLedger } from '../../count/ledger'
 import type { BlockPlan, PlanDocument } from '../../plan/block'
 import { contextWith, STEADY_MIDDLE } from '../../plan/method'
 import { daySlots } from '../../plan/rotation'
+import { sessionStateWords } from '../../words'
 import { planIn, written } from '../../testing/shorthandPlans'
 import { expandedBlock, fittedDraft, nextBlock } from '.'
 
@@ -36,6 +37,11 @@ describe('a base', () => {
     // A day with nothing else is left out, and still has its place.
     expect(passes[0]!.sessions.map(({ isSkipped }) => isSkipped)).toEqual([false, true])
     expect(passes[3]!.sessions.map(({ isSkipped }) => isSkipped)).toEqual([false, false])
+    // It is told as what it is, not as making room for another.
+    expect(passes[0]!.sessions.map(sessionStateWords)).toEqual([
+      'planned',
+      'left out: its arm work comes in after the base',
+    ])
   })
 
   test('ends before the ramp begins, which still gets where it was to get', () => {

@@ -18,13 +18,14 @@ import {
   turnsIn,
 } from '../../plan/block'
 import { rotationLedger } from '../../count/ledger'
-import { ARM_GROUPS, type Group, requireExercise } from '../../plan/catalogue'
+import { type Group, requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { dayName, type DayRole, type Rotation, type RotationDay } from '../../plan/rotation'
 import { orderedText, plannedSets } from '../../plan/scheme'
 import { mainGroup } from '../../plan/minutes'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
 import { groupWeeks, shortSession } from '../short'
+import { basePassesOf, isEmptied, waitsForBase } from './base'
 import { type PassTerms, sessionInPass } from './passContent'
 import { effortRamp, LEAST_RIR } from './ramp'
 import { type PassSets, setsOverBlock, withChangedSets } from './setsOverBlock'
@@ -40,8 +41,10 @@ export interface BlockSession {
   readonly name: string
   readonly minuteLimit?: number
   readonly content: Session
-  /** An event takes the day: nothing is done. */
+  /** Nothing is done: an event takes the day, another session has its place, or its work waits for the base to be over. */
   readonly isSkipped: boolean
+  /** It is skipped because all its work comes in after the base. */
+  readonly waits?: true
   readonly isMoved: boolean
   /** Written otherwise for this date alone. */
   readonly isOwn: boolean
@@ -147,20 +150,6 @@ function rampStepsOf(
   })
 }
 
-/** Passes that begin before the base is over; the last pass of a block is never one. */
-function basePassesOf(plan: PlanDocument, dates: Course['dates']): number {
-  const days = (plan.block?.base?.weeks ?? 0) * DAYS_PER_WEEK
-  const first = dates.findIndex(([from]) => from && daysBetween(plan.startsOn, from) >= days)
-  return first < 0 ? Math.max(0, plan.passes - 1) : first
-}
-
-/** Single-joint work for the arms, which a base leaves out; what is held fixed stays. */
-function waitsForBase(slot: Slot, context: PlanContext): boolean {
-  const exercise = requireExercise(context.catalogue, slot.exercise)
-  const main = mainGroup(slot, exercise, context)
-  return exercise.kind === 'isolation' && !slot.isHeld && ARM_GROUPS.some(arm => arm === main)
-}
-
 function courseOf(plan: PlanDocument, context: PlanContext, missed: ReadonlySet<string>): Course {
   const { block = {} } = plan
   const deloads = new Set((block.deloads ?? []).filter(pass => pass < plan.passes))
@@ -261,9 +250,11 @@ const isDropped = ({ exceptions }: Turn, day: number, place: number) =>
     exception => exception.kind === 'dropped' && exception.day === day && exception.place === place,
   )
 
-/** Nothing of it is left to do. */
-const isEmptied = (session: Session, content: Session): boolean =>
-  content.groupings.length === 0 && session.groupings.length > 0
+const minutesIn = (event: BlockEvent | undefined): number | undefined =>
+  event?.effect === 'short' ? event.minutes : undefined
+const isTaken = (event: BlockEvent | undefined): boolean => event?.effect === 'skip'
+const holdsOn = (on: PlainDate, { from, to, effect }: BlockEvent): boolean =>
+  effect !== 'shift' && from <= on && on <= to
 
 /** The session of one day and place in one pass, with its date and what an event makes of it. */
 function datedSession(
@@ -288,10 +279,8 @@ function datedSession(
     exception => exception.kind === 'moved' && exception.day === d && exception.place === place,
   )
   const on = moved?.kind === 'moved' ? moved.on : planned
-  const event = block.events?.find(
-    ({ from, to, effect }) => effect !== 'shift' && from <= on && on <= to,
-  )
-  const minutes = event?.effect === 'short' ? event.minutes : undefined
+  const event = block.events?.find(one => holdsOn(on, one))
+  const minutes = minutesIn(event)
   const limit = minutes ?? day?.minuteLimit
   const usual = sessionInPass(session, terms(on, event?.effect === 'light'), context)
   const content =
@@ -304,6 +293,7 @@ function datedSession(
           weeks: course.weeks(),
           lengthDays: plan.rotation.days.length,
         }).session
+  const waits = turn.at < course.basePasses && isEmptied(session, content)
   // What was said for a date comes before what the block makes of it.
   const oneOff = sessionOn(plan, session, planned)
   return {
@@ -313,7 +303,8 @@ function datedSession(
     on,
     role: day?.role ?? 'open',
     name: nameFor(session, day),
-    isSkipped: event?.effect === 'skip' || isDropped(turn, d, place) || isEmptied(session, content),
+    isSkipped: isTaken(event) || isDropped(turn, d, place) || waits,
+    ...(waits && { waits }),
     isMoved: moved !== undefined,
     isOwn: oneOff !== session,
     content: oneOff === session ? content : oneOff,

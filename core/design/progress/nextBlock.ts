@@ -9,7 +9,7 @@ import {
   trialEnd,
   withPart,
 } from '../../plan/block'
-import type { PlanContext } from '../../plan/method'
+import type { Phase, PlanContext } from '../../plan/method'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
 import { expandedBlock } from './expand'
 import { passesFor, usualBlock } from './usualBlock'
@@ -21,6 +21,10 @@ export interface NextBlockTerms {
   /** Which rotation it begins with. */ readonly from: 'first' | 'last'
   readonly newId: () => string
 }
+
+/** The phase the next block goes on in: that of the block before, unless its day has come by then. Source: docs/methods.md#phases. */
+export const phaseGoingOn = ({ phase }: PlanDocument, startsOn: PlainDate): Phase | null =>
+  phase && (phase.on ?? startsOn) >= startsOn ? phase : null
 
 /** The first rotation with what was decided for good since: it is how the rotation is by now. */
 function firstDays(plan: PlanDocument, context: PlanContext) {

@@ -316,6 +316,25 @@ describe('what the block is told, the rehearsal knows', () => {
     expect(lowest(tired, 0)).toBeLessThan(lowest(data, 0) - 5)
     expect(lowest(tired, 2)).toBeCloseTo(lowest(data, 2), 1)
   })
+  test('no run has direct arm work while it waits for a base, and every run has it after', () => {
+    const of = rehearsalData(
+      expandedBlock({ ...plan, block: { ...plan.block, base: { weeks: 3 } } }, context),
+      context,
+    )
+    expect(of.passes.map(({ isBase }) => isBase)).toEqual(of.passes.map((_, at) => at < 3))
+    const pressed = of.passes[0]!.counted[triceps]!
+    const setsFrom = (from: number, to?: number) =>
+      Array.from({ length: 60 }, (_, seed) => rehearsedRun(of, seed).passes.slice(from, to))
+        .flat()
+        .map(({ counted }) => counted[triceps]!)
+        .sort((a, b) => a - b)
+    expect(setsFrom(0, 3).at(-1)).toBeLessThanOrEqual(pressed + 1e-9)
+    // A sore elbow or a missed day may take sets out again; most have them.
+    const after = setsFrom(3, 4)
+    expect(after[after.length >> 1]).toBeGreaterThan(pressed + 2)
+    // Nor have sets been decided meanwhile that all come in at once: the last decision before it may add two.
+    expect(after.at(-1)).toBeLessThanOrEqual(of.passes[3]!.counted[triceps]! + 2)
+  })
   test('what is wanted of a muscle from a rotation on is what its decisions go by', () => {
     const change = {
       from: 3,

@@ -16,7 +16,7 @@ export async function keepReset(
 }
 
 /** Uses a way back in up, and says whose it was; of two at once one finds it. */
-export async function useReset(
+export async function takeReset(
   db: Database,
   tokenHash: string,
   now: Date,

@@ -1,5 +1,6 @@
 import { DraftAnswer, PhaseBody } from '#shared/contracts/block'
 import { BlockParams } from '#shared/contracts/client'
+import { serverToday } from '../../../clock'
 import { decidePhase } from '../../../services/phases'
 import { defineRoute } from '../../../utils/defineRoute'
 
@@ -8,5 +9,5 @@ export default defineRoute({
   body: PhaseBody,
   answer: DraftAnswer,
   doing: 'phase',
-  handle: ({ coach, params, body }) => decidePhase(coach, params.blockId, body),
+  handle: ({ coach, params, body }) => decidePhase(coach, params.blockId, body, serverToday()),
 })
