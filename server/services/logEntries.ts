@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto'
-import { type ClientId, daysBetween, plainDate } from '#core/base'
+import { type ClientId, type CoachId, daysBetween, plainDate } from '#core/base'
 import { hasSides, type Joint, JOINTS } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
 import { PAIN_WORDS, worseLevel } from '#core/follow/sheet'
 import type { EntriesAnswer, EntriesBody } from '#shared/contracts/sheet'
 import { database } from '../db/database'
 import { clearancesOf, insertPainReport, painReportsOf } from '../db/queries/health'
-import { appendEntries, type NewEntry, type Writer } from '../db/queries/logEntries'
+import type { EntryBatch, NewEntry, Writer } from '../db/queries/heldSessions'
+import { appendEntries } from '../db/queries/takenEntries'
+import { gathered } from '../db/gathered'
 import { countEvent } from '../seen/metrics'
 import { insertMessage } from '../db/queries/messages'
 import { learnPaces } from './pace'
@@ -38,6 +40,17 @@ interface From {
   readonly deviceId: string | null
 }
 
+/** What phones of one coach's clients say in the same instant is written together. */
+const fromPhones = gathered(
+  ({ coachId }: { readonly coachId: CoachId; readonly batch: EntryBatch }) => coachId,
+  (round, coachId) =>
+    appendEntries(
+      database(),
+      coachId,
+      round.map(({ batch }) => batch),
+    ),
+)
+
 /** Takes what a phone, or the coach, says about sessions into the log. */
 export async function takeEntries(
   { coach, clientId, author, deviceId }: From,
@@ -60,11 +73,10 @@ export async function takeEntries(
   })
   // What is sent again was answered before: one pain, one message, however often it comes.
   const fresh = new Set<string>()
-  const results = await appendEntries(
-    database(),
-    { coachId: coach.id, clientId, author, deviceId, receivedAt: now },
-    incoming,
-    async (tx, taken) => {
+  const batch: EntryBatch = {
+    writer: { clientId, author, deviceId, receivedAt: now },
+    entries: incoming,
+    also: async (tx, taken) => {
       for (const { id, at, word } of taken) {
         fresh.add(id)
         if (word.kind !== 'pain') continue
@@ -81,7 +93,12 @@ export async function takeEntries(
           })
       }
     },
-  )
+  }
+  // The coach's own are part of what can be taken back at once, phones have theirs written together.
+  const results =
+    author === 'client'
+      ? await fromPhones({ coachId: coach.id, batch })
+      : (await appendEntries(database(), coach.id, [batch])).flat()
   countEvent('sheet_entries', fresh.size)
   const hurting = incoming.flatMap(({ id, word }) =>
     word.kind === 'pain' && fresh.has(id) ? word.joints : [],

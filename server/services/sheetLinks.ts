@@ -1,19 +1,20 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
-import { type ClientId, failure, type Result, success, MS_PER_DAY } from '#core/base'
+import { type ClientId, type CoachId, failure, type Result, success, MS_PER_DAY } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import type { LinkView, NewLinkBody, OpenLinkAnswer, OpenLinkBody } from '#shared/contracts/sheet'
 import type { z } from 'zod'
 import { database } from '../db/database'
+import { gathered } from '../db/gathered'
 import { clientName } from '../db/queries/clients'
 import { insertMessage } from '../db/queries/messages'
 import {
-  deviceByHash,
+  devicesByHash,
   insertDevice,
   linkByHash,
   linkOf,
   replaceLink,
   revokeLinks,
-  touchDevice,
+  touchDevices,
 } from '../db/queries/sheetLinks'
 import { countAttempt, forgetAttempts, isOpen, LIMITS } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
@@ -131,15 +132,37 @@ export async function openLink(
   return success({ key, needsPin: false })
 }
 
+/** Keys of phones that ask in the same instant are looked up together. */
+const deviceOf = gathered(
+  (_: string) => 'key',
+  async keys => {
+    const byHash = new Map(
+      (await devicesByHash(database(), keys.map(hashed), currentTime())).map(device => [
+        device.keyHash,
+        device,
+      ]),
+    )
+    return keys.map(key => byHash.get(hashed(key)))
+  },
+)
+const touched = gathered(
+  ({ coachId }: { readonly coachId: CoachId; readonly deviceId: string }) => coachId,
+  async (phones, coachId) => {
+    const ids = phones.map(({ deviceId }) => deviceId)
+    await touchDevices(database(), coachId, ids, currentTime())
+    return ids
+  },
+)
+
 /** Whose phone a key belongs to. Errors: no such key; a link that is over. */
 export async function sheetReader(key: string): Promise<Result<SheetReader, Problem>> {
-  const now = currentTime()
-  const device = await deviceByHash(database(), hashed(key), now)
+  const device = await deviceOf(key)
   if (!device) return failure({ kind: 'not-signed-in' })
-  if (!device.isGood) return failure({ kind: 'link-over' })
+  const { coach, clientId, deviceId, isGood, lastSeenAt } = device
+  if (!isGood) return failure({ kind: 'link-over' })
   // Once a minute is enough to know that a phone is there; a set a second need not write it.
-  if (now.getTime() - device.lastSeenAt.getTime() > SEEN_EVERY_MS)
+  if (currentTime().getTime() - lastSeenAt.getTime() > SEEN_EVERY_MS)
     // A sheet is read though nothing can be written just now.
-    await touchDevice(database(), device.coach.id, device.deviceId, now).catch(() => undefined)
-  return success({ coach: device.coach, clientId: device.clientId, deviceId: device.deviceId })
+    await touched({ coachId: coach.id, deviceId }).catch(() => undefined)
+  return success({ coach, clientId, deviceId })
 }

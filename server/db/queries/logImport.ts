@@ -3,7 +3,7 @@ import type { Session } from '#core/plan/session'
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blocks, datedSessions, loggedSets } from '../schema'
-import { renewExposures } from './logEntries'
+import { renewExposures } from './sessionTrends'
 
 /** Sessions of some days with how many sets each holds. */
 export function sessionsOn(

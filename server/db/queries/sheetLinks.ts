@@ -1,5 +1,5 @@
 import type { ClientId, CoachId } from '#core/base'
-import { and, desc, eq, gt, isNull, or, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, inArray, isNull, or, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clientLinks, clients, coaches, sheetDevices } from '../schema'
 
@@ -99,10 +99,11 @@ export async function insertDevice(
   await db.insert(sheetDevices).values(device)
 }
 
-/** Whose phone a key belongs to; undefined for an unknown key. A link that is over says so. */
-export async function deviceByHash(db: Database, keyHash: string, now: Date) {
-  const [row] = await db
+/** Whose phones keys belong to; unknown keys are left out. A link that is over says so. */
+export function devicesByHash(db: Database, keyHashes: readonly string[], now: Date) {
+  return db
     .select({
+      keyHash: sheetDevices.keyHash,
       deviceId: sheetDevices.id,
       lastSeenAt: sheetDevices.lastSeenAt,
       clientId: clientLinks.clientId,
@@ -124,20 +125,18 @@ export async function deviceByHash(db: Database, keyHash: string, now: Date) {
       and(eq(clients.coachId, clientLinks.coachId), eq(clients.id, clientLinks.clientId)),
     )
     .innerJoin(coaches, eq(coaches.id, sheetDevices.coachId))
-    .where(eq(sheetDevices.keyHash, keyHash))
-    .limit(1)
-  return row
+    .where(inArray(sheetDevices.keyHash, [...keyHashes]))
 }
 
-/** Notes that a phone was here. */
-export async function touchDevice(
+/** Notes that phones of one coach's clients were here. */
+export async function touchDevices(
   db: Database,
   coachId: CoachId,
-  id: string,
+  ids: readonly string[],
   now: Date,
 ): Promise<void> {
   await db
     .update(sheetDevices)
     .set({ lastSeenAt: now })
-    .where(and(eq(sheetDevices.coachId, coachId), eq(sheetDevices.id, id)))
+    .where(and(eq(sheetDevices.coachId, coachId), inArray(sheetDevices.id, [...ids])))
 }
