@@ -1,42 +1,53 @@
-// `npm run hard`: bad days. The database's master process is killed under load, again and again; what was acknowledged must be
-// there, nobody may wait long, and the server must go on by itself. A number as argument is how often (20 where none is given).
-import { atEnd, end, endOnSignals } from './setup/cleanup.mjs'
+// `npm run hard`: bad days. Each trial starts the built application on a database of its own, harms it while it is used, and counts what
+// was promised and is not there, what is there twice, what failed and who had to wait. Names of trials choose among them; a number is
+// how often (rounds, or bodies for the doors): `npm run hard server 500`.
+import { end, endOnSignals } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
-import { freePort } from './setup/freePort.mjs'
 import { dataHome } from './setup/paths.mjs'
-import { privatePostgres } from './setup/postgres.mjs'
 import { ensureBuild, ensureDependencies, runScript } from './setup/project.mjs'
-import { secretsIn } from './setup/secrets.mjs'
-import { startedServer } from './setup/server.mjs'
-import { killedUnderLoad } from './hard/killedUnderLoad.mjs'
+import { throwawayServer } from './setup/throwaway.mjs'
+import { clockJumps } from './hard/clockJumps.mjs'
+import { fullDisk } from './hard/fullDisk.mjs'
+import { harmedDatabase } from './hard/killedUnderLoad.mjs'
+import { killedServer } from './hard/killedServer.mjs'
+import { ownDatabaseSite, ownSite } from './hard/site.mjs'
 
-const kills = Number(process.argv[2] ?? 20)
+const home = dataHome('hard')
+/** Another script against a server of its own; it says its counts and fails by itself. */
+const script = async (name, args) => {
+  const { url, databaseUrl } = await throwawayServer(`hard_${name}`)
+  const env = { BASE_URL: url, DATABASE_URL: databaseUrl }
+  await runScript(name, args, { env, output: 'inherit' })
+  return undefined
+}
+/** The trials in their order, each with how often it is done where nothing is said. */
+const TRIALS = {
+  database: [20, async times => harmedDatabase(await ownSite(home, 'database'), times, 'killed')],
+  frozen: [8, async times => harmedDatabase(await ownSite(home, 'frozen'), times, 'frozen')],
+  server: [60, async times => killedServer(await ownDatabaseSite(home, 'server'), times)],
+  disk: [4, fullDisk],
+  clock: [1, () => clockJumps(home)],
+  doors: [4000, times => script('hardDoors', [String(times)])],
+  phones: [1, () => script('benchLogging', [])],
+}
+/** Counts that may be nothing but 0. */
+const NEVER = ['failed', 'lost', 'doubled', 'over 5 s', 'back late', 'shut out']
 
+const chosen = process.argv.slice(2).filter(word => word in TRIALS)
+const times = process.argv.slice(2).map(Number).find(Number.isInteger)
 endOnSignals()
 try {
   await ensureDebianPackages(['postgresql'])
   await ensureDependencies()
   await ensureBuild()
-  const home = dataHome('hard')
-  const postgres = await privatePostgres(home)
-  atEnd(postgres.stop)
-  const name = `tholepin_hard_${process.pid}`
-  const databaseUrl = postgres.url(name)
-  const { demoPassword, session } = secretsIn(home)
-  const app = postgres.appUrl(name)
-  const env = { DATABASE_URL: databaseUrl, APP_DATABASE_URL: app, DEMO_PASSWORD: demoPassword }
-  await runScript('database', ['prepare'], { env })
-  atEnd(async () => void (await runScript('database', ['drop'], { env })))
-  const server = await startedServer({
-    port: await freePort(),
-    databaseUrl: app,
-    sessionPassword: session,
-  })
-  atEnd(server.stop)
-  const found = await killedUnderLoad({ server, postgres, demoPassword, kills })
-  console.table([found])
-  const isGood =
-    found.lost === 0 && found.failed === 0 && found['over 5 s'] === 0 && found['back late'] === 0
+  let isGood = true
+  for (const name of chosen.length > 0 ? chosen : Object.keys(TRIALS)) {
+    const [usual, run] = TRIALS[name]
+    const found = await run(times ?? usual)
+    if (!found) continue
+    console.table([{ trial: name, ...found }])
+    isGood &&= NEVER.every(count => !found[count])
+  }
   await end(isGood ? 0 : 1)
 } catch (error) {
   console.error(`\n${error.message}`)

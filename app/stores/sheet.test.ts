@@ -21,6 +21,8 @@ const server = {
   log: [] as Sent[],
   requests: 0,
   half: false,
+  /** Takes no words about what was refused. */ isDeaf: false,
+  told: [] as { readonly id: string; readonly words: string }[],
 }
 
 globalThis.fetch = (async (path: string, { body }: { body?: string } = {}) => {
@@ -38,6 +40,11 @@ globalThis.fetch = (async (path: string, { body }: { body?: string } = {}) => {
       detail: server.refuses.detail,
     })
   if (path.endsWith('/open')) return answer(200, { key: 'key', needsPin: false })
+  if (path === '/api/sheet/refused') {
+    if (server.isDeaf) return answer(503, { type: '/problems/away', detail: 'Not to be had.' })
+    server.told.push(JSON.parse(body ?? '{}') as (typeof server.told)[number])
+    return answer(200, { isDone: true })
+  }
   if (path === '/api/sheet') return answer(200, view())
   const { entries } = JSON.parse(body ?? '{}') as { entries: Sent[] }
   const [bad] = entries.flatMap(entry => server.wrong(entry) ?? [])
@@ -116,6 +123,8 @@ beforeEach(
       half: false,
       fails: false,
       wrong: () => null,
+      isDeaf: false,
+      told: [],
     }),
 )
 jest.setTimeout(20_000)
@@ -179,15 +188,26 @@ describe('what the server does not take as it is', () => {
     expect(server.log[0]?.word).toMatchObject({ replaces: 'theirs', done: { reps: 12 } })
     expect(store.clashes).toHaveLength(0)
   })
-  test.each([
-    ['too_old', /more than two weeks old/],
-    ['unknown_session', /taken off your sheet/],
-  ] as const)('%s is told and not sent again', async (outcome, words) => {
+  test('what is said two weeks late is told and not sent again', async () => {
     const { store } = await phone()
-    server.outcome = () => outcome
+    server.outcome = () => 'too_old'
     await store.say('session', set(1))
     await settled(() => store.notices.length === 1 && store.waiting.length === 0)
-    expect(store.notices[0]).toMatch(words)
+    expect(store.notices[0]).toMatch(/more than two weeks old/)
+  })
+  test('what was said of a session that is gone stays on the phone and goes to the coach in words, once', async () => {
+    const { store } = await phone()
+    server.outcome = () => 'unknown_session'
+    server.isDeaf = true
+    await store.say('session', set(1))
+    await settled(() => store.aside.length === 1 && store.waiting.length === 0)
+    expect(store.aside[0]).toMatchObject({ why: 'The session was taken off your sheet meanwhile.' })
+    expect(store.aside[0]?.isTold).toBeUndefined()
+    server.isDeaf = false
+    await store.flush()
+    await store.flush()
+    expect(store.aside[0]?.isTold).toBe(true)
+    expect(server.told).toMatchObject([{ words: expect.stringMatching(/Cable curl, set 1: 20 × 10$/) }])
   })
   test('one that cannot be taken is laid aside with its reason, kept over a reload, and the rest goes on', async () => {
     const { store } = await phone()

@@ -6,6 +6,7 @@ import type { SheetView } from '#shared/contracts/sheet'
 import { defineStore } from 'pinia'
 import { newUuid } from '~/shell/newId'
 import { type Aside, type Clash, sheetKeeping } from '~/screens/phone/sheetKeeping'
+import { refusedWords } from '~/screens/phone/phoneWords'
 import { type SessionEntry, useSheetApi } from '~/screens/phone/useSheetApi'
 
 /** Where the sheet stands: asking for it, asking for a PIN, in hand, or no longer to be had. */
@@ -187,18 +188,30 @@ export const useSheetStore = defineStore('sheet', () => {
         reception.value = 'there'
         await settle(batch, sent.value.results)
       }
+      await tellRefused()
     } finally {
       isSending.value = false
     }
   }
 
-  /** What the server cannot take stays on the phone with the reason, for its owner to tell the coach. */
+  /** What the server cannot take stays on the phone with the reason, until its owner has seen it. */
   async function layAside(entry: SessionEntry, why: string): Promise<void> {
     await keeping.addAside({ entry, why })
     aside.value = await keeping.aside()
     settled.add(entry.id)
     await keeping.removeWaiting(new Set([entry.id]))
     await takeUp()
+  }
+
+  /** The coach gets what was laid aside in words, into the client's notes. */
+  async function tellRefused(): Promise<void> {
+    for (const { entry, why, isTold } of aside.value) {
+      if (isTold || !key.value) continue
+      const words = refusedWords(entry, view.value)
+      const told = await api.tellRefused(key.value, { id: entry.id, at: entry.at, words, why })
+      if (told.ok) await keeping.markTold(entry.id)
+    }
+    aside.value = await keeping.aside()
   }
 
   async function settle(
@@ -224,11 +237,9 @@ export const useSheetStore = defineStore('sheet', () => {
         ...notices.value,
         'That session is more than two weeks old. Your coach has what you logged and will look at it.',
       ]
-    if (results.some(({ outcome }) => outcome === 'unknown_session'))
-      notices.value = [
-        ...notices.value,
-        'A session you logged was taken off your sheet meanwhile. Tell your coach; the numbers are still on this phone.',
-      ]
+    for (const entry of batch)
+      if (outcomes.get(entry.id)?.outcome === 'unknown_session')
+        await layAside(entry, 'The session was taken off your sheet meanwhile.')
     if (lost.length > 0) await keeping.changeClashes(before => [...before, ...lost])
     clashes.value = await keeping.clashes()
     const over = results

@@ -61,10 +61,16 @@ export async function countAttempt(limit: Limit, key: string): Promise<Result<tr
     await limiterOf(limit).consume(key)
     return success(true)
   } catch (error) {
-    if (error instanceof RateLimiterRes) return failure(tooMany(error))
-    throw error
+    if (!(error instanceof RateLimiterRes)) throw error
+    if (!isFromTheFuture(limit, error)) return failure(tooMany(error))
+    await forgetAttempts(limit, key)
+    return countAttempt(limit, key)
   }
 }
+
+/** Counted by a clock that was ahead and has been put back since: nobody waits for longer than the limit says. */
+const isFromTheFuture = ({ seconds }: Limit, { msBeforeNext }: RateLimiterRes) =>
+  msBeforeNext > seconds * 1000
 
 /** Forgets the attempts made with a key. */
 export async function forgetAttempts(limit: Limit, key: string): Promise<void> {
@@ -74,7 +80,9 @@ export async function forgetAttempts(limit: Limit, key: string): Promise<void> {
 /** Whether there were too many attempts already; counts none. For what can be told without looking at a secret. */
 export async function isOpen(limit: Limit, key: string): Promise<Result<true, Problem>> {
   const state = await limiterOf(limit).get(key)
-  return state && state.remainingPoints <= 0 ? failure(tooMany(state)) : success(true)
+  return state && state.remainingPoints <= 0 && !isFromTheFuture(limit, state)
+    ? failure(tooMany(state))
+    : success(true)
 }
 
 interface Counted {

@@ -1,9 +1,17 @@
-import { randomUUID } from 'node:crypto'
-import { type ClientId, type CoachId, daysBetween, plainDate } from '#core/base'
+import { createHash, randomUUID } from 'node:crypto'
+import {
+  type ClientId,
+  type CoachId,
+  daysBetween,
+  plainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { hasSides, type Joint, JOINTS } from '#core/plan/catalogue'
 import { painBySide } from '#core/body/joints'
-import { PAIN_WORDS, worseLevel } from '#core/follow/sheet'
-import type { EntriesAnswer, EntriesBody } from '#shared/contracts/sheet'
+import { type LogWord, PAIN_WORDS, worseLevel } from '#core/follow/sheet'
+import type { Problem } from '#shared/contracts/problem'
+import type { EntriesAnswer, EntriesBody, RefusedBody } from '#shared/contracts/sheet'
 import { database } from '../db/database'
 import { clearancesOf, insertPainReport, painReportsOf } from '../db/queries/health'
 import type { EntryBatch, NewEntry, Writer } from '../db/queries/heldSessions'
@@ -11,6 +19,7 @@ import { appendEntries } from '../db/queries/takenEntries'
 import { gathered } from '../db/gathered'
 import { countEvent } from '../seen/metrics'
 import { insertMessage } from '../db/queries/messages'
+import { insertNote } from '../db/queries/notes'
 import { learnPaces } from './pace'
 import { placedReports } from './pain'
 import { learnFromSessions } from './afterSession'
@@ -32,6 +41,9 @@ export function clockOff(sentAt: string, now: Date): number {
 export function saidAt(at: string, offSeconds: number, now: Date): Date {
   return new Date(Math.min(Date.parse(at) - offSeconds * 1000, now.getTime()))
 }
+
+/** What holds now, whatever session it was said in: that it was opened, and what hurts. */
+const isOfNow = ({ kind }: LogWord) => kind === 'opened' || kind === 'pain'
 
 interface From {
   readonly coach: Coach
@@ -67,8 +79,7 @@ export async function takeEntries(
       at: said.toISOString(),
       word,
       clockOffSeconds: off,
-      isTooOld: on =>
-        author === 'client' && word.kind !== 'opened' && daysBetween(on, saidOn) > LATE_DAYS,
+      isTooOld: on => author === 'client' && !isOfNow(word) && daysBetween(on, saidOn) > LATE_DAYS,
     }
   })
   // What is sent again was answered before: one pain, one message, however often it comes.
@@ -79,18 +90,7 @@ export async function takeEntries(
     also: async (tx, taken) => {
       for (const { id, at, word } of taken) {
         fresh.add(id)
-        if (word.kind !== 'pain') continue
-        for (const joint of word.joints)
-          await insertPainReport(tx, {
-            coachId: coach.id,
-            id: randomUUID(),
-            clientId,
-            joint,
-            side: hasSides(joint) ? word.side : 'both',
-            score: word.score,
-            hasAlarmSign: word.hasAlarmSign,
-            reportedAt: new Date(at),
-          })
+        if (word.kind === 'pain') await reportPain(tx, { coach, clientId }, { id, at, word })
       }
     },
   }
@@ -99,6 +99,15 @@ export async function takeEntries(
     author === 'client'
       ? await fromPhones({ coachId: coach.id, batch })
       : (await appendEntries(database(), coach.id, [batch])).flat()
+  // What hurts counts though the session it was said in was taken off the sheet meanwhile.
+  const strays = new Set(
+    results.filter(({ outcome }) => outcome === 'unknown_session').map(({ id }) => id),
+  )
+  for (const { id, at, word } of incoming)
+    if (word.kind === 'pain' && strays.has(id)) {
+      if (await reportPain(database(), { coach, clientId }, { id, at, word })) fresh.add(id)
+      strays.delete(id)
+    }
   countEvent('sheet_entries', fresh.size)
   const hurting = incoming.flatMap(({ id, word }) =>
     word.kind === 'pain' && fresh.has(id) ? word.joints : [],
@@ -111,7 +120,43 @@ export async function takeEntries(
     await learnFromSessions(coach, clientId, finished)
     await learnPaces(coach, clientId, plainDate(now.toISOString().slice(0, 10)))
   }
-  return { now: now.toISOString(), results: [...results] }
+  return {
+    now: now.toISOString(),
+    results: results.map(result =>
+      result.outcome === 'unknown_session' && !strays.has(result.id)
+        ? { ...result, outcome: 'taken' }
+        : result,
+    ),
+  }
+}
+
+/** Puts what hurts with the client's reports; false where it is there already, since it is sent again until it is answered. */
+async function reportPain(
+  db: Parameters<typeof insertPainReport>[0],
+  { coach, clientId }: { readonly coach: Coach; readonly clientId: ClientId },
+  { id, at, word }: { id: string; at: string; word: Extract<LogWord, { kind: 'pain' }> },
+): Promise<boolean> {
+  const isNew = await Promise.all(
+    word.joints.map(joint =>
+      insertPainReport(db, {
+        coachId: coach.id,
+        id: uuidOf(`${id} ${joint}`),
+        clientId,
+        joint,
+        side: hasSides(joint) ? word.side : 'both',
+        score: word.score,
+        hasAlarmSign: word.hasAlarmSign,
+        reportedAt: new Date(at),
+      }),
+    ),
+  )
+  return isNew.includes(true)
+}
+
+/** The same id for the same text, so that what is sent twice is one. */
+function uuidOf(text: string): string {
+  const digits = createHash('sha256').update(text).digest('hex')
+  return digits.replace(/^(.{8})(.{4}).(.{3}).(.{3})(.{12}).*$/, '$1-$2-4$3-8$4-$5')
 }
 
 /** The words a pain report is answered with go out as a message too, so that they are there after the session. */
@@ -138,4 +183,22 @@ async function answerPain(
     text: PAIN_WORDS[level],
     writtenAt: now,
   })
+}
+
+/** What a phone logged and nothing could take stands in the client's notes, in words, with the reason. */
+export async function keepRefused(
+  { coach, clientId }: { readonly coach: Coach; readonly clientId: ClientId },
+  { id, at, words, why }: RefusedBody,
+): Promise<Result<{ isDone: true }, Problem>> {
+  const now = currentTime()
+  await insertNote(database(), {
+    coachId: coach.id,
+    id,
+    clientId,
+    sessionId: null,
+    on: plainDate(saidAt(at, 0, now).toISOString().slice(0, 10)),
+    text: `Logged on the phone and not taken into the log: ${words}. ${why}`,
+    writtenAt: now,
+  })
+  return success({ isDone: true })
 }

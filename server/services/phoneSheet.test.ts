@@ -19,7 +19,8 @@ import {
 import { send, startNextBlock } from './blocks'
 import { history } from './history'
 import { coachEntries, logList, sessionLog } from './log'
-import { clockOff, saidAt, takeEntries } from './logEntries'
+import { clockOff, keepRefused, saidAt, takeEntries } from './logEntries'
+import { clientNotes } from './notes'
 import { clientOutbox } from './outbox'
 import { sheet } from './sheet'
 import { linkState, makeLink, openLink, sheetReader, withdrawLink } from './sheetLinks'
@@ -325,6 +326,53 @@ describe('what a phone says', () => {
     const { results } = await say(other, entry(at.session, word(at, 10)))
     expect(results).toMatchObject([{ outcome: 'unknown_session' }])
     expect(await setsIn(at.session)).toEqual([])
+  })
+
+  test.each([
+    ['was taken off the sheet', 0],
+    ['is more than two weeks old', 40],
+  ])(
+    'what hurts counts though its session %s, once however often it is sent',
+    async (_, daysAgo) => {
+      const of = await phone()
+      const at = await firstSet(of)
+      if (daysAgo > 0)
+        await database()
+          .update(datedSessions)
+          .set({ on: addDays(today, -daysAgo) })
+          .where(eq(datedSessions.id, at.session))
+      const hurts = entry(daysAgo > 0 ? at.session : randomUUID(), {
+        kind: 'pain',
+        joints: ['elbow_flexor_side', 'wrist'],
+        side: 'right',
+        score: 8,
+        hasAlarmSign: false,
+      })
+      for (const { results } of [await say(of, hurts), await say(of, hurts)])
+        expect(results).toMatchObject([{ outcome: 'taken' }])
+      const { joints } = valueOf(await history(of.coach, of.id, today))
+      const { messages } = valueOf(await clientOutbox(of.coach, of.id))
+      expect(joints.map(({ joint, reports }) => [joint, reports.length])).toEqual([
+        ['elbow_flexor_side', 1],
+        ['wrist', 1],
+      ])
+      expect(messages.filter(({ kind }) => kind === 'pain')).toHaveLength(1)
+    },
+  )
+
+  test('what was refused stands in the notes in words, once', async () => {
+    const of = await phone()
+    const body = {
+      id: randomUUID(),
+      at: currentTime().toISOString(),
+      words: 'Pull, set 1: 20 × 12',
+      why: 'The session was taken off your sheet meanwhile.',
+    }
+    await keepRefused({ coach: of.coach, clientId: of.id }, body)
+    await keepRefused({ coach: of.coach, clientId: of.id }, body)
+    expect(valueOf(await clientNotes(of.coach, of.id)).notes).toMatchObject([
+      { text: expect.stringMatching(/^Logged on the phone and not taken .*20 × 12\. The session/) },
+    ])
   })
 
   test('cleared, the place is empty again', async () => {

@@ -120,6 +120,15 @@ export const EntriesBody = z.strictObject({
 })
 export type EntriesBody = z.output<typeof EntriesBody>
 
+/** What a phone logged and was not taken, in words: the entry itself may be what no contract lets in. */
+export const RefusedBody = z.strictObject({
+  id: z.uuid(),
+  at: z.iso.datetime(),
+  words: z.string().trim().min(1).max(LIMITS.shortText),
+  why: z.string().trim().max(LIMITS.longText),
+})
+export type RefusedBody = z.output<typeof RefusedBody>
+
 export const ENTRY_OUTCOMES = ['taken', 'conflict', 'too_old', 'unknown_session'] as const
 export type EntryOutcome = (typeof ENTRY_OUTCOMES)[number]
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PAIN_WORDS } from './phonePain'
-import { doneWords, JOINT_NAMES } from './phoneWords'
+import { doneWords, JOINT_NAMES, refusedWords } from './phoneWords'
 import { usePhoneSheet } from './usePhoneSheet'
 
 /** A client's sheet on her phone, from opening the link to the end of a session. */
@@ -23,18 +23,18 @@ const { store, home, open, place, hurting, soreNotes, status, finishing, finish,
       {{ notice }}
     </p>
     <section
-      v-for="{ entry, why } in store.aside"
+      v-for="{ entry, why, isTold } in store.aside"
       :key="entry.id"
       class="mx-5 mt-3 rounded-lg border-2 border-dashed border-alert p-3 text-[16px]"
       aria-label="Not taken"
     >
       <p>
         <strong>One thing you logged could not be taken:</strong>
-        {{ entry.word.kind === 'set' ? `${doneWords(entry.word.done)}. ` : '' }}{{ why }} The rest
-        went on. Tell your coach.
+        {{ refusedWords(entry, store.view) }}. {{ why }}
+        {{ isTold ? 'Your coach has it in the notes.' : 'Tell your coach.' }}
       </p>
       <button type="button" class="phone-control mt-2 w-full" @click="store.forgetAside(entry.id)">
-        Told
+        Got it
       </button>
     </section>
     <section

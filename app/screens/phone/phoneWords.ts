@@ -6,6 +6,8 @@ import {
   type SheetExercise,
   type StandingTurn,
 } from '#core/follow/sheet'
+import type { SheetView } from '#shared/contracts/sheet'
+import type { SessionEntry } from './useSheetApi'
 
 /** Words and figures of the phone sheet. They stand here, not with the coach's, so that a phone loads no more than it shows. */
 
@@ -135,4 +137,28 @@ export function farFromLast(
     known(set => set.count),
   )
   return usual === null ? null : farSentence(countUnit, { value: count, usual, unit: '' })
+}
+
+/** What was logged, in words for whoever reads it without the sheet at hand. */
+export function refusedWords({ word, session }: SessionEntry, view: SheetView | null): string {
+  const held = view?.sessions.find(one => one.session.id === session)?.session
+  const of = held ? `${held.name}, ` : ''
+  const named = (slot: string | null) => {
+    const exercise = held?.exercises.find(one => one.slot === slot)
+    return exercise ? `${exercise.name}, ` : ''
+  }
+  switch (word.kind) {
+    case 'set':
+      return `${of}${named(word.place.slot)}set ${word.place.set}: ${doneWords(word.done)}`
+    case 'clear':
+      return `${of}${named(word.place.slot)}set ${word.place.set} taken out`
+    case 'note':
+      return `${of}${named(word.slot)}note: ${word.text}`
+    case 'pain':
+      return `${of}pain: ${word.joints.map(joint => JOINT_NAMES[joint]).join(', ')}, ${word.score} of 10`
+    case 'finish':
+      return `${of}the end of the session${word.note ? `: ${word.note}` : ''}`
+    default:
+      return `${of}a change of what is done`
+  }
 }

@@ -13,6 +13,8 @@ export interface Clash {
 export interface Aside {
   readonly entry: SessionEntry
   readonly why: string
+  /** It stands in the coach's notes. */
+  readonly isTold?: boolean
 }
 
 /** What a phone keeps of one link. */
@@ -51,6 +53,12 @@ export function sheetKeeping(token: string) {
     aside: () => read<readonly Aside[]>('aside', []),
     addAside: (one: Aside) =>
       update<readonly Aside[]>(name('aside'), (before = []) => [...before, one], store),
+    markTold: (id: string) =>
+      update<readonly Aside[]>(
+        name('aside'),
+        (before = []) => before.map(one => (one.entry.id === id ? { ...one, isTold: true } : one)),
+        store,
+      ),
     removeAside: (id: string) =>
       update<readonly Aside[]>(
         name('aside'),

@@ -1,6 +1,6 @@
 import { failure, type Result, success } from '#core/base'
 import type { LogEntry } from '#core/follow/sheet'
-import type { EntriesAnswer, OpenLinkAnswer, SheetView } from '#shared/contracts/sheet'
+import type { EntriesAnswer, OpenLinkAnswer, RefusedBody, SheetView } from '#shared/contracts/sheet'
 
 /** Why a phone got nothing: no reception, or what the server said. */
 export type SheetFailure =
@@ -62,5 +62,7 @@ export function useSheetApi() {
         key,
         body: { sentAt: new Date().toISOString(), entries },
       }),
+    tellRefused: (key: string, body: RefusedBody) =>
+      ask<{ isDone: true }>('/api/sheet/refused', { key, body }),
   }
 }

@@ -55,11 +55,17 @@ export function clearancesOf(db: Database, coachId: CoachId, clientId: ClientId)
     .orderBy(desc(clearances.recordedAt))
 }
 
+/** Adds a report; false where one of its id is there already. */
 export async function insertPainReport(
   db: Pick<Database, 'insert'>,
   report: typeof painReports.$inferInsert,
-): Promise<void> {
-  await db.insert(painReports).values(report)
+): Promise<boolean> {
+  const added = await db
+    .insert(painReports)
+    .values(report)
+    .onConflictDoNothing()
+    .returning({ id: painReports.id })
+  return added.length > 0
 }
 
 export async function insertClearance(

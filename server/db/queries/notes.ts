@@ -49,8 +49,9 @@ export function foundNotes(db: Database, coachId: CoachId, words: readonly strin
     .limit(MOST_FOUND)
 }
 
+/** Keeps a note; one of its id that is there already stays as it is. */
 export async function insertNote(db: Database, note: typeof notes.$inferInsert): Promise<void> {
-  await db.insert(notes).values(note)
+  await db.insert(notes).values(note).onConflictDoNothing()
 }
 
 /** Removes a note; false if the client has none by that id. */
