@@ -1,13 +1,19 @@
 /** One instruction of a container file. */
 const INSTRUCTION = /^([A-Z]+)\s+(.*)$/s
 
-/** The stages of a container file, each with its instructions in order; lines that go on are one. Errors: one that is not known here. */
+/**
+ * The stages of a container file, each with its instructions in order; lines that go on are one. Errors: one that is not known here.
+ *
+ * @param {string} text
+ * @returns {{ image: string, name: string, steps: { word: string, rest: string }[] }[]}
+ */
 export function stagesOf(text) {
   const lines = text
     .replace(/\\\n\s*/g, '')
     .split('\n')
     .map(line => line.trim())
     .filter(line => line && !line.startsWith('#'))
+  /** @type {{ image: string, name: string, steps: { word: string, rest: string }[] }[]} */
   const stages = []
   for (const line of lines) {
     const [, word, rest] = INSTRUCTION.exec(line) ?? []

@@ -2,7 +2,7 @@ import { createServer, connect, type Socket } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { sql } from 'drizzle-orm'
 import { useTestDatabase } from '../testing/database'
-import { DatabaseAway, isAway, isDatabaseUp, stoppedLooking, whileThere } from './away'
+import { DatabaseAway, hasNoRoom, isAway, isDatabaseUp, stoppedLooking, whileThere } from './away'
 import { closeDatabase, database } from './database'
 
 useTestDatabase()
@@ -107,5 +107,11 @@ describe('a database that is gone', () => {
     expect(isAway(error)).toBe(false)
     expect(isAway(Object.assign(new Error('x'), { code: '57P01' }))).toBe(true)
     expect(isAway('CONNECTION_CLOSED')).toBe(false)
+    const full = new Error('insert', { cause: { code: '53100' } })
+    expect([isAway(full), hasNoRoom(full), hasNoRoom({ code: '57P01' })]).toEqual([
+      true,
+      true,
+      false,
+    ])
   })
 })

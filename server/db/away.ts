@@ -28,14 +28,21 @@ const GONE = new Set([
   '57P03',
   '53300',
 ])
+/** It is there and can write nothing: its disk is full or broken. Whoever sends again does so until it has room. */
+const NO_ROOM = new Set(['53100', '53200', '58030'])
 
-/** Whether an error means that the database cannot be had just now, and not that what was asked was wrong. */
-export function isAway(error: unknown): boolean {
-  if (error instanceof DatabaseAway) return true
+const hasCode = (error: unknown, codes: ReadonlySet<string>): boolean => {
   if (typeof error !== 'object' || error === null) return false
   const { code, cause } = error as { readonly code?: unknown; readonly cause?: unknown }
-  return (typeof code === 'string' && GONE.has(code)) || isAway(cause)
+  return (typeof code === 'string' && codes.has(code)) || hasCode(cause, codes)
 }
+
+/** Whether the database has no room to write. */
+export const hasNoRoom = (error: unknown): boolean => hasCode(error, NO_ROOM)
+
+/** Whether an error means that the database cannot be had just now, and not that what was asked was wrong. */
+export const isAway = (error: unknown): boolean =>
+  error instanceof DatabaseAway || hasCode(error, GONE) || hasNoRoom(error)
 
 let probe: postgres.Sql | undefined
 

@@ -8,7 +8,7 @@ import type { z } from 'zod'
 import { type SheetReader, sheetReader } from '../services/sheetLinks'
 import { recorded, subjectOf } from '../services/changes'
 import { type Coach, coachSignedIn, type SignIn } from '../services/signIn'
-import { isAway, whileThere } from '../db/away'
+import { hasNoRoom, isAway, whileThere } from '../db/away'
 import { hashedCoach, logger, redacted } from '../seen/logger'
 import { countEvent } from '../seen/metrics'
 import { writeFor } from './writing'
@@ -158,8 +158,9 @@ function guarded(run: (event: H3Event) => Promise<Result<unknown, Problem>>): Ev
       const result = await whileThere(() => run(event))
       return result.ok ? result.value : sentProblem(event, result.error)
     } catch (error) {
-      if (isAway(error)) return sentProblem(event, { kind: 'away', retryAfterSeconds: 2 })
       const { requestId = randomUUID() } = event.context
+      if (hasNoRoom(error)) logger.error({ requestId }, 'the database has no room to write')
+      if (isAway(error)) return sentProblem(event, { kind: 'away', retryAfterSeconds: 2 })
       logger.error({ requestId, method: event.method, reason: redacted(error) }, 'failed')
       return sentProblem(event, { kind: 'internal', requestId })
     }
