@@ -1,38 +1,50 @@
 // `npm run bench`: how long the hot paths take on this machine. A word given as argument chooses the rows that contain it;
 // `logging` presses the built server instead, with 200 phones at once; `review` asks it for a long log and rehearses in its worker;
+// `machines` does so with one server, two and four behind a proxy; `storm` has 200 coaches sign in at once;
 // `honesty` tells how often trends and paces are right about simulated clients.
 import { end, endOnSignals } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
 import { ensureBuild, ensureDependencies, runScript } from './setup/project.mjs'
+import { say } from './setup/say.mjs'
 import { throwawayDatabase, throwawayServer } from './setup/throwaway.mjs'
 
 const words = process.argv.slice(2)
+const alone = async word => [await throwawayServer(`bench_${word}`)]
+/** The same phones on one server, on two and on four behind a proxy, each time on a database of its own. */
+const several = async word => {
+  const all = []
+  for (const servers of [1, 2, 4])
+    all.push(await throwawayServer(`bench_${word}_${servers}`, undefined, servers))
+  return all
+}
+/** Benches that press the built server, by their word: what runs, and against what. */
+const BUILT = {
+  review: { script: 'benchReview', against: alone },
+  logging: { script: 'benchLogging', against: alone },
+  storm: { script: 'benchStorm', against: alone },
+  machines: { script: 'benchLogging', against: several },
+}
 
 endOnSignals()
 try {
   await ensureDebianPackages(['postgresql'])
   await ensureDependencies()
-  if (words[0] !== 'logging' && words[0] !== 'review')
+  if (!(words[0] in BUILT))
     await runScript('bench', words, {
       env: { DATABASE_URL: await throwawayDatabase('bench') },
       output: 'inherit',
     })
-  if (words.length === 0 || words[0] === 'review') {
-    await ensureDebianPackages(['chromium-headless-shell'])
+  for (const [word, { script, against }] of Object.entries(BUILT)) {
+    if (words.length > 0 && words[0] !== word) continue
+    if (word === 'review') await ensureDebianPackages(['chromium-headless-shell'])
     await ensureBuild()
-    const { url, databaseUrl } = await throwawayServer('bench_review')
-    await runScript('benchReview', [], {
-      env: { BASE_URL: url, DATABASE_URL: databaseUrl },
-      output: 'inherit',
-    })
-  }
-  if (words.length === 0 || words[0] === 'logging') {
-    await ensureBuild()
-    const { url, databaseUrl } = await throwawayServer('bench_logging')
-    await runScript('benchLogging', [], {
-      env: { BASE_URL: url, DATABASE_URL: databaseUrl },
-      output: 'inherit',
-    })
+    for (const { url, databaseUrl, servers } of await against(word)) {
+      if (servers > 1) say(`${servers} servers behind a proxy`)
+      await runScript(script, [], {
+        env: { BASE_URL: url, DATABASE_URL: databaseUrl },
+        output: 'inherit',
+      })
+    }
   }
   await end(0)
 } catch (error) {

@@ -16,8 +16,9 @@ const USUAL_PORT = 3211
 async function databaseUrl(home) {
   if (process.env.DATABASE_URL) return process.env.DATABASE_URL
   await ensureDebianPackages(['postgresql'])
-  const postgres = await privatePostgres(home)
+  const postgres = await privatePostgres(home, { isExplaining: true })
   atEnd(postgres.stop)
+  say(`Slow statements with their plans: ${join(home, 'postgres', 'server.log')}`)
   return postgres.url('tholepin')
 }
 

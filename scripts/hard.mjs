@@ -9,6 +9,7 @@ import { throwawayServer } from './setup/throwaway.mjs'
 import { clockJumps } from './hard/clockJumps.mjs'
 import { fullDisk } from './hard/fullDisk.mjs'
 import { harmedDatabase } from './hard/killedUnderLoad.mjs'
+import { killedMachines } from './hard/killedMachines.mjs'
 import { killedServer } from './hard/killedServer.mjs'
 import { ownDatabaseSite, ownSite } from './hard/site.mjs'
 
@@ -25,6 +26,7 @@ const TRIALS = {
   database: [20, async times => harmedDatabase(await ownSite(home, 'database'), times, 'killed')],
   frozen: [8, async times => harmedDatabase(await ownSite(home, 'frozen'), times, 'frozen')],
   server: [60, async times => killedServer(await ownDatabaseSite(home, 'server'), times)],
+  machines: [20, async times => killedMachines(await ownDatabaseSite(home, 'machines'), times)],
   disk: [4, fullDisk],
   clock: [1, () => clockJumps(home)],
   doors: [4000, times => script('hardDoors', [String(times)])],

@@ -129,6 +129,15 @@ test('the demo studio is one’s own for a day; an account takes everything alon
   }
   expect(whole.clients.map(({ profile }) => profile.name)).toContain('Marit Solheim-Okafor')
   await page.goto('/account')
+  // What is erased by itself is told before it happens, and holds when the page is opened again.
+  await expect(page.getByText('Nothing is erased by itself.')).toBeVisible()
+  await page.getByLabel('Messages that went out').selectOption('Erased after a year')
+  await page.getByRole('button', { name: 'Save the rules' }).click()
+  await expect(
+    page.getByText(/^Followed from .* on\. Nothing is old enough today\.$/),
+  ).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Messages that went out')).toHaveValue('12')
   await page.getByRole('button', { name: 'Erase the account…' }).click()
   const erase = page.getByRole('button', { name: 'Erase for good' })
   await expect(erase).toBeDisabled()

@@ -258,6 +258,8 @@ export const OWN = [
   'exercises/index.get.ts',
   'exercises/index.post.ts',
   'account/gear.put.ts',
+  'account/retention.get.ts',
+  'account/retention.put.ts',
   'notes.get.ts',
   'changes/index.get.ts',
   'changes/last.get.ts',

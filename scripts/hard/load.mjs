@@ -43,7 +43,8 @@ async function asked(tally, url, options, { mayEnd = false } = {}) {
   tally.asked += 1
   tally.longest = Math.max(tally.longest, ms)
   if (ms > LONG_MS) tally.long += 1
-  if (found.status === 503) tally.away += 1
+  // A proxy says 502 for a server that ended while it was asked.
+  if (found.status === 503 || (mayEnd && found.status === 502)) tally.away += 1
   else if (found.status >= 500 || (found.status === 0 && !mayEnd)) tally.failed += 1
   return found
 }

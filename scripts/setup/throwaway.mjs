@@ -4,15 +4,16 @@ import { freePort } from './freePort.mjs'
 import { dataHome } from './paths.mjs'
 import { privatePostgres } from './postgres.mjs'
 import { runScript } from './project.mjs'
+import { proxyBefore } from './proxy.mjs'
 import { say } from './say.mjs'
 import { secretsIn } from './secrets.mjs'
 import { startedServer } from './server.mjs'
 
 /**
  * The built application on a database of its own that is made anew and removed at the end, so that neither
- * tests nor pictures touch what a coach has entered. With `today` it lives on that day.
+ * tests nor pictures touch what a coach has entered. With `today` it lives on that day; of several servers a proxy asks each in turn.
  */
-export async function throwawayServer(name, today) {
+export async function throwawayServer(name, today, servers = 1) {
   const home = dataHome('test')
   const { owner: databaseUrl, app } = await emptyDatabaseUrls(
     home,
@@ -28,15 +29,29 @@ export async function throwawayServer(name, today) {
   }
   await runScript('database', ['prepare'], { env })
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
-  const server = await startedServer({
-    port: await freePort(),
-    databaseUrl: app || databaseUrl,
-    sessionPassword: session,
-    env: clock,
-  })
-  atEnd(server.stop)
-  say(`The built application runs at ${server.url}`)
-  return { url: server.url, databaseUrl, demoPassword, stop: server.stop }
+  const start = async () => {
+    const server = await startedServer({
+      port: await freePort(),
+      databaseUrl: app || databaseUrl,
+      sessionPassword: session,
+      env: { ...clock, ...(servers > 1 && { TRUSTED_PROXY: '1' }) },
+    })
+    atEnd(server.stop)
+    return server
+  }
+  const first = await start()
+  const { url, stop } =
+    servers > 1 ? await proxied([first, ...(await times(servers - 1, start))]) : first
+  say(`The built application runs at ${url}`)
+  return { url, databaseUrl, demoPassword, stop, servers }
+}
+
+const times = (count, start) => Promise.all(Array.from({ length: count }, start))
+
+async function proxied(servers) {
+  const proxy = await proxyBefore(servers.map(({ url }) => url))
+  atEnd(proxy.stop)
+  return proxy
 }
 
 /** A database of its own, empty and migrated, that is removed at the end. */

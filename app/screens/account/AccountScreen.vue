@@ -90,6 +90,7 @@ async function submit(): Promise<void> {
         </section>
       </div>
       <StudioGear id="gear" :saved="account.gear" />
+      <StudioRetention />
       <AccountEnd v-if="!account.isDemo" :email="account.email" />
     </main>
   </div>

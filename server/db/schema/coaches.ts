@@ -1,3 +1,4 @@
+import type { Retention } from '#shared/contracts/retention'
 import type { CoachId } from '#core/base'
 import type { Gear } from '#core/plan/estimate'
 import type { Writing } from '#core/words'
@@ -23,6 +24,9 @@ export const coaches = pgTable('coaches', {
   gear: jsonb('gear').$type<Gear>().notNull().default({}),
   /** How dates and figures are written for her; left out, as usual. */
   writing: jsonb('writing').$type<Partial<Writing>>().notNull().default({}),
+  /** What is erased by itself, and when that was last changed; left out, everything is kept. */
+  retention: jsonb('retention').$type<Partial<Retention>>().notNull().default({}),
+  retentionSince: timestamp('retention_since', { withTimezone: true }),
   /** A studio to look around in, which goes after a day. */
   isDemo: boolean('is_demo').notNull().default(false),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
