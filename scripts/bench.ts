@@ -18,6 +18,7 @@ import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
 import { proposedTurns } from '#core/design/turns'
+import { benchScale } from './bench/scale'
 import { seasonBench } from './bench/season'
 import { studioTable } from './bench/studio'
 import { seededUuids } from '../server/demo/seededIds'
@@ -142,6 +143,12 @@ if (wanted === 'decisions') {
 // Not about time: how often the program is right. Its tables stand in docs/methods.md.
 if (wanted === 'honesty') {
   console.log(honestyTables())
+  process.exit(0)
+}
+
+// What the records weigh, drawn to the size of a country; its tables stand in docs/scale.md.
+if (wanted === 'scale') {
+  await benchScale(process.env.DATABASE_URL ?? '')
   process.exit(0)
 }
 

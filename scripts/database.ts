@@ -1,8 +1,8 @@
 // `database prepare` makes, migrates and fills the database that DATABASE_URL names; `reset` brings the demo data back;
-// `make` only makes it; `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
+// `make` only makes it; `spread` makes its tables anew, each over several by coach; `drop` removes it. The demo coach's password comes from DEMO_PASSWORD.
 import { randomUUID } from 'node:crypto'
 import { coachId } from '#core/base'
-import type { Database } from '../server/db/database'
+import { connectedDatabase, type Database } from '../server/db/database'
 import { dropDatabase, ensureDatabase } from '../server/db/migrate'
 import { preparedBy } from '../server/db/prepared'
 import { coachByEmail } from '../server/db/queries/coaches'
@@ -17,6 +17,7 @@ import { hashedPassword, isPassword } from '../server/services/passwords'
 import { DEMO_COACH, DEMO_GEAR, demoClients } from '../server/demo/studio'
 import { writtenHistory } from '../server/demo/writtenHistory'
 import { serverToday } from '../server/clock'
+import { spreadByCoach } from './setup/partitioned'
 
 function setting(name: string): string {
   const value = process.env[name]
@@ -72,6 +73,12 @@ switch (process.argv[2]) {
   case 'migrate':
     await withDatabase(async () => {})
     break
+  case 'spread': {
+    const { client, close } = connectedDatabase(setting('DATABASE_URL'))
+    console.log(`· Spread by coach: ${(await spreadByCoach(client)).length} tables`)
+    await close()
+    break
+  }
   case 'make':
     await ensureDatabase(setting('DATABASE_URL'))
     break
@@ -79,5 +86,5 @@ switch (process.argv[2]) {
     await dropDatabase(setting('DATABASE_URL'))
     break
   default:
-    throw new Error('say prepare, migrate, make, reset or drop')
+    throw new Error('say prepare, migrate, spread, make, reset or drop')
 }

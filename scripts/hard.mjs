@@ -12,6 +12,7 @@ import { harmedDatabase } from './hard/killedUnderLoad.mjs'
 import { killedMachines } from './hard/killedMachines.mjs'
 import { killedServer } from './hard/killedServer.mjs'
 import { ownDatabaseSite, ownSite } from './hard/site.mjs'
+import { spreadTables } from './hard/spreadTables.mjs'
 
 const home = dataHome('hard')
 /** Another script against a server of its own; it says its counts and fails by itself. */
@@ -29,6 +30,7 @@ const TRIALS = {
   machines: [20, async times => killedMachines(await ownDatabaseSite(home, 'machines'), times)],
   disk: [4, fullDisk],
   clock: [1, () => clockJumps(home)],
+  spread: [1, spreadTables],
   doors: [4000, times => script('hardDoors', [String(times)])],
   phones: [1, () => script('benchLogging', [])],
 }

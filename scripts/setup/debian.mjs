@@ -18,7 +18,9 @@ export function postgresBinaries() {
 }
 
 const PACKAGES = {
+  debootstrap: () => existsSync('/usr/sbin/debootstrap'),
   gnupg: () => existsSync('/usr/bin/gpg'),
+  'nginx-light': () => existsSync('/usr/sbin/nginx'),
   postgresql: () => postgresBinaries() !== undefined,
   'chromium-headless-shell': () => existsSync(CHROMIUM),
 }

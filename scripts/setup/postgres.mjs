@@ -20,9 +20,8 @@ import { secretsIn } from './secrets.mjs'
 const USER = 'tholepin'
 const APP_USER = 'tholepin_app'
 const appPassword = password => createHash('sha256').update(`${password} app`).digest('hex')
-/** Statements that take long are logged with their plan, without anybody's values. Units: milliseconds. */
-const EXPLAINING =
-  '-c session_preload_libraries=auto_explain -c auto_explain.log_min_duration=200 -c auto_explain.log_parameter_max_length=0'
+/** Statements that take long are logged with their plan. Units: milliseconds. */
+const EXPLAINING = '-c session_preload_libraries=auto_explain -c auto_explain.log_min_duration=200'
 const FORGETFUL = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off'
 
 /** The server's tools refuse to run as root; then they run as the user that Debian's package made for them. */

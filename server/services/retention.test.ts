@@ -5,10 +5,13 @@ import { KEEP_ALL } from '#shared/contracts/retention'
 import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { setArchived } from '../db/queries/clients'
+import { gearOf } from '../db/queries/coaches'
 import { insertMessage } from '../db/queries/messages'
 import { alone } from '../db/queries/retention'
 import { blockRevisions, clients, messages } from '../db/schema'
 import { unitStudio, type UnitStudio, useTestDatabase, valueOf } from '../testing/database'
+import { saveGear } from './account'
+import { lastChanges, recorded, undoChange } from './changes'
 import { eraseDue, retention, saveRetention } from './retention'
 
 useTestDatabase()
@@ -100,6 +103,22 @@ test('without rules everything stays', async () => {
   const before = await left(studio)
   valueOf(await saveRetention(studio.coach, ALL))
   valueOf(await saveRetention(studio.coach, KEEP_ALL))
+  await eraseDue(tomorrow())
+  expect(await left(studio)).toEqual(before)
+})
+
+test('a rule is taken back like everything else, what was set besides stays', async () => {
+  const studio = await oldStudio()
+  const { coach } = studio
+  valueOf(
+    await recorded(coach, { clientId: null, kind: 'retention' }, () => saveRetention(coach, ALL)),
+  )
+  valueOf(await saveGear(coach, { gear: { bands: 'yellow' } }))
+  const { undo } = valueOf(await lastChanges(coach, null))
+  expect(valueOf(await undoChange(coach, null, undo!.id)).did).toBe('how long records are kept')
+  expect(valueOf(await retention(coach))).toMatchObject({ retention: KEEP_ALL, from: null })
+  expect(await gearOf(database(), coach.id)).toEqual({ bands: 'yellow' })
+  const before = await left(studio)
   await eraseDue(tomorrow())
   expect(await left(studio)).toEqual(before)
 })
