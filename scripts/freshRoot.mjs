@@ -14,13 +14,15 @@ import { say, SetupError } from './setup/say.mjs'
 
 const RELEASE = 'trixie'
 const READY_WITHIN_MS = 60_000
+const CERTIFICATES = '/certificates-of-the-machine.pem'
 const home = mkdtempSync(join(tmpdir(), 'tholepin-roots-'))
 const base = join(home, 'base')
 
 /** Where this machine has its Debian packages from. */
 function mirror() {
   const file = ['/etc/apt/sources.list.d/debian.sources', '/etc/apt/sources.list'].find(existsSync)
-  const [found] = /https?:\/\/\S+/.exec(file ? readFileSync(file, 'utf8') : '') ?? []
+  const [, found] =
+    /^(?:URIs:|deb(?: \[[^\]]*\])?)\s+(\S+)/m.exec(file ? readFileSync(file, 'utf8') : '') ?? []
   if (!found) throw new SetupError('Where Debian packages come from is not said in /etc/apt.')
   return found
 }
@@ -31,6 +33,9 @@ async function freshRoot(name) {
   await run('cp', ['-a', base, root])
   for (const file of ['/etc/resolv.conf', '/etc/hosts'])
     if (existsSync(file)) cpSync(file, join(root, file))
+  // A machine behind a proxy of its own trusts what the proxy signs; a root made on it has to as well.
+  if (process.env.NODE_EXTRA_CA_CERTS)
+    cpSync(process.env.NODE_EXTRA_CA_CERTS, join(root, CERTIFICATES))
   for (const place of ['proc', 'dev']) {
     await run('mount', ['--rbind', `/${place}`, join(root, place)])
     await run('mount', ['--make-rslave', join(root, place)])
@@ -145,6 +150,7 @@ try {
   const database = await followed(databaseFile(), join(ROOT, 'deploy'))
   const app = await followed(readFileSync(join(ROOT, 'deploy/Dockerfile'), 'utf8'), ROOT, {
     npm_config_registry: registry,
+    ...(process.env.NODE_EXTRA_CA_CERTS && { NODE_EXTRA_CA_CERTS: CERTIFICATES }),
   })
   const secrets = Array.from({ length: 3 }, () => randomBytes(24).toString('hex'))
   started(database, { OWNER_PASSWORD: secrets[0] })
