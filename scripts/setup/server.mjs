@@ -47,7 +47,7 @@ export async function startedServer({ port, databaseUrl, sessionPassword, env = 
       child.kill('SIGKILL')
       throw new SetupError('The server did not come up; its own words are above.')
     }
-    await new Promise(resolve => setTimeout(resolve, 150))
+    await new Promise(resolve => setTimeout(resolve, 50))
   }
   return { url, ended, stop: () => stopped(child, ended), kill: () => killed(child, ended) }
 }
