@@ -9,13 +9,16 @@ import { say } from './setup/say.mjs'
 import { throwawayDatabase, throwawayServer } from './setup/throwaway.mjs'
 
 const words = process.argv.slice(2)
-const alone = async word => [await throwawayServer(`bench_${word}`)]
+async function* alone(word) {
+  yield await throwawayServer(`bench_${word}`)
+}
 /** The same phones on one server, on two and on four behind a proxy, each time on a database of its own. */
-const several = async word => {
-  const all = []
-  for (const servers of [1, 2, 4])
-    all.push(await throwawayServer(`bench_${word}_${servers}`, undefined, servers))
-  return all
+async function* several(word) {
+  for (const servers of [1, 2, 4]) {
+    const site = await throwawayServer(`bench_${word}_${servers}`, undefined, servers)
+    yield site
+    await site.stopAll()
+  }
 }
 /** Benches that press the built server, by their word: what runs, and against what. */
 const BUILT = {
@@ -38,7 +41,7 @@ try {
     if (words.length > 0 && words[0] !== word) continue
     if (word === 'review') await ensureDebianPackages(['chromium-headless-shell'])
     await ensureBuild()
-    for (const { url, databaseUrl, servers } of await against(word)) {
+    for await (const { url, databaseUrl, servers } of against(word)) {
       if (servers > 1) say(`${servers} servers behind a proxy`)
       await runScript(script, [], {
         env: { BASE_URL: url, DATABASE_URL: databaseUrl },

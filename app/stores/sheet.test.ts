@@ -207,7 +207,9 @@ describe('what the server does not take as it is', () => {
     await store.flush()
     await store.flush()
     expect(store.aside[0]?.isTold).toBe(true)
-    expect(server.told).toMatchObject([{ words: expect.stringMatching(/Cable curl, set 1: 20 × 10$/) }])
+    expect(server.told).toMatchObject([
+      { words: expect.stringMatching(/Cable curl, set 1: 20 × 10$/) },
+    ])
   })
   test('one that cannot be taken is laid aside with its reason, kept over a reload, and the rest goes on', async () => {
     const { store } = await phone()

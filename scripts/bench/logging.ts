@@ -1,5 +1,6 @@
 // 200 phones logging at once against the built server: how long a set's save takes, and whether every set is there once.
 import { randomUUID } from 'node:crypto'
+import { Agent, request } from 'node:http'
 import { coachId } from '#core/base'
 import type { SheetSession, LogEntry } from '#core/follow/sheet'
 import { nextTurn, prefillOf, sessionStanding, turnsOf } from '#core/follow/sheet'
@@ -26,6 +27,37 @@ interface Phone {
 const today = serverToday()
 const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
+/** One connection a phone, kept: the load is the server's, not that of 200 browsers in one process. */
+const connections = new Agent({ keepAlive: true, maxSockets: Infinity })
+
+function exchanged(
+  url: string,
+  method: string,
+  headers: Readonly<Record<string, string>>,
+  body: string,
+): Promise<{
+  readonly status: number
+  readonly text: string
+  readonly cookies: readonly string[]
+}> {
+  return new Promise((resolve, reject) => {
+    const asking = request(url, { method, headers, agent: connections }, answer => {
+      let text = ''
+      answer.setEncoding('utf8')
+      answer.on('data', (part: string) => (text += part))
+      answer.on('end', () =>
+        resolve({
+          status: answer.statusCode ?? 0,
+          text,
+          cookies: answer.headers['set-cookie'] ?? [],
+        }),
+      )
+    })
+    asking.on('error', reject)
+    asking.end(body)
+  })
+}
+
 async function answered<Answer = object>(
   base: string,
   path: string,
@@ -35,18 +67,16 @@ async function answered<Answer = object>(
     readonly headers?: Readonly<Record<string, string>>
   },
 ): Promise<{ readonly answer: Answer; readonly cookie: string }> {
-  const response = await fetch(`${base}${path}`, {
-    ...(init.method && { method: init.method }),
-    ...(init.body && { body: JSON.stringify(init.body) }),
-    headers: { 'content-type': 'application/json', 'x-today': today, ...init.headers },
-  })
-  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`)
+  const { status, text, cookies } = await exchanged(
+    `${base}${path}`,
+    init.method ?? 'GET',
+    { 'content-type': 'application/json', 'x-today': today, ...init.headers },
+    init.body ? JSON.stringify(init.body) : '',
+  )
+  if (status >= 300) throw new Error(`${path}: ${status} ${text}`)
   return {
-    answer: (await response.json()) as Answer,
-    cookie: response.headers
-      .getSetCookie()
-      .map(cookie => cookie.split(';')[0])
-      .join('; '),
+    answer: JSON.parse(text) as Answer,
+    cookie: cookies.map(cookie => cookie.split(';')[0]).join('; '),
   }
 }
 

@@ -29,6 +29,11 @@ export async function throwawayServer(name, today, servers = 1) {
   }
   await runScript('database', ['prepare'], { env })
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
+  const running = []
+  const stopAll = async () => {
+    for (const one of running.splice(0).reverse()) await one.stop()
+  }
+  atEnd(stopAll)
   const start = async () => {
     const server = await startedServer({
       port: await freePort(),
@@ -36,23 +41,18 @@ export async function throwawayServer(name, today, servers = 1) {
       sessionPassword: session,
       env: { ...clock, ...(servers > 1 && { TRUSTED_PROXY: '1' }) },
     })
-    atEnd(server.stop)
+    running.push(server)
     return server
   }
   const first = await start()
-  const { url, stop } =
-    servers > 1 ? await proxied([first, ...(await times(servers - 1, start))]) : first
+  const all = [first, ...(await times(servers - 1, start))]
+  if (servers > 1) running.push(await proxyBefore(all.map(({ url }) => url)))
+  const { url, stop } = running.at(-1)
   say(`The built application runs at ${url}`)
-  return { url, databaseUrl, demoPassword, stop, servers }
+  return { url, databaseUrl, demoPassword, stop, stopAll, servers }
 }
 
 const times = (count, start) => Promise.all(Array.from({ length: count }, start))
-
-async function proxied(servers) {
-  const proxy = await proxyBefore(servers.map(({ url }) => url))
-  atEnd(proxy.stop)
-  return proxy
-}
 
 /** A database of its own, empty and migrated, that is removed at the end. */
 export async function throwawayDatabase(name) {

@@ -174,6 +174,28 @@ describe('attempts', () => {
   })
 })
 
+describe('a clock that was ahead', () => {
+  const DAY_MS = 86_400_000
+  const LIMIT = LIMITS.wrongPin
+  /** Used up by a clock that was so far ahead. */
+  async function usedUp(key: string, aheadMs: number): Promise<void> {
+    await database().execute(sql`insert into attempt_limits (key, points, expire)
+      values (${`${LIMIT.name}:${key}`}, ${LIMIT.attempts + 1}, ${Date.now() + LIMIT.seconds * 1000 - 1000 + aheadMs})`)
+  }
+  test.each([
+    ['is right', 0, false],
+    ['was a day ahead', DAY_MS, true],
+  ])('a limit used up while it %s', async (_, ahead, isOver) => {
+    const key = address()
+    await usedUp(key, ahead)
+    expect((await isOpen(LIMIT, key)).ok).toBe(isOver)
+    expect((await countAttempt(LIMIT, key)).ok).toBe(isOver)
+    // Counting begins anew, and ends as it should.
+    for (let at = 1; at < LIMIT.attempts; at++) await countAttempt(LIMIT, key)
+    expect((await countAttempt(LIMIT, key)).ok).toBe(false)
+  })
+})
+
 describe('messages', () => {
   test('lie in the outbox, newest first, and with their client', async () => {
     const { coach, client: of } = await unitStudio()
