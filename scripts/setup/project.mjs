@@ -7,6 +7,15 @@ import { say } from './say.mjs'
 const bin = name => join(ROOT, 'node_modules', '.bin', name)
 const quietEnv = { ...process.env, NUXT_TELEMETRY_DISABLED: '1' }
 
+const NPM = 11
+/** What npm is told. One before 11, as Debian has it, finds packages missing in the lock file that nobody asks for: it runs a newer one. */
+export const installing = version => [
+  ...(Number.parseInt(version, 10) < NPM ? ['exec', '--yes', `npm@${NPM}`, '--'] : []),
+  'ci',
+  '--no-progress',
+  '--loglevel=error',
+]
+
 /** Installs the locked dependencies when the lock file changed. */
 export async function ensureDependencies() {
   await onceFor(
@@ -14,7 +23,7 @@ export async function ensureDependencies() {
     fingerprint(['package-lock.json', '.npmrc']),
     async () => {
       say('Installing dependencies (npm ci)')
-      await run('npm', ['ci', '--no-progress', '--loglevel=error'], { cwd: ROOT })
+      await run('npm', installing(await run('npm', ['--version'])), { cwd: ROOT })
     },
   )
 }

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { fingerprint, onceFor } from './fingerprint.mjs'
 import { freePort } from './freePort.mjs'
+import { installing } from './project.mjs'
 import { run } from './run.mjs'
 import { markServing, otherStart, unmark } from './runningMark.mjs'
 import { secretsIn } from './secrets.mjs'
@@ -66,6 +67,14 @@ test('a port that is taken is not given out', async () => {
   expect(await freePort(taken)).not.toBe(taken)
   await new Promise(resolve => server.close(resolve))
   expect(await freePort(taken)).toBe(taken)
+})
+
+test.each([
+  ['9.2.0', ['exec', '--yes', 'npm@11', '--', 'ci']],
+  ['10.8.2', ['exec', '--yes', 'npm@11', '--', 'ci']],
+  ['11.19.1\n', ['ci']],
+])('npm %s installs by a reader of this lock file', (version, begun) => {
+  expect(installing(version).slice(0, begun.length)).toEqual(begun)
 })
 
 test('secrets are made once and kept', () => expect(secretsIn(home)).toEqual(secretsIn(home)))

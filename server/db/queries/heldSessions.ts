@@ -1,6 +1,7 @@
 import { type ClientId, type CoachId, groupedBy, type PlainDate } from '#core/base'
 import type { LogEntry, LogWord, SetPlace } from '#core/follow/sheet'
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq } from 'drizzle-orm'
+import { among } from '../among'
 import type { Database } from '../database'
 import { datedSessions, logEntries, loggedSets } from '../schema'
 
@@ -78,7 +79,7 @@ async function knownOutcomes(
   const rows = await tx
     .select({ id: logEntries.id, outcome: logEntries.outcome })
     .from(logEntries)
-    .where(and(eq(logEntries.coachId, coachId), inArray(logEntries.id, ids)))
+    .where(and(eq(logEntries.coachId, coachId), among(logEntries.id, ids)))
   return new Map(rows.map(({ id, outcome }) => [id, outcome]))
 }
 
@@ -87,7 +88,7 @@ async function setsAt(tx: Transaction, coachId: CoachId, sessions: string[]): Pr
   return tx
     .select()
     .from(loggedSets)
-    .where(and(eq(loggedSets.coachId, coachId), inArray(loggedSets.sessionId, sessions)))
+    .where(and(eq(loggedSets.coachId, coachId), among(loggedSets.sessionId, sessions)))
 }
 
 /** Locked in one order, so that two phones wait for each other and never forever. */
@@ -111,8 +112,8 @@ function lockedSessions(
     .where(
       and(
         eq(datedSessions.coachId, coachId),
-        inArray(datedSessions.clientId, [...clients]),
-        inArray(datedSessions.id, [...ids]),
+        among(datedSessions.clientId, clients),
+        among(datedSessions.id, ids),
       ),
     )
     .orderBy(asc(datedSessions.id))
