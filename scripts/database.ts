@@ -14,7 +14,7 @@ import {
   setPasswordHash,
 } from '../server/db/queries/studio'
 import { hashedPassword, isPassword } from '../server/services/passwords'
-import { DEMO_COACH, DEMO_GEAR, demoClients } from '../server/demo/studio'
+import { DEMO_COACH, DEMO_GEAR, DEMO_STATIONS, demoClients } from '../server/demo/studio'
 import { writtenHistory } from '../server/demo/writtenHistory'
 import { serverToday } from '../server/clock'
 import { spreadByCoach } from './setup/partitioned'
@@ -31,7 +31,11 @@ async function insertDemo(db: Database): Promise<void> {
   const passwordHash = await hashedPassword(setting('DEMO_PASSWORD'))
   const id = coachId(randomUUID())
   const clients = demoClients(today)
-  await insertStudio(db, { id, ...DEMO_COACH, gear: DEMO_GEAR, passwordHash }, clients)
+  await insertStudio(
+    db,
+    { id, ...DEMO_COACH, gear: DEMO_GEAR, stations: DEMO_STATIONS, passwordHash },
+    clients,
+  )
   await insertHistories(
     db,
     id,

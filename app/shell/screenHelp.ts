@@ -205,7 +205,7 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ways: [
       'Log a session: Log in its row.',
       'Change sets between two clients: Board in its row; on a phone it opens on today.',
-      'Settle what waits: the reason in the row leads there.',
+      'See who waits for what: name the stations below the list; Board or another start mends it.',
     ],
     guide: 'floor',
   },

@@ -56,6 +56,7 @@ const CHANGE_KINDS = {
   template: { did: 'kept session', place: 'Session' },
   plan_template: { did: 'kept plan', place: 'Split' },
   gear: { did: 'what the studio can load', place: 'Account' },
+  stations: { did: 'stations of the studio', place: 'Floor' },
   retention: { did: 'how long records are kept', place: 'Account' },
 } as const satisfies Record<string, ChangeWords>
 

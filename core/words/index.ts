@@ -193,3 +193,4 @@ export {
   softStartEffects,
   softStartWords,
 } from './season'
+export { floorLackWords, floorSumWords, floorWaitWords } from './floor'

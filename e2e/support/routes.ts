@@ -259,6 +259,8 @@ export const OWN = [
   'exercises/index.post.ts',
   'account/gear.put.ts',
   'account/retention.get.ts',
+  'account/stations.put.ts',
+  'floor.get.ts',
   'account/retention.put.ts',
   'notes.get.ts',
   'changes/index.get.ts',

@@ -1,3 +1,4 @@
+import type { Stations } from '#core/follow/floor'
 import type { Gear } from '#core/plan/estimate'
 import {
   addDays,
@@ -48,6 +49,14 @@ export const DEMO_COACH = {
   studio: 'Skerrylane strength room',
 } as const
 
+/** What there are few of in the demo's room. */
+export const DEMO_STATIONS: Stations = {
+  cable: 1,
+  preacher_bench: 1,
+  bench: 2,
+  rack: 1,
+  dip_bars: 1,
+}
 /** What the demo's room can load. */
 export const DEMO_GEAR: Gear = {
   dumbbells: '1-10 by 1, 12-40 by 2',

@@ -5,7 +5,7 @@ import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { coachByEmail, eraseDemosBefore } from '../db/queries/coaches'
 import { insertHistories, insertStudio } from '../db/queries/studio'
-import { DEMO_COACH, DEMO_GEAR, demoClients } from '../demo/studio'
+import { DEMO_COACH, DEMO_GEAR, DEMO_STATIONS, demoClients } from '../demo/studio'
 import { writtenHistory } from '../demo/writtenHistory'
 import { countAttempt, LIMITS } from './attempts'
 import { type SignedIn, startedSignIn } from './signIn'
@@ -31,7 +31,15 @@ export async function enterDemo(
   await insertStudio(
     db,
     // Nobody knows a password of it: it is entered once, from here.
-    { id, ...DEMO_COACH, email, gear: DEMO_GEAR, passwordHash: 'none', isDemo: true },
+    {
+      id,
+      ...DEMO_COACH,
+      email,
+      gear: DEMO_GEAR,
+      stations: DEMO_STATIONS,
+      passwordHash: 'none',
+      isDemo: true,
+    },
     clients,
   )
   await insertHistories(

@@ -222,13 +222,15 @@ function nextOf(
       start: at(dated.on),
       name: dated.name,
       minutes: plan.days[dated.day]?.minutes ?? null,
+      day: dated.day,
     }
   const isDoneToday = sessions.some(({ on, state }) => on === today && state === 'done')
   for (let ahead = isDoneToday ? 1 : 0; ahead <= plan.days.length; ahead++) {
     const on = addDays(today, ahead)
     const place = placeOn(plan.days.length, plan.startsOn, on)
     const day = place && place.pass < plan.passes ? plan.days[place.day] : undefined
-    if (day && !day.isRest) return { on, start: at(on), name: day.name, minutes: day.minutes }
+    if (place && day && !day.isRest)
+      return { on, start: at(on), name: day.name, minutes: day.minutes, day: place.day }
   }
   return null
 }

@@ -46,6 +46,8 @@ export const RosterEntry = z.object({
       start: z.string().nullable(),
       name: z.string(),
       minutes: z.int().nullable(),
+      /** Day of the rotation, from 0. */
+      day: z.int(),
     })
     .nullable(),
   block: z

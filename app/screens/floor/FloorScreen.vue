@@ -3,9 +3,9 @@ import { formatDay } from '#core/words'
 import { useFloor } from './useFloor'
 
 /** Who trains today, in order of start: what waits for each, and the ways a coach needs beside the racks. */
-const { store, today, sessions, isLate } = useFloor()
+const { store, today, sessions, isLate, floor, isKnown, loadFloor, clocks, waiting } = useFloor()
 await useAsyncData('floor', async () => {
-  await store.load()
+  await Promise.all([store.load(), loadFloor()])
   return true
 })
 if (store.failure?.kind === 'refused' && store.failure.problem.status === 401)
@@ -25,6 +25,7 @@ useHead({ title: 'Floor · Tholepin' })
             : `${sessions.length} ${sessions.length === 1 ? 'session' : 'sessions'} to come or under way`
         }}
       </p>
+      <p v-if="waiting" class="font-semibold text-alert">{{ waiting }}</p>
       <p v-if="store.failure" role="alert" class="alert-chip mt-2">
         The day could not be fetched.
         <button type="button" class="underline" @click="store.load()">Try again</button>
@@ -37,7 +38,19 @@ useHead({ title: 'Floor · Tholepin' })
             <bdi class="line-clamp-2 font-semibold">{{ session.name }}</bdi>
             <span class="block text-ink2"
               >{{ session.what
-              }}<template v-if="session.minutes">, {{ session.minutes }} min</template></span
+              }}<template v-if="session.minutes">, at most {{ session.minutes }} min</template
+              ><template v-if="clocks.get(session.id)?.ends">
+                · ends about {{ clocks.get(session.id)?.ends }}</template
+              ></span
+            >
+            <span
+              v-for="line in [
+                ...(clocks.get(session.id)?.waits ?? []),
+                ...(clocks.get(session.id)?.lacks ?? []),
+              ]"
+              :key="line"
+              class="block font-semibold text-alert"
+              >{{ line }}</span
             >
           </span>
           <span class="why min-w-0">
@@ -64,6 +77,7 @@ useHead({ title: 'Floor · Tholepin' })
           </span>
         </li>
       </ol>
+      <FloorStations v-if="isKnown" :saved="floor.stations" @saved="loadFloor()" />
     </main>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import type { Stations } from '#core/follow/floor'
 import type { Gear } from '#core/plan/estimate'
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
@@ -36,6 +37,8 @@ export interface NewCoach {
   readonly passwordHash: string
   /** What the studio can load; the usual steps where nothing is said. */
   readonly gear?: Gear
+  /** How many stations there are; what is not named is plenty. */
+  readonly stations?: Stations
   /** A studio to look around in, that goes after a day. */
   readonly isDemo?: boolean
 }

@@ -1,0 +1,152 @@
+import type { StationKind, Stations } from './stations'
+
+/** A part of a session done in one go: an exercise, or exercises done together. Units: seconds. */
+export interface FloorPart {
+  /** Getting warm and on the way there; nothing is held yet. */
+  readonly before: number
+  /** Setting up and its sets with their rests; what it needs is held through them. */
+  readonly seconds: number
+  readonly needs: readonly StationKind[]
+}
+export interface FloorSession {
+  readonly id: string
+  /** Units: seconds of the day. */
+  readonly start: number
+  readonly parts: readonly FloorPart[]
+}
+
+/** A part on the clock. Units: seconds of the day. */
+export interface FloorStretch {
+  readonly session: string
+  readonly part: number
+  readonly from: number
+  readonly until: number
+}
+/** Somebody stands and waits. Units: seconds, `from` of the day. */
+export interface FloorWait {
+  readonly session: string
+  readonly part: number
+  readonly from: number
+  readonly seconds: number
+  /** What was not free when it was wanted, and who had it then. */
+  readonly station: StationKind
+  readonly holders: readonly string[]
+}
+/** A part that wants what the studio does not have. */
+export interface FloorLack {
+  readonly session: string
+  readonly part: number
+  readonly station: StationKind
+}
+export interface FloorDay {
+  readonly stretches: readonly FloorStretch[]
+  readonly waits: readonly FloorWait[]
+  readonly lacks: readonly FloorLack[]
+  /** When each session ends. Units: seconds of the day. */
+  readonly ends: ReadonlyMap<string, number>
+}
+
+/** Where a session stands while the day goes on. */
+interface Going {
+  readonly session: FloorSession
+  part: number
+  /** When its part is wanted; while it is done, when it is over. */
+  at: number
+  state: 'coming' | 'waiting' | 'busy'
+  missed: Pick<FloorWait, 'station' | 'holders'> | null
+}
+
+const partOf = ({ session, part }: Going): FloorPart | undefined => session.parts[part]
+const before = (session: FloorSession, part: number): number => session.parts[part]?.before ?? 0
+
+/**
+ * The day as it comes out where nobody gives way: a part begins as soon as all it needs is free at once; of those who wait, whoever came
+ * first has the first look, and whoever can begin meanwhile does.
+ *
+ * Shape:  stretches in the order they begin.
+ * Edge:   what is left out of the stations is plenty; of what there is none, nobody waits, and it is told as a lack.
+ * Source: docs/methods.md#the-floor.
+ */
+export function floorDay(sessions: readonly FloorSession[], stations: Stations): FloorDay {
+  const day = {
+    stretches: [] as FloorStretch[],
+    waits: [] as FloorWait[],
+    ends: new Map<string, number>(),
+  }
+  let going: readonly Going[] = sessions.map(session => ({
+    session,
+    part: 0,
+    at: session.start + before(session, 0),
+    state: 'coming',
+    missed: null,
+  }))
+  for (let now = soonest(going); now !== null; now = soonest(going)) {
+    going = moved(going, now, day.ends)
+    const queue = going
+      .filter(({ state }) => state === 'waiting')
+      .sort((a, b) => a.at - b.at || a.session.start - b.session.start)
+    for (const one of queue) begin(one, now, { going, stations, day })
+  }
+  return { ...day, lacks: lacksOf(sessions, stations) }
+}
+
+/** When something happens next: somebody comes, or a part is over. */
+function soonest(going: readonly Going[]): number | null {
+  const times = going.flatMap(({ state, at }) => (state === 'waiting' ? [] : [at]))
+  return times.length === 0 ? null : Math.min(...times)
+}
+
+/** Whoever is done goes on to the next part or home; whoever has come stands in line. */
+function moved(going: readonly Going[], now: number, ends: Map<string, number>): readonly Going[] {
+  for (const one of going) {
+    if (one.at > now || one.state === 'waiting') continue
+    if (one.state === 'busy') {
+      one.part += 1
+      one.at += before(one.session, one.part)
+      one.state = 'coming'
+    }
+    if (one.at > now) continue
+    if (partOf(one)) one.state = 'waiting'
+    else ends.set(one.session.id, one.at)
+  }
+  return going.filter(one => !ends.has(one.session.id))
+}
+
+interface Scene {
+  readonly going: readonly Going[]
+  readonly stations: Stations
+  readonly day: { readonly stretches: FloorStretch[]; readonly waits: FloorWait[] }
+}
+
+const holdersOf = (going: readonly Going[], kind: StationKind): readonly string[] =>
+  going
+    .filter(one => one.state === 'busy' && partOf(one)?.needs.includes(kind))
+    .map(({ session }) => session.id)
+
+/** Begins a part where everything it needs is free; else keeps what was missing first. */
+function begin(one: Going, now: number, { going, stations, day }: Scene): void {
+  const part = partOf(one)
+  if (!part) return
+  for (const station of part.needs) {
+    const holders = holdersOf(going, station)
+    const pieces = stations[station] ?? Infinity
+    if (pieces === 0 || holders.length < pieces) continue
+    one.missed ??= { station, holders }
+    return
+  }
+  const of = { session: one.session.id, part: one.part }
+  if (one.missed) day.waits.push({ ...of, from: one.at, seconds: now - one.at, ...one.missed })
+  day.stretches.push({ ...of, from: now, until: now + part.seconds })
+  Object.assign(one, {
+    state: 'busy',
+    at: now + part.seconds,
+    missed: null,
+  } satisfies Partial<Going>)
+}
+
+const lacksOf = (sessions: readonly FloorSession[], stations: Stations): readonly FloorLack[] =>
+  sessions.flatMap(({ id, parts }) =>
+    parts.flatMap(({ needs }, part) =>
+      needs.flatMap(station => (stations[station] === 0 ? [{ session: id, part, station }] : [])),
+    ),
+  )
