@@ -82,6 +82,7 @@ describe('the day on one clock', () => {
   test('what is left out is plenty; what there is none of is told and waited for by nobody', () => {
     const sessions = ['a', 'b'].map(id => session(id, 0, part(60, ['rack'])))
     expect(floorDay(sessions, {})).toMatchObject({ waits: [], lacks: [] })
+    expect([...floorDay(sessions, { rack: 0 }).ends.values()]).toEqual([60, 60])
     expect(floorDay(sessions, { rack: 0 })).toMatchObject({
       waits: [],
       lacks: [
@@ -89,6 +90,17 @@ describe('the day on one clock', () => {
         { session: 'b', part: 0, station: 'rack' },
       ],
     })
+  })
+
+  test('a wait names who had the station when it was wanted, though another has it before one’s turn', () => {
+    const day = floorDay(
+      ['a', 'b', 'c'].map((id, at) => session(id, at, part(60, ['cable']))),
+      { cable: 1 },
+    )
+    expect(day.waits.map(({ session: who, holders }) => [who, holders])).toEqual([
+      ['b', ['a']],
+      ['c', ['a']],
+    ])
   })
 
   test('a session without parts ends when it begins', () => {
