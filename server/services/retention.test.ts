@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test } from '@jest/globals'
 import { and, eq } from 'drizzle-orm'
+import { success } from '#core/base'
 import { KEEP_ALL } from '#shared/contracts/retention'
 import { currentTime } from '../clock'
 import { database } from '../db/database'
@@ -8,7 +9,7 @@ import { setArchived } from '../db/queries/clients'
 import { gearOf } from '../db/queries/coaches'
 import { insertMessage } from '../db/queries/messages'
 import { alone } from '../db/queries/retention'
-import { blockRevisions, clients, messages } from '../db/schema'
+import { blockRevisions, clients, messages, rowChanges } from '../db/schema'
 import { unitStudio, type UnitStudio, useTestDatabase, valueOf } from '../testing/database'
 import { saveGear } from './account'
 import { lastChanges, recorded, undoChange } from './changes'
@@ -96,6 +97,28 @@ test('rules say what they would erase, wait a day, then erase that and nothing e
     messages: 0,
     revisions: 0,
   })
+})
+
+test('nothing of an old message is left where changes are kept', async () => {
+  const { coach, client } = await oldStudio()
+  const of = { clientId: client('Marit').id, coachId: coach.id, kind: 'own' as const }
+  for (const days of [750, 0])
+    await recorded(coach, { clientId: of.clientId, kind: 'message' }, async () => {
+      await insertMessage(database(), {
+        ...of,
+        id: randomUUID(),
+        text: `${days} days ago`,
+        writtenAt: ago(days),
+      })
+      return success(null)
+    })
+  valueOf(await saveRetention(coach, ALL))
+  await eraseDue(tomorrow())
+  const kept = await database()
+    .select({ after: rowChanges.after })
+    .from(rowChanges)
+    .where(and(eq(rowChanges.coachId, coach.id), eq(rowChanges.inTable, 'messages')))
+  expect(kept.map(({ after }) => after?.text)).toEqual(['0 days ago'])
 })
 
 test('without rules everything stays', async () => {

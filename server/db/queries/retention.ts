@@ -2,7 +2,7 @@ import type { ClientId, CoachId } from '#core/base'
 import { KEEP_ALL, type Retention } from '#shared/contracts/retention'
 import { and, eq, isNotNull, lt, type SQL, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { blockRevisions, clients, coaches, messages } from '../schema'
+import { blockRevisions, clients, coaches, messages, rowChanges } from '../schema'
 
 /** A moment so many calendar months ago; null where there is no such rule. */
 const monthsAgo = (now: Date, months: number | null): SQL | null =>
@@ -90,7 +90,19 @@ export async function eraseOld(
   now: Date,
 ): Promise<void> {
   const before = monthsAgo(now, messageMonths)
-  if (before) await db.delete(messages).where(oldMessages(coachId, before))
+  if (before) {
+    await db.delete(messages).where(oldMessages(coachId, before))
+    // What was kept of them for taking changes back goes with them.
+    await db
+      .delete(rowChanges)
+      .where(
+        and(
+          eq(rowChanges.coachId, coachId),
+          eq(rowChanges.inTable, 'messages'),
+          sql`(coalesce(${rowChanges.before}, ${rowChanges.after}) ->> 'written_at')::timestamptz < ${before}`,
+        ),
+      )
+  }
   if (revisions !== null) await db.delete(blockRevisions).where(oldRevisions(coachId, revisions))
 }
 
