@@ -59,12 +59,12 @@ test('a new coach makes an account, changes the password and signs out everywher
   expect((await elsewhere.request.get('/api/roster')).status()).toBe(401)
 })
 
-test('an email that is taken is refused at its field and nothing entered is lost', async ({
+test('an email that is taken is answered like a new one; its owner is told and stays as she was', async ({
   page,
   studio,
   expectedErrors,
 }) => {
-  expectedErrors.push(/422/)
+  expectedErrors.push(/401/)
   await page.goto('/sign-up')
   for (const [label, text] of [
     ['Your name', 'Somebody'],
@@ -74,8 +74,24 @@ test('an email that is taken is refused at its field and nothing entered is lost
   ] as const)
     await page.getByLabel(label).fill(text)
   await page.getByRole('button', { name: 'Make the account' }).click()
-  await expect(page.getByText(/Email has an account already/)).toBeVisible()
-  await expect(page.getByLabel('Your name')).toHaveValue('Somebody')
+  await expect(page).toHaveURL(/\/sign-in/)
+  await expect(page.getByText('There is an account for this email.')).toBeVisible()
+  await expect(page.getByLabel('Email')).toHaveValue(studio.email)
+  await expect(page.getByLabel('Password')).toBeFocused()
+  await page.getByLabel('Password').fill(studio.password)
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page).toHaveURL(/\/roster$/)
+  await page.goto('/outbox')
+  await expect(page.getByText(/asked for a new account with your email/)).toBeVisible()
+
+  const asked = (email: string) =>
+    page.request.post('/api/sign-up', {
+      data: { name: 'Some', studio: 'Body', email, password: 'long enough 1' },
+    })
+  const [taken, fresh] = [await asked(studio.email), await asked(`x${studio.email}`)]
+  expect([taken.status(), await taken.text()]).toEqual([fresh.status(), await fresh.text()])
+  const told = (names: typeof taken) => Object.keys(names.headers()).sort()
+  expect(told(taken)).toEqual(told(fresh))
 })
 
 test('how dates and figures are written holds on every screen at once, on the server as in the browser', async ({

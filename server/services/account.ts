@@ -11,13 +11,14 @@ import {
   deleteSignIns,
   eraseCoach,
   insertCoach,
+  keepTriedSignUp,
   setCoachPassword,
   setGear,
   updateCoach,
 } from '../db/queries/coaches'
 import { countAttempt, forgetAttempts, LIMITS } from './attempts'
 import { hashedPassword, isPassword } from './passwords'
-import { type Coach, type SignedIn, startedSignIn } from './signIn'
+import type { Coach } from './signIn'
 import { currentTime } from '../clock'
 
 interface NewAccount {
@@ -28,12 +29,15 @@ interface NewAccount {
   readonly from: string
 }
 
-/** Makes an account and signs it in; an email that is taken is refused at its field. */
+/**
+ * Makes an account. Whoever asks is answered alike when the email has one already, which then stays
+ * as it is: its owner is told, and who knows its password signs in with it.
+ */
 export async function signUp({
   from,
   password,
   ...account
-}: NewAccount): Promise<Result<SignedIn, Problem>> {
+}: NewAccount): Promise<Result<Record<string, never>, Problem>> {
   const counted = await countAttempt(LIMITS.signUp, from)
   if (!counted.ok) return counted
   const coach = await insertCoach(database(), {
@@ -41,18 +45,8 @@ export async function signUp({
     ...account,
     passwordHash: await hashedPassword(password),
   })
-  if (!coach)
-    return failure({
-      kind: 'invalid',
-      errors: [
-        {
-          pointer: '/email',
-          kind: 'taken',
-          detail: 'email has an account already. Sign in instead, or use another email.',
-        },
-      ],
-    })
-  return success(await startedSignIn(coach))
+  if (!coach) await keepTriedSignUp(database(), account.email, currentTime())
+  return success({})
 }
 
 /** A coach's own account. */

@@ -23,6 +23,13 @@ const newcomer = (more: Partial<Parameters<typeof signUp>[0]> = {}) => ({
   ...more,
 })
 
+type Newcomer = ReturnType<typeof newcomer>
+/** Makes an account and signs in with it. */
+async function joined(asked: Newcomer = newcomer()) {
+  valueOf(await signUp(asked))
+  return valueOf(await signIn({ ...asked, from: address() }))
+}
+
 describe('passwords', () => {
   test('are kept as something they cannot be read from, different each time', async () => {
     const [one, other] = await Promise.all([hashedPassword('tide'), hashedPassword('tide')])
@@ -34,20 +41,24 @@ describe('passwords', () => {
 })
 
 describe('an account', () => {
-  test('is made once for an email, and signed in', async () => {
+  test('is made once for an email; asked again it is answered alike, stays as it was and its owner is told', async () => {
     const asked = newcomer()
-    const { coach, signIn: kept } = valueOf(await signUp(asked))
+    const first = await signUp(asked)
+    const { coach, signIn: kept } = valueOf(await signIn({ ...asked, from: address() }))
     expect(await coachSignedIn(kept)).toMatchObject({ id: coach.id, studio: 'Boathouse' })
-    expect(valueOf(await account(coach))).toMatchObject({ email: asked.email })
-    const again = await signUp({ ...asked, from: address() })
-    expect(problemOf(again)).toMatchObject({
-      kind: 'invalid',
-      errors: [{ pointer: '/email', kind: 'taken' }],
-    })
+    expect(valueOf(await outbox(coach))).toEqual({ messages: [] })
+    const other = { ...asked, name: 'Somebody', password: 'another-tide', from: address() }
+    expect(await signUp(other)).toEqual(first)
+    expect(valueOf(await account(coach))).toMatchObject({ email: asked.email, name: asked.name })
+    expect(problemOf(await signIn(other)).kind).toBe('wrong-credentials')
+    expect(await coachSignedIn(kept)).toBeDefined()
+    expect(valueOf(await outbox(coach)).signUpTriedAt).toMatch(/^\d{4}-/)
+    const { coach: neighbour } = await joined()
+    expect(valueOf(await outbox(neighbour))).toEqual({ messages: [] })
   })
 
   test('shows nothing of its password', async () => {
-    const { coach } = valueOf(await signUp(newcomer()))
+    const { coach } = await joined()
     expect(JSON.stringify(valueOf(await account(coach)))).not.toMatch(/hash|password/i)
   })
 
@@ -112,7 +123,7 @@ describe('signing in', () => {
   })
 
   test('ends with signing out, and with nothing else of that coach', async () => {
-    const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
+    const { coach, signIn: kept } = await joined()
     const other = await startedSignIn(coach)
     await signOut(kept)
     expect(await coachSignedIn(kept)).toBeUndefined()
@@ -120,7 +131,7 @@ describe('signing in', () => {
   })
 
   test('of a coach who does not exist opens nothing', async () => {
-    const { signIn: kept } = valueOf(await signUp(newcomer()))
+    const { signIn: kept } = await joined()
     const forged = { ...kept, coachId: coachId('6f9619ff-8b86-4011-b42d-00c04fc964ff') }
     expect(await coachSignedIn(forged)).toBeUndefined()
   })
@@ -129,7 +140,7 @@ describe('signing in', () => {
 describe('another password', () => {
   test('ends every other sign-in, keeps the present one, and is the one that counts', async () => {
     const asked = newcomer()
-    const { coach, signIn: kept } = valueOf(await signUp(asked))
+    const { coach, signIn: kept } = await joined(asked)
     const other = await startedSignIn(coach)
     const change = { current: asked.password, next: 'neap-tide-22', keep: kept.id }
     valueOf(await changePassword(coach, change))
@@ -141,7 +152,7 @@ describe('another password', () => {
   })
 
   test('needs the present one, at its field', async () => {
-    const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
+    const { coach, signIn: kept } = await joined()
     const change = { current: 'not-it-at-all', next: 'neap-tide-22', keep: kept.id }
     expect(problemOf(await changePassword(coach, change))).toMatchObject({
       kind: 'invalid',
@@ -151,7 +162,7 @@ describe('another password', () => {
   })
 
   test('signing out everywhere leaves no sign-in behind', async () => {
-    const { coach, signIn: kept } = valueOf(await signUp(newcomer()))
+    const { coach, signIn: kept } = await joined()
     const other = await startedSignIn(coach)
     valueOf(await signOutEverywhere(coach))
     expect(await Promise.all([kept, other.signIn].map(coachSignedIn))).toEqual([
@@ -224,7 +235,7 @@ describe('a lost password', () => {
 
   test('is set anew by a link, once, and every sign-in ends', async () => {
     const asked = newcomer()
-    const { coach, signIn: kept } = valueOf(await signUp(asked))
+    const { coach, signIn: kept } = await joined(asked)
     const token = await tokenOf(asked.email.toUpperCase())
     valueOf(await set(token))
     expect(await coachSignedIn(kept)).toBeUndefined()

@@ -5,6 +5,7 @@ import type { OutboxView } from '#shared/contracts/sheet'
 import type { z } from 'zod'
 import { database } from '../db/database'
 import { clientName } from '../db/queries/clients'
+import { triedSignUp } from '../db/queries/coaches'
 import { insertMessage, outboxOf } from '../db/queries/messages'
 import type { Coach } from './signIn'
 import { currentTime } from '../clock'
@@ -18,9 +19,13 @@ const asContract = (rows: Awaited<ReturnType<typeof outboxOf>>): Outbox => ({
   })),
 })
 
-/** All messages to clients, as they would have been sent. */
+/** All messages to clients, as they would have been sent, and what the coach herself is told. */
 export async function outbox(coach: Coach): Promise<Result<Outbox, Problem>> {
-  return success(asContract(await outboxOf(database(), coach.id)))
+  const [sent, tried] = await Promise.all([
+    outboxOf(database(), coach.id),
+    triedSignUp(database(), coach.id),
+  ])
+  return success({ ...asContract(sent), ...(tried && { signUpTriedAt: tried.toISOString() }) })
 }
 
 /** Messages to one client. */

@@ -26,6 +26,9 @@ export const SignUpBody = z.strictObject({
   password: newPassword,
 })
 
+/** The answer is the same whether the email was new or had an account. */
+export const SignUpAnswer = z.object({})
+
 /** A new password by a link that was given out for it. */
 export const NewPasswordBody = z.strictObject({
   token: z.string().min(20).max(100),

@@ -211,7 +211,9 @@ export type LinkView = z.output<typeof LinkView>
 export const MessageBody = z.strictObject({
   text: z.string().trim().min(1, 'needs some words').max(LIMITS.longText),
 })
+/** What clients were told, and what the coach is: when somebody last asked for a new account with her email. */
 export const OutboxView = z.object({
+  signUpTriedAt: z.iso.datetime().exactOptional(),
   messages: z.array(
     z.object({
       id: z.uuid(),

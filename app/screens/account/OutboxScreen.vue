@@ -8,16 +8,17 @@ const { data } = await useAsyncData(
   'outbox',
   async () => {
     const result = await ask('/api/outbox', { answer: OutboxView })
-    return result.ok ? result.value.messages : []
+    return result.ok ? result.value : null
   },
   { deep: false },
 )
 const rows = computed(() =>
-  (data.value ?? []).map(message => ({
+  (data.value?.messages ?? []).map(message => ({
     ...message,
     when: instantWords(message.writtenAt),
   })),
 )
+const tried = computed(() => data.value?.signUpTriedAt)
 useHead({ title: 'Outbox · Tholepin' })
 </script>
 
@@ -29,6 +30,11 @@ useHead({ title: 'Outbox · Tholepin' })
       <p class="mt-1 text-ink2">
         What your clients were told, newest first. Your own words and answers to pain stand on their
         sheets; copy what you also want to send by mail or phone.
+      </p>
+      <p v-if="tried" class="border-hair2 mt-4 rounded-md border px-3 py-2">
+        <b>For you.</b> Somebody asked for a new account with your email on
+        {{ instantWords(tried) }}. They were not told that you have one, and nothing of yours
+        changed.
       </p>
       <ul class="mt-4">
         <li

@@ -3,10 +3,12 @@ import { useMounted } from '@vueuse/core'
 
 useHead({ title: 'Sign in · Tholepin' })
 
-const email = ref('')
+const route = useRoute()
+/** Named by the page for new accounts: it has an account now, this one or an older. */
+const named = String(route.query.email ?? '')
+const email = ref(named)
 const password = ref('')
 const { complaint, isBusy, signIn } = useSignIn()
-const route = useRoute()
 /** Until the page is live the browser would send the form itself. */
 const isLive = useMounted()
 
@@ -35,6 +37,10 @@ async function submit(): Promise<void> {
         <TholepinMark />
         <h1>Sign in to Tholepin</h1>
       </div>
+      <p v-if="named" class="mt-4">
+        There is an account for this email. Sign in with its password; if you have lost it, whoever
+        runs this server can give you a link for a new one.
+      </p>
       <label class="mt-6 block font-semibold" for="email">Email</label>
       <input
         id="email"
@@ -44,7 +50,7 @@ async function submit(): Promise<void> {
         name="email"
         autocomplete="username"
         required
-        autofocus
+        :autofocus="!named"
         :aria-invalid="complaint !== ''"
         aria-describedby="complaint"
       />
@@ -57,6 +63,7 @@ async function submit(): Promise<void> {
         name="password"
         autocomplete="current-password"
         required
+        :autofocus="!!named"
         :aria-invalid="complaint !== ''"
         aria-describedby="complaint"
       />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SignedInCoach, SignUpBody } from '#shared/contracts/session'
+import { SignUpAnswer, SignUpBody } from '#shared/contracts/session'
 import { useMounted } from '@vueuse/core'
 
 useHead({ title: 'New account · Tholepin' })
@@ -7,15 +7,16 @@ const entered = reactive({ name: '', studio: '', email: '', password: '' })
 const { complaint, isBusy, send, complaintAbout } = useSubmission({
   path: () => '/api/sign-up',
   body: SignUpBody,
-  answer: SignedInCoach,
+  answer: SignUpAnswer,
 })
-const { fetch: refreshSession } = useUserSession()
+const { signIn } = useSignIn()
 const isLive = useMounted()
 
 async function submit(): Promise<void> {
-  if (!(await send({ ...entered, email: entered.email.trim() }))) return
-  await refreshSession()
-  await navigateTo('/roster')
+  const email = entered.email.trim()
+  if (!(await send({ ...entered, email }))) return
+  if (await signIn(email, entered.password)) await navigateTo('/roster')
+  else await navigateTo({ path: '/sign-in', query: { email } })
 }
 </script>
 

@@ -109,6 +109,20 @@ export async function insertCoach(db: Database, coach: typeof coaches.$inferInse
   return row
 }
 
+/** Keeps that somebody asked for a new account with an email that has one. */
+export async function keepTriedSignUp(db: Database, email: string, at: Date): Promise<void> {
+  await db.update(coaches).set({ signUpTriedAt: at }).where(eq(coaches.email, email))
+}
+
+/** When somebody last asked for a new account with the coach's email; null for never. */
+export async function triedSignUp(db: Database, coachId: CoachId): Promise<Date | null> {
+  const [row] = await db
+    .select({ at: coaches.signUpTriedAt })
+    .from(coaches)
+    .where(eq(coaches.id, coachId))
+  return row?.at ?? null
+}
+
 /** What a coach's studio can load. */
 export async function gearOf(db: Database, coachId: CoachId): Promise<Gear> {
   const [row] = await db.select({ gear: coaches.gear }).from(coaches).where(eq(coaches.id, coachId))

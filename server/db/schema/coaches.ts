@@ -32,6 +32,8 @@ export const coaches = pgTable('coaches', {
   retentionSince: timestamp('retention_since', { withTimezone: true }),
   /** A studio to look around in, which goes after a day. */
   isDemo: boolean('is_demo').notNull().default(false),
+  /** The last time somebody asked for a new account with this email. */
+  signUpTriedAt: timestamp('sign_up_tried_at', { withTimezone: true }),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
 })
 

@@ -1,0 +1,1 @@
+ALTER TABLE "coaches" ADD COLUMN "sign_up_tried_at" timestamp with time zone;
