@@ -1,0 +1,187 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { requireExercise } from '../../plan/catalogue'
+import { checkPlan } from '../../judge/checks'
+import { sessionSlots } from '../../plan/session'
+import { PLAIN_WEEKS, plainWeek } from '../../testing/plainPlans'
+import { floorDay } from './day'
+import { type FloorGuest, floorSessionOf, guestAfter, planOnDay } from './guests'
+import { ALWAYS_OPEN, type FloorRemedy, remediesFor } from './remedies'
+import { type Stations, stationsFor } from './stations'
+import { sumOfWaits, waitedBy } from './waits'
+
+const HOUR = 3600
+const MINUTE = 60
+
+/** A session of a written week as somebody's on the floor. */
+function guest(id: string, week: number, day: number, more: Partial<FloorGuest> = {}): FloorGuest {
+  const { plan, context } = plainWeek(PLAIN_WEEKS[week % PLAIN_WEEKS.length]!, 24)
+  const days = plan.rotation.days.flatMap(({ sessions }, at) =>
+    sessions.map((content, place) => ({ day: at, place, content })),
+  )
+  const start = more.start ?? 17 * HOUR
+  return {
+    id,
+    plan,
+    context,
+    isBegun: false,
+    start,
+    usual: start,
+    ...days[day % days.length]!,
+    ...more,
+  }
+}
+const SCARCE: Stations = { cable: 1, bench: 1, rack: 1, preacher_bench: 1, dip_bars: 1 }
+
+const someDay = fc
+  .array(
+    fc.record({
+      week: fc.nat({ max: 30 }),
+      day: fc.nat({ max: 6 }),
+      start: fc.integer({ min: 0, max: 12 }).map(step => 17 * HOUR + step * 10 * MINUTE),
+      isBegun: fc.boolean(),
+    }),
+    { minLength: 2, maxLength: 7 },
+  )
+  .map(all =>
+    all.map(({ week, day, start, isBegun }, at) =>
+      guest(`g${at}`, week, day, { start, isBegun: isBegun && at === 0 }),
+    ),
+  )
+
+const dayOf = (guests: readonly FloorGuest[], stations = SCARCE) =>
+  floorDay(guests.map(floorSessionOf), stations)
+const after = (guests: readonly FloorGuest[], { change }: FloorRemedy) =>
+  guests.map(one => (one.id === change.session ? guestAfter(one, change) : one))
+/** Whoever waits longest. */
+const longest = (guests: readonly FloorGuest[]) => {
+  const day = dayOf(guests)
+  return [...guests].sort((a, b) => waitedBy(day, b.id) - waitedBy(day, a.id))[0]!.id
+}
+const grave = (one: FloorGuest) =>
+  checkPlan(planOnDay(one), one.context).filter(({ severity }) => severity !== 'info').length
+
+describe('remedies of any day', () => {
+  test('do what they say, to everybody, and touch nothing that has begun', () => {
+    let offered = 0
+    fc.assert(
+      fc.property(someDay, guests => {
+        const waiting = longest(guests)
+        const now = dayOf(guests)
+        for (const remedy of remediesFor(waiting, guests, SCARCE)) {
+          offered += 1
+          const then = dayOf(after(guests, remedy))
+          expect(remedy.own).toEqual({
+            before: waitedBy(now, waiting),
+            after: waitedBy(then, waiting),
+          })
+          expect(remedy.all).toEqual({ before: sumOfWaits(now), after: sumOfWaits(then) })
+          expect(remedy.ends.after).toBe(then.ends.get(remedy.change.session))
+          for (const { id } of guests) {
+            const said = remedy.others.find(({ session }) => session === id)?.seconds ?? 0
+            if (id !== waiting)
+              expect(waitedBy(then, id) - waitedBy(now, id)).toBeLessThanOrEqual(said + 1e-6)
+          }
+          expect(remedy.all.before - remedy.all.after).toBeGreaterThanOrEqual(MINUTE)
+          expect(guests.find(({ id }) => id === remedy.change.session)?.isBegun).toBe(false)
+        }
+      }),
+      { numRuns: 60 },
+    )
+    expect(offered).toBeGreaterThan(20)
+  })
+
+  test('stay within half an hour of the usual start and within the hours of the studio', () => {
+    const hours = { opens: 16.75 * HOUR, closes: 19.5 * HOUR }
+    fc.assert(
+      fc.property(someDay, guests => {
+        for (const { change, ends } of remediesFor(longest(guests), guests, SCARCE, hours)) {
+          if (change.kind !== 'start') continue
+          const { usual } = guests.find(({ id }) => id === change.session)!
+          expect(Math.abs(change.start - usual)).toBeLessThanOrEqual(30 * MINUTE)
+          expect(change.start).toBeGreaterThanOrEqual(hours.opens)
+          // Without waiting it would be over in time.
+          expect(ends.after).toBeLessThanOrEqual(hours.closes + sumOfWaits(dayOf(guests)))
+        }
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('turn nothing round that a check warns of, and stand in with what needs no such station', () => {
+    const kinds = new Set<string>()
+    fc.assert(
+      fc.property(someDay, guests => {
+        const waiting = longest(guests)
+        for (const remedy of remediesFor(waiting, guests, SCARCE)) {
+          kinds.add(remedy.change.kind)
+          const was = guests.find(({ id }) => id === remedy.change.session)!
+          const is = guestAfter(was, remedy.change)
+          const sets = (one: FloorGuest) => sessionSlots(one.content).map(({ id }) => id)
+          if (remedy.change.kind === 'turn') {
+            expect(grave(is)).toBeLessThanOrEqual(grave(was))
+            expect([...sets(is)].sort()).toEqual([...sets(was)].sort())
+            expect(sets(is)).not.toEqual(sets(was))
+          }
+          if (remedy.change.kind === 'stand_in') {
+            const { slot } = remedy.change
+            const at = (one: FloorGuest) => sessionSlots(one.content).find(({ id }) => id === slot)!
+            const needs = (one: FloorGuest) =>
+              stationsFor(requireExercise(one.context.catalogue, at(one).exercise).equipment)
+            expect(at(is).exercise).not.toBe(at(was).exercise)
+            expect(needs(was).some(kind => !needs(is).includes(kind))).toBe(true)
+          }
+        }
+      }),
+      { numRuns: 60 },
+    )
+    expect([...kinds].sort()).toEqual(['stand_in', 'start', 'turn'])
+  })
+
+  test('taken one after the other leave little waiting', () => {
+    const sums = { before: 0, after: 0 }
+    fc.assert(
+      fc.property(someDay, guests => {
+        let now = guests.map(one => ({ ...one, isBegun: false }))
+        sums.before += sumOfWaits(dayOf(now))
+        for (let step = 0; step < 20; step++) {
+          const [best] = now
+            .map(({ id }) => id)
+            .sort((a, b) => waitedBy(dayOf(now), b) - waitedBy(dayOf(now), a))
+            .flatMap(id => remediesFor(id, now, SCARCE).slice(0, 1))
+          if (!best) break
+          now = now.map(one =>
+            one.id === best.change.session ? guestAfter(one, best.change) : one,
+          )
+        }
+        sums.after += sumOfWaits(dayOf(now))
+      }),
+      { numRuns: 10, seed: 7 },
+    )
+    expect(sums.after / sums.before).toBeLessThan(0.3)
+  })
+})
+
+describe('the edges', () => {
+  test('nobody waits, nothing is offered', () => {
+    expect(remediesFor('a', [guest('a', 0, 0)], SCARCE)).toEqual([])
+    expect(remediesFor('nobody', [guest('a', 0, 0)], SCARCE)).toEqual([])
+  })
+
+  test('what there is none of is done on something else', () => {
+    const guests = PLAIN_WEEKS.map((_, week) => guest('a', week, 0))
+    const some = guests.find(one =>
+      floorSessionOf(one).parts.some(({ needs }) => needs.includes('cable')),
+    )!
+    const [remedy] = remediesFor('a', [some], { cable: 0 }, ALWAYS_OPEN)
+    expect(remedy?.change.kind).toBe('stand_in')
+    expect(remedy!.lacks.after).toBeLessThan(remedy!.lacks.before)
+  })
+
+  test('two who come at once and want one thing: the smaller way is offered first', () => {
+    const [a, b] = [guest('a', 0, 0), guest('b', 0, 0)]
+    const [first] = remediesFor(longest([a, b]), [a, b], SCARCE)
+    expect(first?.change).toMatchObject({ kind: 'start' })
+    expect(first?.own.after).toBeLessThan(first!.own.before)
+  })
+})

@@ -1,0 +1,233 @@
+import { type FloorDay, floorDay, type FloorSession } from './day'
+import { type FloorChange, type FloorGuest, floorSessionOf, guestAfter } from './guests'
+import { type Cost, NO_COST, standInsAt, turnCost } from './remedyCosts'
+import type { StationKind, Stations } from './stations'
+import { sumOfWaits, waitedBy } from './waits'
+
+/** A figure before a remedy and after it. */
+export interface BeforeAfter {
+  readonly before: number
+  readonly after: number
+}
+
+/** A way out of a wait, with what it costs. Units: seconds; `ends` of the day. */
+export interface FloorRemedy {
+  readonly change: FloorChange
+  /** What whoever waits waits, and what all do. */
+  readonly own: BeforeAfter
+  readonly all: BeforeAfter
+  /** Parts for which there is no station. */
+  readonly lacks: BeforeAfter
+  /** When the session that is changed ends. */
+  readonly ends: BeforeAfter
+  /** Who waits longer for it, and how much. */
+  readonly others: readonly { readonly session: string; readonly seconds: number }[]
+  readonly cost: Cost
+}
+
+/** When the studio is open. Units: seconds of the day. */
+export interface FloorHours {
+  readonly opens: number
+  readonly closes: number
+}
+export const ALWAYS_OPEN: FloorHours = { opens: 0, closes: Infinity }
+
+const MINUTE = 60
+/** How far a start is moved from the usual one, and in what steps. */
+const SHIFT = { most: 30 * MINUTE, step: 5 * MINUTE } as const
+/**
+ * What a change weighs against seconds of waiting: each second a start is moved, any change of order, each point of readiness a muscle
+ * comes with less, any stand-in; and a part that cannot be done at all, as it is.
+ */
+const WEIGHT = {
+  shift: 0.1,
+  turn: MINUTE,
+  readiness: 10,
+  standIn: 3 * MINUTE,
+  lack: 15 * MINUTE,
+} as const
+/** A remedy saves so much at least. Units: seconds. */
+const LEAST_SAVED = MINUTE
+const MOST_OFFERED = 3
+
+/** The floor as it is, and whose wait it is. */
+interface Scene {
+  readonly guests: readonly FloorGuest[]
+  readonly sessions: readonly FloorSession[]
+  readonly stations: Stations
+  readonly day: FloorDay
+  readonly waiting: string
+}
+/** A change with the day it makes. `worth` is what it saves less what it weighs. Units: seconds. */
+interface Tried {
+  readonly change: FloorChange
+  readonly day: FloorDay
+  readonly worth: number
+}
+interface Offer {
+  readonly remedy: FloorRemedy
+  readonly worth: number
+}
+
+/**
+ * What can be done so that somebody does not wait: one way of each kind at most, the best first.
+ *
+ * Shape:  three at most; figures are those of the day simulated with the change.
+ * Edge:   none where nobody waits and nothing lacks, where nothing saves a minute, and none that touches a session that has begun.
+ * Source: docs/methods.md#the-floor.
+ */
+export function remediesFor(
+  waiting: string,
+  guests: readonly FloorGuest[],
+  stations: Stations,
+  hours: FloorHours = ALWAYS_OPEN,
+): readonly FloorRemedy[] {
+  const sessions = guests.map(floorSessionOf)
+  const scene: Scene = { guests, sessions, stations, day: floorDay(sessions, stations), waiting }
+  const movers = moversIn(scene)
+  const standIns = standInsIn(scene)
+  return [
+    best(startsOf(movers, scene, hours), scene, () => NO_COST),
+    best(turnsOf(movers), scene, change => costOfTurn(scene, change)),
+    best([...standIns.keys()], scene, change => standIns.get(change) ?? null),
+  ]
+    .flatMap(offer => offer ?? [])
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, MOST_OFFERED)
+    .map(({ remedy }) => remedy)
+}
+
+/** Whoever waits, and whoever has meanwhile what is waited for; none who has begun. */
+function moversIn({ guests, day, waiting }: Scene): readonly FloorGuest[] {
+  const ids = new Set(
+    day.waits
+      .filter(({ session }) => session === waiting)
+      .flatMap(({ session, holders }) => [session, ...holders]),
+  )
+  return guests.filter(({ id, isBegun }) => ids.has(id) && !isBegun)
+}
+
+/** Other starts within half an hour of the usual one, and within the hours of the studio. */
+function startsOf(
+  movers: readonly FloorGuest[],
+  { sessions }: Scene,
+  hours: FloorHours,
+): readonly FloorChange[] {
+  const lengths = new Map(
+    sessions.map(({ id, parts }) => [
+      id,
+      parts.reduce((sum, { before, seconds }) => sum + before + seconds, 0),
+    ]),
+  )
+  const steps = SHIFT.most / SHIFT.step
+  return movers.flatMap(({ id, start, usual }) =>
+    Array.from({ length: 2 * steps + 1 }, (_, at) => usual + (at - steps) * SHIFT.step)
+      .filter(
+        other =>
+          other !== start && other >= hours.opens && other + (lengths.get(id) ?? 0) <= hours.closes,
+      )
+      .map((other): FloorChange => ({ kind: 'start', session: id, start: other })),
+  )
+}
+
+/** Each two groupings that follow one another, the other way round; what is warm-up or finisher stays where it is. */
+const turnsOf = (movers: readonly FloorGuest[]): readonly FloorChange[] =>
+  movers.flatMap(({ id, content: { groupings } }) =>
+    groupings.slice(1).flatMap((grouping, at): readonly FloorChange[] => {
+      const first = groupings[at]
+      return first?.placement === 'main' && grouping.placement === 'main'
+        ? [{ kind: 'turn', session: id, slot: grouping.slots[0].id, before: first.slots[0].id }]
+        : []
+    }),
+  )
+
+function costOfTurn({ guests }: Scene, change: FloorChange): Cost | null {
+  const guest = guests.find(({ id }) => id === change.session)
+  return guest ? turnCost(guest, change) : null
+}
+
+/** Other exercises at the places that wait or for which there is nothing, with their cost. */
+function standInsIn({ guests, day, waiting }: Scene): ReadonlyMap<FloorChange, Cost> {
+  const guest = guests.find(({ id, isBegun }) => id === waiting && !isBegun)
+  const wanted = new Map<number, StationKind>(
+    [...day.lacks, ...day.waits]
+      .filter(({ session }) => session === waiting)
+      .map(({ part, station }) => [part, station]),
+  )
+  return new Map(
+    [...wanted].flatMap(([part, station]) =>
+      guest
+        ? standInsAt(guest, part, station).map(({ change, cost }) => [change, cost] as const)
+        : [],
+    ),
+  )
+}
+
+/** The day with a change in it. */
+function tried(change: FloorChange, { guests, sessions, stations, day }: Scene): Tried {
+  const at = guests.findIndex(({ id }) => id === change.session)
+  const guest = guests[at]
+  if (!guest) return { change, day, worth: 0 }
+  const after = floorDay(sessions.with(at, floorSessionOf(guestAfter(guest, change))), stations)
+  const saved =
+    sumOfWaits(day) - sumOfWaits(after) + (day.lacks.length - after.lacks.length) * WEIGHT.lack
+  return { change, day: after, worth: saved - weightOf(change, guest) }
+}
+
+function weightOf(change: FloorChange, { usual }: FloorGuest): number {
+  switch (change.kind) {
+    case 'start':
+      return Math.abs(change.start - usual) * WEIGHT.shift
+    case 'turn':
+      return WEIGHT.turn
+    case 'stand_in':
+      return WEIGHT.standIn
+  }
+}
+
+/** Better for whoever waits, and for all together. */
+function helps({ day: after }: Tried, { day, waiting }: Scene): boolean {
+  const lacking = (of: FloorDay) => of.lacks.filter(({ session }) => session === waiting).length
+  const all = sumOfWaits(day) - sumOfWaits(after)
+  if (lacking(after) !== lacking(day)) return lacking(after) < lacking(day) && all > -LEAST_SAVED
+  return waitedBy(after, waiting) < waitedBy(day, waiting) && all >= LEAST_SAVED
+}
+
+/** The best of them whose cost can be borne; what it costs is looked at from the best on, since that takes longest. */
+function best(
+  changes: readonly FloorChange[],
+  scene: Scene,
+  costOf: (change: FloorChange) => Cost | null,
+): Offer | null {
+  const ranked = changes
+    .map(change => tried(change, scene))
+    .filter(one => helps(one, scene))
+    .sort((a, b) => b.worth - a.worth)
+  for (const one of ranked) {
+    const cost = costOf(one.change)
+    if (!cost) continue
+    const less = cost.readiness ? cost.readiness.before - cost.readiness.after : 0
+    return { remedy: remedyOf(one, cost, scene), worth: one.worth - less * WEIGHT.readiness }
+  }
+  return null
+}
+
+function remedyOf({ change, day: after }: Tried, cost: Cost, scene: Scene): FloorRemedy {
+  const { day, waiting, guests } = scene
+  const both = (of: (one: FloorDay) => number): BeforeAfter => ({
+    before: of(day),
+    after: of(after),
+  })
+  return {
+    change,
+    cost,
+    own: both(one => waitedBy(one, waiting)),
+    all: both(sumOfWaits),
+    lacks: both(({ lacks }) => lacks.length),
+    ends: both(({ ends }) => ends.get(change.session) ?? 0),
+    others: guests
+      .filter(({ id }) => id !== waiting)
+      .map(({ id }) => ({ session: id, seconds: waitedBy(after, id) - waitedBy(day, id) }))
+      .filter(({ seconds }) => seconds > 0),
+  }
+}
