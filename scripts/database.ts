@@ -14,7 +14,13 @@ import {
   setPasswordHash,
 } from '../server/db/queries/studio'
 import { hashedPassword, isPassword } from '../server/services/passwords'
-import { DEMO_COACH, DEMO_GEAR, DEMO_STATIONS, demoClients } from '../server/demo/studio'
+import {
+  DEMO_COACH,
+  DEMO_GEAR,
+  DEMO_HOUSE,
+  DEMO_STATIONS,
+  demoClients,
+} from '../server/demo/studio'
 import { writtenHistory } from '../server/demo/writtenHistory'
 import { serverToday } from '../server/clock'
 import { spreadByCoach } from './setup/partitioned'
@@ -33,7 +39,14 @@ async function insertDemo(db: Database): Promise<void> {
   const clients = demoClients(today)
   await insertStudio(
     db,
-    { id, ...DEMO_COACH, gear: DEMO_GEAR, stations: DEMO_STATIONS, passwordHash },
+    {
+      id,
+      ...DEMO_COACH,
+      gear: DEMO_GEAR,
+      stations: DEMO_STATIONS,
+      house: DEMO_HOUSE,
+      passwordHash,
+    },
     clients,
   )
   await insertHistories(

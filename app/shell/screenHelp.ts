@@ -198,14 +198,18 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
   },
   floor: {
     signs: [
-      ['plank', 'a session of today, as long as it takes'],
-      ['framed plank', 'something waits for you with this client; the row says what'],
-      ['blue dot', 'now'],
+      [
+        'box on a lane',
+        'what is done in one go, as long as it takes; below it the station it holds',
+      ],
+      ['hatched box', 'getting warm, and the way there'],
+      ['dashed box', 'somebody waits'],
+      ['blue line', 'now'],
     ],
     ways: [
-      'Log a session: Log in its row.',
-      'Change sets between two clients: Board in its row; on a phone it opens on today.',
-      'See who waits for what: name the stations below the list; Board or another start mends it.',
+      'Mend a wait: N to it, then the number of a way out; O says whether it holds from now on.',
+      'Move a start: the client’s lane, then ⇧ ← or ⇧ →.',
+      'See what is free when: S turns the lanes to stations.',
     ],
     guide: 'floor',
   },

@@ -56,7 +56,12 @@ const CHANGE_KINDS = {
   template: { did: 'kept session', place: 'Session' },
   plan_template: { did: 'kept plan', place: 'Split' },
   gear: { did: 'what the studio can load', place: 'Account' },
-  stations: { did: 'stations of the studio', place: 'Floor' },
+  stations: { did: 'stations and hours of the studio', place: 'Floor' },
+  floor: {
+    did: 'way out of a wait',
+    place: 'Floor',
+    late: 'The client has begun that session, or its plan was changed since, so it cannot be taken back. Change it by hand.',
+  },
   retention: { did: 'how long records are kept', place: 'Account' },
 } as const satisfies Record<string, ChangeWords>
 

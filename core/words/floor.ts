@@ -1,4 +1,14 @@
-import { type FloorWait, type StationKind, STATIONS } from '../follow/floor'
+import {
+  type BeforeAfter,
+  clockOf,
+  type FloorRemedy,
+  type FloorWait,
+  type StationKind,
+  STATIONS,
+} from '../follow/floor'
+import { NBSP } from './figures'
+import { GROUP_NAMES } from './names'
+import { swapChangeWords } from './session'
 
 const minutesOf = (seconds: number): number => Math.round(seconds / 60)
 
@@ -25,3 +35,69 @@ export function floorSumWords(waits: readonly FloorWait[]): string {
 /** What the studio does not have and a plan needs: `needs the rack, and there is none`. */
 export const floorLackWords = (station: StationKind): string =>
   `needs ${STATIONS[station].one}, and there is none`
+
+/** Whose session it is, and what is done at a place of it, in words. */
+interface FloorNames {
+  /** First name of whoever has a session. */
+  readonly nameOf: (session: string) => string
+  /** Name of the exercise at a place of a session. */
+  readonly exerciseOf: (session: string, slot: string) => string
+  /** Name of an exercise. */
+  readonly nameOfExercise: (exercise: string) => string
+}
+
+/** What a remedy is, as its button says it: `Joren starts at 17:35`. */
+export function remedyTitle({ change }: Pick<FloorRemedy, 'change'>, names: FloorNames): string {
+  const who = names.nameOf(change.session)
+  switch (change.kind) {
+    case 'start':
+      return `${who} starts at ${clockOf(change.start)}`
+    case 'turn':
+      return `${who}: ${lowered(names.exerciseOf(change.session, change.slot))} before ${lowered(names.exerciseOf(change.session, change.before))}`
+    case 'stand_in':
+      return `${who}: ${lowered(names.nameOfExercise(change.exercise))} instead of ${lowered(names.exerciseOf(change.session, change.slot))}`
+  }
+}
+
+const lowered = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1)
+const turned = ({ before, after }: BeforeAfter): string =>
+  `${minutesOf(before)} → ${minutesOf(after)} min`
+
+/** What a remedy brings and what it costs, line by line. */
+export function remedyLines(remedy: FloorRemedy, { nameOf }: FloorNames): readonly string[] {
+  const { own, all, ends, others, lacks } = remedy
+  const longer = others.filter(({ seconds }) => minutesOf(seconds) > 0)
+  return [
+    `waits ${turned(own)}, all ${turned(all)}, ends ${clockOf(ends.before)} → ${clockOf(ends.after)}`,
+    ...(lacks.after < lacks.before ? ['nothing is missing for it any more'] : []),
+    ...longer.map(
+      ({ session, seconds }) => `${nameOf(session)} waits ${minutesOf(seconds)} min longer`,
+    ),
+    ...costLines(remedy, nameOf),
+  ]
+}
+
+/** What the client pays for it: in readiness, in counted sets, in her joints. */
+function costLines({ change, cost }: FloorRemedy, nameOf: FloorNames['nameOf']): readonly string[] {
+  if (change.kind === 'start')
+    return [`sets, readiness and joints stay as they are; ${nameOf(change.session)} gets a message`]
+  if (change.kind === 'turn') {
+    const { readiness } = cost
+    const [before, after] = [readiness?.before ?? 0, readiness?.after ?? 0].map(Math.round)
+    return readiness && before !== after
+      ? [
+          `${GROUP_NAMES[readiness.group].toLowerCase()} ${after}${NBSP}% ready for it, was ${before}${NBSP}%`,
+        ]
+      : ['nothing comes less ready for its sets']
+  }
+  const said = swapChangeWords(cost)
+  return said.length > 0 ? said : ['counts the same, and is as hard on the joints']
+}
+
+/** What the client is told of a change of her start. */
+export const startMessage = (day: string, start: string): string =>
+  `Your session on ${day} begins at ${start}.`
+
+/** What somebody's day says before it comes: `Tue 1 Dec 17:30: waits about 6 min for the cable tower; Marit has it`. */
+export const aheadWords = (day: string, start: string, wait: string): string =>
+  `${day} ${start}: ${wait}`

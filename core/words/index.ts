@@ -193,4 +193,14 @@ export {
   softStartEffects,
   softStartWords,
 } from './season'
-export { floorLackWords, floorSumWords, floorWaitWords } from './floor'
+export {
+  aheadWords,
+  floorLackWords,
+  floorSumWords,
+  floorWaitWords,
+  remedyLines,
+  remedyTitle,
+  startMessage,
+} from './floor'
+export { houseText, readHouse } from './house'
+export type { HouseField, TypedHouse } from './house'

@@ -1,4 +1,4 @@
-import type { Stations } from '#core/follow/floor'
+import type { House, Stations } from '#core/follow/floor'
 import type { Gear } from '#core/plan/estimate'
 import {
   addDays,
@@ -53,10 +53,12 @@ export const DEMO_COACH = {
 export const DEMO_STATIONS: Stations = {
   cable: 1,
   preacher_bench: 1,
-  bench: 2,
+  bench: 1,
   rack: 1,
   dip_bars: 1,
 }
+/** When the demo's room is open, and who helps. */
+export const DEMO_HOUSE: House = { opens: '06:00', closes: '21:30', coaches: 1 }
 /** What the demo's room can load. */
 export const DEMO_GEAR: Gear = {
   dumbbells: '1-10 by 1, 12-40 by 2',
@@ -400,7 +402,7 @@ function teacher(startsOn: PlainDate, newId: () => string): Written {
     name: 'Sunniva Bakkeli',
     about: 'Teacher, new to lifting',
     bands: REST_AS_THEY_LIKE,
-    start: '15:00',
+    start: '16:45',
     method: 'steady-middle',
     story: { strengthKg: 22, gain: 0.01, girthCm: 28.5, bodyKg: 66 },
     facts: facts(4, { modes: BODY_MAINTAINED }),
@@ -452,7 +454,7 @@ function ferryMate(startsOn: PlainDate, newId: () => string): Written {
   return {
     name: 'Liv Adeyemi-Strand',
     about: 'Ferry mate, works five-day shifts',
-    start: '08:00',
+    start: '18:30',
     method: 'steady-middle',
     story: { strengthKg: 30, gain: 0.005 },
     facts: facts(40, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' } }),
@@ -503,7 +505,7 @@ function sailmaker(startsOn: PlainDate, newId: () => string): Written {
     name: 'Teo Brandvold',
     about: 'Sailmaker, rows two',
     bands: REST_AS_THEY_LIKE,
-    start: '18:00',
+    start: '17:30',
     method: 'steady-middle',
     story: {
       strengthKg: 34,
@@ -731,7 +733,7 @@ function baker(startsOn: PlainDate, newId: () => string): Written {
     name: 'Kaja Thorsby-Reyes',
     about: 'Baker, coastal rower',
     bands: REST_AS_THEY_LIKE,
-    start: '13:30',
+    start: '17:45',
     method: 'own-arm-day',
     story: { strengthKg: 26, gain: 0.006, girthCm: 30.2, bodyKg: 68, restsTimes: 1.4 },
     facts: facts(26, {
@@ -796,7 +798,7 @@ function diver(startsOn: PlainDate, newId: () => string): Written {
     name: 'Oskar Brekke-Mensah',
     about: 'Harbour diver',
     bands: REST_AS_THEY_LIKE,
-    start: '16:00',
+    start: '18:00',
     method: 'few-hard-sets',
     story: { strengthKg: 44, gain: 0.004, isUnsent: true },
     facts: facts(60, { modes: BODY_MAINTAINED }),
@@ -846,7 +848,7 @@ function nurse(startsOn: PlainDate, newId: () => string): Written {
     name: 'Ruben Achterhof-Dale',
     about: 'Night nurse',
     bands: REST_AS_THEY_LIKE,
-    start: '10:30',
+    start: '17:15',
     method: 'compounds-then-arms',
     story: { strengthKg: 32, gain: 0.004 },
     facts: facts(16, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' } }),
@@ -901,7 +903,7 @@ function netMender(startsOn: PlainDate, newId: () => string): Written {
     name: 'Pia Holm-Castellan',
     about: 'Mends nets, plays the fiddle',
     bands: REST_AS_THEY_LIKE,
-    start: '19:30',
+    start: '18:05',
     method: 'dense-and-short',
     story: { strengthKg: 24, gain: 0.006, isUnopened: true },
     facts: facts(14, { modes: { ...BODY_MAINTAINED, elbow_flexors_other: 'build' } }),

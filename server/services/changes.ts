@@ -269,9 +269,18 @@ function turned(
     for (const row of isBack ? [...rows].reverse() : rows)
       if (!(await turnedRow(tx, coach, row, isBack))) return refusal(tooLateWords(change.kind))
     await markChange(tx, coach.id, id, isBack ? currentTime() : null)
-    if (subject !== null) await bumpRevision(tx, coach.id, subject)
+    for (const id of touchedBy(subject, rows)) await bumpRevision(tx, coach.id, id)
     return success({ did: changeDid(change.kind), detail })
   })
+}
+
+/** Clients whose records a change touched. */
+function touchedBy(subject: ClientId | null, rows: readonly Row[]): ReadonlySet<ClientId> {
+  const named = rows.flatMap(({ inTable, before, after }) => {
+    const id = (after ?? before)?.[inTable === 'clients' ? 'id' : 'client_id']
+    return typeof id === 'string' ? [clientId(id)] : []
+  })
+  return new Set(subject === null ? named : [subject, ...named])
 }
 
 async function turnedRow(tx: Database, coach: Coach, row: Row, isBack: boolean): Promise<boolean> {

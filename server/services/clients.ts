@@ -31,7 +31,7 @@ import {
 } from './studioSettings'
 
 /** Days of log that tell what a client knows, and the sessions it takes to tell. */
-const DONE_DAYS = 182
+export const DONE_DAYS = 182
 const LEAST_SESSIONS = 6
 
 /** Which block of a client is meant: a certain one, else the one of a day. */
@@ -40,7 +40,8 @@ interface Meant {
   readonly today?: PlainDate
 }
 
-const sameFacts = readOnce((facts: ClientFacts) => facts)
+/** Facts that say the same are the same, so that what was computed with them is found again. */
+export const sameFacts = readOnce((facts: ClientFacts) => facts)
 
 type Found = NonNullable<Awaited<ReturnType<typeof clientOf>>>
 
@@ -86,7 +87,7 @@ export async function client(
     painReportsOf(db, coach.id, clientId),
     clearancesOf(db, coach.id, clientId),
     doneSince(db, coach.id, clientId, since),
-    timedSessions(db, coach.id, clientId, since),
+    timedSessions(db, coach.id, [clientId], since),
   ])
   if (!found) return failure({ kind: 'not-found', what: 'client' })
   if (block && !found.block) return failure({ kind: 'not-found', what: 'block' })
@@ -96,7 +97,7 @@ export async function client(
   )
   const { block: held, before } = await laidOut(coach, found, bare, settings)
   const own = held ? factsInBlock(bare, held.plan) : bare
-  const times = learnedTimes(timed)
+  const times = learnedTimes(timed.get(clientId) ?? [])
   return success({
     ...found,
     ...followedMethod(settings, found.method),

@@ -5,7 +5,7 @@ import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { coachByEmail, eraseDemosBefore } from '../db/queries/coaches'
 import { insertHistories, insertStudio } from '../db/queries/studio'
-import { DEMO_COACH, DEMO_GEAR, DEMO_STATIONS, demoClients } from '../demo/studio'
+import { DEMO_COACH, DEMO_GEAR, DEMO_HOUSE, DEMO_STATIONS, demoClients } from '../demo/studio'
 import { writtenHistory } from '../demo/writtenHistory'
 import { countAttempt, LIMITS } from './attempts'
 import { type SignedIn, startedSignIn } from './signIn'
@@ -37,6 +37,7 @@ export async function enterDemo(
       email,
       gear: DEMO_GEAR,
       stations: DEMO_STATIONS,
+      house: DEMO_HOUSE,
       passwordHash: 'none',
       isDemo: true,
     },

@@ -1,41 +1,270 @@
-import { expect, test } from '@jest/globals'
-import { floorDay } from '#core/follow/floor'
-import { unitStudio, useTestDatabase, valueOf } from '../testing/database'
-import { lastChanges, recorded, undoChange } from './changes'
-import { floor, saveStations } from './floor'
+import { describe, expect, test } from '@jest/globals'
+import { eq, sql } from 'drizzle-orm'
+import { addDays, isoWeekday } from '#core/base'
+import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
+import { sessionSlots } from '#core/plan/session'
+import { FloorView } from '#shared/contracts/floor'
+import { database } from '../db/database'
+import { agreeStart } from '../db/queries/floor'
+import { datedSessions } from '../db/schema'
+import {
+  problemOf,
+  stranger,
+  unitStudio,
+  type UnitStudio,
+  useTestDatabase,
+  valueOf,
+} from '../testing/database'
+import { send } from './blocks'
+import { lastChanges, recorded, redoChange, undoChange } from './changes'
+import { client } from './clients'
+import { floor, saveStudio } from './floor'
+import { floorPeople } from './floorPeople'
+import { moveStart, remedies, takeRemedy } from './floorRemedies'
+import { clientOutbox } from './outbox'
+import { profile } from './profiles'
 import { roster } from './roster'
+import { sheet } from './sheet'
+import { makeLink, openLink, sheetReader } from './sheetLinks'
 
 useTestDatabase()
 
-test('the floor has whoever the roster says trains today, with parts that take the session’s time', async () => {
-  const { coach, today, clients } = await unitStudio()
-  const view = valueOf(await floor(coach, today))
-  const due = (await roster(coach, today)).clients.filter(({ next }) => next?.on === today)
-  expect(due.length).toBeGreaterThan(1)
-  expect(view.sessions.map(({ id }) => id).sort()).toEqual(due.map(({ id }) => id).sort())
-  for (const { id, parts } of view.sessions) {
-    const day = due.find(one => one.id === id)?.next?.day ?? -1
-    const sessions = clients.find(one => one.id === id)?.plan.rotation.days[day]?.sessions ?? []
-    expect(parts.length).toBe(sessions.flatMap(({ groupings }) => groupings).length)
-    expect(parts.every(({ seconds }) => seconds > 0)).toBe(true)
+const SCARCE = { cable: 1, bench: 1, rack: 1, preacher_bench: 1, dip_bars: 1, pull_up_bar: 1 }
+
+const seen = async ({ coach, today }: UnitStudio, on = today) =>
+  FloorView.parse(valueOf(await floor(coach, on, today)))
+const dayOf = ({ sessions, stations }: Awaited<ReturnType<typeof seen>>) =>
+  floorDay(
+    sessions.map(one => ({ ...one, start: secondsOf(one.start) })),
+    stations,
+  )
+const longestWait = (view: Awaited<ReturnType<typeof seen>>) => {
+  const day = dayOf(view)
+  return [...view.sessions].sort((a, b) => waitedBy(day, b.id) - waitedBy(day, a.id))[0]!
+}
+
+/** A studio where everybody comes at half past five, and there is one of each. */
+async function busyStudio(): Promise<UnitStudio> {
+  const studio = await unitStudio()
+  const { coach, clients, today } = studio
+  valueOf(await saveStudio(coach, { stations: SCARCE, house: {} }))
+  for (const { id } of clients)
+    await agreeStart(database(), coach.id, id, { on: today, start: '17:30', today })
+  return studio
+}
+
+const take = (
+  { coach, today }: UnitStudio,
+  { session, key }: { readonly session: string; readonly key: string },
+  isAlways = false,
+) =>
+  recorded(coach, { clientId: null, kind: 'floor' }, () =>
+    takeRemedy(coach, { on: today, session, key, isAlways }, today),
+  )
+async function turnedBack({ coach }: UnitStudio): Promise<void> {
+  const { undo } = valueOf(await lastChanges(coach, null))
+  valueOf(await undoChange(coach, null, undo!.id))
+}
+/** The first way out of some kind that anybody who waits is offered. */
+async function offeredOf(studio: UnitStudio, kind: string) {
+  const view = await seen(studio)
+  for (const { id: session } of view.sessions) {
+    const { remedies: ways } = valueOf(
+      await remedies(studio.coach, { on: studio.today, session }, studio.today),
+    )
+    const found = ways.find(way => way.kind === kind)
+    if (found) return { ...found, session }
   }
+  throw new Error(`nobody is offered a ${kind}`)
+}
+
+describe('the floor of a day', () => {
+  test('has whoever the roster says trains today, at her hour, with parts that take the session’s time', async () => {
+    const studio = await unitStudio()
+    const view = await seen(studio)
+    const due = (await roster(studio.coach, studio.today)).clients.filter(
+      ({ next }) => next?.on === studio.today,
+    )
+    expect(due.length).toBeGreaterThan(1)
+    expect(view.sessions.map(one => one.client).sort()).toEqual(due.map(({ id }) => id).sort())
+    for (const { client: id, parts, start } of view.sessions) {
+      expect(parts.every(({ seconds, what }) => seconds > 0 && what !== '')).toBe(true)
+      expect(due.find(one => one.id === id)?.next?.start).toBe(start)
+    }
+  })
+
+  test('is what the client was sent where something was, and what the plan of another date will be', async () => {
+    const studio = await unitStudio()
+    const ahead = addDays(studio.today, 7)
+    const { people } = await floorPeople(studio.coach, ahead, studio.today)
+    expect(people.length).toBeGreaterThan(1)
+    const sentToday = (await floorPeople(studio.coach, studio.today, studio.today)).people
+    for (const { client: id, guest } of sentToday) {
+      const view = valueOf(await client(studio.coach, id, { today: studio.today }))
+      expect(view.block?.plan).toEqual(guest.plan)
+      expect(guest.context.client.times).toEqual(view.facts.times)
+      expect(guest.context.client.pain).toEqual(view.facts.pain)
+    }
+  })
+
+  test('is another coach’s own', async () => {
+    const studio = await busyStudio()
+    const other = await stranger()
+    expect(valueOf(await floor(other, studio.today, studio.today)).sessions).toEqual([])
+    const { id: session } = longestWait(await seen(studio))
+    const asked = { on: studio.today, session }
+    expect(problemOf(await remedies(other, asked, studio.today)).kind).toBe('not-found')
+    const start = { ...asked, start: '18:00' }
+    expect(problemOf(await moveStart(other, start, studio.today)).kind).toBe('not-found')
+    const { key } = await offeredOf(studio, 'start')
+    const body = { on: studio.today, session, key, isAlways: false }
+    expect(problemOf(await takeRemedy(other, body, studio.today)).kind).toBe('not-found')
+  })
+
+  test('stations and hours that are saved are taken back', async () => {
+    const studio = await unitStudio()
+    const { coach } = studio
+    const house = { opens: '06:00', closes: '21:00', coaches: 2, closed: [studio.today] }
+    valueOf(
+      await recorded(coach, { clientId: null, kind: 'stations' }, () =>
+        saveStudio(coach, { stations: SCARCE, house }),
+      ),
+    )
+    expect(await seen(studio)).toMatchObject({ stations: SCARCE, house })
+    await turnedBack(studio)
+    expect(await seen(studio)).toMatchObject({ stations: {}, house: {} })
+  })
 })
 
-test('stations that are saved make people wait, and are taken back', async () => {
-  const { coach, today } = await unitStudio()
-  const waitsOf = async () => {
-    const { sessions, stations } = valueOf(await floor(coach, today))
-    const together = sessions.map(session => ({ ...session, start: 0 }))
-    return floorDay(together, stations).waits.length
-  }
-  expect(await waitsOf()).toBe(0)
-  valueOf(
-    await recorded(coach, { clientId: null, kind: 'stations' }, () =>
-      saveStations(coach, { stations: { cable: 1, bench: 1, rack: 1 } }),
-    ),
+describe('ways out of a wait', () => {
+  test('another start for the day: floor, roster and message follow, others wait as was said, and one step takes all back', async () => {
+    const studio = await busyStudio()
+    const before = await seen(studio)
+    const way = await offeredOf(studio, 'start')
+    const { did } = valueOf(await take(studio, way))
+    expect(did).toMatch(/ starts at \d\d:\d\d, on Thu 2 Apr\.$/)
+    const after = await seen(studio)
+    const moved = after.sessions.find(
+      one => one.start !== before.sessions.find(({ id }) => id === one.id)?.start,
+    )!
+    expect(did).toContain(moved.start)
+    const line = (await roster(studio.coach, studio.today)).clients.find(
+      ({ id }) => id === moved.client,
+    )
+    expect(line?.next?.start).toBe(moved.start)
+    expect(valueOf(await clientOutbox(studio.coach, moved.client)).messages[0]?.text).toBe(
+      `Your session on Thu 2 Apr begins at ${moved.start}.`,
+    )
+    // What the way said is what the day is now.
+    const waited = (view: typeof after) =>
+      Math.round(dayOf(view).waits.reduce((sum, { seconds }) => sum + seconds, 0) / 60)
+    expect(way.lines[0]).toContain(`all ${waited(before)} → ${waited(after)} min`)
+    await turnedBack(studio)
+    expect(await seen(studio)).toEqual(before)
+    expect(valueOf(await clientOutbox(studio.coach, moved.client)).messages).toEqual([])
+  })
+
+  test('another start from now on stands in the profile for that weekday, and nothing is agreed any more', async () => {
+    const studio = await busyStudio()
+    const way = await offeredOf(studio, 'start')
+    valueOf(await take(studio, way, true))
+    const after = await seen(studio)
+    const moved = after.sessions.find(({ start }) => start !== '17:30')!
+    const { days } = valueOf(await profile(studio.coach, moved.client))
+    expect(days.find(({ weekday }) => weekday === isoWeekday(studio.today))?.start).toBe(
+      moved.start,
+    )
+    expect(moved.usual).toBe(moved.start)
+  })
+
+  test.each(['turn', 'stand_in'] as const)(
+    'a %s reaches the plan for the day and the sheet the client has, and both go back',
+    async kind => {
+      const studio = await busyStudio()
+      const { coach, today } = studio
+      const sheets = new Map<string, string>()
+      for (const { id, blockId, plan } of studio.clients) {
+        const days = (Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000
+        const pass = Math.floor(days / plan.rotation.days.length)
+        await send(coach, blockId, { pass, version: 1, again: false })
+        const { token } = valueOf(await makeLink(coach, id, { pin: null, days: null }))
+        sheets.set(id, valueOf(await openLink({ token, pin: null }, id)).key ?? '')
+      }
+      const way = await offeredOf(studio, kind)
+      const slotsOf = async (id: string) =>
+        (await floorPeople(coach, today, today)).people
+          .filter(({ client: of }) => of === id)
+          .flatMap(({ guest }) => sessionSlots(guest.content))
+          .map(({ exercise }) => exercise)
+      const onSheet = async (id: string) => {
+        const { sessions } = valueOf(
+          await sheet(valueOf(await sheetReader(sheets.get(id) ?? '')), today),
+        )
+        return sessions
+          .filter(({ session }) => session.on === today)
+          .flatMap(({ session }) => session.exercises.map(({ exercise }) => exercise))
+      }
+      const session = (await seen(studio)).sessions.find(({ id }) => way.key.split(' ')[1] === id)!
+      const [before, told] = [await slotsOf(session.client), await onSheet(session.client)]
+      valueOf(await take(studio, way))
+      const [after, toldAfter] = [await slotsOf(session.client), await onSheet(session.client)]
+      expect(after).not.toEqual(before)
+      expect(told).toEqual(before)
+      expect(toldAfter).toEqual(after)
+      const { block } = valueOf(await client(coach, session.client, { today }))
+      expect(block?.plan.oneOffs?.map(({ on }) => on)).toContain(today)
+      await turnedBack(studio)
+      expect(await slotsOf(session.client)).toEqual(before)
+      expect(await onSheet(session.client)).toEqual(told)
+      const { redo } = valueOf(await lastChanges(coach, null))
+      valueOf(await redoChange(coach, null, redo!.id))
+      expect(await slotsOf(session.client)).toEqual(after)
+    },
   )
-  expect(await waitsOf()).toBeGreaterThan(0)
-  const { undo } = valueOf(await lastChanges(coach, null))
-  expect(valueOf(await undoChange(coach, null, undo!.id)).did).toBe('stations of the studio')
-  expect(await waitsOf()).toBe(0)
+
+  test('a turn from now on changes the plan itself, on that day of every rotation', async () => {
+    const studio = await busyStudio()
+    const way = await offeredOf(studio, 'turn')
+    expect(way.canStay).toBe(true)
+    const session = (await seen(studio)).sessions.find(({ id }) => way.key.split(' ')[1] === id)!
+    const planOf = async () =>
+      valueOf(await client(studio.coach, session.client, { today: studio.today })).block!.plan
+    const before = await planOf()
+    valueOf(await take(studio, way, true))
+    const after = await planOf()
+    expect(after.oneOffs ?? []).toEqual(before.oneOffs ?? [])
+    expect(after.rotation).not.toEqual(before.rotation)
+  })
+
+  test('once the client has begun nothing is done to her session, and what is gone is told', async () => {
+    const studio = await busyStudio()
+    const { coach, today } = studio
+    const way = await offeredOf(studio, 'turn')
+    valueOf(await take(studio, way))
+    expect(problemOf(await take(studio, way))).toMatchObject({
+      errors: [{ pointer: '/key', detail: expect.stringMatching(/no longer there/) }],
+    })
+    const { people } = await floorPeople(coach, today, today)
+    await database()
+      .update(datedSessions)
+      .set({ startedAt: sql`now()` })
+      .where(eq(datedSessions.coachId, coach.id))
+    const begun = (await floorPeople(coach, today, today)).people
+    expect(begun.filter(({ guest }) => guest.isBegun).length).toBe(
+      people.filter(({ sent }) => sent).length,
+    )
+    for (const { guest } of begun.filter(one => one.guest.isBegun))
+      for (const { key } of valueOf(await remedies(coach, { on: today, session: guest.id }, today))
+        .remedies)
+        expect(key.split(' ')[1]).not.toBe(guest.id)
+  })
+
+  test('of a day that is over there are none', async () => {
+    const studio = await busyStudio()
+    const { id: session } = longestWait(await seen(studio))
+    const later = addDays(studio.today, 1)
+    expect(
+      valueOf(await remedies(studio.coach, { on: studio.today, session }, later)).remedies,
+    ).toEqual([])
+  })
 })

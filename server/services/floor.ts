@@ -1,47 +1,55 @@
 import { type PlainDate, type Result, success } from '#core/base'
-import { floorParts, type Stations } from '#core/follow/floor'
+import { clockOf, floorParts, type House, type Stations } from '#core/follow/floor'
+import { requireExercise } from '#core/plan/catalogue'
+import type { PlanContext } from '#core/plan/method'
+import type { Session } from '#core/plan/session'
 import type { FloorView } from '#shared/contracts/floor'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
 import { database } from '../db/database'
-import { plansOf, rosterLines } from '../db/queries/clients'
-import { setStations, stationsOf } from '../db/queries/coaches'
-import { roster } from './roster'
+import { setFloor } from '../db/queries/floor'
+import { type FloorPerson, floorPeople } from './floorPeople'
 import type { Coach } from './signIn'
-import { contextIn, studioSettings } from './studioSettings'
 
-/** What everybody who trains today does, part by part, and what there is to do it on. */
-export async function floor(
-  coach: Coach,
-  today: PlainDate,
-): Promise<Result<z.input<typeof FloorView>, Problem>> {
-  const db = database()
-  const [{ clients }, lines, settings, stations] = await Promise.all([
-    roster(coach, today, 0),
-    rosterLines(db, coach.id, today),
-    studioSettings(db, coach.id),
-    stationsOf(db, coach.id),
-  ])
-  const days = new Map(
-    clients.flatMap(({ id, next }) => (next?.on === today ? [[id, next.day] as const] : [])),
-  )
-  const methods = new Map(lines.map(({ id, method }) => [id, method]))
-  const plans = await plansOf(db, coach.id, [...days.keys()], today)
-  return success({
-    stations,
-    sessions: plans.map(({ id, plan, facts }) => {
-      const context = contextIn(settings, methods.get(id) ?? '', facts)
-      const sessions = plan.rotation.days[days.get(id) ?? -1]?.sessions ?? []
-      return { id, parts: sessions.flatMap(session => floorParts(session, context)) }
-    }),
-  })
+/** Parts with what is done in them. */
+function partsOf(content: Session, context: PlanContext) {
+  return floorParts(content, context).map(({ grouping, before, seconds, needs }) => ({
+    before,
+    seconds,
+    needs,
+    what: (content.groupings.find(({ id }) => id === grouping)?.slots ?? [])
+      .map(({ exercise }) => requireExercise(context.catalogue, exercise).name)
+      .join(', '),
+  }))
 }
 
-/** Saves how many stations there are. */
-export async function saveStations(
+const sessionView = ({ client, name, what, minuteLimit, guest }: FloorPerson) => ({
+  id: guest.id,
+  client,
+  name,
+  what,
+  minuteLimit,
+  start: clockOf(guest.start),
+  usual: clockOf(guest.usual),
+  isBegun: guest.isBegun,
+  parts: partsOf(guest.content, guest.context),
+})
+
+/** What everybody who trains on a date does, part by part, and what there is to do it on. */
+export async function floor(
   coach: Coach,
-  { stations }: { readonly stations: Stations },
-): Promise<Result<{ stations: Stations }, Problem>> {
-  await setStations(database(), coach.id, stations)
-  return success({ stations })
+  on: PlainDate,
+  today: PlainDate,
+): Promise<Result<z.input<typeof FloorView>, Problem>> {
+  const { people, stations, house } = await floorPeople(coach, on, today)
+  return success({ on, stations, house, sessions: people.map(sessionView) })
+}
+
+/** Saves how many stations there are, the hours, who helps, and closed days. */
+export async function saveStudio(
+  coach: Coach,
+  studio: { readonly stations: Stations; readonly house: House },
+): Promise<Result<{ stations: Stations; house: House }, Problem>> {
+  await setFloor(database(), coach.id, studio)
+  return success(studio)
 }

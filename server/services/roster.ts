@@ -1,4 +1,4 @@
-import { addDays, groupedBy, isoWeekday, type PlainDate } from '#core/base'
+import { addDays, groupedBy, type PlainDate } from '#core/base'
 import { needWords } from '#core/words'
 import { hasWork, isAhead, isLeftOut } from '#core/body/log'
 import type { DatedTrend } from '#core/body/trend'
@@ -11,6 +11,7 @@ import {
   type RosterFacts,
   type RosterSession,
 } from '#core/follow/roster'
+import { type ClientStarts, startOn } from '#core/follow/floor'
 import { placeOn } from '#core/plan/rotation'
 import type { RosterEntry, RosterView } from '#shared/contracts/roster'
 import { database } from '../db/database'
@@ -131,7 +132,7 @@ function needsOf({
 
 function entry(known: Known): RosterEntry {
   const {
-    line: { id, name, about, isFlagged, laterUntil, starts },
+    line: { id, name, about, isFlagged, laterUntil },
     today,
     plan,
     sessions,
@@ -151,7 +152,7 @@ function entry(known: Known): RosterEntry {
       to: placeOf(need, known),
       session: need.kind === 'missed_session' ? need.session : null,
     })),
-    next: nextOf(plan, sessions, startsByWeekday(starts), today),
+    next: nextOf(plan, sessions, startsIn(known.line), today),
     block: plan
       ? {
           title: plan.title,
@@ -191,28 +192,24 @@ function placeOf(need: Need, { line: { id, next, blockId }, sessions }: Known): 
   return `/clients/${id}/${page[need.kind]}`
 }
 
-function startsByWeekday(starts: string): ReadonlyMap<number, string> {
-  return new Map(
-    starts
-      .split(',')
-      .filter(Boolean)
-      .map(pair => [Number(pair.slice(0, 1)), pair.slice(2)]),
-  )
+/** When a client comes, as a line of the roster has it. */
+export function startsIn({ starts, agreed }: Pick<RosterLine, 'starts' | 'agreed'>): ClientStarts {
+  const pairs = starts
+    .split(',')
+    .filter(Boolean)
+    .map(pair => [Number(pair.slice(0, 1)), pair.slice(2)] as const)
+  return { usual: new Map(pairs), agreed }
 }
-
-/** When a client usually starts where the profile says nothing. */
-const USUAL_START = '17:30'
 
 /** The next session: a dated one that is not done, else what the rotation says of today and the days after it. */
 function nextOf(
   plan: PlanSide | undefined,
   sessions: readonly SessionLine[],
-  starts: ReadonlyMap<number, string>,
+  starts: ClientStarts,
   today: PlainDate,
 ): RosterEntry['next'] {
   if (!plan) return null
-  const usual = [...starts.values()][0] ?? USUAL_START
-  const at = (on: PlainDate) => starts.get(isoWeekday(on)) ?? usual
+  const at = (on: PlainDate) => startOn(starts, on).start
   const dated = sessions.find(
     ({ on, state }) => on >= today && (isAhead(state) || state === 'begun'),
   )

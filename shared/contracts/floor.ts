@@ -1,27 +1,103 @@
-import { clientId } from '#core/base'
-import { MOST_STATIONS, STATION_KINDS } from '#core/follow/floor'
+import { type ClientId, clientId } from '#core/base'
+import {
+  MOST_CLOSED,
+  MOST_COACHES,
+  MOST_STATIONS,
+  STATION_KINDS,
+  secondsOf,
+} from '#core/follow/floor'
 import { z } from 'zod'
+import { ClockContract } from './clock'
+import { PlainDateContract } from './plan'
 
 /** How many stations there are of each kind; one that is left out is plenty. */
 export const StationsContract = z
   .partialRecord(z.enum(STATION_KINDS), z.int().min(0).max(MOST_STATIONS))
   .readonly()
-export const StationsBody = z.strictObject({ stations: StationsContract })
 
-/** What those who train today do, part by part. Units: seconds. */
+/** When a studio is open, who helps on the floor, and closed days. */
+export const HouseContract = z
+  .strictObject({
+    opens: ClockContract.exactOptional(),
+    closes: ClockContract.exactOptional(),
+    coaches: z.int().min(1).max(MOST_COACHES).exactOptional(),
+    closed: z.array(PlainDateContract).max(MOST_CLOSED).readonly().exactOptional(),
+  })
+  .readonly()
+  .refine(
+    ({ opens, closes }) =>
+      opens === undefined || closes === undefined || secondsOf(opens) < secondsOf(closes),
+    { path: ['closes'], error: 'must be later than the opening' },
+  )
+
+/** What the studio's page saves. */
+export const StudioBody = z.strictObject({ stations: StationsContract, house: HouseContract })
+
+const FloorSessionId = z.string().min(1).max(60)
+
+/** A day of the floor: what everybody does, part by part. Units: seconds. */
 export const FloorView = z.object({
+  on: PlainDateContract,
   stations: StationsContract,
+  house: HouseContract,
   sessions: z.array(
     z.object({
-      id: z.uuid().transform(clientId),
+      id: FloorSessionId,
+      client: z.uuid().transform((text): ClientId => clientId(text)),
+      name: z.string(),
+      what: z.string(),
+      start: ClockContract,
+      /** When it would begin if nothing had been agreed for the day. */
+      usual: ClockContract,
+      minuteLimit: z.int().nullable(),
+      isBegun: z.boolean(),
       parts: z.array(
         z.object({
           before: z.number(),
           seconds: z.number(),
           needs: z.array(z.enum(STATION_KINDS)).readonly(),
+          /** The exercises done in it. */
+          what: z.string(),
         }),
       ),
     }),
   ),
 })
 export type FloorView = z.output<typeof FloorView>
+
+/** A wait of a day for which a way out is looked for. */
+export const RemediesBody = z.strictObject({ on: PlainDateContract, session: FloorSessionId })
+
+/** Ways out of a wait, in words. */
+export const RemediesView = z.object({
+  remedies: z.array(
+    z.object({
+      /** Names it when it is taken. */
+      key: z.string().max(300),
+      kind: z.enum(['start', 'turn', 'stand_in']),
+      title: z.string(),
+      lines: z.array(z.string()),
+      /** Whether it can also hold from now on. */
+      canStay: z.boolean(),
+    }),
+  ),
+})
+export type RemediesView = z.output<typeof RemediesView>
+
+/** Takes a way out: for the day alone, or from now on. */
+export const TakeRemedyBody = z.strictObject({
+  on: PlainDateContract,
+  session: FloorSessionId,
+  key: z.string().min(1).max(300),
+  isAlways: z.boolean(),
+})
+
+/** Another start for the day, whatever waits. */
+export const FloorStartBody = z.strictObject({
+  on: PlainDateContract,
+  session: FloorSessionId,
+  start: ClockContract,
+})
+
+/** What was done, in words. */
+export const TakenRemedy = z.object({ did: z.string() })

@@ -4,16 +4,20 @@ import { BODY_SIDES } from '#core/body/log'
 import { PERMITS, SCREENING_ANSWERS, SCREENING_IDS } from '#core/plan/safety'
 import { WEIGHT_UNITS } from '#core/plan/scheme'
 import { z } from 'zod'
+import { ClockContract } from './clock'
 import { GearContract } from './gear'
 import { MethodIdContract } from './method'
 import { PlainDateContract, SideLoadContract } from './plan'
 
 /** Free words of a coach: long enough for a paragraph, short enough to stay one. */
 const words = z.string().trim().max(2000)
-const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time such as 17:30')
 
 export const AvailableDayContract = z
-  .strictObject({ weekday: z.int().min(1).max(7), minutes: z.int().min(10).max(240), start: clock })
+  .strictObject({
+    weekday: z.int().min(1).max(7),
+    minutes: z.int().min(10).max(240),
+    start: ClockContract,
+  })
   .readonly()
 
 export const ScreeningContract = z

@@ -1,103 +1,131 @@
 <script setup lang="ts">
 import { formatDay } from '#core/words'
+import { useActions } from '~/shell/useActions'
+import { FLOOR_ACTIONS } from './floorActions'
 import { useFloor } from './useFloor'
+import { useRemedies } from './useRemedies'
 
-/** Who trains today, in order of start: what waits for each, and the ways a coach needs beside the racks. */
-const { store, today, sessions, isLate, floor, isKnown, loadFloor, clocks, waiting } = useFloor()
-await useAsyncData('floor', async () => {
-  await Promise.all([store.load(), loadFloor()])
-  return true
+/** Who trains on a day, on one clock: what waits, and the ways out of it. */
+const page = useFloor()
+const { today, on, view, failed, refresh, scale, nowLeft, notices, lanes, stations, ends } = page
+const ways = useRemedies(page)
+const byStation = ref(false)
+const list = computed(() => view.value?.sessions ?? [])
+const own = computed(() => notices.value.filter(({ session }) => session === ways.chosen.value))
+useActions(FLOOR_ACTIONS, {
+  ...ways,
+  canTake: at => ways.ways.value[at] !== undefined,
+  hasChosen: () => ways.chosen.value !== null,
+  turnAlways: () => (ways.isAlways.value = !ways.isAlways.value),
+  turnLanes: () => (byStation.value = !byStation.value),
+  step: days => page.step(days),
+  goToday: () => page.goTo(today.value),
+  open: () => navigateTo(`/clients/${ways.session.value?.client}/session`),
 })
-if (store.failure?.kind === 'refused' && store.failure.problem.status === 401)
-  await navigateTo('/sign-in')
+const nameOf = (id: string) => list.value.find(one => one.id === id)?.name.split(' ')[0] ?? ''
+await page.ready
 useHead({ title: 'Floor · Tholepin' })
 </script>
 
 <template>
   <div>
     <AppBar here="floor" />
-    <main class="mx-auto max-w-[1100px] px-5 pb-10 max-md:px-3">
-      <h1 class="pt-3 font-display text-[23px] leading-[27px]">Floor, {{ formatDay(today) }}</h1>
-      <p class="text-ink2">
-        {{
-          sessions.length === 0
-            ? 'Nobody has a session today.'
-            : `${sessions.length} ${sessions.length === 1 ? 'session' : 'sessions'} to come or under way`
-        }}
-      </p>
-      <p v-if="waiting" class="font-semibold text-alert">{{ waiting }}</p>
-      <p v-if="store.failure" role="alert" class="alert-chip mt-2">
-        The day could not be fetched.
-        <button type="button" class="underline" @click="store.load()">Try again</button>
-      </p>
-      <TodaysFloor class="mt-3" :clients="store.view?.clients ?? []" :today="today" />
-      <ol class="mt-3 border-t-[1.5px] border-ink">
-        <li v-for="session in sessions" :key="session.id" class="row">
-          <span class="font-display text-[16px] font-semibold">{{ session.start }}</span>
-          <span class="min-w-0">
-            <bdi class="line-clamp-2 font-semibold">{{ session.name }}</bdi>
-            <span class="block text-ink2"
-              >{{ session.what
-              }}<template v-if="session.minutes">, at most {{ session.minutes }} min</template
-              ><template v-if="clocks.get(session.id)?.ends">
-                · ends about {{ clocks.get(session.id)?.ends }}</template
-              ></span
+    <main class="px-5 pb-10 max-md:px-3">
+      <div class="flex flex-wrap items-start gap-x-10 gap-y-3 pt-3">
+        <div>
+          <h1 class="font-display text-[23px] leading-[27px]">Floor, {{ formatDay(on) }}</h1>
+          <p class="text-ink2">
+            {{
+              list.length === 0
+                ? 'Nobody has a session to do.'
+                : `${list.length} ${list.length === 1 ? 'session' : 'sessions'} to come or under way, ${page.most.value} at once at most`
+            }}
+          </p>
+          <p v-if="page.waiting.value" class="font-semibold text-alert">{{ page.waiting.value }}</p>
+          <p class="mt-2 flex flex-wrap gap-2">
+            <button type="button" class="control" aria-label="Day before" @click="page.step(-1)">
+              ←
+            </button>
+            <button
+              type="button"
+              class="control"
+              :disabled="on === today"
+              @click="page.goTo(today)"
             >
+              Today
+            </button>
+            <button type="button" class="control" aria-label="Day after" @click="page.step(1)">
+              →
+            </button>
             <span
-              v-for="line in [
-                ...(clocks.get(session.id)?.waits ?? []),
-                ...(clocks.get(session.id)?.lacks ?? []),
-              ]"
-              :key="line"
-              class="block font-semibold text-alert"
-              >{{ line }}</span
+              v-if="page.parts.value.length > 1"
+              role="group"
+              aria-label="Part of the day"
+              class="flex flex-wrap gap-1"
             >
-          </span>
-          <span class="why min-w-0">
-            <NuxtLink v-if="session.need" :to="session.need.to" class="alert-chip">{{
-              session.need.headline
-            }}</NuxtLink>
-            <span v-else class="text-ink2">{{
-              isLate(session) ? 'should have begun' : 'nothing to settle'
-            }}</span>
-          </span>
-          <span class="flex flex-wrap gap-2">
-            <NuxtLink
-              :to="`/clients/${session.id}/log`"
+              <button
+                v-for="one in page.parts.value"
+                :key="one.id"
+                type="button"
+                class="control"
+                :class="{ 'control-strong': one.id === page.part.value?.id }"
+                :aria-pressed="one.id === page.part.value?.id"
+                @click="page.showPart(one.id)"
+              >
+                {{ one.name }} {{ one.sessions.length }}
+              </button>
+            </span>
+            <button
+              type="button"
               class="control"
-              :aria-label="`Log of ${session.name}`"
-              >Log</NuxtLink
+              :aria-pressed="byStation"
+              @click="byStation = !byStation"
             >
-            <NuxtLink
-              :to="`/clients/${session.id}/split`"
-              class="control"
-              :aria-label="`Board of ${session.name}`"
-              >Board</NuxtLink
-            >
-          </span>
-        </li>
-      </ol>
-      <FloorStations v-if="isKnown" :saved="floor.stations" @saved="loadFloor()" />
+              By station <KeyCap label="S" />
+            </button>
+          </p>
+        </div>
+        <div v-if="notices.length > 0" class="min-w-0 flex-1">
+          <h2 class="flex items-center gap-2 font-semibold">
+            {{ notices.length }} to look at
+            <button type="button" class="control" @click="ways.next()">
+              Next <KeyCap label="N" />
+            </button>
+          </h2>
+          <ul class="mt-1 max-h-[132px] overflow-y-auto" tabindex="0" aria-label="To look at">
+            <li v-for="notice in notices" :key="`${notice.session} ${notice.at} ${notice.words}`">
+              <button
+                type="button"
+                class="w-full text-left hover:underline"
+                @click="ways.choose(notice.session)"
+              >
+                {{ notice.clock }} <b>{{ nameOf(notice.session) }}</b> {{ notice.words }}
+              </button>
+            </li>
+          </ul>
+        </div>
+      </div>
+      <p role="status" class="min-h-6 font-semibold">{{ ways.said.value }}</p>
+      <p v-if="failed" role="alert" class="alert-chip mt-2">
+        The day could not be fetched.
+        <button type="button" class="underline" @click="refresh()">Try again</button>
+      </p>
+      <FloorLanes
+        v-if="scale && !byStation"
+        :lanes="lanes"
+        :scale="scale"
+        :now-left="nowLeft"
+        :ends="ends"
+        :chosen="ways.chosen.value"
+        @choose="ways.choose"
+      >
+        <FloorRemedies :notices="own" :ways="ways" />
+      </FloorLanes>
+      <FloorLanes v-else-if="scale" :lanes="stations" :scale="scale" :now-left="nowLeft" />
+      <p v-if="scale && byStation && stations.length === 0" class="text-ink2">
+        No stations are named yet: what is not named below is plenty.
+      </p>
+      <StudioFloor v-if="view" :saved="view" @saved="refresh()" />
     </main>
   </div>
 </template>
-
-<style scoped>
-.row {
-  display: grid;
-  grid-template-columns: 60px minmax(160px, 1fr) minmax(160px, 1fr) auto;
-  align-items: center;
-  gap: 4px 14px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-}
-@media (max-width: 767px) {
-  .row {
-    grid-template-columns: 52px minmax(0, 1fr);
-  }
-  .why,
-  .row > :last-child {
-    grid-column: 2;
-  }
-}
-</style>

@@ -1,69 +1,109 @@
+import { addDays, isPlainDate, plainDate } from '#core/base'
 import { useMounted, useNow } from '@vueuse/core'
 import { floorSumWords } from '#core/words'
 import { FloorView } from '#shared/contracts/floor'
-import { dayOf, rowClocks } from './floorClock'
-import { hourOf } from './floorLayout'
+import { dayOf, laneEnd, mostAtOnce, noticesOf } from './floorDay'
+import {
+  busiest,
+  clientLanes,
+  dayParts,
+  leftOf,
+  partOfView,
+  scaleOf,
+  stationLanes,
+} from './floorLanes'
 
 const MINUTE_MS = 60_000
-/** Units: hours. */
-const LATE_AFTER = 5 / 60
+const SECONDS = { hour: 3600, minute: 60 } as const
 
-const EMPTY: FloorView = { stations: {}, sessions: [] }
-
-/** Sessions of today that are still to be done, by the clock; those without an hour come last. */
+/** A day of the floor: who trains, on which clock, and what there is to look at. */
 export function useFloor() {
-  const store = useRosterStore()
   const today = useToday()
+  const route = useRoute()
+  const asked = computed(() => String(route.query.on ?? ''))
+  const on = computed(() => (isPlainDate(asked.value) ? plainDate(asked.value) : today.value))
+  const { ask } = useApi()
+  const failed = useState('floor-failed', () => false)
+  const fetched = useAsyncData(
+    'floor',
+    async () => {
+      const result = await ask(`/api/floor?on=${on.value}`, { answer: FloorView })
+      failed.value = !result.ok
+      return result.ok ? result.value : null
+    },
+    { watch: [on], deep: false },
+  )
+  const { data: view, refresh } = fetched
+  const day = computed(() => (view.value ? dayOf(view.value) : null))
+  const notices = computed(() => (view.value && day.value ? noticesOf(view.value, day.value) : []))
   const isLive = useMounted()
   const now = useNow({ interval: MINUTE_MS })
-  const sessions = computed(() =>
-    (store.view?.clients ?? [])
-      .flatMap(({ id, name, next, needs }) =>
-        next && next.on === today.value
-          ? [
-              {
-                id,
-                name,
-                start: next.start ?? 'any time',
-                what: next.name,
-                minutes: next.minutes,
-                need: needs[0] ?? null,
-              },
-            ]
-          : [],
-      )
-      .sort((a, b) => a.start.localeCompare(b.start)),
+  const parts = computed(() => (view.value && day.value ? dayParts(view.value, day.value) : []))
+  const wanted = ref('')
+  const part = computed(
+    () =>
+      parts.value.find(({ id }) => id === wanted.value) ??
+      (day.value ? busiest(parts.value, day.value) : undefined),
   )
-  type FloorRow = (typeof sessions.value)[number]
-  /** Known only in the browser, which has the coach's clock. */
-  function isLate({ start }: FloorRow): boolean {
-    const hour = now.value.getHours() + now.value.getMinutes() / 60
-    return isLive.value && hour > hourOf(start) + LATE_AFTER
-  }
-  const { ask } = useApi()
-  // Drawn on the server first: what it knew is there when the page wakes up.
-  const floor = useState<FloorView>('floor', () => EMPTY)
-  const isKnown = useState('floor-known', () => false)
-  async function loadFloor(): Promise<void> {
-    const result = await ask('/api/floor', { answer: FloorView })
-    isKnown.value = result.ok
-    if (result.ok) floor.value = result.value
-  }
-  const starts = computed(() =>
-    (store.view?.clients ?? []).flatMap(({ id, name, next }) =>
-      next?.on === today.value ? [{ id, name, start: next.start }] : [],
-    ),
+  /** What is shown: one part of the day. */
+  const shown = computed(() =>
+    view.value && part.value ? partOfView(view.value, part.value) : null,
   )
-  const day = computed(() => dayOf(starts.value, floor.value))
+  const scale = computed(() => (shown.value && day.value ? scaleOf(shown.value, day.value) : null))
+  /** Shows the part of the day a session is in. */
+  function showPartOf(session: string): void {
+    const found = parts.value.find(({ sessions }) => sessions.includes(session))
+    if (found) wanted.value = found.id
+  }
+  /** Where the present moment lies on the clock; null on another day, outside it, and on the server. */
+  const nowLeft = computed(() => {
+    if (!isLive.value || !scale.value || on.value !== today.value) return null
+    const at = now.value.getHours() * SECONDS.hour + now.value.getMinutes() * SECONDS.minute
+    const left = leftOf(at, scale.value)
+    return left >= 0 && left <= 100 ? left : null
+  })
+  const goTo = (to: string) =>
+    navigateTo({ path: '/floor', query: to === today.value ? {} : { on: to } }, { replace: true })
   return {
-    store,
     today,
-    sessions,
-    isLate,
-    floor,
-    isKnown,
-    loadFloor,
-    clocks: computed(() => rowClocks(starts.value, day.value)),
-    waiting: computed(() => floorSumWords(day.value.waits)),
+    on,
+    /** Once the day is there for the first drawing. */
+    ready: fetched,
+    view,
+    day,
+    failed,
+    refresh,
+    scale,
+    nowLeft,
+    notices,
+    waiting: computed(() => floorSumWords(day.value?.waits ?? [])),
+    most: computed(() => (view.value && day.value ? mostAtOnce(view.value, day.value) : 0)),
+    parts,
+    part,
+    shown,
+    showPart: (id: string) => (wanted.value = id),
+    showPartOf,
+    lanes: computed(() =>
+      shown.value && day.value && scale.value
+        ? clientLanes(shown.value, day.value, scale.value)
+        : [],
+    ),
+    stations: computed(() =>
+      view.value && day.value && scale.value
+        ? stationLanes(view.value, day.value, scale.value)
+        : [],
+    ),
+    ends: computed(
+      () =>
+        new Map(
+          view.value && day.value
+            ? view.value.sessions.map(one => [one.id, laneEnd(one, day.value!)])
+            : [],
+        ),
+    ),
+    goTo,
+    step: (days: number) => goTo(addDays(on.value, days)),
   }
 }
+
+export type FloorPage = ReturnType<typeof useFloor>

@@ -1,11 +1,16 @@
+export { clockOf, secondsOf, startOn } from './clock'
+export type { ClientStarts } from './clock'
+export { hoursOf, isClosedOn, MOST_CLOSED, MOST_COACHES } from './house'
+export type { FloorHours, House } from './house'
 export { floorDay } from './day'
 export type { FloorDay, FloorLack, FloorPart, FloorSession, FloorStretch, FloorWait } from './day'
 export { contentAfter, floorEdits, floorSessionOf, guestAfter } from './guests'
 export type { FloorChange, FloorGuest } from './guests'
 export { floorParts } from './parts'
 export type { SessionPart } from './parts'
-export { ALWAYS_OPEN, remediesFor } from './remedies'
-export type { BeforeAfter, FloorHours, FloorRemedy } from './remedies'
+export { remediesFor } from './remedies'
+export { remedyKey } from './remedyKey'
+export type { BeforeAfter, FloorRemedy } from './remedies'
 export { sumOfWaits, waitedBy } from './waits'
 export {
   MOST_STATIONS,

@@ -1,5 +1,6 @@
 import { type FloorDay, floorDay, type FloorSession } from './day'
 import { type FloorChange, type FloorGuest, floorSessionOf, guestAfter } from './guests'
+import { ALWAYS_OPEN, type FloorHours } from './house'
 import { type Cost, NO_COST, standInsAt, turnCost } from './remedyCosts'
 import type { StationKind, Stations } from './stations'
 import { sumOfWaits, waitedBy } from './waits'
@@ -25,13 +26,6 @@ export interface FloorRemedy {
   readonly cost: Cost
 }
 
-/** When the studio is open. Units: seconds of the day. */
-export interface FloorHours {
-  readonly opens: number
-  readonly closes: number
-}
-export const ALWAYS_OPEN: FloorHours = { opens: 0, closes: Infinity }
-
 const MINUTE = 60
 /** How far a start is moved from the usual one, and in what steps. */
 const SHIFT = { most: 30 * MINUTE, step: 5 * MINUTE } as const
@@ -40,7 +34,7 @@ const SHIFT = { most: 30 * MINUTE, step: 5 * MINUTE } as const
  * comes with less, any stand-in; and a part that cannot be done at all, as it is.
  */
 const WEIGHT = {
-  shift: 0.1,
+  shift: 0.25,
   turn: MINUTE,
   readiness: 10,
   standIn: 3 * MINUTE,
@@ -73,7 +67,7 @@ interface Offer {
  * What can be done so that somebody does not wait: one way of each kind at most, the best first.
  *
  * Shape:  three at most; figures are those of the day simulated with the change.
- * Edge:   none where nobody waits and nothing lacks, where nothing saves a minute, and none that touches a session that has begun.
+ * Edge:   none where nobody waits and nothing lacks, where nothing is worth what it costs, and none that touches a session that has begun.
  * Source: docs/methods.md#the-floor.
  */
 export function remediesFor(
@@ -207,7 +201,9 @@ function best(
     const cost = costOf(one.change)
     if (!cost) continue
     const less = cost.readiness ? cost.readiness.before - cost.readiness.after : 0
-    return { remedy: remedyOf(one, cost, scene), worth: one.worth - less * WEIGHT.readiness }
+    const worth = one.worth - less * WEIGHT.readiness
+    // What costs more than it brings is not said.
+    if (worth > 0) return { remedy: remedyOf(one, cost, scene), worth }
   }
   return null
 }

@@ -45,6 +45,28 @@ export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
     .orderBy(asc(datedSessions.pass), asc(datedSessions.day), asc(datedSessions.place))
 }
 
+/** A session the client has not begun is prescribed otherwise; false where it was begun or is gone. */
+export async function prescribeAnew(
+  db: Database,
+  coachId: CoachId,
+  id: string,
+  changed: Pick<SentRow, 'armSets' | 'setsPlanned' | 'prescribed' | 'sentAt'>,
+): Promise<boolean> {
+  const rows = await db
+    .update(datedSessions)
+    .set({ ...changed, openedAt: null })
+    .where(
+      and(
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.id, id),
+        isNull(datedSessions.startedAt),
+        isNull(datedSessions.finishedAt),
+      ),
+    )
+    .returning({ id: datedSessions.id })
+  return rows.length > 0
+}
+
 /** How many rotations of each block of a client have been sent, counted to the last one that was. */
 export async function sentPasses(
   db: Database,

@@ -1,6 +1,7 @@
-import type { ClientId, CoachId, ExerciseId, PlainDate } from '#core/base'
+import { type ClientId, type CoachId, type ExerciseId, groupedBy, type PlainDate } from '#core/base'
 import type { SessionTimes, TimedSession } from '#core/body/times'
-import { and, asc, desc, eq, gte, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
+import { among } from '../among'
 import type { Database } from '../database'
 import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
 
@@ -108,27 +109,48 @@ export async function doneSince(
 /** Sessions that say something of a client's minutes; more than these are no surer. */
 const MOST_TIMED = 24
 
-/** What the latest finished sessions of a client since a day say of her minutes. */
+/** What the latest finished sessions since a day say of the minutes of some clients. */
 export async function timedSessions(
   db: Database,
   coachId: CoachId,
-  clientId: ClientId,
+  ids: readonly ClientId[],
   since: PlainDate,
-): Promise<readonly TimedSession[]> {
-  const rows = await db
-    .select({ minutes: datedSessions.minutes, times: datedSessions.times })
+): Promise<ReadonlyMap<ClientId, readonly TimedSession[]>> {
+  if (ids.length === 0) return new Map()
+  const latest = db
+    .select({
+      clientId: datedSessions.clientId,
+      on: datedSessions.on,
+      minutes: datedSessions.minutes,
+      times: datedSessions.times,
+      nth: sql<number>`row_number() over (partition by ${datedSessions.clientId} order by ${datedSessions.on} desc)`.as(
+        'nth',
+      ),
+    })
     .from(datedSessions)
     .where(
       and(
         eq(datedSessions.coachId, coachId),
-        eq(datedSessions.clientId, clientId),
+        among(datedSessions.clientId, ids),
         gte(datedSessions.on, since),
         isNotNull(datedSessions.times),
       ),
     )
-    .orderBy(desc(datedSessions.on))
-    .limit(MOST_TIMED)
-  return rows.flatMap(({ minutes, times }) => (times ? [{ ...times, minutes }] : []))
+    .as('latest')
+  const rows = await db
+    .select({ clientId: latest.clientId, minutes: latest.minutes, times: latest.times })
+    .from(latest)
+    .where(lte(latest.nth, MOST_TIMED))
+    .orderBy(desc(latest.on))
+  const timed = rows.flatMap(({ clientId, minutes, times }) =>
+    times ? [{ clientId, session: { ...times, minutes } }] : [],
+  )
+  return new Map(
+    [...groupedBy(timed, ({ clientId }) => clientId)].map(([id, own]) => [
+      id,
+      own.map(({ session }) => session),
+    ]),
+  )
 }
 
 /** Keeps what a finished session says of the client's minutes. */

@@ -68,6 +68,7 @@ export function rosterLines(db: Database, coachId: CoachId, today: PlainDate) {
       laterUntil: clients.laterUntil,
       /** Usual starts by weekday, `1=17:30,3=06:30`. */
       starts: sql<string>`(select coalesce(string_agg((entry->>'weekday') || '=' || (entry->>'start'), ','), '') from jsonb_array_elements(${clients.profile}->'days') as entry)`,
+      agreed: clients.agreedStarts,
       blockId: blocks.id,
       version: blocks.version,
       /** The block that waits behind it, and whether any of it was sent. */

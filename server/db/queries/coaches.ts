@@ -1,6 +1,5 @@
 import type { CoachId } from '#core/base'
 import type { Gear } from '#core/plan/estimate'
-import type { Stations } from '#core/follow/floor'
 import { GearContract } from '#shared/contracts/gear'
 import { and, count, eq, gt, lt, ne } from 'drizzle-orm'
 import type { Database } from '../database'
@@ -131,23 +130,6 @@ export async function gearOf(db: Database, coachId: CoachId): Promise<Gear> {
 
 export async function setGear(db: Database, coachId: CoachId, gear: Gear): Promise<void> {
   await db.update(coaches).set({ gear }).where(eq(coaches.id, coachId))
-}
-
-/** How many stations the studio has of each kind. */
-export async function stationsOf(db: Database, coachId: CoachId): Promise<Stations> {
-  const [row] = await db
-    .select({ stations: coaches.stations })
-    .from(coaches)
-    .where(eq(coaches.id, coachId))
-  return row?.stations ?? {}
-}
-
-export async function setStations(
-  db: Database,
-  coachId: CoachId,
-  stations: Stations,
-): Promise<void> {
-  await db.update(coaches).set({ stations }).where(eq(coaches.id, coachId))
 }
 
 /** A coach's name, studio and way of writing. */

@@ -1,4 +1,4 @@
-import type { Stations } from '#core/follow/floor'
+import type { House, Stations } from '#core/follow/floor'
 import type { Gear } from '#core/plan/estimate'
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
@@ -39,6 +39,8 @@ export interface NewCoach {
   readonly gear?: Gear
   /** How many stations there are; what is not named is plenty. */
   readonly stations?: Stations
+  /** Its hours, who helps, and closed days. */
+  readonly house?: House
   /** A studio to look around in, that goes after a day. */
   readonly isDemo?: boolean
 }

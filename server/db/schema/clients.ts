@@ -39,6 +39,11 @@ export const clients = pgTable(
     /** The coach's marks on the roster: first in its section, and out of sight until a day. */
     isFlagged: boolean('is_flagged').notNull().default(false),
     laterUntil: date('later_until', { mode: 'string' }).$type<PlainDate>(),
+    /** When she comes on single dates, where that was agreed otherwise than usual. */
+    agreedStarts: jsonb('agreed_starts')
+      .$type<Readonly<Partial<Record<PlainDate, string>>>>()
+      .notNull()
+      .default({}),
     archivedAt: timestamp('archived_at', { withTimezone: true }),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },

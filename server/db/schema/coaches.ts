@@ -1,4 +1,4 @@
-import type { Stations } from '#core/follow/floor'
+import type { House, Stations } from '#core/follow/floor'
 import type { Retention } from '#shared/contracts/retention'
 import type { CoachId } from '#core/base'
 import type { Gear } from '#core/plan/estimate'
@@ -27,6 +27,8 @@ export const coaches = pgTable('coaches', {
   writing: jsonb('writing').$type<Partial<Writing>>().notNull().default({}),
   /** How many stations there are of each kind; left out, plenty. */
   stations: jsonb('stations').$type<Stations>().notNull().default({}),
+  /** Its hours, who helps on the floor, and closed days. */
+  house: jsonb('house').$type<House>().notNull().default({}),
   /** What is erased by itself, and when that was last changed; left out, everything is kept. */
   retention: jsonb('retention').$type<Partial<Retention>>().notNull().default({}),
   retentionSince: timestamp('retention_since', { withTimezone: true }),

@@ -1,0 +1,31 @@
+import { isoWeekday, type PlainDate } from '../../base'
+
+const SECONDS = { hour: 3600, minute: 60, day: 86_400 } as const
+
+/** Seconds of the day of a clock such as `17:30`. */
+export const secondsOf = (clock: string): number =>
+  Number(clock.slice(0, 2)) * SECONDS.hour + Number(clock.slice(3, 5)) * SECONDS.minute
+
+/** A moment of the day as a clock shows it, to the minute: `18:16`; past midnight it begins anew. */
+export function clockOf(seconds: number): string {
+  const minutes = Math.round(seconds / SECONDS.minute) % (SECONDS.day / SECONDS.minute)
+  const two = (part: number) => String(part).padStart(2, '0')
+  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`
+}
+
+/** When a client comes: as the profile has it by weekday, Monday 1, and as agreed for single dates. Clocks such as `17:30`. */
+export interface ClientStarts {
+  readonly usual: ReadonlyMap<number, string>
+  readonly agreed: Readonly<Partial<Record<PlainDate, string>>>
+}
+/** Where nothing was ever said. */
+const SOME_START = '17:30'
+
+/** When a client begins on a date, and when it would be if nothing had been agreed. */
+export function startOn(
+  { usual, agreed }: ClientStarts,
+  on: PlainDate,
+): { readonly start: string; readonly usual: string } {
+  const own = usual.get(isoWeekday(on)) ?? [...usual.values()][0] ?? SOME_START
+  return { start: agreed[on] ?? own, usual: own }
+}

@@ -1,0 +1,13 @@
+import type { FloorChange } from './guests'
+
+/** Names a change, so that it can be found again among those offered later. */
+export function remedyKey(change: FloorChange): string {
+  switch (change.kind) {
+    case 'start':
+      return `start ${change.session} ${change.start}`
+    case 'turn':
+      return `turn ${change.session} ${change.slot} ${change.before}`
+    case 'stand_in':
+      return `stand_in ${change.session} ${change.slot} ${change.exercise}`
+  }
+}

@@ -1,0 +1,171 @@
+import { addDays, type BlockId, type ClientId, groupedBy, type PlainDate } from '#core/base'
+import { learnedTimes } from '#core/body/times'
+import { type BlockSession, expandedBlock } from '#core/design/progress'
+import { type FloorGuest, type House, secondsOf, startOn, type Stations } from '#core/follow/floor'
+import { passDates, type PlanDocument } from '#core/plan/block'
+import { contextWith, type PlanContext } from '#core/plan/method'
+import { SECOND_SESSION_HOURS } from '#core/plan/rotation'
+import { type Session, sessionInTurn } from '#core/plan/session'
+import { currentTime } from '../clock'
+import { database } from '../db/database'
+import { sessionDocument } from '../db/documents'
+import { plansOf, rosterLines } from '../db/queries/clients'
+import { timedSessions } from '../db/queries/clientLog'
+import { datedInBlocks, floorOf } from '../db/queries/floor'
+import { allClearances, allPainReports } from '../db/queries/health'
+import { DONE_DAYS, sameFacts } from './clients'
+import { withPain } from './pain'
+import { startsIn } from './roster'
+import type { RosterLine } from './rosterMemory'
+import type { Coach } from './signIn'
+import { followedMethod, studioSettings, withStudioGear } from './studioSettings'
+
+/** Somebody's session on a date, and where it comes from. */
+export interface FloorPerson {
+  readonly client: ClientId
+  readonly name: string
+  readonly what: string
+  readonly minuteLimit: number | null
+  readonly guest: FloorGuest
+  readonly block: BlockId
+  readonly version: number
+  readonly pass: number
+  /** The date the rotation has it on, which is not `on` where it was moved. */
+  readonly planned: PlainDate
+  /** The session on the client's sheet; null while it was not sent. */
+  readonly sent: string | null
+}
+export interface Floor {
+  readonly stations: Stations
+  readonly house: House
+  readonly people: readonly FloorPerson[]
+}
+
+type DatedRow = Awaited<ReturnType<typeof datedInBlocks>>[number]
+type PlanRow = Awaited<ReturnType<typeof plansOf>>[number]
+
+/** A session as it falls on the date: of the plan, or as it was sent. */
+type OnDate = Pick<BlockSession, 'pass' | 'day' | 'place' | 'name'> & {
+  readonly content: Session
+  readonly minuteLimit: number | null
+  readonly sent: DatedRow | null
+}
+
+/** Whether anything of a plan may fall on a date: what can be moved there is looked at, too. */
+function mayFallOn(plan: PlanDocument, on: PlainDate): boolean {
+  const isMovedThere = plan.block?.exceptions?.some(
+    exception => exception.kind === 'moved' && exception.on === on,
+  )
+  return isMovedThere === true || passDates(plan).some(dates => dates.includes(on))
+}
+
+/** What is done on a date by a plan: what was sent as it was sent, the rest as the plan has it. */
+function sessionsOn(
+  { plan }: PlanRow,
+  rows: readonly DatedRow[],
+  context: PlanContext,
+  on: PlainDate,
+): readonly OnDate[] {
+  const limitOf = (day: number) => plan.rotation.days[day]?.minuteLimit ?? null
+  const sent = rows
+    .filter(row => row.on === on && !row.isDone && !row.isLetGo)
+    .map(row => ({
+      ...row,
+      content: sessionInTurn(sessionDocument(row.content), Math.max(0, row.pass)),
+      minuteLimit: limitOf(row.day),
+      sent: row,
+    }))
+  const isSent = (one: Pick<BlockSession, 'pass' | 'day' | 'place'>) =>
+    rows.some(({ pass, day, place }) => pass === one.pass && day === one.day && place === one.place)
+  const planned = mayFallOn(plan, on)
+    ? expandedBlock(plan, context).passes.flatMap(({ sessions }) =>
+        sessions.filter(session => session.on === on && !session.isSkipped && !isSent(session)),
+      )
+    : []
+  return [
+    ...sent,
+    ...planned.map(session => ({
+      ...session,
+      minuteLimit: session.minuteLimit ?? null,
+      sent: null,
+    })),
+  ]
+}
+
+function personOf(
+  line: RosterLine,
+  { plan, context }: { readonly plan: PlanDocument; readonly context: PlanContext },
+  { pass, day, place, name, content, minuteLimit, sent }: OnDate,
+  on: PlainDate,
+): FloorPerson | null {
+  const { id: client, blockId, version } = line
+  if (blockId === null || version === null || content.groupings.length === 0) return null
+  const { start, usual } = startOn(startsIn(line), on)
+  const later = place * SECOND_SESSION_HOURS * secondsOf('01:00')
+  return {
+    client,
+    name: line.name,
+    what: name,
+    minuteLimit,
+    block: blockId,
+    version,
+    pass,
+    planned: passDates(plan)[pass]?.[day] ?? on,
+    sent: sent?.id ?? null,
+    guest: {
+      id: `${client}.${place}`,
+      start: secondsOf(start) + later,
+      usual: secondsOf(usual) + later,
+      content,
+      plan,
+      day,
+      place,
+      context,
+      isBegun: sent?.isBegun ?? false,
+    },
+  }
+}
+
+/** Everybody who has a session on a date that is not done yet, in the order of their starts, and what there is to do it on. */
+export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate): Promise<Floor> {
+  const db = database()
+  const [lines, settings, floor, reports, clearances] = await Promise.all([
+    rosterLines(db, coach.id, on),
+    studioSettings(db, coach.id),
+    floorOf(db, coach.id),
+    allPainReports(db, coach.id),
+    allClearances(db, coach.id),
+  ])
+  const ids = lines.map(({ id }) => id)
+  const blocks = lines.flatMap(({ blockId }) => blockId ?? [])
+  const [plans, dated, timed] = await Promise.all([
+    plansOf(db, coach.id, ids, on),
+    datedInBlocks(db, coach.id, blocks, on),
+    timedSessions(db, coach.id, ids, addDays(today, -DONE_DAYS)),
+  ])
+  const planOf = new Map(plans.map(row => [row.id, row]))
+  const rowsOf = groupedBy(dated, ({ clientId }) => clientId)
+  const painOf = groupedBy(reports, ({ clientId }) => clientId)
+  const clearedOf = groupedBy(clearances, ({ clientId }) => clientId)
+  const people = lines.flatMap(line => {
+    const row = planOf.get(line.id)
+    const rows = rowsOf.get(line.id) ?? []
+    if (!row || (!mayFallOn(row.plan, on) && !rows.some(one => one.on === on))) return []
+    const times = learnedTimes(timed.get(line.id) ?? [])
+    const facts = withPain(
+      withStudioGear(row.facts, settings),
+      painOf.get(line.id) ?? [],
+      clearedOf.get(line.id) ?? [],
+      currentTime(),
+    )
+    const context = contextWith(
+      followedMethod(settings, line.method).method,
+      sameFacts({ ...facts, ...(times && { times }) }),
+      settings.catalogue,
+    )
+    return sessionsOn(row, rows, context, on).flatMap(
+      session => personOf(line, { plan: row.plan, context }, session, on) ?? [],
+    )
+  })
+  return { ...floor, people: people.sort((a, b) => a.guest.start - b.guest.start) }
+}

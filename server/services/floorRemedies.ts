@@ -1,0 +1,284 @@
+import { randomUUID } from 'node:crypto'
+import { failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
+import { datedSession } from '#core/design/progress'
+import {
+  clockOf,
+  contentAfter,
+  floorEdits,
+  type FloorChange,
+  type FloorRemedy,
+  hoursOf,
+  remediesFor,
+  remedyKey,
+  secondsOf,
+} from '#core/follow/floor'
+import { SECOND_SESSION_HOURS } from '#core/plan/rotation'
+import {
+  applyEdits,
+  findSlot,
+  type PlanDocument,
+  type PlanEdit,
+  withOneOff,
+} from '#core/plan/block'
+import { requireExercise } from '#core/plan/catalogue'
+import { forAnotherExercise } from '#core/plan/scheme'
+import { sessionSlots } from '#core/plan/session'
+import { capitalised, formatDay, remedyLines, remedyTitle, startMessage } from '#core/words'
+import type {
+  FloorStartBody,
+  RemediesView,
+  TakenRemedy,
+  TakeRemedyBody,
+} from '#shared/contracts/floor'
+import type { Problem } from '#shared/contracts/problem'
+import type { z } from 'zod'
+import { currentTime } from '../clock'
+import { database } from '../db/database'
+import { prescribeAnew } from '../db/queries/blockSessions'
+import { agreeStart } from '../db/queries/floor'
+import { insertMessage } from '../db/queries/messages'
+import { profileOf } from '../db/queries/profiles'
+import { type Floor, type FloorPerson, floorPeople } from './floorPeople'
+import { saveProfile } from './profiles'
+import { savePlan } from './savePlan'
+import type { Coach } from './signIn'
+
+type Asked = { readonly on: PlainDate; readonly session: string }
+
+const SECOND_SESSION_SECONDS = SECOND_SESSION_HOURS * 3600
+const firstName = (name: string) => name.split(' ')[0] ?? name
+
+const NO_SESSION: Problem = { kind: 'not-found', what: 'session' }
+const isThere = ({ people }: Floor, session: string) =>
+  people.some(({ guest }) => guest.id === session)
+
+/** What remedies are told with: first names, and what is done at a place. */
+function namesIn({ people }: Floor) {
+  const of = (session: string) => people.find(({ guest }) => guest.id === session)
+  const nameOfExercise = (exercise: string) => {
+    const catalogue = people[0]?.guest.context.catalogue
+    return catalogue ? requireExercise(catalogue, exercise).name : exercise
+  }
+  return {
+    nameOf: (session: string) => firstName(of(session)?.name ?? ''),
+    exerciseOf: (session: string, slot: string) => {
+      const content = of(session)?.guest.content
+      const held = content && sessionSlots(content).find(({ id }) => id === slot)
+      return held ? nameOfExercise(held.exercise) : ''
+    },
+    nameOfExercise,
+  }
+}
+
+/** What a draft holds is laid out anew whenever it is read: only its start can be agreed. */
+const isDraft = ({ people }: Floor, { change }: FloorRemedy): boolean =>
+  change.kind !== 'start' &&
+  people.find(({ guest }) => guest.id === change.session)?.guest.plan.draft !== undefined
+
+async function offered(coach: Coach, { on, session }: Asked, today: PlainDate) {
+  const floor = await floorPeople(coach, on, today)
+  const guests = floor.people.map(({ guest }) => guest)
+  const found = remediesFor(session, guests, floor.stations, hoursOf(floor.house))
+  return { floor, remedies: found.filter(remedy => !isDraft(floor, remedy)) }
+}
+
+/** Ways out of a wait, the best first; none for what is over. */
+export async function remedies(
+  coach: Coach,
+  asked: Asked,
+  today: PlainDate,
+): Promise<Result<z.input<typeof RemediesView>, Problem>> {
+  const { floor, remedies: found } = await offered(coach, asked, today)
+  if (!isThere(floor, asked.session)) return failure(NO_SESSION)
+  if (asked.on < today) return success({ remedies: [] })
+  const names = namesIn(floor)
+  return success({
+    remedies: found.map(remedy => ({
+      key: remedyKey(remedy.change),
+      kind: remedy.change.kind,
+      title: remedyTitle(remedy, names),
+      lines: [...remedyLines(remedy, names)],
+      canStay: alwaysEdits(floor, remedy.change) !== null,
+    })),
+  })
+}
+
+/** What makes a change hold from now on in the plan; null where the plan has something else at the place than the day has. */
+function alwaysEdits({ people }: Floor, change: FloorChange): readonly PlanEdit[] | null {
+  if (change.kind === 'start') return []
+  const person = people.find(({ guest }) => guest.id === change.session)
+  if (!person) return null
+  const { plan, content } = person.guest
+  const planned = findSlot(plan, change.slot)?.slot
+  const onDay = sessionSlots(content).find(({ id }) => id === change.slot)
+  if (!planned || planned.exercise !== onDay?.exercise) return null
+  // The plan keeps its own sets: the day's may be those of an easier week.
+  return floorEdits(change).map(edit =>
+    edit.kind === 'set_scheme' ? { ...edit, scheme: forAnotherExercise(planned.scheme) } : edit,
+  )
+}
+
+const gone: Problem = {
+  kind: 'invalid',
+  errors: [
+    {
+      pointer: '/key',
+      kind: 'custom',
+      detail:
+        'The day has changed since, so this way out is no longer there. Look at the new ones.',
+    },
+  ],
+}
+
+/** Takes a way out as it was offered; what the day has become since is looked at anew. */
+export async function takeRemedy(
+  coach: Coach,
+  { key, isAlways, ...asked }: z.output<typeof TakeRemedyBody>,
+  today: PlainDate,
+): Promise<Result<z.input<typeof TakenRemedy>, Problem>> {
+  const { floor, remedies: found } = await offered(coach, asked, today)
+  if (!isThere(floor, asked.session)) return failure(NO_SESSION)
+  if (asked.on < today) return failure(gone)
+  const remedy = found.find(({ change }) => remedyKey(change) === key)
+  const person = floor.people.find(({ guest }) => guest.id === remedy?.change.session)
+  if (!remedy || !person) return failure(gone)
+  const { change } = remedy
+  const taken =
+    change.kind === 'start'
+      ? await startOtherwise(coach, person, { ...asked, start: change.start, isAlways, today })
+      : await doneOtherwise(coach, { person, floor, change }, { ...asked, isAlways, today })
+  if (!taken.ok) return taken
+  const did = remedyTitle(remedy, namesIn(floor))
+  return success({
+    did: `${did}, ${isAlways ? 'from now on' : `on ${formatDay(asked.on)}`}.`,
+  })
+}
+
+/** Moves a start for the day by hand. */
+export async function moveStart(
+  coach: Coach,
+  { on, session, start }: z.output<typeof FloorStartBody>,
+  today: PlainDate,
+): Promise<Result<z.input<typeof TakenRemedy>, Problem>> {
+  const { people } = await floorPeople(coach, on, today)
+  const person = people.find(({ guest }) => guest.id === session)
+  if (!person) return failure(NO_SESSION)
+  if (person.guest.isBegun || on < today) return failure(gone)
+  const at = secondsOf(start)
+  const moved = await startOtherwise(coach, person, { on, start: at, isAlways: false, today })
+  if (!moved.ok) return moved
+  return success({
+    did: `${firstName(person.name)} starts at ${start}, on ${formatDay(on)}.`,
+  })
+}
+
+/** The client comes at another time, and is told. */
+async function startOtherwise(
+  coach: Coach,
+  { client, guest }: FloorPerson,
+  {
+    on,
+    start,
+    isAlways,
+    today,
+  }: {
+    readonly on: PlainDate
+    readonly start: number
+    readonly isAlways: boolean
+    readonly today: PlainDate
+  },
+): Promise<Result<unknown, Problem>> {
+  // A second session of a day follows the first at its distance.
+  const own = clockOf(start - guest.usual + usualOf(guest))
+  const saved = isAlways ? await usuallyAt(coach, client, on, own) : success({})
+  if (!saved.ok) return saved
+  await agreeStart(database(), coach.id, client, { on, today, start: isAlways ? null : own })
+  await insertMessage(database(), {
+    coachId: coach.id,
+    id: randomUUID(),
+    clientId: client,
+    kind: 'own',
+    text: capitalised(startMessage(formatDay(on), clockOf(start))),
+    writtenAt: currentTime(),
+  })
+  return success({})
+}
+
+/** When the first session of the day usually begins. */
+const usualOf = ({ usual, place }: FloorPerson['guest']) => usual - place * SECOND_SESSION_SECONDS
+
+/** The profile has another start for a weekday from now on. */
+async function usuallyAt(
+  coach: Coach,
+  client: FloorPerson['client'],
+  on: PlainDate,
+  start: string,
+): Promise<Result<unknown, Problem>> {
+  const found = await profileOf(database(), coach.id, client)
+  if (!found) return failure({ kind: 'not-found', what: 'client' })
+  const weekday = isoWeekday(on)
+  const days = found.profile.days.map(day => (day.weekday === weekday ? { ...day, start } : day))
+  return saveProfile(coach, client, { ...found.profile, days })
+}
+
+interface Otherwise {
+  readonly person: FloorPerson
+  readonly floor: Floor
+  readonly change: FloorChange
+}
+
+/** The plan after a change: of a single date, or from now on. */
+function planAfter({ person, floor, change }: Otherwise, isAlways: boolean): PlanDocument | null {
+  const { guest, planned } = person
+  const content = contentAfter(guest, change)
+  if (!isAlways) {
+    const session = guest.plan.rotation.days[guest.day]?.sessions[guest.place]
+    return session
+      ? withOneOff(guest.plan, {
+          on: planned,
+          session: session.id,
+          reason: change.kind === 'stand_in' ? 'swap' : 'other',
+          content,
+        })
+      : null
+  }
+  const edits = alwaysEdits(floor, change)
+  const edited = edits && applyEdits(guest.plan, edits, randomUUID)
+  return edited?.ok ? edited.value : null
+}
+
+/** The session is done otherwise; what the client has of it already is sent anew. */
+async function doneOtherwise(
+  coach: Coach,
+  otherwise: Otherwise,
+  { isAlways, today }: { readonly isAlways: boolean; readonly today: PlainDate },
+): Promise<Result<unknown, Problem>> {
+  const { person, change } = otherwise
+  const { guest, block, version, sent } = person
+  const plan = planAfter(otherwise, isAlways)
+  if (!plan) return failure(gone)
+  const saved = await savePlan(coach, { blockId: block, version, plan }, today)
+  if (!saved.ok || !sent) return saved
+  const { armSets, setsPlanned, session } = datedSession(
+    {
+      pass: person.pass,
+      day: guest.day,
+      place: guest.place,
+      on: person.planned,
+      role: 'open',
+      name: person.what,
+      content: contentAfter(guest, change),
+      isSkipped: false,
+      isMoved: false,
+      isOwn: true,
+    },
+    guest.context,
+  )
+  const isThere = await prescribeAnew(database(), coach.id, sent, {
+    armSets,
+    setsPlanned,
+    prescribed: session,
+    sentAt: currentTime(),
+  })
+  return isThere ? success({}) : failure(gone)
+}
