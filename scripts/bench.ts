@@ -18,6 +18,7 @@ import { honestyTables } from './bench/honesty'
 import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
 import { proposedTurns } from '#core/design/turns'
+import { benchFloor } from './bench/floor'
 import { benchScale } from './bench/scale'
 import { seasonBench } from './bench/season'
 import { studioTable } from './bench/studio'
@@ -143,6 +144,12 @@ if (wanted === 'decisions') {
 // Not about time: how often the program is right. Its tables stand in docs/methods.md.
 if (wanted === 'honesty') {
   console.log(honestyTables())
+  process.exit(0)
+}
+
+// The floor's clock and its ways out, timed and told by quality.
+if (wanted === 'floor') {
+  await benchFloor()
   process.exit(0)
 }
 

@@ -25,7 +25,7 @@ const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
   archive: 'max-md:hidden',
 }
 /** Pages on which the studio's own things are changed; a client's pages have the client's history. */
-const UNDONE: readonly (StudioWayId | null)[] = ['exercises', 'methods', 'account']
+const UNDONE: readonly (StudioWayId | null)[] = ['exercises', 'methods', 'account', 'floor']
 const isUndone = UNDONE.includes(here)
 const changes = useChangesStore()
 if (isUndone) {

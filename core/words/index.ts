@@ -202,5 +202,7 @@ export {
   remedyTitle,
   startMessage,
 } from './floor'
+export { firstName, floorNames, floorNotices } from './floorNotices'
+export type { FloorNotice } from './floorNotices'
 export { houseText, readHouse } from './house'
 export type { HouseField, TypedHouse } from './house'

@@ -1,4 +1,25 @@
-import { expect, signIn, test } from '../support/test'
+import type { Page } from '@playwright/test'
+import { addDays } from '#core/base'
+import { dayOn, sumOfWaits } from '#core/follow/floor'
+import { formatDay } from '#core/words'
+import { FloorView } from '#shared/contracts/floor'
+import { serverToday } from '../../server/clock'
+import { alive, boardIsLive, expect, signIn, test } from '../support/test'
+
+const SCARCE = 'cable 1, bench 1, rack 1, preacher 1, dip bars 1, pull-up bar 1'
+
+async function seen(page: Page, on: string): Promise<FloorView> {
+  return FloorView.parse(await (await page.request.get(`/api/floor?on=${on}`)).json())
+}
+/** The day of the coming week on which most is waited. */
+async function busyDay(page: Page): Promise<FloorView> {
+  const days = await Promise.all(
+    Array.from({ length: 7 }, (_, at) => seen(page, addDays(serverToday(), at))),
+  )
+  const [busiest] = days.sort((a, b) => sumOfWaits(dayOn(b)) - sumOfWaits(dayOn(a)))
+  if (!busiest || sumOfWaits(dayOn(busiest)) === 0) throw new Error('nobody waits in a whole week')
+  return busiest
+}
 
 test('the floor says who waits for what once the stations are named, and says so when a line is not read', async ({
   page,
@@ -6,9 +27,9 @@ test('the floor says who waits for what once the stations are named, and says so
 }) => {
   await signIn(page, studio)
   await page.goto('/floor')
-  const stations = page.getByLabel('Stations of the studio')
-  const save = page.getByRole('button', { name: 'Save the stations' })
-  await expect(page.getByText(/ends about \d\d:\d\d/).first()).toBeVisible()
+  await alive(page)
+  const stations = page.getByLabel('Stations')
+  const save = page.getByRole('button', { name: 'Save the studio' })
   // What is not named is plenty.
   await expect(page.getByText(/of waiting/)).toHaveCount(0)
   await stations.fill('sauna 1')
@@ -16,11 +37,64 @@ test('the floor says who waits for what once the stations are named, and says so
   await save.click()
   await stations.fill('rack 0, racks 1')
   await expect(page.getByText(/“racks 1” is there twice/)).toBeVisible()
-  await stations.fill('cable 1, bench 1, rack 1, preacher 1, dip bars 1, pull-up bar 1')
+  await stations.fill(SCARCE)
+  await page.getByLabel('Opens').fill('noon')
+  await expect(page.getByText(/“noon” is no time/)).toBeVisible()
+  await page.getByLabel('Opens').fill('6')
+  await page.getByLabel('Closes').fill('21:30')
   await save.click()
   await expect(page.getByText('Saved.')).toBeVisible()
   await page.reload()
   await expect(stations).toHaveValue(
     'cable tower 1, preacher bench 1, bench 1, rack 1, dip bars 1, pull-up bar 1',
   )
+  await expect(page.getByLabel('Opens')).toHaveValue('06:00')
+})
+
+test('a wait is told on the board, led to on the floor, ended with one key and taken back with one', async ({
+  page,
+  studio,
+}) => {
+  test.slow()
+  await signIn(page, studio)
+  await page.request.put('/api/account/studio', {
+    data: { stations: { cable: 1, bench: 1, rack: 1, preacher_bench: 1 }, house: {} },
+  })
+  const busy = await busyDay(page)
+  const wait = dayOn(busy).waits.reduce((a, b) => (b.seconds > a.seconds ? b : a))
+  const waiting = busy.sessions.find(({ id }) => id === wait.session)!
+  await page.goto(`/clients/${waiting.client}/split`)
+  await boardIsLive(page)
+  await page
+    .getByRole('list', { name: 'On the floor' })
+    .getByRole('link', { name: new RegExp(`^${formatDay(busy.on)} .*waits about`) })
+    .first()
+    .click()
+  await expect(page).toHaveURL(new RegExp(`/floor\\?on=${busy.on}`))
+  const lane = page.locator(`[data-lane="${waiting.id}"]`)
+  const first = lane.getByRole('listitem').first().getByRole('button')
+  await expect(first).toBeVisible()
+  const [title = ''] = (await first.innerText()).split('\n')
+  await page.keyboard.press('1')
+  await expect(page.getByRole('status').filter({ hasText: 'Z takes it back.' })).toContainText(
+    title.trim().slice(0, 20),
+  )
+  const after = await seen(page, busy.on)
+  expect(sumOfWaits(dayOn(after))).toBeLessThan(sumOfWaits(dayOn(busy)))
+  await page.keyboard.press('z')
+  await expect(page.getByText(/^Undone: way out of a wait/)).toBeVisible()
+  expect(await seen(page, busy.on)).toEqual(busy)
+
+  // By hand, and lanes the other way.
+  await page.goto(`/floor?on=${busy.on}&session=${waiting.id}`)
+  await alive(page)
+  await expect(lane.getByRole('button', { pressed: true }).first()).toBeVisible()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByRole('status').filter({ hasText: 'starts at' })).toBeVisible()
+  const moved = (await seen(page, busy.on)).sessions.find(({ id }) => id === waiting.id)!
+  expect(moved.start).not.toBe(waiting.start)
+  expect(moved.usual).toBe(waiting.start)
+  await expect(lane).toContainText(`usually ${waiting.start}`)
+  await page.keyboard.press('s')
+  await expect(page.getByText('1 there').first()).toBeVisible()
 })

@@ -1,6 +1,7 @@
 import type { BlockId, ClientId, PlainDate, Result } from '#core/base'
 import { success } from '#core/base'
 import { blockLoadSessions, loadsAhead } from '#core/design/loads'
+import type { ClientStarts } from '#core/follow/floor'
 import { blockVerdict } from '#core/design/progress'
 import { effortRows, loadRows, logRows, planRows, volumeRows } from '#core/exchange/exports'
 import type { ExportParams } from '#shared/contracts/block'
@@ -40,11 +41,14 @@ function fileName(clientName: string, title: string, ending: string): string {
   }.${ending}`
 }
 
-/** When a client begins, by weekday, as the profile has it. */
-async function startsOf(coach: Coach, client: ClientId): Promise<ReadonlyMap<number, string>> {
+/** When a client begins: by weekday, as the profile has it, and as agreed for single dates. */
+async function startsOf(coach: Coach, client: ClientId): Promise<ClientStarts> {
   const held = await profileOf(database(), coach.id, client)
   const { days } = ProfileContract.parse(held?.profile)
-  return new Map(days.map(({ weekday, start }) => [weekday, start]))
+  return {
+    usual: new Map(days.map(({ weekday, start }) => [weekday, start])),
+    agreed: held?.agreed ?? {},
+  }
 }
 
 /** Plan by day, sets by muscle, effort, loads by rotation and the log: the figures that the screens show. */

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { eq, sql } from 'drizzle-orm'
 import { addDays, isoWeekday } from '#core/base'
 import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
+import { floorNotices } from '#core/words'
 import { sessionSlots } from '#core/plan/session'
 import { FloorView } from '#shared/contracts/floor'
 import { database } from '../db/database'
@@ -19,6 +20,7 @@ import { send } from './blocks'
 import { lastChanges, recorded, redoChange, undoChange } from './changes'
 import { client } from './clients'
 import { floor, saveStudio } from './floor'
+import { floorAhead } from './floorAhead'
 import { floorPeople } from './floorPeople'
 import { moveStart, remedies, takeRemedy } from './floorRemedies'
 import { clientOutbox } from './outbox'
@@ -134,6 +136,28 @@ describe('the floor of a day', () => {
     await turnedBack(studio)
     expect(await seen(studio)).toMatchObject({ stations: {}, house: {} })
   })
+})
+
+test('the board tells of the coming days what the floor shows of them, and of nobody else', async () => {
+  const studio = await busyStudio()
+  const { coach, today } = studio
+  for (const { id } of studio.clients) {
+    const { ahead } = valueOf(await floorAhead(coach, id, today))
+    for (let day = 0; day < 7; day++) {
+      const on = addDays(today, day)
+      const view = await seen(studio, on)
+      const own = view.sessions.filter(one => one.client === id).map(one => one.id)
+      const told = floorNotices(view, dayOf(view)).filter(({ session }) => own.includes(session))
+      expect(ahead.filter(line => line.on === on).map(({ words }) => words)).toEqual(
+        told.map(({ words }) => expect.stringContaining(words)),
+      )
+    }
+  }
+  const { client: waiting, id } = longestWait(await seen(studio))
+  const [first] = valueOf(await floorAhead(coach, waiting, today)).ahead
+  expect(first).toMatchObject({ on: today, session: id })
+  expect(first?.words).toMatch(/^Thu 2 Apr 17:30: waits about \d+ min for /)
+  expect(problemOf(await floorAhead(await stranger(), waiting, today)).kind).toBe('not-found')
 })
 
 describe('ways out of a wait', () => {

@@ -35,14 +35,19 @@ const sessionView = ({ client, name, what, minuteLimit, guest }: FloorPerson) =>
   parts: partsOf(guest.content, guest.context),
 })
 
+/** A day of the floor, as one function of everybody's plans. */
+export async function floorDayView(coach: Coach, on: PlainDate, today: PlainDate) {
+  const { people, stations, house } = await floorPeople(coach, on, today)
+  return { on, stations, house, sessions: people.map(sessionView) }
+}
+
 /** What everybody who trains on a date does, part by part, and what there is to do it on. */
 export async function floor(
   coach: Coach,
   on: PlainDate,
   today: PlainDate,
 ): Promise<Result<z.input<typeof FloorView>, Problem>> {
-  const { people, stations, house } = await floorPeople(coach, on, today)
-  return success({ on, stations, house, sessions: people.map(sessionView) })
+  return success(await floorDayView(coach, on, today))
 }
 
 /** Saves how many stations there are, the hours, who helps, and closed days. */

@@ -1,9 +1,9 @@
 import { addDays, type BlockId, type ClientId, groupedBy, type PlainDate } from '#core/base'
-import { learnedTimes } from '#core/body/times'
+import { learnedTimes, type TimedSession } from '#core/body/times'
 import { type BlockSession, expandedBlock } from '#core/design/progress'
 import { type FloorGuest, type House, secondsOf, startOn, type Stations } from '#core/follow/floor'
 import { passDates, type PlanDocument } from '#core/plan/block'
-import { contextWith, type PlanContext } from '#core/plan/method'
+import { type ClientFacts, contextWith, type PlanContext } from '#core/plan/method'
 import { SECOND_SESSION_HOURS } from '#core/plan/rotation'
 import { type Session, sessionInTurn } from '#core/plan/session'
 import { currentTime } from '../clock'
@@ -18,7 +18,12 @@ import { withPain } from './pain'
 import { startsIn } from './roster'
 import type { RosterLine } from './rosterMemory'
 import type { Coach } from './signIn'
-import { followedMethod, studioSettings, withStudioGear } from './studioSettings'
+import {
+  followedMethod,
+  type StudioSettings,
+  studioSettings,
+  withStudioGear,
+} from './studioSettings'
 
 /** Somebody's session on a date, and where it comes from. */
 export interface FloorPerson {
@@ -126,6 +131,29 @@ function personOf(
   }
 }
 
+/** What is known of a client besides her plan. */
+interface Known {
+  readonly reports: readonly Awaited<ReturnType<typeof allPainReports>>[number][]
+  readonly clearances: readonly Awaited<ReturnType<typeof allClearances>>[number][]
+  readonly timed: readonly TimedSession[]
+}
+
+/** What a client's sessions are reckoned with: her method, what hurts, what there is to load, her own times. */
+function contextOf(
+  { method }: RosterLine,
+  facts: ClientFacts,
+  settings: StudioSettings,
+  { reports, clearances, timed }: Known,
+): PlanContext {
+  const times = learnedTimes(timed)
+  const hurting = withPain(withStudioGear(facts, settings), reports, clearances, currentTime())
+  return contextWith(
+    followedMethod(settings, method).method,
+    sameFacts({ ...hurting, ...(times && { times }) }),
+    settings.catalogue,
+  )
+}
+
 /** Everybody who has a session on a date that is not done yet, in the order of their starts, and what there is to do it on. */
 export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate): Promise<Floor> {
   const db = database()
@@ -151,18 +179,11 @@ export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate)
     const row = planOf.get(line.id)
     const rows = rowsOf.get(line.id) ?? []
     if (!row || (!mayFallOn(row.plan, on) && !rows.some(one => one.on === on))) return []
-    const times = learnedTimes(timed.get(line.id) ?? [])
-    const facts = withPain(
-      withStudioGear(row.facts, settings),
-      painOf.get(line.id) ?? [],
-      clearedOf.get(line.id) ?? [],
-      currentTime(),
-    )
-    const context = contextWith(
-      followedMethod(settings, line.method).method,
-      sameFacts({ ...facts, ...(times && { times }) }),
-      settings.catalogue,
-    )
+    const context = contextOf(line, row.facts, settings, {
+      reports: painOf.get(line.id) ?? [],
+      clearances: clearedOf.get(line.id) ?? [],
+      timed: timed.get(line.id) ?? [],
+    })
     return sessionsOn(row, rows, context, on).flatMap(
       session => personOf(line, { plan: row.plan, context }, session, on) ?? [],
     )

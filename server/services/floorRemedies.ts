@@ -23,7 +23,14 @@ import {
 import { requireExercise } from '#core/plan/catalogue'
 import { forAnotherExercise } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
-import { capitalised, formatDay, remedyLines, remedyTitle, startMessage } from '#core/words'
+import {
+  capitalised,
+  firstName,
+  formatDay,
+  remedyLines,
+  remedyTitle,
+  startMessage,
+} from '#core/words'
 import type {
   FloorStartBody,
   RemediesView,
@@ -46,7 +53,6 @@ import type { Coach } from './signIn'
 type Asked = { readonly on: PlainDate; readonly session: string }
 
 const SECOND_SESSION_SECONDS = SECOND_SESSION_HOURS * 3600
-const firstName = (name: string) => name.split(' ')[0] ?? name
 
 const NO_SESSION: Problem = { kind: 'not-found', what: 'session' }
 const isThere = ({ people }: Floor, session: string) =>

@@ -65,6 +65,12 @@ export const FloorView = z.object({
 })
 export type FloorView = z.output<typeof FloorView>
 
+/** What the coming days hold for one client, before it happens. */
+export const FloorAhead = z.object({
+  ahead: z.array(z.object({ on: PlainDateContract, session: FloorSessionId, words: z.string() })),
+})
+export type FloorAhead = z.output<typeof FloorAhead>
+
 /** A wait of a day for which a way out is looked for. */
 export const RemediesBody = z.strictObject({ on: PlainDateContract, session: FloorSessionId })
 

@@ -1,3 +1,4 @@
+import type { ClientStarts } from '#core/follow/floor'
 import { type BlockId, isoWeekday, MS_PER_HOUR } from '#core/base'
 import { sessionLines } from '#core/exchange/exports'
 import type { PlanContext } from '#core/plan/method'
@@ -13,7 +14,7 @@ interface CalendarQuestion {
   /** Grows with every save, so that a calendar knows which is newer. */ readonly version: number
   readonly stamp: Date
   /** When the client begins, by weekday from 1: `17:30`. Days without one last the whole day. */
-  readonly starts: ReadonlyMap<number, string>
+  readonly starts: ClientStarts
 }
 
 /** Stable over every export: the place in the block, not the date. */
@@ -27,7 +28,7 @@ function timesOf(
   minutes: number,
   starts: CalendarQuestion['starts'],
 ): Pick<ICalEventData, 'allDay' | 'floating' | 'start' | 'end' | 'timezone'> {
-  const start = starts.get(isoWeekday(on))
+  const start = starts.agreed[on] ?? starts.usual.get(isoWeekday(on))
   if (start === undefined)
     return { allDay: true, start: new Date(`${on}T00:00:00Z`), timezone: 'UTC' }
   const begins = new Date(

@@ -1,3 +1,4 @@
+import type { ClientStarts } from '#core/follow/floor'
 import { describe, expect, test } from '@jest/globals'
 import { blockId, plainDate } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
@@ -30,7 +31,7 @@ const event = {
 }
 const plan: PlanDocument = { ...bare, block: { ...usualBlock(bare, context), events: [event] } }
 const expanded = expandedBlock(plan, context)
-const text = (version = 3, of = expanded, starts: ReadonlyMap<number, string> = new Map()) =>
+const text = (version = 3, of = expanded, starts: Partial<ClientStarts> = {}) =>
   calendarOf({
     blockId: blockId('0b0b0b0b-0000-4000-8000-000000000001'),
     title: 'Planking, the "first"; block, Marit',
@@ -38,7 +39,7 @@ const text = (version = 3, of = expanded, starts: ReadonlyMap<number, string> = 
     context,
     version,
     stamp: new Date('2026-03-01T09:00:00Z'),
-    starts,
+    starts: { usual: new Map(), agreed: {}, ...starts },
   })
 const eventsOf = (ics: string) =>
   new ICAL.Component(ICAL.parse(ics) as never[])
@@ -46,6 +47,17 @@ const eventsOf = (ics: string) =>
     .map(component => new ICAL.Event(component))
 
 describe('a block as iCalendar, read by another program', () => {
+  test('begins when it was agreed for the day, and as usual on the others', () => {
+    const usual = new Map([[5, '17:30']])
+    const begun = (agreed: ClientStarts['agreed']) =>
+      eventsOf(text(3, expanded, { usual, agreed })).map(({ startDate }) => startDate.toString())
+    const [before, after] = [begun({}), begun({ [plainDate('2026-03-27')]: '18:05' })]
+    expect(before).toContain('2026-03-27T17:30:00')
+    expect(after).toEqual(
+      before.map(at => (at === '2026-03-27T17:30:00' ? '2026-03-27T18:05:00' : at)),
+    )
+  })
+
   const events = eventsOf(text())
   test('one entry for each session on its calendar day, also across the clock change', () => {
     expect(events.map(({ startDate }) => startDate.toString())).toEqual(
@@ -55,14 +67,12 @@ describe('a block as iCalendar, read by another program', () => {
   })
   test('at the hour the client begins that weekday, on both sides of the clock change; else the whole day', () => {
     const timed = eventsOf(
-      text(
-        3,
-        expanded,
-        new Map([
+      text(3, expanded, {
+        usual: new Map([
           [5, '17:30'],
           [7, '17:30'],
         ]),
-      ),
+      }),
     )
     const isTimed = ({ startDate }: (typeof timed)[number]) =>
       [1, 6].includes(startDate.dayOfWeek())

@@ -3,13 +3,19 @@ import type { LaneEnd } from './floorDay'
 import type { Lane, LaneScale } from './floorLanes'
 
 /** Lanes on one clock, to scale; what is chosen opens below its lane. */
-const { lanes, scale, nowLeft, ends, chosen } = defineProps<{
+const {
+  lanes,
+  scale,
+  nowLeft,
+  ends = null,
+  chosen = null,
+} = defineProps<{
   lanes: readonly Lane[]
   scale: LaneScale
   /** Where the present moment lies. Units: percent. */
   nowLeft: number | null
   /** When each ends; left out where lanes are of stations. */
-  ends?: ReadonlyMap<string, LaneEnd>
+  ends?: ReadonlyMap<string, LaneEnd> | null
   chosen?: string | null
 }>()
 const emit = defineEmits<{ choose: [string] }>()

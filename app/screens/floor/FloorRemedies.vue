@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FloorNotice } from './floorDay'
+import type { FloorNotice } from '#core/words'
 import type { FloorWays } from './useRemedies'
 
 /** What is wrong with the chosen session's hour, and the ways out with their price. */
@@ -41,7 +41,7 @@ const { notices, ways } = defineProps<{ notices: readonly FloorNotice[]; ways: F
           class="control"
           :class="{ 'control-strong': ways.isAlways.value === always }"
           :aria-pressed="ways.isAlways.value === always"
-          @click="ways.isAlways.value = always"
+          @click="ways.hold(always)"
         >
           {{ words }}
         </button>

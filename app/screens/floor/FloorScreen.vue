@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { formatDay } from '#core/words'
+import { floorNames, formatDay } from '#core/words'
+import { useMounted } from '@vueuse/core'
 import { useActions } from '~/shell/useActions'
 import { FLOOR_ACTIONS } from './floorActions'
 import { useFloor } from './useFloor'
@@ -9,6 +10,7 @@ import { useRemedies } from './useRemedies'
 const page = useFloor()
 const { today, on, view, failed, refresh, scale, nowLeft, notices, lanes, stations, ends } = page
 const ways = useRemedies(page)
+const isLive = useMounted()
 const byStation = ref(false)
 const list = computed(() => view.value?.sessions ?? [])
 const own = computed(() => notices.value.filter(({ session }) => session === ways.chosen.value))
@@ -22,7 +24,7 @@ useActions(FLOOR_ACTIONS, {
   goToday: () => page.goTo(today.value),
   open: () => navigateTo(`/clients/${ways.session.value?.client}/session`),
 })
-const nameOf = (id: string) => list.value.find(one => one.id === id)?.name.split(' ')[0] ?? ''
+const nameOf = (id: string) => floorNames({ sessions: list.value })(id)
 await page.ready
 useHead({ title: 'Floor · Tholepin' })
 </script>
@@ -30,7 +32,7 @@ useHead({ title: 'Floor · Tholepin' })
 <template>
   <div>
     <AppBar here="floor" />
-    <main class="px-5 pb-10 max-md:px-3">
+    <main class="px-5 pb-10 max-md:px-3" :aria-busy="!isLive || ways.isBusy.value">
       <div class="flex flex-wrap items-start gap-x-10 gap-y-3 pt-3">
         <div>
           <h1 class="font-display text-[23px] leading-[27px]">Floor, {{ formatDay(on) }}</h1>

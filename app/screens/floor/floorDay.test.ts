@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { clientId, plainDate } from '#core/base'
 import type { FloorView } from '#shared/contracts/floor'
-import { dayOf, laneEnd, mostAtOnce, noticesOf } from './floorDay'
+import { dayOn } from '#core/follow/floor'
+import { floorNotices } from '#core/words'
+import { laneEnd, mostAtOnce } from './floorDay'
 import {
   busiest,
   clientLanes,
@@ -42,8 +44,8 @@ const view = (more: Partial<FloorView> = {}): FloorView => ({
 describe('a day of the floor', () => {
   test('says who waits when, for what and who has it, and how long sessions become', () => {
     const seen = view()
-    const day = dayOf(seen)
-    expect(noticesOf(seen, day)).toEqual([
+    const day = dayOn(seen)
+    expect(floorNotices(seen, day)).toEqual([
       {
         session: 'joren',
         at: 63_000,
@@ -65,7 +67,7 @@ describe('a day of the floor', () => {
   test('says what is not there, and what is outside the hours', () => {
     const seen = view({ stations: { cable: 0 }, house: { opens: '17:22', closes: '17:50' } })
     expect(
-      noticesOf(seen, dayOf(seen)).map(({ session: who, words }) => `${who} ${words}`),
+      floorNotices(seen, dayOn(seen)).map(({ session: who, words }) => `${who} ${words}`),
     ).toEqual([
       'marit needs the cable tower, and there is none',
       'marit begins before 17:22, when it opens',
@@ -73,7 +75,7 @@ describe('a day of the floor', () => {
       'joren ends after 17:50, when it closes',
     ])
     const closed = view({ stations: {}, house: { closed: [plainDate('2026-04-02')] } })
-    expect(noticesOf(closed, dayOf(closed)).map(({ words }) => words)).toEqual([
+    expect(floorNotices(closed, dayOn(closed)).map(({ words }) => words)).toEqual([
       'the studio is closed',
       'the studio is closed',
     ])
@@ -83,7 +85,7 @@ describe('a day of the floor', () => {
 describe('lanes', () => {
   test('lie on one clock from half hour to half hour', () => {
     const seen = view()
-    const scale = scaleOf(seen, dayOf(seen))
+    const scale = scaleOf(seen, dayOn(seen))
     expect(scale.ticks.map(({ clock }) => clock)).toEqual(['17:00', '17:30', '18:00', '18:30'])
     expect(leftOf(scale.from, scale)).toBe(0)
     expect(leftOf(scale.until, scale)).toBe(100)
@@ -91,7 +93,7 @@ describe('lanes', () => {
 
   test('of clients show the way, the wait and the work, end to end', () => {
     const seen = view()
-    const day = dayOf(seen)
+    const day = dayOn(seen)
     const [, joren] = clientLanes(seen, day, scaleOf(seen, day))
     expect(joren?.about).toBe('Upper at 17:25, usually 17:30')
     expect(joren?.boxes.map(({ kind, label, station }) => `${kind} ${label} ${station}`)).toEqual([
@@ -109,7 +111,7 @@ describe('lanes', () => {
   test('of stations show who has one and who waits, never one on another', () => {
     const seen = view({ stations: { cable: 2 } })
     const three = { ...seen, sessions: [...seen.sessions, session('pia', 'Pia Holm', '17:25')] }
-    const day = dayOf(three)
+    const day = dayOn(three)
     const lanes = stationLanes(three, day, scaleOf(three, day))
     expect(lanes.map(({ name, about }) => `${name} ${about}`.trim())).toEqual([
       'Cable tower 2 there',
@@ -132,7 +134,7 @@ describe('parts of a day', () => {
         ...view().sessions,
       ],
     })
-    const day = dayOf(seen)
+    const day = dayOn(seen)
     const parts = dayParts(seen, day)
     expect(parts.map(({ name, sessions }) => `${name} ${sessions.join(' ')}`)).toEqual([
       'Morning, 07:00 pia',

@@ -1,6 +1,13 @@
-import { clockOf, type FloorDay, secondsOf, type StationKind, STATIONS } from '#core/follow/floor'
+import {
+  clockOf,
+  felt,
+  type FloorDay,
+  secondsOf,
+  type StationKind,
+  STATIONS,
+} from '#core/follow/floor'
+import { floorNames } from '#core/words'
 import type { FloorView } from '#shared/contracts/floor'
-import { felt, namesOf } from './floorDay'
 
 /** A stretch of a lane. Units: percent of the lane's width. */
 export interface LaneBox {
@@ -125,53 +132,67 @@ function waitLabel(seconds: number, scale: LaneScale): string {
   return placed(scale.from, seconds, scale).width < LEAST_FOR_UNIT ? `${minutes}` : `${minutes} min`
 }
 
-/** One lane a client: getting there, what is done, and the waits. */
+/** One part of a session: the way to it, the wait before it, and the work. */
+function boxesOf(
+  { id, parts }: FloorView['sessions'][number],
+  { part, from, until }: FloorDay['stretches'][number],
+  { view, waits, scale }: Drawn,
+): readonly LaneBox[] {
+  const own = parts[part]
+  if (!own) return []
+  const wait = waits.find(one => one.session === id && one.part === part)
+  const needs = own.needs.filter(kind => view.stations[kind] !== undefined)
+  const way: LaneBox = {
+    key: `${id} ${part} way`,
+    kind: 'way',
+    ...placed((wait?.from ?? from) - own.before, own.before, scale),
+    label: '',
+    title: part === 0 ? 'getting warm' : 'on the way',
+    station: '',
+  }
+  const waited: readonly LaneBox[] = wait
+    ? [
+        {
+          key: `${id} ${part} wait`,
+          kind: 'wait',
+          ...placed(wait.from, wait.seconds, scale),
+          label: waitLabel(wait.seconds, scale),
+          title: `waits for ${STATIONS[wait.station].one}`,
+          station: 'waits',
+        },
+      ]
+    : []
+  const work: LaneBox = {
+    key: `${id} ${part}`,
+    kind: 'part',
+    ...placed(from, until - from, scale),
+    label: own.what,
+    title: `${clockOf(from)} to ${clockOf(until)}: ${own.what}`,
+    station: needs.map(kind => STATIONS[kind].name).join(', '),
+  }
+  return [...(way.width > 0 ? [way] : []), ...waited, work]
+}
+/** What boxes are drawn from. */
+interface Drawn {
+  readonly view: FloorView
+  readonly waits: ReturnType<typeof felt>
+  readonly scale: LaneScale
+}
+
+/** One lane a client. */
 export function clientLanes(view: FloorView, day: FloorDay, scale: LaneScale): readonly Lane[] {
-  const waits = felt(day)
-  return view.sessions.map(({ id, name, what, start, usual, parts }) => ({
-    id,
-    name,
-    about: `${what} at ${start}${start === usual ? '' : `, usually ${usual}`}`,
-    boxes: day.stretches
-      .filter(({ session }) => session === id)
-      .flatMap(({ part, from, until }): readonly LaneBox[] => {
-        const own = parts[part]
-        if (!own) return []
-        const wait = waits.find(one => one.session === id && one.part === part)
-        const ready = wait ? wait.from : from
-        const needs = own.needs.filter(kind => view.stations[kind] !== undefined)
-        return [
-          {
-            key: `${id} ${part} way`,
-            kind: 'way' as const,
-            ...placed(ready - own.before, own.before, scale),
-            label: '',
-            title: part === 0 ? 'getting warm' : 'on the way',
-            station: '',
-          },
-          ...(wait
-            ? [
-                {
-                  key: `${id} ${part} wait`,
-                  kind: 'wait' as const,
-                  ...placed(wait.from, wait.seconds, scale),
-                  label: waitLabel(wait.seconds, scale),
-                  title: `waits for ${STATIONS[wait.station].one}`,
-                  station: 'waits',
-                },
-              ]
-            : []),
-          {
-            key: `${id} ${part}`,
-            kind: 'part' as const,
-            ...placed(from, until - from, scale),
-            label: own.what,
-            title: `${clockOf(from)} to ${clockOf(until)}: ${own.what}`,
-            station: needs.map(kind => STATIONS[kind].name).join(', '),
-          },
-        ].filter(({ width, kind }) => kind !== 'way' || width > 0)
-      }),
-  }))
+  const drawn = { view, waits: felt(day), scale }
+  return view.sessions.map(session => {
+    const { id, name, what, start, usual } = session
+    return {
+      id,
+      name,
+      about: `${what} at ${start}${start === usual ? '' : `, usually ${usual}`}`,
+      boxes: day.stretches
+        .filter(stretch => stretch.session === id)
+        .flatMap(stretch => boxesOf(session, stretch, drawn)),
+    }
+  })
 }
 
 /** Boxes in as few rows as they need, so that none lies on another. */
@@ -190,7 +211,7 @@ function inRows(boxes: readonly LaneBox[]): readonly (readonly LaneBox[])[] {
 
 /** One lane and more for each kind of station there are few of: who has it when, and who waits for it. */
 export function stationLanes(view: FloorView, day: FloorDay, scale: LaneScale): readonly Lane[] {
-  const nameOf = namesOf(view)
+  const nameOf = floorNames(view)
   const kinds = Object.keys(view.stations) as readonly StationKind[]
   return kinds.flatMap(kind => {
     const held = day.stretches.flatMap(({ session, part, from, until }) => {

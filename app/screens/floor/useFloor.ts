@@ -1,8 +1,9 @@
 import { addDays, isPlainDate, plainDate } from '#core/base'
 import { useMounted, useNow } from '@vueuse/core'
-import { floorSumWords } from '#core/words'
+import { dayOn } from '#core/follow/floor'
+import { floorNotices, floorSumWords } from '#core/words'
 import { FloorView } from '#shared/contracts/floor'
-import { dayOf, laneEnd, mostAtOnce, noticesOf } from './floorDay'
+import { laneEnd, mostAtOnce } from './floorDay'
 import {
   busiest,
   clientLanes,
@@ -34,8 +35,10 @@ export function useFloor() {
     { watch: [on], deep: false },
   )
   const { data: view, refresh } = fetched
-  const day = computed(() => (view.value ? dayOf(view.value) : null))
-  const notices = computed(() => (view.value && day.value ? noticesOf(view.value, day.value) : []))
+  const day = computed(() => (view.value ? dayOn(view.value) : null))
+  const notices = computed(() =>
+    view.value && day.value ? floorNotices(view.value, day.value) : [],
+  )
   const isLive = useMounted()
   const now = useNow({ interval: MINUTE_MS })
   const parts = computed(() => (view.value && day.value ? dayParts(view.value, day.value) : []))

@@ -31,9 +31,18 @@ export function useRemedies({ shown, view, on, notices, refresh, showPartOf }: F
     isLooking.value = false
     if (result.ok) ways.value = result.value.remedies
   }
+  const named = useRoute().query.session
   onMounted(() => {
+    // A board that tells of a wait leads to it.
+    if (typeof named === 'string') choose(named)
     watch([chosen, view], look, { immediate: true })
   })
+
+  // Once it was taken back, nothing is taken any more.
+  watch(
+    () => useChangesStore().epoch,
+    () => (said.value = ''),
+  )
 
   function choose(id: string | null): void {
     chosen.value = chosen.value === id ? null : id
@@ -63,6 +72,10 @@ export function useRemedies({ shown, view, on, notices, refresh, showPartOf }: F
     await refresh()
     isBusy.value = false
   }
+  /** Whether what is taken holds for the day only, or from now on. */
+  function hold(always: boolean): void {
+    isAlways.value = always
+  }
   function take(at: number): void {
     const way = ways.value[at]
     if (way && chosen.value)
@@ -88,6 +101,7 @@ export function useRemedies({ shown, view, on, notices, refresh, showPartOf }: F
     isBusy,
     said,
     choose,
+    hold,
     next,
     walk,
     take,

@@ -108,6 +108,7 @@ const difference = computed(() =>
     <PainNotices />
     <main class="flex-1 px-5 max-md:px-3">
       <SplitBoardHead :pass="shownPass" />
+      <FloorAheadLines :id="id" />
       <OpenedRotationBar v-if="rotation.told.value" :told="rotation.told.value" />
       <TemplateChangeBar
         v-if="!store.trial && rotation.at.value === null"

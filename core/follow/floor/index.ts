@@ -11,6 +11,8 @@ export type { SessionPart } from './parts'
 export { remediesFor } from './remedies'
 export { remedyKey } from './remedyKey'
 export type { BeforeAfter, FloorRemedy } from './remedies'
+export { dayOn, felt } from './view'
+export type { FloorOn } from './view'
 export { sumOfWaits, waitedBy } from './waits'
 export {
   MOST_STATIONS,

@@ -109,15 +109,14 @@ export async function doneSince(
 /** Sessions that say something of a client's minutes; more than these are no surer. */
 const MOST_TIMED = 24
 
-/** What the latest finished sessions since a day say of the minutes of some clients. */
-export async function timedSessions(
+/** Those of some clients since a day, numbered from the latest. */
+const numberedTimes = (
   db: Database,
   coachId: CoachId,
   ids: readonly ClientId[],
   since: PlainDate,
-): Promise<ReadonlyMap<ClientId, readonly TimedSession[]>> {
-  if (ids.length === 0) return new Map()
-  const latest = db
+) =>
+  db
     .select({
       clientId: datedSessions.clientId,
       on: datedSessions.on,
@@ -137,6 +136,16 @@ export async function timedSessions(
       ),
     )
     .as('latest')
+
+/** What the latest finished sessions since a day say of the minutes of some clients. */
+export async function timedSessions(
+  db: Database,
+  coachId: CoachId,
+  ids: readonly ClientId[],
+  since: PlainDate,
+): Promise<ReadonlyMap<ClientId, readonly TimedSession[]>> {
+  if (ids.length === 0) return new Map()
+  const latest = numberedTimes(db, coachId, ids, since)
   const rows = await db
     .select({ clientId: latest.clientId, minutes: latest.minutes, times: latest.times })
     .from(latest)

@@ -41,7 +41,7 @@ export async function insertClient(
 /** Profile and facts of a client; undefined if there is none, or if it is another coach's. */
 export async function profileOf(db: Database, coachId: CoachId, id: ClientId) {
   const [row] = await db
-    .select({ profile: clients.profile, facts: clients.facts })
+    .select({ profile: clients.profile, facts: clients.facts, agreed: clients.agreedStarts })
     .from(clients)
     .where(and(eq(clients.coachId, coachId), eq(clients.id, id)))
     .limit(1)
@@ -49,6 +49,7 @@ export async function profileOf(db: Database, coachId: CoachId, id: ClientId) {
     row && {
       profile: ProfileContract.parse(row.profile),
       facts: factsDocument(row.facts),
+      agreed: row.agreed,
     }
   )
 }
