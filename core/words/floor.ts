@@ -7,6 +7,9 @@ import {
   STATIONS,
 } from '../follow/floor'
 import { NBSP } from './figures'
+import type { BodySide } from '../body/log'
+import type { Joint } from '../plan/catalogue'
+import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 import { swapChangeWords } from './session'
 
@@ -92,6 +95,29 @@ function costLines({ change, cost }: FloorRemedy, nameOf: FloorNames['nameOf']):
   }
   const said = swapChangeWords(cost)
   return said.length > 0 ? said : ['counts the same, and is as hard on the joints']
+}
+
+/** What somebody does next: `Calf raise, set 2 of 3`. */
+export const nextSetWords = (
+  exercise: string,
+  { set, sets }: { readonly set: number; readonly sets: number },
+): string => `${exercise}, set ${set} of ${Math.max(set, sets)}`
+
+/** What hurts, on the floor: `left elbow, inner side 4 of 10`. */
+export const floorPainWords = ({
+  joint,
+  side,
+  score,
+}: {
+  readonly joint: Joint
+  readonly side: BodySide | 'both'
+  readonly score: number
+}): string => `${side === 'both' ? '' : `${side} `}${JOINT_NAMES[joint]} ${score} of 10`
+
+/** How far ahead or behind somebody is. Units: seconds, late is more than nothing. */
+export function lateWords(late: number): string {
+  const minutes = minutesOf(Math.abs(late))
+  return minutes === 0 ? 'on time' : `${minutes}${NBSP}min ${late > 0 ? 'behind' : 'ahead'}`
 }
 
 /** What the client is told of a change of her start. */

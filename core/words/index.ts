@@ -195,6 +195,9 @@ export {
 } from './season'
 export {
   aheadWords,
+  floorPainWords,
+  nextSetWords,
+  lateWords,
   floorLackWords,
   floorSumWords,
   floorWaitWords,

@@ -1,9 +1,13 @@
+import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import { addDays } from '#core/base'
 import { dayOn, sumOfWaits } from '#core/follow/floor'
 import { formatDay } from '#core/words'
 import { FloorView } from '#shared/contracts/floor'
-import { serverToday } from '../../server/clock'
+import { type LogWord, sessionStanding, turnsOf } from '#core/follow/sheet'
+import type { SheetView } from '#shared/contracts/sheet'
+import { currentTime, serverToday } from '../../server/clock'
+import { newSheetSession } from '../support/sheet'
 import { alive, boardIsLive, expect, signIn, test } from '../support/test'
 
 const SCARCE = 'cable 1, bench 1, rack 1, preacher 1, dip bars 1, pull-up bar 1'
@@ -97,4 +101,58 @@ test('a wait is told on the board, led to on the floor, ended with one key and t
   await expect(lane).toContainText(`usually ${waiting.start}`)
   await page.keyboard.press('s')
   await expect(page.getByText('1 there').first()).toBeVisible()
+})
+
+test('a set and a pain said on a phone are on the open floor at once', async ({ page, studio }) => {
+  test.slow()
+  await signIn(page, studio)
+  const today = serverToday()
+  const [somebody] = (await seen(page, today)).sessions
+  if (!somebody) throw new Error('nobody trains today')
+  const { key, session: id } = await newSheetSession(studio, somebody.name, somebody.what)
+  const headers = { authorization: `Sheet ${key}`, 'x-today': today }
+  const sheet = (await (await page.request.get('/api/sheet', { headers })).json()) as SheetView
+  const { session } = sheet.sessions.find(held => held.session.id === id)!
+  const say = async (word: LogWord) => {
+    const at = currentTime().toISOString()
+    const entries = [{ id: randomUUID(), session: id, at, word }]
+    const said = await page.request.post('/api/sheet/entries', {
+      headers,
+      data: { sentAt: at, entries },
+    })
+    expect(said.ok(), await said.text()).toBe(true)
+  }
+  await page.goto('/floor')
+  await expect(page.getByText('Live, 0 training')).toBeVisible()
+  const turn = turnsOf(session, sessionStanding([])).find(
+    ({ parts }) => parts[0]?.place.role === 'working',
+  )!
+  const exercise = session.exercises.find(({ slot }) => slot === turn.slot)!
+  await say({
+    kind: 'set',
+    place: turn.parts[0]!.place,
+    replaces: null,
+    done: {
+      exercise: exercise.exercise,
+      intent: exercise.intent,
+      load: null,
+      reps: 10,
+      seconds: null,
+      rir: 2,
+      isRirOpen: false,
+    },
+  })
+  const atOnce = { timeout: 4000 }
+  await expect(page.getByText('Live, 1 training')).toBeVisible(atOnce)
+  await expect(page.locator(`[data-lane="${somebody.id}"]`)).toContainText(/● .+, set \d of \d/)
+  await say({
+    kind: 'pain',
+    joints: ['elbow_flexor_side'],
+    side: 'left',
+    score: 4,
+    hasAlarmSign: false,
+  })
+  const pains = page.getByRole('list', { name: 'What hurts' })
+  await expect(pains).toContainText(/left .*4 of 10/, atOnce)
+  await expect(pains).toContainText('Told: ')
 })

@@ -261,6 +261,8 @@ export const OWN = [
   'account/retention.get.ts',
   'account/studio.put.ts',
   'floor/index.get.ts',
+  'floor/now.get.ts',
+  'floor/live.get.ts',
   'floor/remedies.post.ts',
   'floor/take.post.ts',
   'floor/start.post.ts',

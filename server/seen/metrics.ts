@@ -1,6 +1,7 @@
 import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client'
 import { sql } from 'drizzle-orm'
 import { database } from '../db/database'
+import { openFloors } from '../live/floorNews'
 import { hashesWaiting } from '../services/passwords'
 
 const registry = new Registry()
@@ -34,6 +35,14 @@ new Gauge({
   registers: [registry],
   collect() {
     this.set(hashesWaiting())
+  },
+})
+new Gauge({
+  name: 'tholepin_live_connections',
+  help: 'Floors that are open and followed live at this server.',
+  registers: [registry],
+  collect() {
+    this.set(openFloors())
   },
 })
 new Gauge({

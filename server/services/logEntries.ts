@@ -17,6 +17,7 @@ import { clearancesOf, insertPainReport, painReportsOf } from '../db/queries/hea
 import type { EntryBatch, NewEntry, Writer } from '../db/queries/heldSessions'
 import { appendEntries } from '../db/queries/takenEntries'
 import { gathered } from '../db/gathered'
+import { tellFloor } from '../live/floorNews'
 import { countEvent } from '../seen/metrics'
 import { insertMessage } from '../db/queries/messages'
 import { insertNote } from '../db/queries/notes'
@@ -109,6 +110,7 @@ export async function takeEntries(
       strays.delete(id)
     }
   countEvent('sheet_entries', fresh.size)
+  if (fresh.size > 0) tellFloor(coach.id)
   const hurting = incoming.flatMap(({ id, word }) =>
     word.kind === 'pain' && fresh.has(id) ? word.joints : [],
   )

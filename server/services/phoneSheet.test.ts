@@ -17,6 +17,8 @@ import {
   valueOf,
 } from '../testing/database'
 import { send, startNextBlock } from './blocks'
+import { floor } from './floor'
+import { floorNow } from './floorNow'
 import { history } from './history'
 import { coachEntries, logList, sessionLog } from './log'
 import { clockOff, keepRefused, saidAt, takeEntries } from './logEntries'
@@ -99,6 +101,36 @@ async function say(of: Phone, ...entries: readonly EntriesBody['entries'][number
 
 const setsIn = (session: string) =>
   database().select().from(loggedSets).where(eq(loggedSets.sessionId, session))
+
+describe('the floor while a phone logs', () => {
+  test('says where she is, what hurts and what the sheet answered, to her coach alone', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const before = valueOf(await floorNow(of.coach, today))
+    expect(before).toEqual({ sessions: [], pains: [] })
+    const hurts = {
+      kind: 'pain' as const,
+      joints: ['elbow_flexor_side' as const],
+      side: 'left' as const,
+      score: 4,
+      hasAlarmSign: false,
+    }
+    await say(of, entry(at.session, word(at, 10)), entry(at.session, hurts))
+    const now = valueOf(await floorNow(of.coach, today))
+    expect(now.pains).toMatchObject([
+      { client: of.id, words: expect.stringMatching(/^left .* 4 of 10$/) },
+    ])
+    expect(now.pains[0]?.told).not.toBe('')
+    const { sessions } = valueOf(await floor(of.coach, today, today))
+    const own = sessions.filter(({ client }) => client === of.id)
+    // A session of another day is not on today's floor.
+    const { session } = (await sheetOfPhone(of)).sessions.find(
+      one => one.session.id === at.session,
+    )!
+    expect(now.sessions).toMatchObject(session.on === today ? [{ id: own[0]?.id, done: 1 }] : [])
+    expect(valueOf(await floorNow(await stranger(), today))).toEqual({ sessions: [], pains: [] })
+  })
+})
 
 describe('a personal link', () => {
   test('opens on a phone with a key of the phone’s own, and is counted', async () => {

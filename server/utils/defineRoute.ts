@@ -88,6 +88,17 @@ export function defineSheetRoute<
   })
 }
 
+/** A route that tells whoever is signed in for as long as she listens; without a sign-in it is refused as every other is. */
+export function defineLiveRoute(
+  follow: (event: H3Event, coach: Coach) => Promise<unknown>,
+): EventHandler {
+  return defineEventHandler(async event => {
+    setHeader(event, 'cache-control', 'no-store')
+    const coach = await whileThere(() => askingCoach(event))
+    return coach ? follow(event, coach) : sentProblem(event, { kind: 'not-signed-in' })
+  })
+}
+
 /** The sign-in a request's cookie names, good or not. */
 export async function signInOf(event: H3Event): Promise<SignIn | undefined> {
   const { secure } = await getUserSession(event)

@@ -65,6 +65,34 @@ export const FloorView = z.object({
 })
 export type FloorView = z.output<typeof FloorView>
 
+/** Where everybody is who has begun, and what hurts. */
+export const FloorNow = z.object({
+  sessions: z.array(
+    z.object({
+      id: FloorSessionId,
+      done: z.int(),
+      of: z.int(),
+      /** The set that comes next, in words. */
+      next: z.string(),
+      lastAt: z.iso.datetime().nullable(),
+      /** When the set said last would end by the plan. Units: seconds from the beginning. */
+      lastEnds: z.number().nullable(),
+    }),
+  ),
+  pains: z.array(
+    z.object({
+      id: z.uuid(),
+      client: z.uuid(),
+      name: z.string(),
+      at: z.iso.datetime(),
+      words: z.string(),
+      /** What the sheet told the client at once. */
+      told: z.string(),
+    }),
+  ),
+})
+export type FloorNow = z.output<typeof FloorNow>
+
 /** What the coming days hold for one client, before it happens. */
 export const FloorAhead = z.object({
   ahead: z.array(z.object({ on: PlainDateContract, session: FloorSessionId, words: z.string() })),

@@ -9,6 +9,7 @@ const {
   nowLeft,
   ends = null,
   chosen = null,
+  told = null,
 } = defineProps<{
   lanes: readonly Lane[]
   scale: LaneScale
@@ -17,6 +18,8 @@ const {
   /** When each ends; left out where lanes are of stations. */
   ends?: ReadonlyMap<string, LaneEnd> | null
   chosen?: string | null
+  /** Where each is who has begun. */
+  told?: ReadonlyMap<string, { words: string; share: number; pace: string }> | null
 }>()
 const emit = defineEmits<{ choose: [string] }>()
 /** Below a box narrower than this nothing is written. Units: percent. */
@@ -58,7 +61,10 @@ defineSlots<{ default?: () => unknown }>()
             @click="ends && emit('choose', lane.id)"
           >
             <bdi class="block truncate font-semibold">{{ lane.name }}</bdi>
-            <span class="block truncate text-[12px] text-ink2">{{ lane.about }}</span>
+            <span v-if="told?.get(lane.id)" class="block truncate text-[12px] text-focus"
+              >● {{ told.get(lane.id)?.words }}</span
+            >
+            <span v-else class="block truncate text-[12px] text-ink2">{{ lane.about }}</span>
           </component>
           <span class="track h-10">
             <span class="rail" />
@@ -98,6 +104,9 @@ defineSlots<{ default?: () => unknown }>()
               >{{ ends.get(lane.id)?.minutes }}<span class="md:sr-only"> min</span
               ><span v-if="ends.get(lane.id)?.over" class="block text-[12px]">{{
                 ends.get(lane.id)?.over
+              }}</span
+              ><span v-if="told?.get(lane.id)?.pace" class="block text-[12px] text-focus">{{
+                told.get(lane.id)?.pace
               }}</span></span
             >
           </template>

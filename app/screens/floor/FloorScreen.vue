@@ -4,12 +4,14 @@ import { useMounted } from '@vueuse/core'
 import { useActions } from '~/shell/useActions'
 import { FLOOR_ACTIONS } from './floorActions'
 import { useFloor } from './useFloor'
+import { useLiveFloor } from './useLiveFloor'
 import { useRemedies } from './useRemedies'
 
 /** Who trains on a day, on one clock: what waits, and the ways out of it. */
 const page = useFloor()
 const { today, on, view, failed, refresh, scale, nowLeft, notices, lanes, stations, ends } = page
 const ways = useRemedies(page)
+const live = useLiveFloor(page)
 const isLive = useMounted()
 const byStation = ref(false)
 const list = computed(() => view.value?.sessions ?? [])
@@ -44,6 +46,12 @@ useHead({ title: 'Floor · Tholepin' })
             }}
           </p>
           <p v-if="page.waiting.value" class="font-semibold text-alert">{{ page.waiting.value }}</p>
+          <p v-if="live.isLive.value" class="text-focus">
+            Live, {{ live.now.value.sessions.length }} training
+          </p>
+          <p v-else-if="live.lostAt.value" role="alert" class="text-alert">
+            Not live since {{ live.lostAt.value }}; trying again.
+          </p>
           <p class="mt-2 flex flex-wrap gap-2">
             <button type="button" class="control" aria-label="Day before" @click="page.step(-1)">
               ←
@@ -107,6 +115,7 @@ useHead({ title: 'Floor · Tholepin' })
           </ul>
         </div>
       </div>
+      <FloorPains :pains="live.pains.value" />
       <p role="status" class="min-h-6 font-semibold">{{ ways.said.value }}</p>
       <p v-if="failed" role="alert" class="alert-chip mt-2">
         The day could not be fetched.
@@ -118,6 +127,7 @@ useHead({ title: 'Floor · Tholepin' })
         :scale="scale"
         :now-left="nowLeft"
         :ends="ends"
+        :told="live.told.value"
         :chosen="ways.chosen.value"
         @choose="ways.choose"
       >

@@ -34,7 +34,7 @@ const SHIFT = { most: 30 * MINUTE, step: 5 * MINUTE } as const
  * comes with less, any stand-in; and a part that cannot be done at all, as it is.
  */
 const WEIGHT = {
-  shift: 0.25,
+  shift: 0.1,
   turn: MINUTE,
   readiness: 10,
   standIn: 3 * MINUTE,
@@ -81,7 +81,7 @@ export function remediesFor(
   const movers = moversIn(scene)
   const standIns = standInsIn(scene)
   return [
-    best(startsOf(movers, scene, hours), scene, () => NO_COST),
+    bestStart(movers, scene, hours),
     best(turnsOf(movers), scene, change => costOfTurn(scene, change)),
     best([...standIns.keys()], scene, change => standIns.get(change) ?? null),
   ]
@@ -99,6 +99,18 @@ function moversIn({ guests, day, waiting }: Scene): readonly FloorGuest[] {
       .flatMap(({ session, holders }) => [session, ...holders]),
   )
   return guests.filter(({ id, isBegun }) => ids.has(id) && !isBegun)
+}
+
+/**
+ * The best other start of whoever waits or is waited for; where that does not end the wait, of anybody who has not begun: one wait often
+ * comes of another.
+ */
+function bestStart(movers: readonly FloorGuest[], scene: Scene, hours: FloorHours): Offer | null {
+  const near = best(startsOf(movers, scene, hours), scene, () => NO_COST)
+  if (movers.length === 0 || (near && near.remedy.own.after < LEAST_SAVED)) return near
+  const others = scene.guests.filter(guest => !guest.isBegun && !movers.includes(guest))
+  const far = best(startsOf(others, scene, hours), scene, () => NO_COST)
+  return far && (!near || far.worth > near.worth) ? far : near
 }
 
 /** Other starts within half an hour of the usual one, and within the hours of the studio. */

@@ -3,6 +3,7 @@ import { type PlanDocument, factsInBlock } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import { and, asc, eq, inArray, isNotNull, isNull, sql, type SQLWrapper } from 'drizzle-orm'
 import { factsDocument, planDocument } from '../documents'
+import { among } from '../among'
 import type { Database } from '../database'
 import { currentTime } from '../../clock'
 import { blockRevisions, blocks, clients, datedSessions } from '../schema'
@@ -282,6 +283,20 @@ export async function clientName(db: Database, coachId: CoachId, id: ClientId) {
     .where(ofClient(coachId, id))
     .limit(1)
   return row
+}
+
+/** Names of some clients. */
+export async function clientNames(
+  db: Database,
+  coachId: CoachId,
+  ids: readonly ClientId[],
+): Promise<ReadonlyMap<ClientId, string>> {
+  if (ids.length === 0) return new Map()
+  const rows = await db
+    .select({ id: clients.id, name: clients.name })
+    .from(clients)
+    .where(and(eq(clients.coachId, coachId), among(clients.id, ids)))
+  return new Map(rows.map(({ id, name }) => [id, name]))
 }
 
 /** Erases a client with everything that is hers. */

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
-import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clearances, measurements, painReports } from '../schema'
 
@@ -30,6 +30,22 @@ export function painReportsOf(db: Database, coachId: CoachId, clientId: ClientId
     .from(painReports)
     .where(and(eq(painReports.coachId, coachId), eq(painReports.clientId, clientId)))
     .orderBy(asc(painReports.reportedAt))
+}
+
+/** What hurts since an instant, of all of a coach's clients, the latest first. */
+export function painsSince(db: Database, coachId: CoachId, since: Date) {
+  return db
+    .select({
+      id: painReports.id,
+      clientId: painReports.clientId,
+      joint: painReports.joint,
+      side: painReports.side,
+      score: painReports.score,
+      at: painReports.reportedAt,
+    })
+    .from(painReports)
+    .where(and(eq(painReports.coachId, coachId), gte(painReports.reportedAt, since)))
+    .orderBy(desc(painReports.reportedAt))
 }
 
 const cleared = {

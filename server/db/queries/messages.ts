@@ -1,5 +1,5 @@
 import type { ClientId, CoachId } from '#core/base'
-import { and, desc, eq, gte, inArray } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clients, messages } from '../schema'
 
@@ -33,6 +33,21 @@ export function outboxOf(db: Database, coachId: CoachId, clientId?: ClientId) {
     )
     .orderBy(desc(messages.writtenAt))
     .limit(MOST)
+}
+
+/** What sheets answered to pain since an instant, the oldest first. */
+export function painAnswersSince(db: Database, coachId: CoachId, since: Date) {
+  return db
+    .select({
+      clientId: messages.clientId,
+      text: messages.text,
+      writtenAt: messages.writtenAt,
+    })
+    .from(messages)
+    .where(
+      and(eq(messages.coachId, coachId), eq(messages.kind, 'pain'), gte(messages.writtenAt, since)),
+    )
+    .orderBy(asc(messages.writtenAt))
 }
 
 const MOST_ON_SHEET = 3
