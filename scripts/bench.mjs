@@ -1,6 +1,6 @@
 // `npm run bench`: how long the hot paths take on this machine. A word given as argument chooses the rows that contain it;
 // `logging` presses the built server instead, with 200 phones at once; `review` asks it for a long log and rehearses in its worker;
-// `machines` does so with one server, two and four behind a proxy; `storm` has 200 coaches sign in at once;
+// `machines` does so with one server, two and four behind a proxy; `storm` has 200 coaches sign in at once; `live` has 60 phones log while 200 floors are open;
 // `honesty` tells how often trends and paces are right about simulated clients.
 import { end, endOnSignals } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
@@ -25,6 +25,7 @@ const BUILT = {
   review: { script: 'benchReview', against: alone },
   logging: { script: 'benchLogging', against: alone },
   storm: { script: 'benchStorm', against: alone },
+  live: { script: 'benchLive', against: alone },
   machines: { script: 'benchLogging', against: several },
 }
 

@@ -20,14 +20,16 @@ const PAUSE_MS = 4000
 /** One request in so many is sent again at once, as after an answer that got lost. */
 const RESENT_EVERY = 5
 
-interface Phone {
+export interface Phone {
   readonly client: string
+  /** The coach's sign-in. */
+  readonly cookie: string
   readonly key: string
   readonly session: SheetSession
 }
 
-const today = serverToday()
-const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
+export const today = serverToday()
+export const pause = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
 /** One connection a phone, kept, and left before the server leaves it: the load is the server's, not that of 200 browsers in one process. */
 const connections = new Agent({ keepAlive: true, maxSockets: Infinity, timeout: 4000 })
@@ -60,7 +62,7 @@ function exchanged(
   })
 }
 
-async function answered<Answer = object>(
+export async function answered<Answer = object>(
   base: string,
   path: string,
   init: {
@@ -83,10 +85,15 @@ async function answered<Answer = object>(
 }
 
 /** Coaches with the demo's clients, one of them as often as it takes, each with a link that is open on a phone. */
-async function phones(base: string, databaseUrl: string): Promise<readonly Phone[]> {
+export async function phones(
+  base: string,
+  databaseUrl: string,
+  choose: (sessions: readonly SheetSession[]) => SheetSession | undefined,
+  wanted = CLIENTS,
+): Promise<readonly Phone[]> {
   const { db, close } = connectedDatabase(databaseUrl)
   const all: Phone[] = []
-  for (let coach = 0; all.length < CLIENTS; coach++) {
+  for (let coach = 0; all.length < wanted; coach++) {
     const account = {
       email: `bench-${coach}-${randomUUID().slice(0, 8)}@skerrylane.example`,
       password: randomUUID(),
@@ -105,7 +112,7 @@ async function phones(base: string, databaseUrl: string): Promise<readonly Phone
     )
     const { cookie } = await answered(base, '/api/sign-in', { method: 'POST', body: account })
     for (const { id, blockId, plan } of clients) {
-      if (all.length >= CLIENTS) break
+      if (all.length >= wanted) break
       const pass = Math.max(
         0,
         Math.min(
@@ -138,16 +145,19 @@ async function phones(base: string, databaseUrl: string): Promise<readonly Phone
       const { answer } = await answered<{
         sessions: readonly { readonly session: SheetSession }[]
       }>(base, '/api/sheet', { headers: { authorization: `Sheet ${key}` } })
-      const session = answer.sessions
-        .map(held => held.session)
-        .sort((a, b) => b.ways[0].turns.length - a.ways[0].turns.length)[0]
-      if (session && session.ways[0].turns.length >= SETS_EACH)
-        all.push({ client: id, key, session })
+      const session = choose(answer.sessions.map(held => held.session))
+      if (session) all.push({ client: id, cookie, key, session })
     }
   }
   await close()
   return all
 }
+
+/** The longest session, where it has sets enough. */
+const longest = (sessions: readonly SheetSession[]): SheetSession | undefined =>
+  [...sessions]
+    .sort((a, b) => b.ways[0].turns.length - a.ways[0].turns.length)
+    .find(({ ways }) => ways[0].turns.length >= SETS_EACH)
 
 /** Phones that wait for one another before they send. */
 interface Burst {
@@ -165,6 +175,37 @@ function burstOf(phones: number): Burst {
   return { samples: [], everybody }
 }
 
+/** The next set of a session, done as it is planned; undefined where all are said. */
+export function nextEntry(
+  session: SheetSession,
+  entries: readonly LogEntry[],
+): LogEntry | undefined {
+  const turns = turnsOf(session, sessionStanding(entries))
+  const turn = nextTurn(turns)
+  const at = turn?.parts.findIndex(({ standing }) => standing === null) ?? -1
+  const exercise = session.exercises.find(({ slot }) => slot === turn?.slot)
+  if (!turn || !exercise || at < 0) return undefined
+  const { amount, count } = prefillOf(turn, at, turns, exercise)
+  return {
+    id: randomUUID(),
+    at: currentTime().toISOString(),
+    word: {
+      kind: 'set',
+      place: turn.parts[at]!.place,
+      replaces: null,
+      done: {
+        exercise: exercise.exercise,
+        intent: exercise.intent,
+        load: amount === null ? null : { amount, unit: 'kg' },
+        reps: count ?? 10,
+        seconds: null,
+        rir: 2,
+        isRirOpen: false,
+      },
+    },
+  }
+}
+
 async function trained(
   base: string,
   { key, session }: Phone,
@@ -175,30 +216,8 @@ async function trained(
   for (let said = 0; said < SETS_EACH; said++) {
     const burst = bursts[said - SETS_EACH + BURSTS]
     await burst?.everybody()
-    const turns = turnsOf(session, sessionStanding(entries))
-    const turn = nextTurn(turns)
-    const at = turn?.parts.findIndex(({ standing }) => standing === null) ?? -1
-    const exercise = session.exercises.find(({ slot }) => slot === turn?.slot)
-    if (!turn || !exercise || at < 0) break
-    const { amount, count } = prefillOf(turn, at, turns, exercise)
-    const entry: LogEntry = {
-      id: randomUUID(),
-      at: currentTime().toISOString(),
-      word: {
-        kind: 'set',
-        place: turn.parts[at]!.place,
-        replaces: null,
-        done: {
-          exercise: exercise.exercise,
-          intent: exercise.intent,
-          load: amount === null ? null : { amount, unit: 'kg' },
-          reps: count ?? 10,
-          seconds: null,
-          rir: 2,
-          isRirOpen: false,
-        },
-      },
-    }
+    const entry = nextEntry(session, entries)
+    if (!entry) break
     entries.push(entry)
     const send = () =>
       answered(base, '/api/sheet/entries', {
@@ -217,7 +236,7 @@ async function trained(
 
 /** Prints how the server bears it; fails where a set is lost or doubled. */
 export async function benchLogging(base: string, databaseUrl: string): Promise<void> {
-  const all = await phones(base, databaseUrl)
+  const all = await phones(base, databaseUrl, longest)
   const samples: number[] = []
   const bursts = Array.from({ length: BURSTS }, () => burstOf(all.length))
   const counts = await Promise.all(
