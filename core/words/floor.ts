@@ -124,6 +124,8 @@ export function lateWords(late: number): string {
 export const startMessage = (day: string, start: string): string =>
   `Your session on ${day} begins at ${start}.`
 
-/** What somebody's day says before it comes: `Tue 1 Dec 17:30: waits about 6 min for the cable tower; Marit has it`. */
-export const aheadWords = (day: string, start: string, wait: string): string =>
-  `${day} ${start}: ${wait}`
+/** What somebody's day says before it comes: `Tue 1 Dec 17:30: waits about 6 min for the cable tower; Marit has it, 2 more to look at`. */
+export function aheadWords(day: string, start: string, notices: readonly string[]): string {
+  const more = notices.length - 1
+  return `${day} ${start}: ${notices[0] ?? ''}${more > 0 ? `, ${more} more to look at` : ''}`
+}

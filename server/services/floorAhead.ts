@@ -1,4 +1,12 @@
-import { addDays, type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
+import {
+  addDays,
+  type ClientId,
+  failure,
+  groupedBy,
+  type PlainDate,
+  type Result,
+  success,
+} from '#core/base'
 import { dayOn } from '#core/follow/floor'
 import { passDates, type PlanDocument } from '#core/plan/block'
 import { aheadWords, floorNotices, formatDay } from '#core/words'
@@ -43,12 +51,16 @@ export async function floorAhead(
       const own = new Map(
         day.sessions.flatMap(one => (one.client === client ? [[one.id, one.start]] : [])),
       )
-      return floorNotices(day, dayOn(day)).flatMap(({ session, words }) => {
-        const start = own.get(session)
-        return start
-          ? [{ on: day.on, session, words: aheadWords(formatDay(day.on), start, words) }]
-          : []
-      })
+      const notices = floorNotices(day, dayOn(day)).filter(({ session }) => own.has(session))
+      return [...groupedBy(notices, ({ session }) => session)].map(([session, all]) => ({
+        on: day.on,
+        session,
+        words: aheadWords(
+          formatDay(day.on),
+          own.get(session) ?? '',
+          all.map(({ words }) => words),
+        ),
+      }))
     }),
   })
 }

@@ -71,7 +71,7 @@ defineSlots<{ default?: () => unknown }>()
             <template v-for="box in lane.boxes" :key="box.key">
               <span
                 class="box"
-                :class="box.kind"
+                :class="`is-${box.kind}`"
                 :title="box.title"
                 :style="{ left: `${box.left}%`, width: `${box.width}%` }"
               >
@@ -120,7 +120,7 @@ defineSlots<{ default?: () => unknown }>()
 <style scoped>
 .lane {
   display: grid;
-  grid-template-columns: 168px minmax(0, 1fr) 52px 84px;
+  grid-template-columns: 168px minmax(0, 1fr) 52px 108px;
   align-items: center;
   gap: 2px 12px;
   padding: 3px 8px;
@@ -168,12 +168,12 @@ defineSlots<{ default?: () => unknown }>()
   border-radius: 4px;
   background: var(--paper);
 }
-.box.way {
+.box.is-way {
   border-style: dashed;
   border-color: var(--line);
   background: repeating-linear-gradient(-45deg, transparent 0 4px, var(--hair) 4px 5px);
 }
-.box.wait {
+.box.is-wait {
   border: 1.5px dashed var(--alert);
   background: var(--alert-wash);
   color: var(--alert);

@@ -46,11 +46,11 @@ const { notices, ways } = defineProps<{ notices: readonly FloorNotice[]; ways: F
           {{ words }}
         </button>
       </div>
-      <ol class="grid gap-x-6 gap-y-3 lg:grid-cols-3">
-        <li v-for="(way, at) in ways.ways.value" :key="way.key">
+      <ol class="grid min-w-0 gap-x-6 gap-y-3 lg:grid-cols-3">
+        <li v-for="(way, at) in ways.ways.value" :key="way.key" class="min-w-0">
           <button
             type="button"
-            class="control"
+            class="control h-auto! max-w-full text-left whitespace-normal!"
             :class="{ 'control-strong': at === 0 }"
             :disabled="ways.isBusy.value"
             @click="ways.take(at)"
