@@ -6,6 +6,7 @@ import {
   hoursOf,
   isClosedOn,
   secondsOf,
+  unspotted,
 } from '../follow/floor'
 import { floorLackWords, floorWaitWords } from './floor'
 
@@ -52,6 +53,27 @@ function hoursOff({ id, start }: Seen, day: FloorDay, floor: FloorOn): readonly 
 }
 const A_MINUTE = 60
 
+/** Sets with nobody beside them, the first of each part. */
+function unspottedIn(floor: FloorOn, day: FloorDay): readonly Notice[] {
+  const nameOf = floorNames(floor)
+  const sessions = floor.sessions.map(one => ({ ...one, start: secondsOf(one.start) }))
+  const seen = new Set<string>()
+  return unspotted(sessions, day, floor.house.coaches).flatMap(({ session, part, at, spotted }) => {
+    const key = `${session} ${part}`
+    if (seen.has(key)) return []
+    seen.add(key)
+    const who = `${spotted.map(nameOf).join(' and ')} ${spotted.length > 1 ? 'are' : 'is'}`
+    const what = floor.sessions.find(({ id }) => id === session)?.parts[part]?.what ?? ''
+    return [
+      {
+        session,
+        at,
+        words: `nobody to spot ${what.toLowerCase()} to failure; ${who} spotted then`,
+      },
+    ]
+  })
+}
+
 /** What there is to look at in a day, by the clock. */
 export function floorNotices(floor: FloorOn, day: FloorDay): readonly FloorNotice[] {
   const nameOf = floorNames(floor)
@@ -62,6 +84,7 @@ export function floorNotices(floor: FloorOn, day: FloorDay): readonly FloorNotic
   }))
   return [
     ...waits,
+    ...unspottedIn(floor, day),
     ...floor.sessions.flatMap(session => [
       ...lacksOf(session, day),
       ...hoursOff(session, day, floor),

@@ -1,5 +1,6 @@
 import { resetLink } from '../../server/services/passwordReset'
 import { randomBytes } from 'node:crypto'
+import { Agent, get } from 'node:http'
 import { expect, signInByForm, test } from '../support/test'
 
 test('a new coach makes an account, changes the password and signs out everywhere', async ({
@@ -189,4 +190,17 @@ test('a lost password is set anew by a link that is good once', async ({
   await page.getByLabel('New password').fill('spring-tide-3')
   await set.click()
   await expect(page.getByRole('alert')).toContainText('used already or has run out')
+})
+
+test('a connection that nobody uses is kept longer than a proxy in front keeps it', async () => {
+  const url = new URL(process.env.BASE_URL!)
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 })
+  const kept = await new Promise<string | undefined>((resolve, reject) =>
+    get({ host: url.hostname, port: url.port, path: '/api/health', agent }, answer => {
+      answer.resume()
+      resolve(answer.headers['keep-alive'])
+    }).on('error', reject),
+  )
+  agent.destroy()
+  expect(Number(/timeout=(\d+)/.exec(kept ?? '')?.[1])).toBeGreaterThan(60)
 })

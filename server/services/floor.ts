@@ -13,10 +13,8 @@ import type { Coach } from './signIn'
 
 /** Parts with what is done in them. */
 function partsOf(content: Session, context: PlanContext) {
-  return floorParts(content, context).map(({ grouping, before, seconds, needs }) => ({
-    before,
-    seconds,
-    needs,
+  return floorParts(content, context).map(({ grouping, ...part }) => ({
+    ...part,
     what: (content.groupings.find(({ id }) => id === grouping)?.slots ?? [])
       .map(({ exercise }) => requireExercise(context.catalogue, exercise).name)
       .join(', '),

@@ -56,6 +56,11 @@ export const FloorView = z.object({
           before: z.number(),
           seconds: z.number(),
           needs: z.array(z.enum(STATION_KINDS)).readonly(),
+          /** Sets that want somebody beside them, from where the part begins. */
+          spots: z
+            .array(z.object({ at: z.number(), seconds: z.number() }))
+            .readonly()
+            .exactOptional(),
           /** The exercises done in it. */
           what: z.string(),
         }),

@@ -150,3 +150,29 @@ describe('parts of a day', () => {
     )
   })
 })
+
+test('a set to failure under a bar while the only coach spots another is told, once a part', () => {
+  const pressing = (id: string, name: string) =>
+    session(id, name, '17:20', {
+      parts: [
+        {
+          before: 60,
+          seconds: 600,
+          needs: [],
+          what: 'Bench press, barbell',
+          spots: [
+            { at: 100, seconds: 40 },
+            { at: 300, seconds: 40 },
+          ],
+        },
+      ],
+    })
+  const seen = view({ sessions: [pressing('marit', 'Marit S'), pressing('joren', 'Joren H')] })
+  expect(floorNotices(seen, dayOn(seen))).toEqual([])
+  const alone = { ...seen, house: { coaches: 1 } }
+  expect(floorNotices(alone, dayOn(alone)).map(({ session: who, words }) => [who, words])).toEqual([
+    ['joren', 'nobody to spot bench press, barbell to failure; Marit is spotted then'],
+  ])
+  const two = { ...seen, house: { coaches: 2 } }
+  expect(floorNotices(two, dayOn(two))).toEqual([])
+})

@@ -7,6 +7,8 @@ export interface FloorPart {
   /** Setting up and its sets with their rests; what it needs is held through them. */
   readonly seconds: number
   readonly needs: readonly StationKind[]
+  /** Sets that want somebody beside them, from where the part begins. */
+  readonly spots?: readonly { readonly at: number; readonly seconds: number }[]
 }
 export interface FloorSession {
   readonly id: string

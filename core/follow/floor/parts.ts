@@ -1,9 +1,10 @@
 import type { GroupingId } from '../../base'
 import { requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
-import { sessionTime } from '../../plan/minutes'
+import { sessionTime, type TimeSpan } from '../../plan/minutes'
 import type { Grouping, Session } from '../../plan/session'
 import type { FloorPart } from './day'
+import { spotsIn } from './spots'
 import { stationsFor } from './stations'
 
 /** A part of a session with the grouping it is. */
@@ -13,22 +14,30 @@ export interface SessionPart extends FloorPart {
 
 /** The parts of a session as the floor sees them, with the client's own times. Units: seconds. */
 export function floorParts(session: Session, context: PlanContext): readonly SessionPart[] {
-  const stretches: { readonly grouping: string; readonly before: number; seconds: number }[] = []
+  const stretches: { readonly id: GroupingId; readonly before: number; spans: TimeSpan[] }[] = []
   let way = 0
-  for (const { grouping, seconds } of sessionTime(session, context).spans) {
+  for (const span of sessionTime(session, context).spans) {
     const last = stretches.at(-1)
-    if (grouping === undefined) way += seconds
-    else if (last?.grouping === grouping) last.seconds += seconds
+    if (span.grouping === undefined) way += span.seconds
+    else if (last?.id === span.grouping) last.spans.push(span)
     else {
-      stretches.push({ grouping, before: way, seconds })
+      stretches.push({ id: span.grouping, before: way, spans: [span] })
       way = 0
     }
   }
-  return stretches.flatMap(({ grouping: id, before, seconds }) => {
+  return stretches.flatMap(({ id, before, spans }) => {
     const grouping = session.groupings.find(held => held.id === id)
-    return grouping
-      ? [{ grouping: grouping.id, before, seconds, needs: needsOf(grouping, context) }]
-      : []
+    if (!grouping) return []
+    const spots = spotsIn(spans, session, context)
+    return [
+      {
+        grouping: id,
+        before,
+        seconds: spans.reduce((sum, { seconds }) => sum + seconds, 0),
+        needs: needsOf(grouping, context),
+        ...(spots.length > 0 && { spots }),
+      },
+    ]
   })
 }
 

@@ -14,7 +14,8 @@ export interface FloorOn {
     readonly name: string
     /** A clock such as `17:30`. */
     readonly start: string
-    readonly parts: readonly FloorPart[]
+    /** Each with the exercises done in it, in words. */
+    readonly parts: readonly (FloorPart & { readonly what: string })[]
   }[]
 }
 

@@ -1,5 +1,6 @@
 export { ARM_GROUPS, BUNDLES, GROUPS, GROUP_MUSCLES, LARGE_GROUPS, MUSCLES } from './muscles'
 export type { BundleId, Group, Muscle } from './muscles'
+export { canPin } from './underBar'
 export { CAUTIONS, EQUIPMENT, isFreeOverhead, isOverhead, PATTERNS } from './exercise'
 export { ELBOW_JOINTS, hasSides, JOINT_TABLE, JOINTS } from './joints'
 export type { Joint } from './joints'

@@ -1,4 +1,4 @@
-import { type Equipment, isFreeOverhead } from '../../../plan/catalogue'
+import { canPin, isFreeOverhead } from '../../../plan/catalogue'
 import { isSore } from '../../../body/joints'
 import { classedStages, type SetRun, workStages } from '../../../plan/scheme'
 import type { Rule } from '../finding'
@@ -76,10 +76,6 @@ function goesToFailure({ runs, lowestRir }: PlacedSlot): boolean {
   )
 }
 
-const UNDER_BAR = ['fail_needs_safety', 'weight_over_face'] as const
-/** What can pin somebody down; dumbbells are let go to the sides. */
-const BARS: readonly Equipment[] = ['barbell', 'cambered_bar']
-
 const failureUnderBar: Rule = {
   id: 'failure-under-bar',
   reason: 'Alone under a bar without safety arms a failed rep cannot be escaped.',
@@ -87,14 +83,7 @@ const failureUnderBar: Rule = {
     input.context.client.hasSafeties
       ? []
       : everySlot(input, (placed, session) => {
-          const isUnder =
-            placed.exercise.pattern === 'squat' && placed.exercise.equipment.includes('barbell')
-          if (
-            !goesToFailure(placed) ||
-            !placed.exercise.equipment.some(piece => BARS.includes(piece)) ||
-            !(isUnder || UNDER_BAR.some(caution => placed.exercise.cautions.includes(caution)))
-          )
-            return []
+          if (!goesToFailure(placed) || !canPin(placed.exercise)) return []
           return [
             {
               place: placeOf(session, placed),
