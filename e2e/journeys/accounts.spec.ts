@@ -195,12 +195,12 @@ test('a lost password is set anew by a link that is good once', async ({
 test('a connection that nobody uses is kept longer than a proxy in front keeps it', async () => {
   const url = new URL(process.env.BASE_URL!)
   const agent = new Agent({ keepAlive: true, maxSockets: 1 })
-  const kept = await new Promise<string | undefined>((resolve, reject) =>
+  const kept = await new Promise<string>((resolve, reject) =>
     get({ host: url.hostname, port: url.port, path: '/api/health', agent }, answer => {
       answer.resume()
-      resolve(answer.headers['keep-alive'])
+      resolve(String(answer.headers['keep-alive'] ?? ''))
     }).on('error', reject),
   )
   agent.destroy()
-  expect(Number(/timeout=(\d+)/.exec(kept ?? '')?.[1])).toBeGreaterThan(60)
+  expect(Number(/timeout=(\d+)/.exec(kept)?.[1])).toBeGreaterThan(60)
 })
