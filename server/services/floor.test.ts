@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { eq, sql } from 'drizzle-orm'
-import { addDays, isoWeekday } from '#core/base'
+import { addDays, isoWeekday, type PlainDate } from '#core/base'
 import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
 import { floorNotices } from '#core/words'
 import { sessionSlots } from '#core/plan/session'
 import { FloorView } from '#shared/contracts/floor'
 import { database } from '../db/database'
 import { agreeStart } from '../db/queries/floor'
+import { profileOf } from '../db/queries/profiles'
 import { datedSessions } from '../db/schema'
 import {
   problemOf,
@@ -161,6 +162,28 @@ test('the board tells of the coming days what the floor shows of them, and of no
   expect(first).toMatchObject({ on: today, session: id })
   expect(first?.words).toMatch(/^Thu 2 Apr 17:30: waits about \d+ min for /)
   expect(problemOf(await floorAhead(await stranger(), waiting, today)).kind).toBe('not-found')
+})
+
+test('a start that was agreed holds for its date; of days that are over nothing is kept', async () => {
+  const studio = await unitStudio()
+  const { coach, today } = studio
+  const { id } = studio.client('Marit')
+  const agree = (on: PlainDate, start: string | null, asOf = today) =>
+    agreeStart(database(), coach.id, id, { on, start, today: asOf })
+  const agreed = async () => (await profileOf(database(), coach.id, id))?.agreed
+  const later = addDays(today, 3)
+  await agree(today, '18:05')
+  await agree(later, '18:10')
+  await agree(later, '18:15')
+  expect(await agreed()).toEqual({ [today]: '18:05', [later]: '18:15' })
+  await agree(addDays(today, 5), '07:00', addDays(today, 1))
+  expect(await agreed()).toEqual({ [later]: '18:15', [addDays(today, 5)]: '07:00' })
+  await agree(later, null)
+  expect(await agreed()).toEqual({ [addDays(today, 5)]: '07:00' })
+  // Of the same name at another coach's nothing changes.
+  const other = await stranger()
+  await agreeStart(database(), other.id, id, { on: later, start: '05:00', today })
+  expect(await agreed()).toEqual({ [addDays(today, 5)]: '07:00' })
 })
 
 describe('ways out of a wait', () => {

@@ -67,7 +67,10 @@ async function left({ coach }: UnitStudio) {
       .orderBy(blockRevisions.version),
   ])
   return {
-    clients: names.map(({ name }) => name.split(' ')[0]).filter(name => /Joren|Emil/.test(name!)),
+    clients: names
+      .map(({ name }) => name.split(' ')[0])
+      .filter(name => /Joren|Emil/.test(name!))
+      .sort(),
     messages: texts.map(({ text }) => text).sort(),
     versions: versions.map(({ version }) => version),
   }
