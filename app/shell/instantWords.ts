@@ -1,5 +1,6 @@
 import { plainDate } from '#core/base'
 import { formatDay } from '#core/words'
+import { clockAt } from './clockAt'
 
 const two = (figure: number) => String(figure).padStart(2, '0')
 
@@ -7,5 +8,5 @@ const two = (figure: number) => String(figure).padStart(2, '0')
 export function instantWords(at: string): string {
   const time = new Date(at)
   const day = plainDate(`${time.getFullYear()}-${two(time.getMonth() + 1)}-${two(time.getDate())}`)
-  return `${formatDay(day)} ${two(time.getHours())}:${two(time.getMinutes())}`
+  return `${formatDay(day)} ${clockAt(time)}`
 }

@@ -121,8 +121,10 @@ export function lateWords(late: number): string {
 }
 
 /** What the client is told of a change of her start. */
-export const startMessage = (day: string, start: string): string =>
-  `Your session on ${day} begins at ${start}.`
+export const startMessage = (day: string, start: string, isAlways = false): string =>
+  `${startMessageOpening(day)}${start}${isAlways ? ', and on that weekday from then on' : ''}.`
+/** How what she is told of a day's start begins. */
+export const startMessageOpening = (day: string): string => `Your session on ${day} begins at `
 
 /** What somebody's day says before it comes: `Tue 1 Dec 17:30: waits about 6 min for the cable tower; Marit has it, 2 more to look at`. */
 export function aheadWords(day: string, start: string, notices: readonly string[]): string {

@@ -8,6 +8,7 @@ import {
   secondsOf,
   unspotted,
 } from '../follow/floor'
+import { firstName } from './firstName'
 import { floorLackWords, floorWaitWords } from './floor'
 
 /** Something of a day on the floor to look at: whose it is, when, and in words. */
@@ -20,9 +21,6 @@ export interface FloorNotice {
 }
 type Notice = Omit<FloorNotice, 'clock'>
 type Seen = FloorOn['sessions'][number]
-
-/** How a client is called among the others. */
-export const firstName = (name: string): string => name.trim().split(/\s+/)[0] ?? name
 
 /** First names by session. */
 export const floorNames =

@@ -204,8 +204,10 @@ export {
   remedyLines,
   remedyTitle,
   startMessage,
+  startMessageOpening,
 } from './floor'
-export { firstName, floorNames, floorNotices } from './floorNotices'
+export { firstName } from './firstName'
+export { floorNames, floorNotices } from './floorNotices'
 export type { FloorNotice } from './floorNotices'
 export { houseText, readHouse } from './house'
 export type { HouseField, TypedHouse } from './house'

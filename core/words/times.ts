@@ -1,8 +1,8 @@
 import type { ClientTimes } from '../plan/method'
 import type { OwnSessionTime } from '../plan/minutes'
+import { firstName } from './firstName'
 import { formatOneDecimal, NBSP } from './figures'
 
-const firstName = (name: string) => name.trim().split(/\s+/)[0] ?? name
 const minutes = (seconds: number) => Math.round(seconds / 60)
 
 /** `41 min estimated, 58 to 63 as Marit trains`; empty while the log does not tell. */

@@ -46,7 +46,16 @@ function someDay(random: () => number, clients: number, hours: number): readonly
       sessions.map((content, place) => ({ day, place, content })),
     )
     const start = 17 * HOUR + Math.floor((random() * hours * HOUR) / (5 * MINUTE)) * 5 * MINUTE
-    return { id: `c${at}`, plan, context, isBegun: false, start, usual: start, ...pick(places) }
+    return {
+      id: `c${at}`,
+      plan,
+      context,
+      isBegun: false,
+      canMove: true,
+      start,
+      usual: start,
+      ...pick(places),
+    }
   })
 }
 

@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import { eq, sql } from 'drizzle-orm'
-import { addDays, isoWeekday, type PlainDate } from '#core/base'
+import { addDays, isoWeekday, mapNonEmpty, type PlainDate } from '#core/base'
 import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
 import { floorNotices } from '#core/words'
-import { sessionSlots } from '#core/plan/session'
+import { copiedSession, withOneOff } from '#core/plan/block'
+import { type Session, sessionSlots } from '#core/plan/session'
 import { FloorView } from '#shared/contracts/floor'
 import { database } from '../db/database'
 import { agreeStart } from '../db/queries/floor'
@@ -24,8 +26,9 @@ import { floor, saveStudio } from './floor'
 import { floorAhead } from './floorAhead'
 import { floorPeople } from './floorPeople'
 import { moveStart, remedies, takeRemedy } from './floorRemedies'
-import { clientOutbox } from './outbox'
-import { profile } from './profiles'
+import { clientOutbox, writeMessage } from './outbox'
+import { profile, saveProfile } from './profiles'
+import { savePlan } from './savePlan'
 import { roster } from './roster'
 import { sheet } from './sheet'
 import { makeLink, openLink, sheetReader } from './sheetLinks'
@@ -33,6 +36,9 @@ import { makeLink, openLink, sheetReader } from './sheetLinks'
 useTestDatabase()
 
 const SCARCE = { cable: 1, bench: 1, rack: 1, preacher_bench: 1, dip_bars: 1, pull_up_bar: 1 }
+
+/** Clients whose weeks of log are written. */
+const LOGGED = ['Marit', 'Joren', 'Oskar', 'Kaja']
 
 const seen = async ({ coach, today }: UnitStudio, on = today) =>
   FloorView.parse(valueOf(await floor(coach, on, today)))
@@ -97,10 +103,12 @@ describe('the floor of a day', () => {
   })
 
   test('is what the client was sent where something was, and what the plan of another date will be', async () => {
-    const studio = await unitStudio()
+    const studio = await unitStudio({ logsOf: LOGGED })
     const ahead = addDays(studio.today, 7)
     const { people } = await floorPeople(studio.coach, ahead, studio.today)
     expect(people.length).toBeGreaterThan(1)
+    // Their own minutes are known from their logs.
+    expect(people.some(({ guest }) => guest.context.client.times !== undefined)).toBe(true)
     const sentToday = (await floorPeople(studio.coach, studio.today, studio.today)).people
     for (const { client: id, guest } of sentToday) {
       const view = valueOf(await client(studio.coach, id, { today: studio.today }))
@@ -220,11 +228,80 @@ describe('ways out of a wait', () => {
     valueOf(await take(studio, way, true))
     const after = await seen(studio)
     const moved = after.sessions.find(({ start }) => start !== '17:30')!
+    expect(valueOf(await clientOutbox(studio.coach, moved.client)).messages[0]?.text).toBe(
+      `Your session on Thu 2 Apr begins at ${moved.start}, and on that weekday from then on.`,
+    )
     const { days } = valueOf(await profile(studio.coach, moved.client))
     expect(days.find(({ weekday }) => weekday === isoWeekday(studio.today))?.start).toBe(
       moved.start,
     )
     expect(moved.usual).toBe(moved.start)
+  })
+
+  test('moved again and again by hand the client reads one message, and each step goes back by itself', async () => {
+    const studio = await busyStudio()
+    const { coach, today } = studio
+    const [somebody] = (await seen(studio)).sessions
+    const move = (start: string) =>
+      recorded(coach, { clientId: null, kind: 'floor' }, () =>
+        moveStart(coach, { on: today, session: somebody!.id, start }, today),
+      )
+    const told = async () =>
+      valueOf(await clientOutbox(coach, somebody!.client)).messages.map(({ text }) => text)
+    valueOf(await writeMessage(coach, somebody!.client, 'Bring a towel.'))
+    for (const start of ['17:35', '17:40', '17:45']) valueOf(await move(start))
+    expect(await told()).toEqual(['Your session on Thu 2 Apr begins at 17:45.', 'Bring a towel.'])
+    await turnedBack(studio)
+    expect(await told()).toContain('Your session on Thu 2 Apr begins at 17:40.')
+    expect((await seen(studio)).sessions.find(({ id }) => id === somebody!.id)?.start).toBe('17:40')
+  })
+
+  test('a start holds from now on only where the profile has an hour for that weekday', async () => {
+    const studio = await busyStudio()
+    const { coach, today } = studio
+    const way = await offeredOf(studio, 'start')
+    expect(way.canStay).toBe(true)
+    const session = (await seen(studio)).sessions.find(({ id }) => way.key.split(' ')[1] === id)!
+    const known = valueOf(await profile(coach, session.client))
+    const others = known.days.filter(({ weekday }) => weekday !== isoWeekday(today))
+    valueOf(await saveProfile(coach, session.client, { ...known, days: others }))
+    const { remedies: ways } = valueOf(
+      await remedies(coach, { on: today, session: way.session }, today),
+    )
+    expect(ways.find(({ key }) => key === way.key)?.canStay).toBe(false)
+    // Meant for good, it holds for the day: nothing is lost.
+    expect(valueOf(await take(studio, way, true)).did).toMatch(/, on Thu 2 Apr\.$/)
+    const moved = (await seen(studio)).sessions.find(({ id }) => id === session.id)
+    expect(moved?.start).not.toBe('17:30')
+  })
+
+  test('whoever has two sessions that day is not moved: both would', async () => {
+    const studio = await busyStudio()
+    const { coach, today } = studio
+    const { people } = await floorPeople(coach, today, today)
+    const person = people.find(({ sent }) => sent === null)!
+    const { guest, block, version } = person
+    const again = copiedSession(guest.content, randomUUID)
+    const plan = {
+      ...guest.plan,
+      rotation: {
+        ...guest.plan.rotation,
+        days: guest.plan.rotation.days.map((day, at) =>
+          at === guest.day ? { ...day, sessions: [...day.sessions, again] } : day,
+        ),
+      },
+    }
+    valueOf(await savePlan(coach, { blockId: block, version, plan }))
+    const own = (await seen(studio)).sessions.filter(one => one.client === person.client)
+    expect(own.map(({ start }) => start)).toEqual(['17:30', '23:30'])
+    const start = { on: today, session: own[0]!.id, start: '17:45' }
+    expect(problemOf(await moveStart(coach, start, today))).toMatchObject({
+      errors: [{ detail: expect.stringMatching(/two sessions that day/) }],
+    })
+    for (const { id } of (await seen(studio)).sessions)
+      for (const { key } of valueOf(await remedies(coach, { on: today, session: id }, today))
+        .remedies)
+        expect(key).not.toMatch(`start ${own[0]!.id} `)
   })
 
   test.each(['turn', 'stand_in'] as const)(
@@ -284,6 +361,46 @@ describe('ways out of a wait', () => {
     const after = await planOf()
     expect(after.oneOffs ?? []).toEqual(before.oneOffs ?? [])
     expect(after.rotation).not.toEqual(before.rotation)
+  })
+
+  test('a stand-in from now on keeps the sets of the plan, whatever the day has', async () => {
+    const studio = await busyStudio()
+    const { coach, today } = studio
+    const way = await offeredOf(studio, 'stand_in')
+    const [, session = '', slot = ''] = way.key.split(' ')
+    const person = (await floorPeople(coach, today, today)).people.find(
+      ({ guest }) => guest.id === session,
+    )!
+    const { guest, block, version } = person
+    const countsOf = (content: Session) =>
+      sessionSlots(content)
+        .find(({ id }) => id === slot)!
+        .scheme.runs.map(({ count }) => count)
+    const planned = guest.plan.rotation.days[guest.day]!.sessions[guest.place]!
+    // For the day alone there is a set more of everything.
+    const content = {
+      ...guest.content,
+      groupings: guest.content.groupings.map(grouping => ({
+        ...grouping,
+        slots: mapNonEmpty(grouping.slots, held => ({
+          ...held,
+          scheme: {
+            ...held.scheme,
+            runs: held.scheme.runs.map(run => ({ ...run, count: run.count + 1 })),
+          },
+        })),
+      })),
+    }
+    const on = person.planned
+    const plan = withOneOff(guest.plan, { on, session: planned.id, reason: 'other', content })
+    valueOf(await savePlan(coach, { blockId: block, version, plan }))
+    const again = await offeredOf(studio, 'stand_in')
+    expect(again.key.split(' ').slice(1, 3)).toEqual([session, slot])
+    valueOf(await take(studio, again, true))
+    const after = valueOf(await client(coach, person.client, { today })).block!.plan
+    const now = after.rotation.days[guest.day]!.sessions[guest.place]!
+    expect(countsOf(now)).toEqual(countsOf(planned))
+    expect(sessionSlots(now).map(({ exercise }) => exercise)).toContain(again.key.split(' ')[3])
   })
 
   test('once the client has begun nothing is done to her session, and what is gone is told', async () => {

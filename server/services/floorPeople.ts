@@ -1,4 +1,11 @@
-import { addDays, type BlockId, type ClientId, groupedBy, type PlainDate } from '#core/base'
+import {
+  addDays,
+  type BlockId,
+  type ClientId,
+  groupedBy,
+  isoWeekday,
+  type PlainDate,
+} from '#core/base'
 import { learnedTimes, type TimedSession } from '#core/body/times'
 import { type BlockSession, expandedBlock } from '#core/design/progress'
 import { type FloorGuest, type House, secondsOf, startOn, type Stations } from '#core/follow/floor'
@@ -32,6 +39,8 @@ export interface FloorPerson {
   readonly what: string
   readonly minuteLimit: number | null
   readonly guest: FloorGuest
+  /** Her profile has an hour for that weekday, which can be another from now on. */
+  readonly hasOwnHour: boolean
   readonly block: BlockId
   readonly version: number
   readonly pass: number
@@ -101,11 +110,12 @@ function personOf(
   line: RosterLine,
   { plan, context }: { readonly plan: PlanDocument; readonly context: PlanContext },
   { pass, day, place, name, content, minuteLimit, sent }: OnDate,
-  on: PlainDate,
+  { on, isOnly }: { readonly on: PlainDate; readonly isOnly: boolean },
 ): FloorPerson | null {
   const { id: client, blockId, version } = line
   if (blockId === null || version === null || content.groupings.length === 0) return null
-  const { start, usual } = startOn(startsIn(line), on)
+  const starts = startsIn(line)
+  const { start, usual } = startOn(starts, on)
   const later = place * SECOND_SESSION_HOURS * secondsOf('01:00')
   return {
     client,
@@ -117,6 +127,7 @@ function personOf(
     pass,
     planned: passDates(plan)[pass]?.[day] ?? on,
     sent: sent?.id ?? null,
+    hasOwnHour: starts.usual.has(isoWeekday(on)),
     guest: {
       id: `${client}.${place}`,
       start: secondsOf(start) + later,
@@ -127,6 +138,7 @@ function personOf(
       place,
       context,
       isBegun: sent?.isBegun ?? false,
+      canMove: isOnly,
     },
   }
 }
@@ -184,8 +196,10 @@ export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate)
       clearances: clearedOf.get(line.id) ?? [],
       timed: timed.get(line.id) ?? [],
     })
-    return sessionsOn(row, rows, context, on).flatMap(
-      session => personOf(line, { plan: row.plan, context }, session, on) ?? [],
+    const sessions = sessionsOn(row, rows, context, on)
+    const day = { on, isOnly: sessions.length === 1 }
+    return sessions.flatMap(
+      session => personOf(line, { plan: row.plan, context }, session, day) ?? [],
     )
   })
   return { ...floor, people: people.sort((a, b) => a.guest.start - b.guest.start) }

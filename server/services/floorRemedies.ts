@@ -12,7 +12,6 @@ import {
   remedyKey,
   secondsOf,
 } from '#core/follow/floor'
-import { SECOND_SESSION_HOURS } from '#core/plan/rotation'
 import {
   applyEdits,
   findSlot,
@@ -24,12 +23,12 @@ import { requireExercise } from '#core/plan/catalogue'
 import { forAnotherExercise } from '#core/plan/scheme'
 import { sessionSlots } from '#core/plan/session'
 import {
-  capitalised,
   firstName,
   formatDay,
   remedyLines,
   remedyTitle,
   startMessage,
+  startMessageOpening,
 } from '#core/words'
 import type {
   FloorStartBody,
@@ -43,7 +42,7 @@ import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { prescribeAnew } from '../db/queries/blockSessions'
 import { agreeStart } from '../db/queries/floor'
-import { insertMessage } from '../db/queries/messages'
+import { deleteOwnMessages, insertMessage } from '../db/queries/messages'
 import { profileOf } from '../db/queries/profiles'
 import { type Floor, type FloorPerson, floorPeople } from './floorPeople'
 import { saveProfile } from './profiles'
@@ -51,8 +50,6 @@ import { savePlan } from './savePlan'
 import type { Coach } from './signIn'
 
 type Asked = { readonly on: PlainDate; readonly session: string }
-
-const SECOND_SESSION_SECONDS = SECOND_SESSION_HOURS * 3600
 
 const NO_SESSION: Problem = { kind: 'not-found', what: 'session' }
 const isThere = ({ people }: Floor, session: string) =>
@@ -104,7 +101,7 @@ export async function remedies(
       kind: remedy.change.kind,
       title: remedyTitle(remedy, names),
       lines: [...remedyLines(remedy, names)],
-      canStay: alwaysEdits(floor, remedy.change) !== null,
+      canStay: canStay(floor, remedy.change),
     })),
   })
 }
@@ -124,6 +121,12 @@ function alwaysEdits({ people }: Floor, change: FloorChange): readonly PlanEdit[
   )
 }
 
+/** Whether a change can hold from now on: the profile has an hour for that weekday, the plan the same at the place. */
+const canStay = (floor: Floor, change: FloorChange): boolean =>
+  change.kind === 'start'
+    ? floor.people.find(({ guest }) => guest.id === change.session)?.hasOwnHour === true
+    : alwaysEdits(floor, change) !== null
+
 const gone: Problem = {
   kind: 'invalid',
   errors: [
@@ -139,7 +142,7 @@ const gone: Problem = {
 /** Takes a way out as it was offered; what the day has become since is looked at anew. */
 export async function takeRemedy(
   coach: Coach,
-  { key, isAlways, ...asked }: z.output<typeof TakeRemedyBody>,
+  { key, isAlways: isMeant, ...asked }: z.output<typeof TakeRemedyBody>,
   today: PlainDate,
 ): Promise<Result<z.input<typeof TakenRemedy>, Problem>> {
   const { floor, remedies: found } = await offered(coach, asked, today)
@@ -149,6 +152,7 @@ export async function takeRemedy(
   const person = floor.people.find(({ guest }) => guest.id === remedy?.change.session)
   if (!remedy || !person) return failure(gone)
   const { change } = remedy
+  const isAlways = isMeant && canStay(floor, change)
   const taken =
     change.kind === 'start'
       ? await startOtherwise(coach, person, { ...asked, start: change.start, isAlways, today })
@@ -158,6 +162,18 @@ export async function takeRemedy(
   return success({
     did: `${did}, ${isAlways ? 'from now on' : `on ${formatDay(asked.on)}`}.`,
   })
+}
+
+const TWO_SESSIONS: Problem = {
+  kind: 'invalid',
+  errors: [
+    {
+      pointer: '/start',
+      kind: 'custom',
+      detail:
+        'The client has two sessions that day, and both would move. Change the hour in the profile, or move one session to another day.',
+    },
+  ],
 }
 
 /** Moves a start for the day by hand. */
@@ -170,6 +186,7 @@ export async function moveStart(
   const person = people.find(({ guest }) => guest.id === session)
   if (!person) return failure(NO_SESSION)
   if (person.guest.isBegun || on < today) return failure(gone)
+  if (!person.guest.canMove) return failure(TWO_SESSIONS)
   const at = secondsOf(start)
   const moved = await startOtherwise(coach, person, { on, start: at, isAlways: false, today })
   if (!moved.ok) return moved
@@ -181,7 +198,7 @@ export async function moveStart(
 /** The client comes at another time, and is told. */
 async function startOtherwise(
   coach: Coach,
-  { client, guest }: FloorPerson,
+  { client }: FloorPerson,
   {
     on,
     start,
@@ -194,24 +211,22 @@ async function startOtherwise(
     readonly today: PlainDate
   },
 ): Promise<Result<unknown, Problem>> {
-  // A second session of a day follows the first at its distance.
-  const own = clockOf(start - guest.usual + usualOf(guest))
+  const own = clockOf(start)
   const saved = isAlways ? await usuallyAt(coach, client, on, own) : success({})
   if (!saved.ok) return saved
   await agreeStart(database(), coach.id, client, { on, today, start: isAlways ? null : own })
+  // What she was told of that day before no longer holds.
+  await deleteOwnMessages(database(), coach.id, client, startMessageOpening(formatDay(on)))
   await insertMessage(database(), {
     coachId: coach.id,
     id: randomUUID(),
     clientId: client,
     kind: 'own',
-    text: capitalised(startMessage(formatDay(on), clockOf(start))),
+    text: startMessage(formatDay(on), own, isAlways),
     writtenAt: currentTime(),
   })
   return success({})
 }
-
-/** When the first session of the day usually begins. */
-const usualOf = ({ usual, place }: FloorPerson['guest']) => usual - place * SECOND_SESSION_SECONDS
 
 /** The profile has another start for a weekday from now on. */
 async function usuallyAt(

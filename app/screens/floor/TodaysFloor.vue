@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { firstName } from '#core/words'
 import type { RosterEntry } from '#shared/contracts/roster'
 import { useMounted } from '@vueuse/core'
 import { FLOOR_HOURS, floorLayout, floorX } from './floorLayout'
@@ -16,7 +17,7 @@ const planks = computed(() =>
         ? [
             {
               id,
-              who: name.split(' ')[0] ?? name,
+              who: firstName(name),
               what: next.name,
               start: next.start,
               minutes: next.minutes ?? 60,

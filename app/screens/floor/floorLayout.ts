@@ -1,3 +1,5 @@
+import { secondsOf } from '#core/follow/floor'
+
 /** A session of today on the time line. */
 export interface FloorSession {
   readonly id: string
@@ -21,9 +23,7 @@ export const FLOOR_HOURS = { from: 6, to: 21.5 } as const
 const LABEL_ROOM = 118
 const LEAST_WIDTH = 14
 
-export function hourOf(clock: string): number {
-  return Number(clock.slice(0, 2)) + Number(clock.slice(3, 5)) / 60
-}
+export const hourOf = (clock: string): number => secondsOf(clock) / 3600
 
 /** Pixels from the left of an hour; hours outside lie on the edge. */
 export function floorX(hour: number, width: number): number {

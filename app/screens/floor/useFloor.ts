@@ -1,6 +1,7 @@
 import { addDays, isPlainDate, plainDate } from '#core/base'
 import { useMounted, useNow } from '@vueuse/core'
-import { dayOn } from '#core/follow/floor'
+import { dayOn, secondsOf } from '#core/follow/floor'
+import { clockAt } from '~/shell/clockAt'
 import { floorNotices, floorSumWords } from '#core/words'
 import { FloorView } from '#shared/contracts/floor'
 import { laneEnd, mostAtOnce } from './floorDay'
@@ -15,7 +16,6 @@ import {
 } from './floorLanes'
 
 const MINUTE_MS = 60_000
-const SECONDS = { hour: 3600, minute: 60 } as const
 
 /** A day of the floor: who trains, on which clock, and what there is to look at. */
 export function useFloor() {
@@ -61,8 +61,7 @@ export function useFloor() {
   /** Where the present moment lies on the clock; null on another day, outside it, and on the server. */
   const nowLeft = computed(() => {
     if (!isLive.value || !scale.value || on.value !== today.value) return null
-    const at = now.value.getHours() * SECONDS.hour + now.value.getMinutes() * SECONDS.minute
-    const left = leftOf(at, scale.value)
+    const left = leftOf(secondsOf(clockAt(now.value)), scale.value)
     return left >= 0 && left <= 100 ? left : null
   })
   const goTo = (to: string) =>

@@ -2,6 +2,7 @@ import { secondsOf } from '#core/follow/floor'
 import { lateWords } from '#core/words'
 import { FloorNow } from '#shared/contracts/floor'
 import { useThrottleFn } from '@vueuse/core'
+import { clockAt } from '~/shell/clockAt'
 import type { FloorPage } from './useFloor'
 
 /** The page asks again at most so often, whatever happens. Units: ms. */
@@ -10,11 +11,7 @@ const LEAST_MS = 1000
 const SILENCE_MS = 50_000
 const AGAIN_MS = 5000
 
-const two = (part: number) => String(part).padStart(2, '0')
-const clockAt = (time: Date) => `${two(time.getHours())}:${two(time.getMinutes())}`
-const SECONDS = { hour: 3600, minute: 60 } as const
-const secondsAt = (time: Date) =>
-  time.getHours() * SECONDS.hour + time.getMinutes() * SECONDS.minute + time.getSeconds()
+const secondsAt = (time: Date) => secondsOf(clockAt(time)) + time.getSeconds()
 
 const NOTHING: FloorNow = { sessions: [], pains: [] }
 

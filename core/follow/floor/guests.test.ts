@@ -25,6 +25,7 @@ const guest: FloorGuest = {
   place: 0,
   context: defaultContext({ trainingAgeMonths: 36 }),
   isBegun: false,
+  canMove: true,
 }
 const START: FloorChange = { kind: 'start', session: guest.id, start: 63_300 }
 const TURN: FloorChange = { kind: 'turn', session: guest.id, slot: pushdown, before: curl }

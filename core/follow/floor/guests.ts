@@ -21,6 +21,8 @@ export interface FloorGuest {
   readonly context: PlanContext
   /** The client has begun or is done: it stays as it is. */
   readonly isBegun: boolean
+  /** Its start can be another: the client has no second session that day, which would move with it. */
+  readonly canMove: boolean
 }
 
 /** Something that can be done about a wait. */

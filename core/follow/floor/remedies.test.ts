@@ -1,13 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { requireExercise } from '../../plan/catalogue'
-import { checkPlan } from '../../judge/checks'
+import { checkPlan, findingKey } from '../../judge/checks'
 import { sessionSlots } from '../../plan/session'
 import { PLAIN_WEEKS, plainWeek } from '../../testing/plainPlans'
 import { floorDay } from './day'
 import { type FloorGuest, floorSessionOf, guestAfter, planOnDay } from './guests'
 import { ALWAYS_OPEN } from './house'
 import { type FloorRemedy, remediesFor } from './remedies'
+import { standInsAt, turnCost } from './remedyCosts'
 import { type Stations, stationsFor } from './stations'
 import { sumOfWaits, waitedBy } from './waits'
 
@@ -26,6 +27,7 @@ function guest(id: string, week: number, day: number, more: Partial<FloorGuest> 
     plan,
     context,
     isBegun: false,
+    canMove: true,
     start,
     usual: start,
     ...days[day % days.length]!,
@@ -59,8 +61,7 @@ const longest = (guests: readonly FloorGuest[]) => {
   const day = dayOf(guests)
   return [...guests].sort((a, b) => waitedBy(day, b.id) - waitedBy(day, a.id))[0]!.id
 }
-const grave = (one: FloorGuest) =>
-  checkPlan(planOnDay(one), one.context).filter(({ severity }) => severity !== 'info').length
+const found = (one: FloorGuest) => checkPlan(planOnDay(one), one.context).length
 
 describe('remedies of any day', () => {
   test('do what they say, to everybody, and touch nothing that has begun', () => {
@@ -109,7 +110,7 @@ describe('remedies of any day', () => {
     )
   })
 
-  test('turn nothing round that a check warns of, and stand in with what needs no such station', () => {
+  test('turn nothing round where a check finds more, and stand in with what needs no such station', () => {
     const kinds = new Set<string>()
     fc.assert(
       fc.property(someDay, guests => {
@@ -120,7 +121,7 @@ describe('remedies of any day', () => {
           const is = guestAfter(was, remedy.change)
           const sets = (one: FloorGuest) => sessionSlots(one.content).map(({ id }) => id)
           if (remedy.change.kind === 'turn') {
-            expect(grave(is)).toBeLessThanOrEqual(grave(was))
+            expect(found(is)).toBeLessThanOrEqual(found(was))
             expect([...sets(is)].sort()).toEqual([...sets(was)].sort())
             expect(sets(is)).not.toEqual(sets(was))
           }
@@ -184,5 +185,62 @@ describe('the edges', () => {
     const [first] = remediesFor(longest([a, b]), [a, b], SCARCE)
     expect(first?.change).toMatchObject({ kind: 'start' })
     expect(first?.own.after).toBeLessThan(first!.own.before)
+  })
+})
+
+describe('what a way out costs, in every session of the plain weeks', () => {
+  const guests = PLAIN_WEEKS.flatMap((_, week) =>
+    Array.from({ length: 7 }, (__, at) => guest('a', week, at)),
+  )
+  const keysOf = (one: FloorGuest) => checkPlan(planOnDay(one), one.context).map(findingKey)
+
+  /** Each grouping before each earlier one, and whether a check finds something then. */
+  const comingBefore = (one: FloorGuest) => {
+    const before = new Set(keysOf(one))
+    return one.content.groupings.flatMap((grouping, at) =>
+      one.content.groupings.slice(0, at).map(earlier => {
+        const change = {
+          kind: 'turn',
+          session: one.id,
+          slot: grouping.slots[0].id,
+          before: earlier.slots[0].id,
+        } as const
+        return [change, keysOf(guestAfter(one, change)).some(key => !before.has(key))] as const
+      }),
+    )
+  }
+
+  test('a turn has a price just where no check finds what it did not before', () => {
+    const seen = { priced: 0, refused: 0 }
+    for (const one of guests)
+      for (const [change, isNew] of comingBefore(one)) {
+        expect(turnCost(one, change) === null).toBe(isNew)
+        seen[isNew ? 'refused' : 'priced'] += 1
+      }
+    expect(seen.priced).toBeGreaterThan(20)
+    expect(seen.refused).toBeGreaterThan(5)
+  })
+
+  test('what stands in needs no station of the kind, under whatever name of equipment', () => {
+    const offered = new Set<string>()
+    for (const one of guests)
+      floorSessionOf(one).parts.forEach(({ needs }, part) => {
+        for (const station of needs)
+          for (const { change } of standInsAt(one, part, station)) {
+            if (change.kind !== 'stand_in') continue
+            const exercise = requireExercise(one.context.catalogue, change.exercise)
+            expect(stationsFor(exercise.equipment)).not.toContain(station)
+            offered.add(station)
+          }
+      })
+    expect([...offered].sort()).toEqual(expect.arrayContaining(['bench', 'cable']))
+  })
+
+  test('whoever has a second session that day is offered no other start', () => {
+    const day = (more: Partial<FloorGuest>) => ['a', 'b'].map(id => guest(id, 0, 0, { ...more }))
+    const kinds = (all: readonly FloorGuest[]) =>
+      remediesFor(longest(all), all, SCARCE).map(({ change }) => change.kind)
+    expect(kinds(day({}))).toContain('start')
+    expect(kinds(day({ canMove: false }))).not.toContain('start')
   })
 })

@@ -126,11 +126,14 @@ function startsOf(
     ]),
   )
   const steps = SHIFT.most / SHIFT.step
-  return movers.flatMap(({ id, start, usual }) =>
+  return movers.flatMap(({ id, start, usual, canMove }) =>
     Array.from({ length: 2 * steps + 1 }, (_, at) => usual + (at - steps) * SHIFT.step)
       .filter(
         other =>
-          other !== start && other >= hours.opens && other + (lengths.get(id) ?? 0) <= hours.closes,
+          canMove &&
+          other !== start &&
+          other >= hours.opens &&
+          other + (lengths.get(id) ?? 0) <= hours.closes,
       )
       .map((other): FloorChange => ({ kind: 'start', session: id, start: other })),
   )

@@ -24,13 +24,8 @@ const inputOf = (guest: FloorGuest): CheckInput => checkInput(planOnDay(guest), 
 const viewIn = ({ sessions }: CheckInput, { day, place }: FloorGuest) =>
   sessions.find(view => view.day === day && view.session === place)
 
-/** What stops or warns in a plan. */
-const gravely = (input: CheckInput) =>
-  new Set(
-    findingsOf(input)
-      .filter(({ severity }) => severity !== 'info')
-      .map(findingKey),
-  )
+/** What the checks find in a plan, rules of order among it; what a method leaves alone is not there. */
+const foundIn = (input: CheckInput) => new Set(findingsOf(input).map(findingKey))
 
 /** How ready each exercise's muscles come to its first set, by slot and muscle. */
 function readyBefore(
@@ -46,12 +41,12 @@ function readyBefore(
   return found
 }
 
-/** What a change of order costs; null where a check warns of it that did not before. */
+/** What a change of order costs; null where a check finds something that it did not before. */
 export function turnCost(guest: FloorGuest, change: FloorChange): Cost | null {
   const after = guestAfter(guest, change)
   const [was, is] = [inputOf(guest), inputOf(after)]
-  const known = gravely(was)
-  if ([...gravely(is)].some(key => !known.has(key))) return null
+  const known = foundIn(was)
+  if ([...foundIn(is)].some(key => !known.has(key))) return null
   const [wasView, isView] = [viewIn(was, guest), viewIn(is, after)]
   if (!wasView || !isView) return null
   const before = readyBefore(withinSession(wasView, was).groups)

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId } from '#core/base'
-import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clients, messages } from '../schema'
 
@@ -8,6 +8,25 @@ export async function insertMessage(
   message: typeof messages.$inferInsert,
 ): Promise<void> {
   await db.insert(messages).values(message)
+}
+
+/** Takes back the coach's own words to a client that begin so. */
+export async function deleteOwnMessages(
+  db: Database,
+  coachId: CoachId,
+  clientId: ClientId,
+  opening: string,
+): Promise<void> {
+  await db
+    .delete(messages)
+    .where(
+      and(
+        eq(messages.coachId, coachId),
+        eq(messages.clientId, clientId),
+        eq(messages.kind, 'own'),
+        sql`starts_with(${messages.text}, ${opening})`,
+      ),
+    )
 }
 
 const MOST = 200
