@@ -13,11 +13,12 @@ defineSlots<{
   /** At the right of the second line. */
   actions?: () => unknown
 }>()
-const MAIN = STUDIO_WAYS.filter(({ id }) => id === 'roster' || id === 'floor')
+const MAIN = STUDIO_WAYS.filter(({ id }) => id === 'roster' || id === 'floor' || id === 'queue')
 const WAYS = STUDIO_WAYS.filter(({ id }) => id !== 'account')
-/** The floor stands in the first line already; a phone shows the two main places, the account menu the rest. */
+/** The floor stands in the first line already; a phone shows the main places, the account menu the rest. */
 const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
   floor: 'md:hidden',
+  queue: 'md:hidden',
   exercises: 'max-md:hidden',
   methods: 'max-md:hidden',
   compare: 'max-md:hidden',
@@ -25,11 +26,18 @@ const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
   archive: 'max-md:hidden',
 }
 /** Pages on which the studio's own things are changed; a client's pages have the client's history. */
-const UNDONE: readonly (StudioWayId | null)[] = ['exercises', 'methods', 'account', 'floor']
+const UNDONE: readonly (StudioWayId | null)[] = [
+  'exercises',
+  'methods',
+  'account',
+  'floor',
+  'queue',
+]
 const isUndone = UNDONE.includes(here)
 const changes = useChangesStore()
 if (isUndone) {
-  changes.open(null, null)
+  // The queue goes from client to client: there it is whatever was done last.
+  changes.open(here === 'queue' ? 'anyone' : null, null)
   onMounted(() => changes.load())
   watch(useWritten(), () => changes.load())
   useActions(STUDIO_ACTIONS, { turn: which => changes.turn(which) })

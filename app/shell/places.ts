@@ -158,6 +158,13 @@ export const STUDIO_WAYS = [
   { id: 'roster', name: 'Roster', path: '/roster', letter: '1', hint: 'all clients' },
   { id: 'floor', name: 'Floor', path: '/floor', letter: '2', hint: 'who trains today, and when' },
   {
+    id: 'queue',
+    name: 'Queue',
+    path: '/queue',
+    letter: '3',
+    hint: 'reviews one after the other',
+  },
+  {
     id: 'exercises',
     name: 'Exercises',
     path: '/exercises',

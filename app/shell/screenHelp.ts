@@ -213,6 +213,19 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ],
     guide: 'floor',
   },
+  queue: {
+    signs: [
+      ['! ▬ ↕ •', 'pain, a missed session, proposals to decide about, a rotation that ended'],
+      ['safe for all', 'strong evidence, a small step, no joint noted, nothing missed'],
+      ['bar with a dot', 'change of strength a week, and the range it lies in four times in five'],
+    ],
+    ways: [
+      'Go through it: Enter takes a proposal, Del refuses, N is the next client.',
+      'Settle many at once: take ticks away, then A.',
+      'Take back: Z, also what was done for a client before.',
+    ],
+    guide: 'queue',
+  },
   exercises: {
     signs: [
       ['credit', 'what one set counts for a muscle: 1 direct, a part indirect'],

@@ -21,7 +21,7 @@ type Turn = 'undo' | 'redo'
 export const useChangesStore = defineStore('changes', () => {
   const { ask } = useApi()
   const app = useNuxtApp()
-  /** Of a client, or of the studio where it is null. */
+  /** Of a client, of the studio where it is null, or of anyone. */
   const subject = ref<string | null>(null)
   const last = shallowRef<LastChanges>({ undo: null, redo: null })
   const own = shallowRef<OwnSteps | null>(null)
@@ -30,7 +30,11 @@ export const useChangesStore = defineStore('changes', () => {
   const epoch = ref(0)
   const isBusy = ref(false)
   const path = computed(() =>
-    subject.value === null ? '/api/changes' : `/api/clients/${subject.value}/changes`,
+    subject.value === null
+      ? '/api/changes'
+      : subject.value === 'anyone'
+        ? '/api/changes/anyone'
+        : `/api/clients/${subject.value}/changes`,
   )
 
   async function load(): Promise<void> {

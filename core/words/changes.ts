@@ -62,6 +62,12 @@ const CHANGE_KINDS = {
     place: 'Floor',
     late: 'The client has begun that session, or its plan was changed since, so it cannot be taken back. Change it by hand.',
   },
+  seen: { did: 'client put behind in the queue', place: 'Queue' },
+  safe_changes: {
+    did: 'safe changes taken for several clients',
+    place: 'Queue',
+    late: 'A plan of one of them was changed since, or sent, so they cannot be taken back together. Change it by hand.',
+  },
   retention: { did: 'how long records are kept', place: 'Account' },
 } as const satisfies Record<string, ChangeWords>
 

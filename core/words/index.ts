@@ -47,8 +47,10 @@ export { goalMeasureWords, goalSentence, throughWords } from './goals'
 export { changeDid, type ChangeKind, changePlace, differenceWords, tooLateWords } from './changes'
 export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'
-export { PAIN_LEVEL_WORDS, setUpSentence, trendSentence } from './trends'
+export { INTERVAL, PAIN_LEVEL_WORDS, setUpSentence, signed, trendSentence } from './trends'
 export type { SaidTrend } from './trends'
+export { notSafeWords, outcomeWords, queueSumWords, queueWhy } from './queue'
+export type { QueueWhy } from './queue'
 export { dayWord, needWords, nextWords, unreadWords } from './needs'
 export {
   cellLabel,

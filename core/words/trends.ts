@@ -6,7 +6,7 @@ import { formatOneDecimal, NBSP } from './figures'
 
 const percent = (share: number) => `${formatOneDecimal(share * 100)}${NBSP}%`
 /** 80 % of a normal distribution lies within this many standard errors. */
-const INTERVAL = 1.28
+export const INTERVAL = 1.28
 
 /** A trend as pages get it; an endless error is null. */
 export type SaidTrend = Pick<

@@ -10,7 +10,14 @@ import {
 } from '#core/base'
 import { mergedPlans } from '#core/plan/block'
 import type { Catalogue } from '#core/plan/catalogue'
-import { changeDid, changePlace, type ChangeKind, differenceWords, tooLateWords } from '#core/words'
+import {
+  changeDid,
+  changePlace,
+  type ChangeKind,
+  differenceWords,
+  firstName,
+  tooLateWords,
+} from '#core/words'
 import type { ChangesView, LastChanges, TurnAnswer } from '#shared/contracts/changes'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
@@ -27,10 +34,11 @@ import {
   type NewChange,
   openChange,
   rowsOfChange,
+  type Subject,
   settleOlder,
   versionsLike,
 } from '../db/queries/changes'
-import { bumpRevision, clientName } from '../db/queries/clients'
+import { bumpRevision, clientName, clientNames } from '../db/queries/clients'
 import { keepFirstRevision, revisionOf } from '../db/queries/revisions'
 import { turnRow } from '../db/queries/rowImages'
 import type { Coach } from './signIn'
@@ -179,23 +187,41 @@ async function stepsOf(tx: Database, { coachId }: NewChange, stack: Changes) {
 
 const DETAILED = 20
 
-/** What was done for a client, or in the studio, newest first. */
+/** Whether there is nobody a list of changes could be about. */
+const isNobody = async (coach: Coach, subject: Subject) =>
+  subject !== null && subject !== 'anyone' && !(await clientName(database(), coach.id, subject))
+
+/** First names of those changes are about, where a list is about more than one. */
+async function namesFor(
+  coach: Coach,
+  subject: Subject,
+  changes: readonly Pick<Changes[number], 'clientId'>[],
+) {
+  const ids = subject === 'anyone' ? changes.flatMap(({ clientId }) => clientId ?? []) : []
+  const names = await clientNames(database(), coach.id, [...new Set(ids)])
+  return (clientId: ClientId | null) => {
+    const name = clientId && names.get(clientId)
+    return name ? `, ${firstName(name)}` : ''
+  }
+}
+
+/** What was done for a client, in the studio or for anyone, newest first. */
 export async function changesFor(
   coach: Coach,
-  clientId: ClientId | null,
+  subject: Subject,
 ): Promise<Result<z.input<typeof ChangesView>, Problem>> {
   const db = database()
-  if (clientId !== null && !(await clientName(db, coach.id, clientId)))
-    return failure({ kind: 'not-found', what: 'client' })
-  const changes = await changesOf(db, coach.id, clientId)
+  if (await isNobody(coach, subject)) return failure({ kind: 'not-found', what: 'client' })
+  const changes = await changesOf(db, coach.id, subject)
+  const nameOf = await namesFor(coach, subject, changes)
   const { catalogue } = await studioSettings(db, coach.id)
   const details = await Promise.all(
     changes.slice(0, DETAILED).map(({ id, kind }) => detailOf(coach, catalogue, { id, kind })),
   )
   return success({
-    changes: changes.map(({ id, kind, by, at, undoneAt }, n) => ({
+    changes: changes.map(({ id, clientId, kind, by, at, undoneAt }, n) => ({
       id,
-      did: changeDid(kind),
+      did: changeDid(kind) + nameOf(clientId),
       detail: details[n] ?? '',
       place: changePlace(kind),
       isPlan: kind === 'plan',
@@ -209,14 +235,20 @@ export async function changesFor(
 /** What would be taken back, and what done again. */
 export async function lastChanges(
   coach: Coach,
-  clientId: ClientId | null,
+  subject: Subject,
 ): Promise<Result<LastChanges, Problem>> {
-  const db = database()
-  if (clientId !== null && !(await clientName(db, coach.id, clientId)))
-    return failure({ kind: 'not-found', what: 'client' })
-  const { done, undone } = stackOf(await changesOf(db, coach.id, clientId))
+  if (await isNobody(coach, subject)) return failure({ kind: 'not-found', what: 'client' })
+  const changes = await changesOf(database(), coach.id, subject)
+  const nameOf = await namesFor(coach, subject, changes)
+  const { done, undone } = stackOf(changes)
   const told = (change: Changes[number] | undefined) =>
-    change ? { id: change.id, did: changeDid(change.kind), isPlan: change.kind === 'plan' } : null
+    change
+      ? {
+          id: change.id,
+          did: changeDid(change.kind) + nameOf(change.clientId),
+          isPlan: change.kind === 'plan',
+        }
+      : null
   return success({ undo: told(done[0]), redo: told(undone[0]) })
 }
 
@@ -237,12 +269,12 @@ async function detailOf(
   return before && after ? differenceWords(before, after, catalogue) : ''
 }
 
-/** Takes back what was done last for a client or in the studio. */
-export const undoChange = (coach: Coach, subject: ClientId | null, id: string) =>
+/** Takes back what was done last for a client, in the studio or for anyone. */
+export const undoChange = (coach: Coach, subject: Subject, id: string) =>
   turned(coach, subject, { id, isBack: true })
 
 /** Does again what was taken back last. */
-export const redoChange = (coach: Coach, subject: ClientId | null, id: string) =>
+export const redoChange = (coach: Coach, subject: Subject, id: string) =>
   turned(coach, subject, { id, isBack: false })
 
 function refusal(detail: string): Result<never, Problem> {
@@ -251,14 +283,16 @@ function refusal(detail: string): Result<never, Problem> {
 
 function turned(
   coach: Coach,
-  subject: ClientId | null,
+  asked: Subject,
   { id, isBack }: { readonly id: string; readonly isBack: boolean },
 ): Promise<Result<z.input<typeof TurnAnswer>, Problem>> {
   return allOrNothing(async tx => {
     const change = await changeOf(tx, coach.id, id)
-    if (!change || change.clientId !== subject)
+    if (!change || (asked !== 'anyone' && change.clientId !== asked))
       return failure({ kind: 'not-found', what: 'change' })
+    const subject = change.clientId
     const { done, undone } = stackOf(await changesOf(tx, coach.id, subject))
+    const nameOf = await namesFor(coach, asked, [change])
     if ((isBack ? done : undone)[0]?.id !== id)
       return refusal(
         'Something else was done since. Look at the list again and take back the last change first.',
@@ -270,7 +304,7 @@ function turned(
       if (!(await turnedRow(tx, coach, row, isBack))) return refusal(tooLateWords(change.kind))
     await markChange(tx, coach.id, id, isBack ? currentTime() : null)
     for (const id of touchedBy(subject, rows)) await bumpRevision(tx, coach.id, id)
-    return success({ did: changeDid(change.kind), detail })
+    return success({ did: changeDid(change.kind) + nameOf(subject), detail })
   })
 }
 

@@ -31,6 +31,7 @@ import {
   cameOf,
   ownDecision,
   passReview,
+  type PassReview,
   type Taking,
   withAdjustment,
 } from '#core/follow/review'
@@ -118,6 +119,38 @@ export async function review(
   return data.ok ? reviewOf(coach, clientId, data.value, today, of) : data
 }
 
+/** What there is to decide about after a rotation, without the figures it follows from; null where there is none to review. */
+export async function openReview(coach: Coach, clientId: ClientId, pass: number, today: PlainDate) {
+  const data = await reviewData(coach, clientId, pass, today)
+  const reviewed = data.ok ? passReview(data.value.question) : undefined
+  if (!data.ok || !reviewed) return null
+  const { question, decided, catalogue, view } = data.value
+  const keys = new Set(openKeys(data.value, reviewed))
+  return {
+    pass: question.pass,
+    to: reviewed.to,
+    open: reviewed.adjustments.filter(one => keys.has(adjustmentKey(one))),
+    /** What was taken after it, the last first. */
+    taken: decided.filter(({ decision, pass: at }) => decision === 'taken' && at === question.pass),
+    toSend: toSend(question.expanded, question.pass),
+    pain: view.facts.pain,
+    catalogue,
+  }
+}
+
+/** Proposals that nobody has decided about. */
+function openKeys(
+  { decided, question }: ReviewData,
+  { adjustments }: PassReview,
+): readonly string[] {
+  const closed = new Set(
+    decided
+      .filter(({ decision, pass }) => decision === 'refused' || pass === question.pass)
+      .map(({ key }) => key),
+  )
+  return adjustments.map(adjustmentKey).filter(key => !closed.has(key))
+}
+
 async function reviewOf(
   coach: Coach,
   clientId: ClientId,
@@ -133,11 +166,6 @@ async function reviewOf(
     notesSince(database(), coach.id, clientId, reviewed.from),
     saidSince(database(), coach.id, clientId, addDays(today, -TREND.windowDays)),
   ])
-  const closed = new Set(
-    decided
-      .filter(({ decision, pass: at }) => decision === 'refused' || at === pass)
-      .map(({ key }) => key),
-  )
   const missed = missedRows(data, today)
   const nameOf = (exercise: string) => catalogue.get(exercise)?.name ?? exercise
   return success({
@@ -153,7 +181,7 @@ async function reviewOf(
     open:
       blockState(block.plan, today) === 'behind' && of !== undefined
         ? []
-        : reviewed.adjustments.map(adjustmentKey).filter(key => !closed.has(key)),
+        : [...openKeys(data, reviewed)],
     came: cameOf(
       decided.filter(({ decision }) => decision === 'taken'),
       reviewed,

@@ -23,8 +23,39 @@ import { type PlanSide, remembered, type RosterLine } from './rosterMemory'
 import type { Coach } from './signIn'
 import { studioSettings } from './studioSettings'
 
+/** All clients of a coach who are not put away, each with what a day's look at her rests on. */
+export async function knownClients(coach: Coach, today: PlainDate, patienceMs: number) {
+  const db = database()
+  const [lines, settings, reports, clearances] = await Promise.all([
+    rosterLines(db, coach.id, today),
+    studioSettings(db, coach.id),
+    allPainReports(db, coach.id),
+    allClearances(db, coach.id),
+  ])
+  const [ofReports, ofClearances] = [
+    groupedBy(reports, of => of.clientId),
+    groupedBy(clearances, of => of.clientId),
+  ]
+  const question = { coach, today, lines, settings, reports: ofReports }
+  const known = await remembered(db, question, patienceMs)
+  return lines.map((line): Known => {
+    const of = known.get(line.id)
+    return {
+      line,
+      today,
+      muscles: of?.muscles ?? new Map(),
+      isRead: of?.muscles !== undefined,
+      plan: of?.plan,
+      sessions: of?.sessions.filter(({ blockId }) => blockId === line.blockId) ?? [],
+      reports: ofReports.get(line.id) ?? [],
+      clearances: ofClearances.get(line.id) ?? [],
+      versions: of?.versions ?? '',
+    }
+  })
+}
+
 /**
- * All clients of a coach who are not put away, sorted by what waits for her.
+ * The roster of a coach, sorted by what waits for her.
  *
  * Units: ms that logs are waited for; what they say of those who are not read yet is absent, and `unread` counts them.
  */
@@ -33,43 +64,26 @@ export async function roster(
   today: PlainDate,
   patienceMs = Infinity,
 ): Promise<RosterView> {
-  const db = database()
-  const [lines, settings, reports, clearances, archived] = await Promise.all([
-    rosterLines(db, coach.id, today),
-    studioSettings(db, coach.id),
-    allPainReports(db, coach.id),
-    allClearances(db, coach.id),
-    archivedCount(db, coach.id),
+  const [known, archived] = await Promise.all([
+    knownClients(coach, today, patienceMs),
+    archivedCount(database(), coach.id),
   ])
-  const [ofReports, ofClearances] = [
-    groupedBy(reports, of => of.clientId),
-    groupedBy(clearances, of => of.clientId),
-  ]
-  const question = { coach, today, lines, settings, reports: ofReports }
-  const known = await remembered(db, question, patienceMs)
-  const entries = lines.map(line => {
-    const of = known.get(line.id)
-    return entry({
-      line,
-      today,
-      muscles: of?.muscles ?? new Map(),
-      plan: of?.plan,
-      sessions: of?.sessions.filter(({ blockId }) => blockId === line.blockId) ?? [],
-      reports: ofReports.get(line.id) ?? [],
-      clearances: ofClearances.get(line.id) ?? [],
-    })
-  })
   return {
     studio: coach.studio,
     archived,
-    unread: lines.filter(({ id }) => !known.get(id)?.muscles).length,
-    clients: entries.sort((a, b) => byPressure(sortable(a), sortable(b))),
+    unread: known.filter(({ isRead }) => !isRead).length,
+    clients: known.map(entry).sort((a, b) => byPressure(sortable(a), sortable(b))),
   }
 }
 
-interface Known {
+/** What a day's look at a client rests on. */
+export interface Known {
   readonly line: RosterLine
   readonly today: PlainDate
+  /** False while the log has not been read: nothing is known of strength. */
+  readonly isRead: boolean
+  /** Everything it was made from, as one word: the same word, the same client. */
+  readonly versions: string
   readonly plan: PlanSide | undefined
   readonly muscles: ReadonlyMap<Group, DatedTrend>
   readonly sessions: readonly SessionLine[]
@@ -98,7 +112,8 @@ function painsOf(
   })
 }
 
-function needsOf({
+/** What waits for the coach. */
+export function needsOf({
   line,
   today,
   plan,

@@ -41,6 +41,8 @@ interface Remembered {
   readonly plan: PlanSide | undefined
   readonly sessions: readonly SessionLine[]
   readonly muscles: ReadonlyMap<Group, DatedTrend> | undefined
+  /** What it was made from, as one word. */
+  readonly versions: string
 }
 
 /** Whose clients they are, on which day, and what else a log is read by. */
@@ -102,6 +104,7 @@ export async function remembered(
         plan: planSides.get(keyOf(id).plan),
         sessions: sessionLines.get(keyOf(id).log) ?? [],
         muscles: strengths.get(keyOf(id).log),
+        versions: keyOf(id).log,
       },
     ]),
   )

@@ -62,29 +62,52 @@ function useAskedRotation(clientId: string) {
   }
 }
 
+/** What a review is drawn from, fetched ahead or now. */
+export function useReviewFetch() {
+  const { ask } = useApi()
+  return async (path: string) => {
+    const [review, library] = await Promise.all([
+      ask(path, { answer: ReviewAnswer }),
+      ask('/api/exercises', { answer: LibraryView }),
+    ])
+    if (!review.ok)
+      throw createError({
+        statusCode: review.error.kind === 'refused' ? review.error.problem.status : 503,
+        fatal: true,
+      })
+    return {
+      view: review.value,
+      library: library.ok ? library.value.library : { exercises: [], credits: {} },
+    }
+  }
+}
+export type FetchedReview = Awaited<ReturnType<ReturnType<typeof useReviewFetch>>>
+
+/** Which rotation, where not the address says it; and what was fetched of it ahead. */
+interface Given {
+  readonly pass: number | null
+  readonly early: Promise<FetchedReview> | null
+}
+
 /** A rotation looked back at, and what the coach makes of the proposals for the next one. */
-export async function useReview(clientId: string) {
+export async function useReview(clientId: string, given?: Given) {
   const { isHandingOver, handOver } = useHandOver(clientId)
   const { ask } = useApi()
-  const { asked, path, goTo } = useAskedRotation(clientId)
+  const fetched = useReviewFetch()
+  const { asked, path: askedPath, goTo } = useAskedRotation(clientId)
+  const path = given
+    ? computed(() => `/api/clients/${clientId}/review/${given.pass ?? 'latest'}`)
+    : askedPath
+  // What was fetched ahead is drawn once; what comes after a change is fetched anew.
+  let early = given?.early ?? null
   const { data, refresh } = await useAsyncData(
     `review-${clientId}`,
     async () => {
-      const [review, library] = await Promise.all([
-        ask(path.value, { answer: ReviewAnswer }),
-        ask('/api/exercises', { answer: LibraryView }),
-      ])
-      if (!review.ok)
-        throw createError({
-          statusCode: review.error.kind === 'refused' ? review.error.problem.status : 503,
-          fatal: true,
-        })
-      return {
-        view: review.value,
-        library: library.ok ? library.value.library : { exercises: [], credits: {} },
-      }
+      const held = early
+      early = null
+      return (held && (await held.catch(() => null))) ?? fetched(path.value)
     },
-    { deep: false, watch: [asked] },
+    { deep: false, watch: given ? [] : [asked] },
   )
   const view = computed((): ReviewView | null => data.value?.view ?? null)
   const catalogue = computed(() =>

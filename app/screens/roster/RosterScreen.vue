@@ -43,6 +43,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
   <div>
     <AppBar here="roster">
       <template #actions>
+        <NuxtLink to="/queue" class="control"> Reviews <KeyCap label="R" /> </NuxtLink>
         <NuxtLink to="/clients/new" class="control control-strong">
           <Plus :size="15" aria-hidden="true" /> New client
         </NuxtLink>

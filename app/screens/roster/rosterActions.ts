@@ -7,6 +7,7 @@ export interface RosterPage {
   readonly toggle: () => void
   readonly answer: (selector: string) => unknown
   readonly flag: () => void
+  readonly review: () => unknown
 }
 const hasRow = (page: RosterPage) => page.hasRow()
 
@@ -52,6 +53,12 @@ export const ROSTER_ACTIONS: ActionTable<RosterPage> = {
       label: 'flag, or take the flag off',
       when: hasRow,
       do: ({ flag }) => flag(),
+    },
+    {
+      id: 'review',
+      keys: ['r'],
+      label: 'review one client after the other',
+      do: ({ review }) => review(),
     },
   ],
 }

@@ -45,6 +45,7 @@ export function useRosterActions(
       toggle: () => withRow((_, id) => open(id)),
       answer: selector => withRow(client => answer(selector, client)),
       flag: () => withRow((_, id) => flag(id)),
+      review: () => navigateTo('/queue'),
     },
     { isSilent: () => !list.value },
   )

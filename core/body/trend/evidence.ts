@@ -11,7 +11,7 @@ export interface Evidence {
 
 /** Scale of slopes that are expected, and the band that counts as flat. Units: per cent a week. Source: docs/methods.md#trend. */
 const SCALE = 0.8
-const FLAT = 0.4
+export const FLAT = 0.4
 
 /** exp(x²) · erfc(x) for x from 0 up, within 1.2e-7 of itself however far out (Numerical Recipes, 6.2). */
 function scaledErfc(x: number): number {

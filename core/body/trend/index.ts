@@ -1,6 +1,6 @@
 export { datedTrend, exerciseTrends, muscleTrends } from './dated'
 export type { DatedTrend } from './dated'
-export { evidenceOf } from './evidence'
+export { evidenceOf, FLAT } from './evidence'
 export type { Evidence } from './evidence'
 export { slopeOf } from './slope'
 export type { Observed, Slope } from './slope'

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
-import { and, asc, eq, gte, inArray, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, isNull, max, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blockRevisions, blocks, datedSessions, loggedSets } from '../schema'
 import { insertMessage } from './messages'
@@ -43,6 +43,19 @@ export function sentOf(db: Database, coachId: CoachId, blockId: BlockId) {
       ),
     )
     .orderBy(asc(datedSessions.pass), asc(datedSessions.day), asc(datedSessions.place))
+}
+
+/** When anything was sent to each client last. */
+export async function lastSent(
+  db: Database,
+  coachId: CoachId,
+): Promise<ReadonlyMap<ClientId, Date>> {
+  const rows = await db
+    .select({ client: datedSessions.clientId, at: max(datedSessions.sentAt) })
+    .from(datedSessions)
+    .where(eq(datedSessions.coachId, coachId))
+    .groupBy(datedSessions.clientId)
+  return new Map(rows.flatMap(({ client, at }) => (at ? [[client, at] as const] : [])))
 }
 
 /** A session the client has not begun is prescribed otherwise; false where it was begun or is gone. */

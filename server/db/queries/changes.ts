@@ -16,10 +16,17 @@ export interface NewChange {
   readonly at: Date
 }
 
-const ofSubject = (coachId: CoachId, clientId: ClientId | null) =>
+/** Whom changes are about: a client, the studio where it is null, or anyone. */
+export type Subject = ClientId | null | 'anyone'
+
+const ofSubject = (coachId: CoachId, subject: Subject) =>
   and(
     eq(changes.coachId, coachId),
-    clientId === null ? isNull(changes.clientId) : eq(changes.clientId, clientId),
+    subject === 'anyone'
+      ? undefined
+      : subject === null
+        ? isNull(changes.clientId)
+        : eq(changes.clientId, subject),
   )
 
 /** Opens a change: every row written from here on in this transaction belongs to it. */
@@ -61,16 +68,17 @@ export async function settleOlder(tx: Database, change: NewChange): Promise<void
   if (oldest) await tx.delete(changes).where(and(own, lt(changes.seq, oldest.seq + 1)))
 }
 
-/** Changes of a client, or of the studio, newest first. */
+/** Changes of a client, of the studio or of all, newest first. */
 export function changesOf(
   db: Database,
   coachId: CoachId,
-  clientId: ClientId | null,
+  subject: Subject,
   most: number = KEPT_CHANGES,
 ) {
   return db
     .select({
       id: changes.id,
+      clientId: changes.clientId,
       seq: changes.seq,
       kind: changes.kind,
       by: changes.by,
@@ -79,7 +87,7 @@ export function changesOf(
       isPast: changes.isPast,
     })
     .from(changes)
-    .where(ofSubject(coachId, clientId))
+    .where(ofSubject(coachId, subject))
     .orderBy(desc(changes.seq))
     .limit(most)
 }

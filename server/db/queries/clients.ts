@@ -70,6 +70,7 @@ export function rosterLines(db: Database, coachId: CoachId, today: PlainDate) {
       /** Usual starts by weekday, `1=17:30,3=06:30`. */
       starts: sql<string>`(select coalesce(string_agg((entry->>'weekday') || '=' || (entry->>'start'), ','), '') from jsonb_array_elements(${clients.profile}->'days') as entry)`,
       agreed: clients.agreedStarts,
+      seen: clients.seen,
       blockId: blocks.id,
       version: blocks.version,
       /** The block that waits behind it, and whether any of it was sent. */
@@ -283,6 +284,21 @@ export async function clientName(db: Database, coachId: CoachId, id: ClientId) {
     .where(ofClient(coachId, id))
     .limit(1)
   return row
+}
+
+/** Keeps what of a client was looked at; false if there is no such client. */
+export async function keepSeen(
+  db: Database,
+  coachId: CoachId,
+  id: ClientId,
+  seen: NonNullable<typeof clients.$inferSelect.seen>,
+): Promise<boolean> {
+  const rows = await db
+    .update(clients)
+    .set({ seen })
+    .where(ofClient(coachId, id))
+    .returning({ id: clients.id })
+  return rows.length > 0
 }
 
 /** Names of some clients. */

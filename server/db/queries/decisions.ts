@@ -13,6 +13,22 @@ export function decisionsOf(db: Database, coachId: CoachId, block: BlockId) {
     .orderBy(desc(decisions.decidedAt))
 }
 
+/** What tells by client whether anything was decided since: how much was, and when last. */
+export async function decidedStamps(
+  db: Database,
+  coachId: CoachId,
+): Promise<ReadonlyMap<ClientId, string>> {
+  const rows = await db
+    .select({
+      client: decisions.clientId,
+      stamp: sql<string>`count(*) || ' ' || max(${decisions.decidedAt})`,
+    })
+    .from(decisions)
+    .where(eq(decisions.coachId, coachId))
+    .groupBy(decisions.clientId)
+  return new Map(rows.map(({ client, stamp }) => [client, stamp]))
+}
+
 export async function insertDecision(
   db: Pick<Database, 'insert'>,
   decision: typeof decisions.$inferInsert,

@@ -44,6 +44,8 @@ export const clients = pgTable(
       .$type<Readonly<Partial<Record<PlainDate, string>>>>()
       .notNull()
       .default({}),
+    /** What of her the coach has looked at in the queue, by its keys, and on which day; null where nothing. */
+    seen: jsonb('seen').$type<{ readonly on: PlainDate; readonly keys: readonly string[] }>(),
     archivedAt: timestamp('archived_at', { withTimezone: true }),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   },

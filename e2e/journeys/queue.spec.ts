@@ -1,0 +1,89 @@
+import type { Page } from '@playwright/test'
+import { QueueView } from '#shared/contracts/queue'
+import { expect, signIn, test } from '../support/test'
+
+test.use({ logs: 'logged' })
+
+async function seen(page: Page) {
+  const view = QueueView.parse(await (await page.request.get('/api/queue')).json())
+  return view.entries.filter(({ isBehind }) => !isBehind)
+}
+/** Waits until everybody's log is read and the page hears keys. */
+async function queueIsLive(page: Page): Promise<void> {
+  await expect(page.getByText(/more being read/)).toHaveCount(0, { timeout: 30_000 })
+  await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'false')
+  await expect(page.getByRole('region', { name: /^Review of/ })).toBeVisible()
+}
+
+test('everybody is reviewed by keyboard alone: safe ones together, the rest one by one, the last undone', async ({
+  page,
+  studio,
+}) => {
+  test.slow()
+  await signIn(page, studio)
+  await expect(page.getByRole('link', { name: /^Reviews/ })).toBeVisible()
+  await page.locator('body').press('r')
+  await expect(page).toHaveURL(/\/queue$/)
+  await queueIsLive(page)
+  const before = await seen(page)
+  expect(before.length).toBeGreaterThan(6)
+  const said = page.getByRole('main').getByRole('status')
+
+  // What is safe, together, and back.
+  await page.keyboard.press('a')
+  await expect(said.filter({ hasText: /taken for \d+ clients?\. Z takes them back/ })).toBeVisible()
+  const settled = await seen(page)
+  expect(settled.length).toBeLessThan(before.length)
+  await page.keyboard.press('z')
+  await expect(page.getByText(/^Undone: safe changes taken for several clients/)).toBeVisible()
+  await expect.poll(async () => (await seen(page)).length).toBe(before.length)
+
+  // The first, put behind by N, comes back by Z although the next one is open already.
+  await queueIsLive(page)
+  const [first, second] = before
+  const review = (name: string) => page.getByRole('region', { name: `Review of ${name}` })
+  await expect(review(first!.name)).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(review(second!.name)).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(page.getByText(/^Undone: client put behind in the queue/)).toBeVisible()
+  expect((await seen(page)).map(({ id }) => id)).toContain(first!.id)
+
+  // A proposal is taken with Enter, and stands as decided on the client's own review.
+  await page.getByRole('navigation', { name: 'Clients' }).getByRole('button').first().click()
+  await page.locator('body').press('a')
+  await expect(said.filter({ hasText: /Z takes them back/ })).toBeVisible()
+  let left = await seen(page)
+  while (left.length > 0) {
+    await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'false')
+    await page.keyboard.press('n')
+    const was = left.length
+    await expect.poll(async () => (await seen(page)).length).toBeLessThan(was)
+    left = await seen(page)
+  }
+  await expect(page.getByText(new RegExp(`^${before.length} reviewed, \\d+ changed`))).toBeVisible()
+  await page.keyboard.press('Shift+S')
+  await expect(said.filter({ hasText: /^Sent to / })).toBeVisible()
+  await expect(page.getByText(/reviewed, (\d+) changed, \1 sent/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(/reviewed, (\d+) changed, \1 sent/)).toBeVisible()
+})
+
+test('a proposal taken in the queue stands on the client’s review', async ({ page, studio }) => {
+  await signIn(page, studio)
+  await page.goto('/queue')
+  await queueIsLive(page)
+  const one = (await seen(page)).find(({ why }) => why[0]?.kind === 'proposals')!
+  await page
+    .getByRole('navigation', { name: 'Clients' })
+    .getByRole('button', { name: one.name })
+    .click()
+  const list = page.getByRole('list', { name: 'Proposals' })
+  await expect(page.getByRole('region', { name: `Review of ${one.name}` })).toBeVisible()
+  const open = await list.getByRole('listitem').count()
+  const [words = ''] = (await list.getByRole('listitem').first().innerText()).split('\n')
+  await page.locator('body').press('Enter')
+  await expect(list.getByRole('listitem')).toHaveCount(open - 1)
+  await page.goto(`/clients/${one.id}/review?rotation=${(one.pass ?? 0) + 1}`)
+  await expect(page.getByRole('region', { name: 'Decided' })).toContainText(words)
+})
