@@ -22,6 +22,7 @@ const WITHIN: Readonly<Partial<Record<StudioWayId, string>>> = {
   exercises: 'max-md:hidden',
   methods: 'max-md:hidden',
   compare: 'max-md:hidden',
+  'what-if': 'max-md:hidden',
   outbox: 'max-md:hidden',
   archive: 'max-md:hidden',
 }
@@ -32,6 +33,7 @@ const UNDONE: readonly (StudioWayId | null)[] = [
   'account',
   'floor',
   'queue',
+  'what-if',
 ]
 const isUndone = UNDONE.includes(here)
 const changes = useChangesStore()

@@ -185,6 +185,13 @@ export const STUDIO_WAYS = [
     letter: 'c',
     hint: 'two rotations side by side',
   },
+  {
+    id: 'what-if',
+    name: 'What if',
+    path: '/what-if',
+    letter: '4',
+    hint: 'something that happens to everybody',
+  },
   { id: 'outbox', name: 'Outbox', path: '/outbox', letter: 'w', hint: 'messages to clients' },
   { id: 'archive', name: 'Archive', path: '/archive', letter: 'v', hint: 'clients put away' },
   {

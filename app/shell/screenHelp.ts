@@ -213,6 +213,19 @@ export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {
     ],
     guide: 'floor',
   },
+  'what-if': {
+    signs: [
+      ['tick', 'this client is changed; without it she stays as she is'],
+      ['by hand', 'nothing stands in: change it on the board'],
+      ['grey tick', 'only told: nothing of hers is written'],
+    ],
+    ways: [
+      'A broken station: choose it, how many are left and the days, then L.',
+      'Leave somebody out: take the tick away before A.',
+      'Tell the clients: S sends what changed; Z takes all of it back.',
+    ],
+    guide: 'what if',
+  },
   queue: {
     signs: [
       ['! ▬ ↕ •', 'pain, a missed session, proposals to decide about, a rotation that ended'],

@@ -68,6 +68,11 @@ const CHANGE_KINDS = {
     place: 'Queue',
     late: 'A plan of one of them was changed since, or sent, so they cannot be taken back together. Change it by hand.',
   },
+  what_if: {
+    did: 'change for everybody',
+    place: 'What if',
+    late: 'A plan of one of them was changed since, or sent and opened, so it cannot be taken back for all. Change it by hand.',
+  },
   retention: { did: 'how long records are kept', place: 'Account' },
 } as const satisfies Record<string, ChangeWords>
 

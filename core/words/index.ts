@@ -49,6 +49,15 @@ export { effectWords } from './effects'
 export { arrivalWords, threadWords } from './recovery'
 export { INTERVAL, PAIN_LEVEL_WORDS, setUpSentence, signed, trendSentence } from './trends'
 export type { SaidTrend } from './trends'
+export {
+  bandMoves,
+  daysWords,
+  outageWords,
+  weekMove,
+  whatIfDone,
+  withoutStationLines,
+  withoutStationWords,
+} from './whatIf'
 export { notSafeWords, outcomeWords, queueSumWords, queueWhy } from './queue'
 export type { QueueWhy } from './queue'
 export { dayWord, needWords, nextWords, unreadWords } from './needs'

@@ -269,6 +269,8 @@ export const OWN = [
   'floor/start.post.ts',
   'account/retention.put.ts',
   'notes.get.ts',
+  'what-if/look.post.ts',
+  'what-if/take.post.ts',
   'queue/index.get.ts',
   'queue/take.post.ts',
   'changes/anyone/index.get.ts',

@@ -83,7 +83,7 @@ export async function openedBlock(coach: Coach, blockId: BlockId): Promise<Resul
   })
 }
 
-async function sentRows(coach: Coach, blockId: BlockId): Promise<readonly SentSession[]> {
+export async function sentRows(coach: Coach, blockId: BlockId): Promise<readonly SentSession[]> {
   return (await sentOf(database(), coach.id, blockId)).map(row => ({
     ...row,
     content: sessionDocument(row.content),

@@ -11,6 +11,7 @@ import {
   remediesFor,
   remedyKey,
   secondsOf,
+  stationsOn,
 } from '#core/follow/floor'
 import {
   applyEdits,
@@ -21,7 +22,7 @@ import {
 } from '#core/plan/block'
 import { requireExercise } from '#core/plan/catalogue'
 import { forAnotherExercise } from '#core/plan/scheme'
-import { sessionSlots } from '#core/plan/session'
+import { type Session, sessionSlots } from '#core/plan/session'
 import {
   firstName,
   formatDay,
@@ -81,7 +82,12 @@ const isDraft = ({ people }: Floor, { change }: FloorRemedy): boolean =>
 async function offered(coach: Coach, { on, session }: Asked, today: PlainDate) {
   const floor = await floorPeople(coach, on, today)
   const guests = floor.people.map(({ guest }) => guest)
-  const found = remediesFor(session, guests, floor.stations, hoursOf(floor.house))
+  const found = remediesFor(
+    session,
+    guests,
+    stationsOn(floor.stations, floor.house, on),
+    hoursOf(floor.house),
+  )
   return { floor, remedies: found.filter(remedy => !isDraft(floor, remedy)) }
 }
 
@@ -275,20 +281,29 @@ async function doneOtherwise(
   { isAlways, today }: { readonly isAlways: boolean; readonly today: PlainDate },
 ): Promise<Result<unknown, Problem>> {
   const { person, change } = otherwise
-  const { guest, block, version, sent } = person
+  const { guest, block, version } = person
   const plan = planAfter(otherwise, isAlways)
   if (!plan) return failure(gone)
   const saved = await savePlan(coach, { blockId: block, version, plan }, today)
-  if (!saved.ok || !sent) return saved
+  return saved.ok ? sendAnew(coach, person, contentAfter(guest, change)) : saved
+}
+
+/** What the client has of a session on her sheet is another from now on; nothing where it was not sent. */
+export async function sendAnew(
+  coach: Coach,
+  { guest, sent, pass, planned, what }: FloorPerson,
+  content: Session,
+): Promise<Result<unknown, Problem>> {
+  if (!sent) return success({})
   const { armSets, setsPlanned, session } = datedSession(
     {
-      pass: person.pass,
+      pass,
       day: guest.day,
       place: guest.place,
-      on: person.planned,
+      on: planned,
       role: 'open',
-      name: person.what,
-      content: contentAfter(guest, change),
+      name: what,
+      content,
       isSkipped: false,
       isMoved: false,
       isOwn: true,

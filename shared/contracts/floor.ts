@@ -2,6 +2,7 @@ import { type ClientId, clientId } from '#core/base'
 import {
   MOST_CLOSED,
   MOST_COACHES,
+  MOST_OUT,
   MOST_STATIONS,
   STATION_KINDS,
   secondsOf,
@@ -15,6 +16,20 @@ export const StationsContract = z
   .partialRecord(z.enum(STATION_KINDS), z.int().min(0).max(MOST_STATIONS))
   .readonly()
 
+/** A station of which there are fewer for some days. */
+export const OutageContract = z
+  .strictObject({
+    station: z.enum(STATION_KINDS),
+    left: z.int().min(0).max(MOST_STATIONS),
+    from: PlainDateContract,
+    to: PlainDateContract,
+  })
+  .readonly()
+  .refine(({ from, to }) => from <= to, {
+    path: ['to'],
+    error: 'must not lie before its first day',
+  })
+
 /** When a studio is open, who helps on the floor, and closed days. */
 export const HouseContract = z
   .strictObject({
@@ -22,6 +37,7 @@ export const HouseContract = z
     closes: ClockContract.exactOptional(),
     coaches: z.int().min(1).max(MOST_COACHES).exactOptional(),
     closed: z.array(PlainDateContract).max(MOST_CLOSED).readonly().exactOptional(),
+    out: z.array(OutageContract).max(MOST_OUT).readonly().exactOptional(),
   })
   .readonly()
   .refine(

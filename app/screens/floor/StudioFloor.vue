@@ -5,7 +5,7 @@ import { useStudioFloor } from './useStudioFloor'
 /** What the studio has few of, when it is open and who helps. */
 const { saved } = defineProps<{ saved: Pick<FloorView, 'stations' | 'house'> }>()
 const emit = defineEmits<{ saved: [] }>()
-const { typed, complaints, complaint, message, isBusy, save } = useStudioFloor(
+const { typed, complaints, complaint, message, isBusy, save, outages } = useStudioFloor(
   () => saved,
   () => emit('saved'),
 )
@@ -46,6 +46,17 @@ const { typed, complaints, complaint, message, isBusy, save } = useStudioFloor(
       hint="Days with semicolons between them: 24 Dec 2026; 31 Dec 2026 to 2 Jan 2027."
       :complaint="complaints.closed"
     />
+    <ul v-if="outages.length > 0" aria-label="Out of use" class="mt-1">
+      <li v-for="{ words, end } in outages" :key="words" class="flex flex-wrap items-center gap-2">
+        <span>{{ words }}</span>
+        <button type="button" class="control" :disabled="isBusy" @click="end()">Back in use</button>
+      </li>
+    </ul>
+    <p class="text-[12.5px] text-ink2">
+      Something broken, or you away?
+      <NuxtLink to="/what-if" class="underline">What if, for everybody</NuxtLink> shows first what
+      it does.
+    </p>
     <p class="mt-2 flex flex-wrap items-center gap-3">
       <button type="submit" class="control control-strong" :disabled="isBusy">
         Save the studio

@@ -5,6 +5,7 @@ import {
   secondsOf,
   type StationKind,
   STATIONS,
+  thereOn,
 } from '#core/follow/floor'
 import { floorNames } from '#core/words'
 import type { FloorView } from '#shared/contracts/floor'
@@ -141,7 +142,7 @@ function boxesOf(
   const own = parts[part]
   if (!own) return []
   const wait = waits.find(one => one.session === id && one.part === part)
-  const needs = own.needs.filter(kind => view.stations[kind] !== undefined)
+  const needs = own.needs.filter(kind => thereOn(view)[kind] !== undefined)
   const way: LaneBox = {
     key: `${id} ${part} way`,
     kind: 'way',
@@ -212,7 +213,8 @@ function inRows(boxes: readonly LaneBox[]): readonly (readonly LaneBox[])[] {
 /** One lane and more for each kind of station there are few of: who has it when, and who waits for it. */
 export function stationLanes(view: FloorView, day: FloorDay, scale: LaneScale): readonly Lane[] {
   const nameOf = floorNames(view)
-  const kinds = Object.keys(view.stations) as readonly StationKind[]
+  const there = thereOn(view)
+  const kinds = Object.keys(there) as readonly StationKind[]
   return kinds.flatMap(kind => {
     const held = day.stretches.flatMap(({ session, part, from, until }) => {
       const own = view.sessions.find(({ id }) => id === session)?.parts[part]
@@ -242,7 +244,7 @@ export function stationLanes(view: FloorView, day: FloorDay, scale: LaneScale): 
     return [...inRows(held), ...inRows(waiting)].map((boxes, at) => ({
       id: `${kind} ${at}`,
       name: at === 0 ? STATIONS[kind].name : '',
-      about: at === 0 ? `${view.stations[kind]} there` : '',
+      about: at === 0 ? `${there[kind]} there` : '',
       boxes,
     }))
   })

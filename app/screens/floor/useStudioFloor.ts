@@ -1,5 +1,5 @@
-import { parsedStations, stationsText } from '#core/follow/floor'
-import { houseText, readHouse } from '#core/words'
+import { type House, type Outage, parsedStations, stationsText } from '#core/follow/floor'
+import { houseText, outageWords, readHouse } from '#core/words'
 import { type FloorView, StudioBody } from '#shared/contracts/floor'
 
 /** The studio's stations and hours as they are typed, saved where all of it can be read. */
@@ -38,9 +38,34 @@ export function useStudioFloor(
   async function save(): Promise<void> {
     message.value = ''
     if (!stations.value.ok || Object.values(complaints.value).some(Boolean)) return
-    if (!(await send({ stations: stations.value.value, house: read.value.house }))) return
+    await put({ ...read.value.house, ...outOf(saved().house.out ?? []) })
+  }
+  const outOf = (out: readonly Outage[]) => (out.length > 0 ? { out } : {})
+  async function put(house: House): Promise<void> {
+    if (!stations.value.ok) return
+    if (!(await send({ stations: stations.value.value, house }))) return
     message.value = 'Saved.'
     onSaved()
   }
-  return { typed, complaints, complaint, isBusy, message, save }
+  /** What is out of use, and puts it in use again. */
+  const outages = computed(() =>
+    (saved().house.out ?? [])
+      .filter(({ to }) => to >= today.value)
+      .map(one => ({
+        words: outageWords(one.station, one.left, one.from, one.to),
+        end: () => {
+          const { out = [], ...house } = saved().house
+          return put({ ...house, ...outOf(out.filter(other => other !== one)) })
+        },
+      })),
+  )
+  return {
+    outages,
+    typed,
+    complaints,
+    complaint,
+    isBusy,
+    message,
+    save,
+  }
 }

@@ -28,7 +28,12 @@ watch(
 </script>
 
 <template>
-  <nav ref="list" aria-label="Clients" class="max-h-[70vh] overflow-y-auto lg:max-h-[78vh]">
+  <nav
+    ref="list"
+    data-queue-list
+    aria-label="Clients"
+    class="max-h-[70vh] overflow-y-auto lg:max-h-[78vh]"
+  >
     <h2 class="text-[14px] font-[650]">
       To come <span class="font-normal text-ink2">{{ waiting.length }}</span>
     </h2>

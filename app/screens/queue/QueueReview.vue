@@ -42,11 +42,21 @@ const toSend = computed(() =>
     .map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`)
     .join(' and '),
 )
-defineExpose({ isBusy })
+/** Whoever chose the client in the list goes on with the keys of the review. */
+const section = useTemplateRef<HTMLElement>('section')
+onMounted(() => {
+  if (document.activeElement?.closest('[data-queue-list]')) section.value?.focus()
+})
 </script>
 
 <template>
-  <section v-if="view && head" :aria-label="`Review of ${view.name}`" :aria-busy="isBusy">
+  <section
+    v-if="view && head"
+    ref="section"
+    tabindex="-1"
+    :aria-label="`Review of ${view.name}`"
+    :aria-busy="isBusy"
+  >
     <header>
       <h2 class="font-display text-[21px] leading-[26px]">
         <bdi>{{ view.name }}</bdi>

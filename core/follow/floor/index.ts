@@ -1,7 +1,15 @@
 export { clockOf, secondsOf, startOn } from './clock'
 export type { ClientStarts } from './clock'
-export { hoursOf, isClosedOn, MOST_CLOSED, MOST_COACHES } from './house'
-export type { FloorHours, House } from './house'
+export {
+  hoursOf,
+  isClosedOn,
+  MOST_CLOSED,
+  MOST_COACHES,
+  MOST_OUT,
+  stationsOn,
+  withOutage,
+} from './house'
+export type { FloorHours, House, Outage } from './house'
 export { floorDay } from './day'
 export type { FloorDay, FloorLack, FloorPart, FloorSession, FloorStretch, FloorWait } from './day'
 export { contentAfter, floorEdits, floorSessionOf, guestAfter } from './guests'
@@ -13,9 +21,11 @@ export type { FloorProgress, SaidPlace } from './progress'
 export { remediesFor } from './remedies'
 export { remedyKey } from './remedyKey'
 export type { BeforeAfter, FloorRemedy } from './remedies'
+export { withoutStation } from './withoutStation'
+export type { StandIn, WithoutStation } from './withoutStation'
 export { unspotted } from './spots'
 export type { Unspotted } from './spots'
-export { dayOn, felt } from './view'
+export { dayOn, felt, thereOn } from './view'
 export type { FloorOn } from './view'
 export { sumOfWaits, waitedBy } from './waits'
 export {

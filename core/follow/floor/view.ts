@@ -1,7 +1,7 @@
 import type { PlainDate } from '../../base'
 import { secondsOf } from './clock'
 import { type FloorDay, floorDay, type FloorPart, type FloorWait } from './day'
-import type { House } from './house'
+import { type House, stationsOn } from './house'
 import type { Stations } from './stations'
 
 /** A day of the floor as screens have it. */
@@ -20,11 +20,18 @@ export interface FloorOn {
 }
 
 /** The day on one clock. */
-export const dayOn = ({ sessions, stations }: Pick<FloorOn, 'sessions' | 'stations'>): FloorDay =>
+export const dayOn = (view: FloorOn): FloorDay =>
   floorDay(
-    sessions.map(({ id, start, parts }) => ({ id, start: secondsOf(start), parts })),
-    stations,
+    view.sessions.map(({ id, start, parts }) => ({ id, start: secondsOf(start), parts })),
+    thereOn(view),
   )
+
+/** What there is on the day to do it on. */
+export const thereOn = ({
+  stations,
+  house,
+  on,
+}: Pick<FloorOn, 'stations' | 'house' | 'on'>): Stations => stationsOn(stations, house, on)
 
 /** Less than half a minute is no wait. Units: seconds. */
 const LEAST_FELT = 30

@@ -1,0 +1,201 @@
+import { randomUUID } from 'node:crypto'
+import { type ClientId, failure, type PlainDate, type Result, success } from '#core/base'
+import { attentionList, rotationLedger } from '#core/count/ledger'
+import {
+  type Catalogue,
+  catalogueWith,
+  creditKey,
+  type Credits,
+  type Group,
+  GROUPS,
+} from '#core/plan/catalogue'
+import { METHOD_SETTINGS, type PlanContext, settingOf, withSetting } from '#core/plan/method'
+import type { Rotation } from '#core/plan/rotation'
+import { bandMoves, GROUP_NAMES, weekMove } from '#core/words'
+import type { Problem } from '#shared/contracts/problem'
+import type { WhatIf } from '#shared/contracts/whatIf'
+import { database } from '../../db/database'
+import { lockedFacts, plannedClients, updateFacts } from '../../db/queries/clients'
+import { insertMethod, putCredits } from '../../db/queries/studioSettings'
+import { followMethod } from '../profiles'
+import type { Coach } from '../signIn'
+import { contextIn, type StudioSettings, studioSettings } from '../studioSettings'
+import { type Prepared, told, type Written } from './asked'
+
+type CreditAsked = Extract<WhatIf, { kind: 'credit' }>
+type MethodAsked = Extract<WhatIf, { kind: 'method' }>
+
+const SLACK = 0.05
+
+/** What a week counts as before and after, where it moves; the bands that are left or come back first. */
+function weekLine(rotation: Rotation, before: PlanContext, after: PlanContext) {
+  const [was, is] = [rotationLedger(rotation, before), rotationLedger(rotation, after)]
+  const moves = GROUPS.flatMap(group => {
+    const [a, b] = [was.groups[group].week.counted.value, is.groups[group].week.counted.value]
+    return Math.abs(a - b) < SLACK ? [] : [weekMove(group, a, b)]
+  })
+  const bands = bandMoves(attentionList(was), attentionList(is))
+  const [first, ...others] = [...bands, ...moves]
+  return first === undefined ? null : { words: first, details: others }
+}
+
+/** Indirect credit of a muscle in all exercises of a movement, by exercise and purpose. */
+function creditsOf(
+  catalogue: Catalogue,
+  { pattern, group, credit }: CreditAsked,
+): ReadonlyMap<string, Credits> {
+  return new Map(
+    [...catalogue.values()]
+      .filter(exercise => exercise.pattern === pattern)
+      .flatMap(({ id, intents }) =>
+        intents
+          .filter(({ credits }) => isIndirect(credits, group))
+          .map(intent => [creditKey(id, intent.id), { ...intent.credits, [group]: credit }]),
+      ),
+  )
+}
+const isIndirect = (credits: Credits, group: Group) => {
+  const held = credits[group] ?? 0
+  return held > 0 && held < 1
+}
+
+/** Indirect sets count otherwise: for all, but for who is left out, who keeps what counted before. */
+export async function creditOtherwise(
+  coach: Coach,
+  asked: CreditAsked,
+  today: PlainDate,
+): Promise<Result<Prepared, Problem>> {
+  const db = database()
+  const [settings, clients] = await Promise.all([
+    studioSettings(db, coach.id),
+    plannedClients(db, coach.id, today),
+  ])
+  const changed = creditsOf(settings.catalogue, asked)
+  const what = `${GROUP_NAMES[asked.group]} in ${asked.pattern.replaceAll('_', ' ')} counts ${asked.credit}`
+  if (changed.size === 0)
+    return failure({
+      kind: 'invalid',
+      errors: [
+        {
+          pointer: '/asked/group',
+          kind: 'custom',
+          detail: `No exercise of this movement trains ${GROUP_NAMES[asked.group].toLowerCase()} indirectly. Choose another muscle or movement.`,
+        },
+      ],
+    })
+  const forAll: StudioSettings = {
+    ...settings,
+    catalogue: catalogueWith({
+      ...settings.library,
+      credits: { ...settings.library.credits, ...Object.fromEntries(changed) },
+    }),
+  }
+  const lines = clients.flatMap(({ id, name, method, facts, plan }) => {
+    if (!plan) return []
+    const line = weekLine(
+      plan.rotation,
+      contextIn(settings, method, facts),
+      contextIn(forAll, method, facts),
+    )
+    return line ? [{ client: id, name, ...line, isWritten: true }] : []
+  })
+  return success({
+    what,
+    view: told(
+      `${what}, in ${new Set([...changed.keys()].map(key => key.split(':')[0])).size} exercises.`,
+      lines,
+    ),
+    write: client => Promise.resolve(success({ client, block: null })),
+    writeStudio: async leftOut => {
+      for (const client of leftOut) await keepCredits(coach, client, settings.catalogue, changed)
+      for (const [exercise, credits] of changed) await putCredits(db, coach.id, exercise, credits)
+      return success({})
+    },
+  })
+}
+
+/** Who is left out keeps what counted for her before, as credits of her own. */
+async function keepCredits(
+  coach: Coach,
+  client: ClientId,
+  catalogue: Catalogue,
+  changed: ReadonlyMap<string, Credits>,
+): Promise<void> {
+  const found = await lockedFacts(database(), coach.id, client)
+  if (!found) return
+  const before = [...catalogue.values()].flatMap(({ id, intents }) =>
+    intents
+      .map(intent => [creditKey(id, intent.id), intent.credits] as const)
+      .filter(([key]) => changed.has(key)),
+  )
+  await updateFacts(database(), coach.id, client, {
+    facts: { ...found.facts, credits: { ...Object.fromEntries(before), ...found.facts.credits } },
+  })
+}
+
+/** One setting of a method otherwise: as a method of the coach's own that followers change to, who is left out stays. */
+export async function methodOtherwise(
+  coach: Coach,
+  { method: id, setting: path, value }: MethodAsked,
+  today: PlainDate,
+): Promise<Result<Prepared, Problem>> {
+  const db = database()
+  const [settings, clients] = await Promise.all([
+    studioSettings(db, coach.id),
+    plannedClients(db, coach.id, today),
+  ])
+  const held = settings.methods.get(id)
+  const setting = METHOD_SETTINGS.find(one => one.path.join('.') === path)
+  if (!held) return failure({ kind: 'not-found', what: 'method' })
+  if (!setting || settingOf(held.method, setting) === value)
+    return failure({
+      kind: 'invalid',
+      errors: [
+        { pointer: '/asked/value', kind: 'custom', detail: 'That is how it is. Choose otherwise.' },
+      ],
+    })
+  const name = freeName(settings, `${held.method.name}, ${setting.label.toLowerCase()} ${value}`)
+  const own = { ...withSetting(held.method, setting, value), id: `own-${randomUUID()}`, name }
+  const after: StudioSettings = {
+    ...settings,
+    methods: new Map([...settings.methods, [own.id, { method: own, basedOn: held.basedOn ?? id }]]),
+  }
+  const lines = clients
+    .filter(({ method }) => method === id)
+    .map(({ id: client, name: who, facts, plan }) => {
+      const line =
+        plan &&
+        weekLine(plan.rotation, contextIn(settings, id, facts), contextIn(after, own.id, facts))
+      return {
+        client,
+        name: who,
+        words: line?.words ?? 'No figure of the week moves',
+        details: line?.details ?? [],
+        isWritten: true,
+      }
+    })
+  return success({
+    what: name,
+    view: told(
+      `A method of your own: ${name}. Who is left out stays with ${held.method.name}.`,
+      lines,
+    ),
+    write: async (client): Promise<Result<Written, Problem>> => {
+      const followed = await followMethod(coach, client, { method: own.id })
+      return followed.ok ? success({ client, block: null }) : followed
+    },
+    writeStudio: async () => {
+      await insertMethod(db, coach.id, held.basedOn ?? id, own)
+      return success({})
+    },
+  })
+}
+
+const MOST_NAME = 60
+/** A name no other method has. */
+function freeName({ methods }: StudioSettings, wanted: string): string {
+  const taken = new Set([...methods.values()].map(({ method }) => method.name.toLowerCase()))
+  const short = wanted.slice(0, MOST_NAME - 4).trim()
+  const names = [short, ...Array.from({ length: 90 }, (_, at) => `${short} ${at + 2}`)]
+  return names.find(name => !taken.has(name.toLowerCase())) ?? short
+}
