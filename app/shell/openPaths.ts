@@ -3,9 +3,10 @@ const OPEN = ['/sign-in', '/sign-up']
 /** Pages for whoever has no sign-in. */
 export const isForSigningIn = (path: string): boolean => OPEN.includes(path)
 
-/** Pages that need no coach's sign-in: signing in and up, a new password by link, and a client's own sheet. */
+/** Pages that need no coach's sign-in: signing in and up, a new password by link, what is shown by an address, and a client's own sheet. */
 export const isOpenPath = (path: string): boolean =>
   isForSigningIn(path) ||
   path === '/new-password' ||
+  path === '/shown' ||
   path === '/sheet' ||
   path.startsWith('/sheet/')

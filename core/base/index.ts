@@ -16,7 +16,7 @@ export { addDays, daysBetween, isoWeekday, isPlainDate, mondayFrom, plainDate } 
 export type { PlainDate } from './plainDate'
 export { assuming, exactly, plus, sumOf, times, ZERO } from './figure'
 export type { Assumption, Figure } from './figure'
-export { DAYS_PER_WEEK, HOURS_PER_DAY, MS_PER_DAY, MS_PER_HOUR } from './time'
+export { DAYS_PER_WEEK, HOURS_PER_DAY, MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from './time'
 export { roundHalfUp } from './round'
 export { remembered } from './memo'
 export { seededRandom } from './seededRandom'

@@ -73,6 +73,7 @@ const CHANGE_KINDS = {
     place: 'What if',
     late: 'A plan of one of them was changed since, or sent and opened, so it cannot be taken back for all. Change it by hand.',
   },
+  shown: { did: 'address to look at', place: 'Log' },
   retention: { did: 'how long records are kept', place: 'Account' },
 } as const satisfies Record<string, ChangeWords>
 

@@ -58,6 +58,9 @@ export {
   withoutStationLines,
   withoutStationWords,
 } from './whatIf'
+export { mailStateWords, mailSubject, mailText } from './mail'
+export { SHOWN_WORDS, shownPlan, shownReport } from './shown'
+export type { ShownTable } from './shown'
 export { notSafeWords, outcomeWords, queueSumWords, queueWhy } from './queue'
 export type { QueueWhy } from './queue'
 export { dayWord, needWords, nextWords, unreadWords } from './needs'

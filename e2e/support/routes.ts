@@ -45,6 +45,8 @@ export const OPEN = [
   'sign-out.post.ts',
   'sign-up.post.ts',
   'new-password.post.ts',
+  'shown/look.post.ts',
+  'calendar/[token].get.ts',
 ]
 
 /** What another coach owns, one of each kind that an id can name. */
@@ -223,6 +225,13 @@ export const BODIES: Readonly<Record<string, (of: TestStudio) => unknown>> = {
     value: 40,
   }),
   'clients/[clientId]/pace.post.ts': () => ({ group: 'triceps', decision: { kind: 'usual' } }),
+  'clients/[clientId]/shown/index.post.ts': () => ({
+    kind: 'plan',
+    block: null,
+    pass: null,
+    withHealth: false,
+    days: null,
+  }),
   'clients/[clientId]/seen.put.ts': () => ({ keys: [] }),
   'clients/[clientId]/avoid.post.ts': () => ({ exercise: 'cable_curl' }),
   'clients/[clientId]/carry.post.ts': () => ({
@@ -244,7 +253,7 @@ export const OWN = [
   'sheet/index.get.ts',
   'sheet/entries.post.ts',
   'sheet/refused.post.ts',
-  'outbox.get.ts',
+  'outbox/index.get.ts',
   'clients/import.post.ts',
   'roster.get.ts',
   'clients/index.post.ts',

@@ -114,6 +114,12 @@ async function contentOf(
   }
 }
 
+/** A block for a calendar. */
+export const blockCalendar = async (coach: Coach, blockId: BlockId, today: PlainDate) => {
+  const opened = await issued(coach, blockId)
+  return opened.ok ? contentOf(coach, blockId, 'calendar', opened.value, today) : null
+}
+
 /** A block as a file: dated sessions for a calendar, tables of everything in it, or the plan itself to be read again. */
 export async function exportBlock(
   coach: Coach,

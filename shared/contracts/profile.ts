@@ -68,6 +68,8 @@ export const ProfileContract = z
   .strictObject({
     name: z.string().trim().min(1).max(100),
     about: z.string().trim().max(200),
+    /** Where messages go by mail, where the server sends any. */
+    email: z.email().max(200).exactOptional(),
     units: z.enum(WEIGHT_UNITS),
     goal: words,
     weakPoints: words,

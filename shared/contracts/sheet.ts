@@ -222,7 +222,12 @@ export const OutboxView = z.object({
       kind: z.enum(['link', 'sent', 'pain', 'own']),
       text: z.string(),
       writtenAt: z.iso.datetime(),
+      /** How it went by mail, where it goes so. */
+      mail: z
+        .object({ words: z.string(), canTryAgain: z.boolean(), isWrong: z.boolean() })
+        .exactOptional(),
     }),
   ),
 })
+export const MessageParams = z.object({ messageId: z.uuid() })
 export type OutboxView = z.output<typeof OutboxView>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { Done } from '#shared/contracts/history'
 import { OutboxView } from '#shared/contracts/sheet'
 import { instantWords } from '~/shell/instantWords'
 
-/** What clients were told. Nothing leaves the application by itself. */
+/** What clients were told, and how it went by mail where it goes so. */
 const { ask } = useApi()
-const { data } = await useAsyncData(
+const { data, refresh } = await useAsyncData(
   'outbox',
   async () => {
     const result = await ask('/api/outbox', { answer: OutboxView })
@@ -12,6 +13,10 @@ const { data } = await useAsyncData(
   },
   { deep: false },
 )
+async function again(id: string): Promise<void> {
+  await ask(`/api/outbox/${id}/mail`, { method: 'POST', answer: Done })
+  await refresh()
+}
 const rows = computed(() =>
   (data.value?.messages ?? []).map(message => ({
     ...message,
@@ -29,7 +34,8 @@ useHead({ title: 'Outbox · Tholepin' })
       <h1 class="font-display text-[23px] leading-[27px]">Outbox</h1>
       <p class="mt-1 text-ink2">
         What your clients were told, newest first. Your own words and answers to pain stand on their
-        sheets; copy what you also want to send by mail or phone.
+        sheets. Where the server sends mail and the profile has an address, it goes there, too, a
+        minute later; else copy what you want to send by mail or phone.
       </p>
       <p v-if="tried" class="border-hair2 mt-4 rounded-md border px-3 py-2">
         <b>For you.</b> Somebody asked for a new account with your email on
@@ -49,7 +55,24 @@ useHead({ title: 'Outbox · Tholepin' })
           >
             {{ message.client }}
           </NuxtLink>
-          <span dir="auto">{{ message.text }}</span>
+          <span>
+            <span dir="auto">{{ message.text }}</span>
+            <span
+              v-if="message.mail"
+              class="block text-[12px]"
+              :class="message.mail.isWrong ? 'font-semibold text-alert' : 'text-ink2'"
+            >
+              {{ message.mail.words }}
+              <button
+                v-if="message.mail.canTryAgain"
+                type="button"
+                class="control"
+                @click="again(message.id)"
+              >
+                Mail it again
+              </button>
+            </span>
+          </span>
         </li>
       </ul>
       <p v-if="rows.length === 0" class="mt-4 text-ink2">

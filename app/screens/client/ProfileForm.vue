@@ -74,7 +74,7 @@ async function submit(): Promise<void> {
     <section aria-labelledby="who">
       <h2 id="who">Who</h2>
       <div
-        class="grid grid-cols-[1.4fr_2fr_1fr_1fr] gap-x-4 gap-y-2 max-lg:grid-cols-2 max-sm:grid-cols-1"
+        class="grid grid-cols-[1.3fr_1.6fr_1.3fr_1fr_0.9fr] gap-x-4 gap-y-2 max-lg:grid-cols-2 max-sm:grid-cols-1"
       >
         <TextField
           v-model="entered.name"
@@ -87,6 +87,12 @@ async function submit(): Promise<void> {
           label="In a few words"
           hint="What they do, what they train for."
           :complaint="complaintAbout('/about', 'In a few words')"
+        />
+        <TextField
+          v-model="entered.email"
+          label="E-mail"
+          hint="For messages, where this server sends mail; may stay empty."
+          :complaint="complaintAbout('/email', 'E-mail')"
         />
         <TextField
           v-model="entered.trainingAgeMonths"

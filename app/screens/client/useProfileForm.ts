@@ -61,6 +61,7 @@ export interface FormLoad {
 interface Entered {
   name: string
   about: string
+  email: string
   units: 'kg' | 'lb'
   goal: string
   weakPoints: string
@@ -121,6 +122,7 @@ function fieldsOf(before: Profile | null): Entered {
   const {
     name,
     about,
+    email = '',
     units,
     goal,
     weakPoints,
@@ -144,6 +146,7 @@ function fieldsOf(before: Profile | null): Entered {
   return {
     name,
     about,
+    email,
     units,
     goal,
     weakPoints,
@@ -183,10 +186,11 @@ function sideLoadOf({ what, groups, weekdays, times, amount, setsEach }: FormLoa
 }
 
 function profileOf(entered: Entered): unknown {
-  const { days, outside, answers, clearance, trainingAgeMonths, rules, ...plain } = entered
+  const { days, outside, answers, clearance, trainingAgeMonths, rules, email, ...plain } = entered
   const isCleared = Object.values(clearance).some(text => text.trim() !== '')
   return {
     ...plain,
+    ...(email.trim() !== '' && { email: email.trim() }),
     gear: typedGear(entered.gear),
     trainingAgeMonths: numberOr(trainingAgeMonths, Number.NaN),
     days: days

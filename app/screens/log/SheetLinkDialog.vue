@@ -143,5 +143,6 @@ async function send(): Promise<void> {
         {{ writingComplaint }}
       </p>
     </section>
+    <ShownLinks :client-id="clientId" />
   </PanelDialog>
 </template>

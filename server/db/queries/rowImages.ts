@@ -31,6 +31,7 @@ const RECORDED: Readonly<Record<string, Recorded>> = {
   plan_templates: BY_ID,
   notes: BY_ID,
   goals: BY_ID,
+  shown_links: { ...BY_ID, counting: ['seen_at'] },
 }
 /** A session that was sent anew must not have been opened, begun or finished since. */
 const UNTOUCHED = ['opened_at', 'started_at', 'finished_at'] as const
