@@ -67,6 +67,8 @@ export default defineNuxtConfig({
     // A client's sheet lives on the phone; the page is the same for every link and can be kept.
     '/sheet': { ssr: false },
     '/sheet/**': { ssr: false },
+    // So does a group's on the coach's tablet.
+    '/together': { ssr: false },
     '/_nuxt/**': {
       headers: {
         'cross-origin-embedder-policy': 'require-corp',

@@ -7,12 +7,13 @@ import { CacheFirst, NetworkFirst } from 'workbox-strategies'
 declare const self: ServiceWorkerGlobalScope
 
 /*
- * Keeps a client's sheet working without reception. Only pages under /sheet are looked after; what a coach opens is not.
- * The page itself is the same for every link, so one copy stands for all of them.
+ * Keeps a client's sheet, and a group's tablet, working without reception: each of the two is registered for its own pages and
+ * looks after no others. The page itself is the same for everybody, so one copy stands for all.
  */
-const PAGES = 'tholepin-sheet-pages'
-const PARTS = 'tholepin-sheet-parts'
-const SHELL = '/sheet'
+const SHELL = new URL(self.registration.scope).pathname
+const NAME = SHELL === '/sheet' ? 'sheet' : 'together'
+const PAGES = `tholepin-${NAME}-pages`
+const PARTS = `tholepin-${NAME}-parts`
 const PATIENCE_SECONDS = 4
 const MOST_PARTS = 150
 
@@ -45,7 +46,7 @@ registerRoute(
   parts,
 )
 
-// A sheet has no coach's sign-in; asking for it would only wait for a network that is not there.
+// Neither page goes by the session: what it asks of the server says whether it may. Waiting for a network that is not there helps nobody.
 registerRoute(
   ({ url }) => url.pathname === '/api/_auth/session',
   async () => Response.json({}),

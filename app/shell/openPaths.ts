@@ -8,5 +8,7 @@ export const isOpenPath = (path: string): boolean =>
   isForSigningIn(path) ||
   path === '/new-password' ||
   path === '/shown' ||
+  // It opens without reception; the server says who may see what.
+  path === '/together' ||
   path === '/sheet' ||
   path.startsWith('/sheet/')

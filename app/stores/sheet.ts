@@ -22,9 +22,18 @@ const BATCH = 50
 /** Set aside by the server for the coach to look at; nothing more for the phone to do. */
 const SETTLED = new Set(['taken', 'too_old', 'unknown_session'])
 
-/** A client's sheet on her phone: what she was sent, what she says about it, and what of that the server has. */
-export const useSheetStore = defineStore('sheet', () => {
-  const api = useSheetApi()
+/** Whose sheet it is: how the server is asked, where it is kept, and what is said once it can no longer be had. */
+export interface SheetSource {
+  readonly api: ReturnType<typeof useSheetApi>
+  /** The store of the browser it is kept in. */
+  readonly base: string
+  readonly overWords: string
+  /** Whether the browser opens it again by itself. */
+  readonly isRemembered: boolean
+}
+
+/** A sheet in hand: what was sent, what is said about it, and what of that the server has. */
+export function sheetInHand({ api, base, overWords, isRemembered }: SheetSource) {
   const token = ref('')
   const key = ref<string | null>(null)
   const state = shallowRef<SheetState>({ kind: 'opening' })
@@ -36,7 +45,7 @@ export const useSheetStore = defineStore('sheet', () => {
   const notices = shallowRef<readonly string[]>([])
   const reception = ref<'unknown' | 'there' | 'none'>('unknown')
   const isSending = ref(false)
-  let keeping = sheetKeeping('')
+  let keeping = sheetKeeping('', base)
   /** Entries this window knows to be with the server. */
   const settled = new Set<string>()
   let current: Promise<void> = Promise.resolve()
@@ -47,8 +56,8 @@ export const useSheetStore = defineStore('sheet', () => {
   /** Takes up what is on the phone, then asks for what is new. */
   async function open(link: string): Promise<void> {
     token.value = link
-    keeping = sheetKeeping(link)
-    keeping.rememberLast()
+    keeping = sheetKeeping(link, base)
+    if (isRemembered) keeping.rememberLast()
     const [kept, queue, unsettled, laidAside] = await Promise.all([
       keeping.sheet(),
       keeping.waiting(),
@@ -129,10 +138,7 @@ export const useSheetStore = defineStore('sheet', () => {
     if (error.problem === 'link-over' || error.problem === 'not-signed-in')
       state.value = {
         kind: 'over',
-        words:
-          error.problem === 'link-over'
-            ? error.detail
-            : 'This link was replaced by a new one. Ask your coach for it; what you logged before is with your coach.',
+        words: error.problem === 'link-over' ? error.detail : overWords,
       }
   }
 
@@ -150,7 +156,7 @@ export const useSheetStore = defineStore('sheet', () => {
     next ??= current.then(async () => {
       current = (next ?? Promise.resolve()).catch(() => undefined)
       next = undefined
-      if (navigator.locks) await navigator.locks.request('tholepin-sheet-sending', sendAll)
+      if (navigator.locks) await navigator.locks.request(`${base}-sending`, sendAll)
       else await sendAll()
     })
     return next
@@ -332,4 +338,15 @@ export const useSheetStore = defineStore('sheet', () => {
     settleClash,
     entriesOf,
   }
-})
+}
+
+/** A client's sheet on her phone. */
+export const useSheetStore = defineStore('sheet', () =>
+  sheetInHand({
+    api: useSheetApi(),
+    base: 'tholepin-sheet',
+    overWords:
+      'This link was replaced by a new one. Ask your coach for it; what you logged before is with your coach.',
+    isRemembered: true,
+  }),
+)

@@ -32,7 +32,7 @@ test('an address shows the plan to somebody without an account, until it is with
   await other.close()
 
   // A calendar program is given the sessions with their hours.
-  await page.getByLabel('What', { exact: true }).selectOption('calendar')
+  await page.getByRole('combobox', { name: /^What/ }).selectOption('calendar')
   await page.getByRole('button', { name: 'Make an address' }).click()
   await expect(field).toHaveValue(/\/api\/calendar\//)
   const calendar = await (await fetch(await field.inputValue())).text()

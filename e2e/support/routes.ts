@@ -275,6 +275,7 @@ export const OWN = [
   'floor/live.get.ts',
   'floor/remedies.post.ts',
   'floor/take.post.ts',
+  'floor/together.post.ts',
   'floor/start.post.ts',
   'account/retention.put.ts',
   'notes.get.ts',

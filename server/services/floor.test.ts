@@ -25,7 +25,7 @@ import { client } from './clients'
 import { floor, saveStudio } from './floor'
 import { floorAhead } from './floorAhead'
 import { floorPeople } from './floorPeople'
-import { moveStart, remedies, takeRemedy } from './floorRemedies'
+import { moveStart, remedies, takeRemedy, together } from './floorRemedies'
 import { clientOutbox, writeMessage } from './outbox'
 import { profile, saveProfile } from './profiles'
 import { savePlan } from './savePlan'
@@ -433,5 +433,42 @@ describe('ways out of a wait', () => {
     expect(
       valueOf(await remedies(studio.coach, { on: studio.today, session }, later)).remedies,
     ).toEqual([])
+  })
+})
+
+describe('a group of one hour', () => {
+  const groupOf = async (studio: UnitStudio) => {
+    const { sessions } = await seen(studio)
+    return sessions.slice(0, 5).map(({ id }) => id)
+  }
+  const lay = (studio: UnitStudio, sessions: readonly string[], isTaken: boolean) =>
+    recorded(studio.coach, { clientId: null, kind: 'floor' }, () =>
+      together(studio.coach, { on: studio.today, sessions: [...sessions], isTaken }, studio.today),
+    )
+  const waited = async (studio: UnitStudio, sessions: readonly string[]) => {
+    const day = dayOf(await seen(studio))
+    return sessions.reduce((sum, id) => sum + waitedBy(day, id), 0)
+  }
+
+  test('is laid side by side as it was told, and back by one undo', async () => {
+    const studio = await busyStudio()
+    const group = await groupOf(studio)
+    const before = await seen(studio)
+    const told = valueOf(await lay(studio, group, false))
+    expect(told.lines.length).toBeGreaterThan(0)
+    expect(told.after).toBeLessThan(told.before)
+    expect(await seen(studio)).toEqual(before)
+    valueOf(await lay(studio, group, true))
+    expect(await waited(studio, group)).toBeCloseTo(told.after, 3)
+    await turnedBack(studio)
+    expect(await seen(studio)).toEqual(before)
+  })
+
+  test('of which one is not there, or of another coach, is not found', async () => {
+    const studio = await busyStudio()
+    const group = await groupOf(studio)
+    expect(problemOf(await lay(studio, [...group, 'gone.0'], false)).kind).toBe('not-found')
+    const other = { ...studio, coach: await stranger() }
+    expect(problemOf(await lay(other, group, false)).kind).toBe('not-found')
   })
 })

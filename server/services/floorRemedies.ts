@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
 import { datedSession } from '#core/design/progress'
 import {
+  arrangedTogether,
   clockOf,
   contentAfter,
   floorEdits,
@@ -36,6 +37,8 @@ import type {
   RemediesView,
   TakenRemedy,
   TakeRemedyBody,
+  TogetherBody,
+  TogetherView,
 } from '#shared/contracts/floor'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
@@ -180,6 +183,50 @@ const TWO_SESSIONS: Problem = {
         'The client has two sessions that day, and both would move. Change the hour in the profile, or move one session to another day.',
     },
   ],
+}
+
+/**
+ * Sessions of a group side by side: starts staggered and exercises turned; told first, then done.
+ *
+ * Errors: a session that is not there; the day over.
+ */
+export async function together(
+  coach: Coach,
+  { on, sessions, isTaken }: z.output<typeof TogetherBody>,
+  today: PlainDate,
+): Promise<Result<z.input<typeof TogetherView>, Problem>> {
+  const floor = await floorPeople(coach, on, today)
+  if (!sessions.every(session => isThere(floor, session))) return failure(NO_SESSION)
+  if (on < today) return failure(gone)
+  const { changes, before, after } = arrangedTogether(
+    new Set(sessions),
+    floor.people.map(({ guest }) => guest),
+    stationsOn(floor.stations, floor.house, on),
+    hoursOf(floor.house),
+  )
+  const names = namesIn(floor)
+  const lines = changes.map(change => remedyTitle({ change }, names))
+  if (isTaken)
+    for (const change of changes) {
+      const done = await changedOn(coach, change, { on, today })
+      if (!done.ok) return done
+    }
+  return success({ lines, before, after })
+}
+
+/** Makes one change of a day, on the day as it is by then. */
+async function changedOn(
+  coach: Coach,
+  change: FloorChange,
+  { on, today }: { readonly on: PlainDate; readonly today: PlainDate },
+): Promise<Result<unknown, Problem>> {
+  const floor = await floorPeople(coach, on, today)
+  const person = floor.people.find(({ guest }) => guest.id === change.session)
+  if (!person || person.guest.isBegun) return failure(gone)
+  const once = { on, isAlways: false, today }
+  return change.kind === 'start'
+    ? startOtherwise(coach, person, { ...once, start: change.start })
+    : doneOtherwise(coach, { person, floor, change }, once)
 }
 
 /** Moves a start for the day by hand. */

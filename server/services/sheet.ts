@@ -197,7 +197,7 @@ export function sheetOf(
 
 /** A client's sheet: what she was sent around today, with what was logged of it. Nothing else of the coach's is on it. */
 export async function sheet(
-  reader: SheetReader,
+  reader: Pick<SheetReader, 'coach' | 'clientId'>,
   today: PlainDate,
 ): Promise<Result<SheetView, Problem>> {
   const db = database()

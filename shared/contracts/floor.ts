@@ -1,5 +1,6 @@
 import { type ClientId, clientId } from '#core/base'
 import {
+  GROUP_SIZE,
   MOST_CLOSED,
   MOST_COACHES,
   MOST_OUT,
@@ -153,6 +154,20 @@ export const FloorStartBody = z.strictObject({
   session: FloorSessionId,
   start: ClockContract,
 })
+
+/** A group of one hour, to be laid side by side; taken as it was shown. */
+export const TogetherBody = z.strictObject({
+  on: PlainDateContract,
+  sessions: z.array(FloorSessionId).min(GROUP_SIZE.least).max(GROUP_SIZE.most),
+  isTaken: z.boolean(),
+})
+/** What would be changed, in words, and what it spares. Units: seconds. */
+export const TogetherView = z.object({
+  lines: z.array(z.string()),
+  before: z.number(),
+  after: z.number(),
+})
+export type TogetherView = z.output<typeof TogetherView>
 
 /** What was done, in words. */
 export const TakenRemedy = z.object({ did: z.string() })

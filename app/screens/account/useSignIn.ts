@@ -44,6 +44,8 @@ export function useSignIn() {
   async function endAt(path: string): Promise<void> {
     isLeaving.value = true
     await ask(path, { method: 'POST', answer: z.object({}) })
+    const { forgetTogether } = await import('../together/forgetTogether')
+    await forgetTogether().catch(() => undefined)
     await refreshSession()
     tell('ended')
     await navigateTo('/sign-in')

@@ -93,6 +93,7 @@ useHead({ title: 'Floor · Tholepin' })
             >
               By station <KeyCap label="S" />
             </button>
+            <NuxtLink v-if="on === today" to="/together" class="control">Together</NuxtLink>
           </p>
         </div>
         <div v-if="notices.length > 0" class="min-w-0 flex-1">

@@ -30,8 +30,8 @@ const LAST = 'tholepin-sheet-last'
  * What is kept on the phone (IndexedDB): the sheet as it was last fetched, entries not sent yet, and clashes to settle.
  * Waiting entries are added and taken out one by one in transactions, so that two windows on one phone never lose each other's.
  */
-export function sheetKeeping(token: string) {
-  const store = createStore('tholepin-sheet', 'kept')
+export function sheetKeeping(token: string, base = 'tholepin-sheet') {
+  const store = createStore(base, 'kept')
   const name = (what: string) => `${what} ${token}`
   const read = <Kept>(what: string, empty: Kept) =>
     get<Kept>(name(what), store).then(kept => kept ?? empty)

@@ -30,11 +30,11 @@ interface Aim {
   readonly role: string
 }
 
-/** One session on the phone: which set is next, its fields, and what a tap on them says. */
+/** One session on the phone, or in a column of the tablet: which set is next, its fields, and what a tap on them says. */
 export function usePhoneSession(
   asked: () => { readonly session: SheetSession; readonly entries: readonly LogEntry[] },
+  store: Pick<ReturnType<typeof useSheetStore>, 'levels' | 'say'> = useSheetStore(),
 ) {
-  const store = useSheetStore()
   const session = computed(() => asked().session)
   const standing = computed((): SessionStanding => sessionStanding(asked().entries))
   /** A set that went on after it was logged: it has one part more, until that is logged or left. */

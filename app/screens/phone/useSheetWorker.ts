@@ -2,10 +2,10 @@ const WORKER = '/sheetWorker.js'
 /** What the page has loaded, and so needs again without reception. */
 const OWN_PARTS = /\/_nuxt\/|\/icons\//
 
-/** Installs what keeps the sheet on the phone: after the first visit it opens and works without reception. */
-export async function installSheetWorker(): Promise<void> {
+/** Installs what keeps a page on the phone or tablet: after the first visit it opens and works without reception. */
+export async function installSheetWorker(scope: '/sheet' | '/together' = '/sheet'): Promise<void> {
   if (!('serviceWorker' in navigator)) return
-  await navigator.serviceWorker.register(WORKER, { scope: '/sheet' }).catch(() => undefined)
+  await navigator.serviceWorker.register(WORKER, { scope }).catch(() => undefined)
   const { active } = await navigator.serviceWorker.ready
   const parts = performance
     .getEntriesByType('resource')

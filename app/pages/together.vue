@@ -1,0 +1,3 @@
+<template>
+  <TogetherScreen />
+</template>

@@ -1,0 +1,11 @@
+import { TogetherBody, TogetherView } from '#shared/contracts/floor'
+import { together } from '../../services/floorRemedies'
+import { defineRoute } from '../../utils/defineRoute'
+import { todayOf } from '../../utils/today'
+
+export default defineRoute({
+  body: TogetherBody,
+  answer: TogetherView,
+  doing: 'floor',
+  handle: ({ coach, body, event }) => together(coach, body, todayOf(event)),
+})
