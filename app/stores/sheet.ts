@@ -6,17 +6,9 @@ import type { SheetView } from '#shared/contracts/sheet'
 import { defineStore } from 'pinia'
 import { newUuid } from '~/shell/newId'
 import { type Aside, type Clash, sheetKeeping } from '~/screens/phone/sheetKeeping'
+import type { SheetState } from '~/screens/phone/sheetState'
 import { refusedWords } from '~/screens/phone/phoneWords'
 import { type SessionEntry, useSheetApi } from '~/screens/phone/useSheetApi'
-
-/** Where the sheet stands: asking for it, asking for a PIN, in hand, or no longer to be had. */
-export type SheetState =
-  | { readonly kind: 'opening' }
-  | { readonly kind: 'pin'; readonly complaint: string }
-  | { readonly kind: 'ready' }
-  | { readonly kind: 'unknown'; readonly words: string }
-  /** The link is over: what was sent is with the coach, the rest stays on the phone. */
-  | { readonly kind: 'over'; readonly words: string }
 
 const BATCH = 50
 /** Set aside by the server for the coach to look at; nothing more for the phone to do. */

@@ -27,7 +27,7 @@ test('the cable tower broken until Friday is handled for all at once, one left o
   const before = await onCable()
   await page.goto('/what-if')
   await alive(page)
-  await page.getByLabel('Station', { exact: true }).selectOption('cable')
+  await page.getByRole('combobox', { name: /^Station/ }).selectOption('cable')
   await page.getByLabel('How many are left').fill('0')
   await page.getByLabel('to', { exact: true }).fill(formatDay(last))
   await page.getByRole('heading', { level: 1 }).click()

@@ -1,5 +1,4 @@
-import type { AddressInfo } from 'node:net'
-import { createServer, type Socket } from 'node:net'
+import { type AddressInfo, createServer, type Socket } from 'node:net'
 import { text as textOf } from 'node:stream/consumers'
 import { afterAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { eq } from 'drizzle-orm'

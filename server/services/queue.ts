@@ -6,6 +6,7 @@ import {
   type QueueRotation,
   queueItems,
   safeChanges,
+  type SafeFacts,
   toDecide,
   unseen,
 } from '#core/follow/queue'
@@ -109,30 +110,23 @@ interface Placed {
   readonly needs: ReturnType<typeof needsOf>
 }
 
+interface Looked {
+  readonly today: PlainDate
+  readonly sentAt: Date | undefined
+}
+
 /** A client as the queue has her; none where there is nothing to look at and nothing was today. */
-function placed(
-  known: Known,
-  reviewed: Reviewed | null,
-  { today, sentAt }: { readonly today: PlainDate; readonly sentAt: Date | undefined },
-): readonly Placed[] {
+function placed(known: Known, reviewed: Reviewed | null, looked: Looked): readonly Placed[] {
   const { line } = known
   const needs = needsOf(known)
   const rotation = rotationOf(known, reviewed)
   const open = toDecide(reviewed?.open ?? [])
-  const items = queueItems({ today, needs, rotation, open })
+  const items = queueItems({ today: looked.today, needs, rotation, open })
   const left = unseen(items, line.seen?.keys ?? [])
   const isBehind = left.length === 0
-  if (isBehind && line.seen?.on !== today) return []
+  if (isBehind && line.seen?.on !== looked.today) return []
   const nameOf = (exercise: string) => reviewed?.catalogue.get(exercise)?.name ?? exercise
-  const missed = items.filter(({ kind }) => kind === 'missed').length
-  const isWhole = rotation !== null && rotation.to < today
-  const { safe, not } = safeChanges({
-    open: isWhole && !isBehind ? open : [],
-    pain: reviewed?.pain,
-    missed,
-  })
-  const [last] = reviewed?.taken ?? []
-  const toSend = reviewed?.toSend ?? []
+  const { today } = looked
   return [
     {
       name: line.name,
@@ -148,19 +142,51 @@ function placed(
         why: [...queueWhy({ items: left, needs, open, rotation, today, nameOf })],
         keys: items.map(({ key }) => key),
         isBehind,
-        changed: reviewed?.taken.length ?? 0,
-        isSent:
-          last !== undefined &&
-          sentAt !== undefined &&
-          sentAt > last.decidedAt &&
-          toSend.length === 0,
-        toSend: [...toSend],
-        safe: safe.map(one => safeLine(one, nameOf)),
-        notSafe: not ? notSafeWords(not) : '',
-        isSettledBySafe: safe.length > 0 && safe.length === open.length,
+        ...whatCame(reviewed, looked),
+        ...safeOf({
+          open: isBehind || rotation === null || rotation.to >= today ? [] : open,
+          of: open.length,
+          pain: reviewed?.pain,
+          missed: items.filter(({ kind }) => kind === 'missed').length,
+          nameOf,
+        }),
       },
     },
   ]
+}
+
+/** What was taken after the rotation, and whether what follows from it is with the client. */
+function whatCame(
+  reviewed: Reviewed | null,
+  { sentAt }: Looked,
+): Pick<QueueEntry, 'changed' | 'isSent' | 'toSend'> {
+  if (!reviewed) return { changed: 0, isSent: false, toSend: [] }
+  const { taken, toSend } = reviewed
+  const [last] = taken
+  const isSince = last !== undefined && sentAt !== undefined && sentAt > last.decidedAt
+  return {
+    changed: taken.length,
+    isSent: isSince && toSend.length === 0,
+    toSend: [...toSend],
+  }
+}
+
+/** What can be taken with that of others, or why nothing can. */
+function safeOf({
+  of,
+  nameOf,
+  ...facts
+}: SafeFacts & {
+  /** Proposals to decide about in all. */
+  readonly of: number
+  readonly nameOf: (exercise: string) => string
+}): Pick<QueueEntry, 'safe' | 'notSafe' | 'isSettledBySafe'> {
+  const { safe, not } = safeChanges(facts)
+  return {
+    safe: safe.map(one => safeLine(one, nameOf)),
+    notSafe: not ? notSafeWords(not) : '',
+    isSettledBySafe: safe.length > 0 && safe.length === of,
+  }
 }
 
 const safeLine = (one: Adjustment, nameOf: (exercise: string) => string) => ({

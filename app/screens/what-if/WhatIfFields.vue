@@ -1,9 +1,14 @@
 <script setup lang="ts">
-import { STATION_KINDS, STATIONS } from '#core/follow/floor'
-import { GROUPS, PATTERNS } from '#core/plan/catalogue'
-import { METHOD_SETTINGS, settingOf } from '#core/plan/method'
 import { EFFECT_NAMES, GROUP_NAMES } from '#core/words'
 import type { WhatIfTyped } from './useWhatIf'
+import {
+  GROUP_CHOICES,
+  patternName,
+  PATTERN_CHOICES,
+  SETTING_CHOICES,
+  STATION_CHOICES,
+  useChosenSetting,
+} from './whatIfChoices'
 
 /** What happens, field by field. */
 const typed = defineModel<WhatIfTyped>({ required: true })
@@ -14,7 +19,6 @@ const KINDS = [
   ['credit', 'Indirect sets count otherwise'],
   ['method', 'A method has another setting'],
 ] as const
-const PATTERN_WORDS = (pattern: string) => pattern.replaceAll('_', ' ')
 const { methods } = useStudioSettings()
 const hasDays = computed(() => ['station', 'away', 'closed'].includes(typed.value.kind))
 const effects = computed(() =>
@@ -22,17 +26,7 @@ const effects = computed(() =>
     ? (['skip', 'shift'] as const)
     : (['skip', 'shift', 'light'] as const),
 )
-const settings = METHOD_SETTINGS.map(setting => ({
-  id: setting.path.join('.'),
-  label: `${setting.part}: ${setting.label}`,
-  setting,
-}))
-const setting = computed(() => settings.find(({ id }) => id === typed.value.setting)?.setting)
-const method = computed(() => methods.value.find(({ id }) => id === typed.value.method))
-/** The choices begin with what the method has. */
-watch([setting, method], ([chosen, of]) => {
-  if (chosen && of) typed.value.value = settingOf(of, chosen)
-})
+const setting = useChosenSetting(typed, methods)
 </script>
 
 <template>
@@ -48,8 +42,8 @@ watch([setting, method], ([chosen, of]) => {
       <label
         >Station
         <select v-model="typed.station" class="small-field block">
-          <option v-for="kind in STATION_KINDS" :key="kind" :value="kind">
-            {{ STATIONS[kind].name }}
+          <option v-for="{ kind, name } in STATION_CHOICES" :key="kind" :value="kind">
+            {{ name }}
           </option>
         </select></label
       >
@@ -79,15 +73,15 @@ watch([setting, method], ([chosen, of]) => {
       <label
         >Movement
         <select v-model="typed.pattern" class="small-field block">
-          <option v-for="pattern in PATTERNS" :key="pattern" :value="pattern">
-            {{ PATTERN_WORDS(pattern) }}
+          <option v-for="pattern in PATTERN_CHOICES" :key="pattern" :value="pattern">
+            {{ patternName(pattern) }}
           </option>
         </select></label
       >
       <label
         >Muscle
         <select v-model="typed.group" class="small-field block">
-          <option v-for="group in GROUPS" :key="group" :value="group">
+          <option v-for="group in GROUP_CHOICES" :key="group" :value="group">
             {{ GROUP_NAMES[group] }}
           </option>
         </select></label
@@ -115,7 +109,9 @@ watch([setting, method], ([chosen, of]) => {
         >Setting
         <select v-model="typed.setting" class="small-field block max-w-[300px]">
           <option value="" disabled>choose one</option>
-          <option v-for="{ id, label } in settings" :key="id" :value="id">{{ label }}</option>
+          <option v-for="{ id, label } in SETTING_CHOICES" :key="id" :value="id">
+            {{ label }}
+          </option>
         </select></label
       >
       <label v-if="setting"

@@ -1,5 +1,5 @@
 import type { PlainDate } from '#core/base'
-import { type StationKind } from '#core/follow/floor'
+import type { StationKind } from '#core/follow/floor'
 import type { Group, Pattern } from '#core/plan/catalogue'
 import { SentAnswer } from '#shared/contracts/block'
 import { TakenWhatIf, WhatIfView, type WhatIf } from '#shared/contracts/whatIf'

@@ -4,9 +4,9 @@ import { requireExercise } from '../../plan/catalogue'
 import { sessionSlots } from '../../plan/session'
 import { PLAIN_WEEKS, plainWeek } from '../../testing/plainPlans'
 import { outageWords, withoutStationLines, withoutStationWords } from '../../words'
-import { type FloorGuest } from './guests'
+import type { FloorGuest } from './guests'
 import { isClosedOn, stationsOn, withOutage } from './house'
-import { STATION_KINDS, stationsFor } from './stations'
+import { type StationKind, stationsFor } from './stations'
 import { withoutStation } from './withoutStation'
 
 const guests = PLAIN_WEEKS.filter((_, at) => at % 2 === 0).flatMap((week, at): FloorGuest[] => {
@@ -26,7 +26,7 @@ const guests = PLAIN_WEEKS.filter((_, at) => at % 2 === 0).flatMap((week, at): F
     })),
   )
 })
-const needing = ({ content, context }: FloorGuest, station: (typeof STATION_KINDS)[number]) =>
+const needing = ({ content, context }: FloorGuest, station: StationKind) =>
   sessionSlots(content).filter(({ exercise }) =>
     stationsFor(requireExercise(context.catalogue, exercise).equipment).includes(station),
   )

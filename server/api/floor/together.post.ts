@@ -1,5 +1,5 @@
 import { TogetherBody, TogetherView } from '#shared/contracts/floor'
-import { together } from '../../services/floorRemedies'
+import { together } from '../../services/floorTogether'
 import { defineRoute } from '../../utils/defineRoute'
 import { todayOf } from '../../utils/today'
 

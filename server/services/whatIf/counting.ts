@@ -9,7 +9,13 @@ import {
   type Group,
   GROUPS,
 } from '#core/plan/catalogue'
-import { METHOD_SETTINGS, type PlanContext, settingOf, withSetting } from '#core/plan/method'
+import {
+  type Method,
+  METHOD_SETTINGS,
+  type PlanContext,
+  settingOf,
+  withSetting,
+} from '#core/plan/method'
 import type { Rotation } from '#core/plan/rotation'
 import { bandMoves, GROUP_NAMES, weekMove } from '#core/words'
 import type { Problem } from '#shared/contracts/problem'
@@ -26,6 +32,9 @@ type CreditAsked = Extract<WhatIf, { kind: 'credit' }>
 type MethodAsked = Extract<WhatIf, { kind: 'method' }>
 
 const SLACK = 0.05
+
+const wrong = (pointer: string, detail: string): Result<never, Problem> =>
+  failure({ kind: 'invalid', errors: [{ pointer, kind: 'custom', detail }] })
 
 /** What a week counts as before and after, where it moves; the bands that are left or come back first. */
 function weekLine(rotation: Rotation, before: PlanContext, after: PlanContext) {
@@ -73,16 +82,10 @@ export async function creditOtherwise(
   const changed = creditsOf(settings.catalogue, asked)
   const what = `${GROUP_NAMES[asked.group]} in ${asked.pattern.replaceAll('_', ' ')} counts ${asked.credit}`
   if (changed.size === 0)
-    return failure({
-      kind: 'invalid',
-      errors: [
-        {
-          pointer: '/asked/group',
-          kind: 'custom',
-          detail: `No exercise of this movement trains ${GROUP_NAMES[asked.group].toLowerCase()} indirectly. Choose another muscle or movement.`,
-        },
-      ],
-    })
+    return wrong(
+      '/asked/group',
+      `No exercise of this movement trains ${GROUP_NAMES[asked.group].toLowerCase()} indirectly. Choose another muscle or movement.`,
+    )
   const forAll: StudioSettings = {
     ...settings,
     catalogue: catalogueWith({
@@ -90,28 +93,39 @@ export async function creditOtherwise(
       credits: { ...settings.library.credits, ...Object.fromEntries(changed) },
     }),
   }
-  const lines = clients.flatMap(({ id, name, method, facts, plan }) => {
-    if (!plan) return []
-    const line = weekLine(
-      plan.rotation,
-      contextIn(settings, method, facts),
-      contextIn(forAll, method, facts),
-    )
-    return line ? [{ client: id, name, ...line, isWritten: true }] : []
-  })
   return success({
     what,
     view: told(
       `${what}, in ${new Set([...changed.keys()].map(key => key.split(':')[0])).size} exercises.`,
-      lines,
+      creditLines(clients, settings, forAll),
     ),
     write: client => Promise.resolve(success({ client, block: null })),
-    writeStudio: async leftOut => {
-      for (const client of leftOut) await keepCredits(coach, client, settings.catalogue, changed)
-      for (const [exercise, credits] of changed) await putCredits(db, coach.id, exercise, credits)
-      return success({})
-    },
+    writeStudio: leftOut => writeCredits(coach, leftOut, settings.catalogue, changed),
   })
+}
+
+const creditLines = (
+  clients: Awaited<ReturnType<typeof plannedClients>>,
+  settings: StudioSettings,
+  after: StudioSettings,
+) =>
+  clients.flatMap(({ id, name, method, facts, plan }) => {
+    if (!plan) return []
+    const contexts = [contextIn(settings, method, facts), contextIn(after, method, facts)] as const
+    const line = weekLine(plan.rotation, ...contexts)
+    return line ? [{ client: id, name, ...line, isWritten: true }] : []
+  })
+
+async function writeCredits(
+  coach: Coach,
+  leftOut: readonly ClientId[],
+  catalogue: Catalogue,
+  changed: ReadonlyMap<string, Credits>,
+): Promise<Result<unknown, Problem>> {
+  for (const client of leftOut) await keepCredits(coach, client, catalogue, changed)
+  for (const [exercise, credits] of changed)
+    await putCredits(database(), coach.id, exercise, credits)
+  return success({})
 }
 
 /** Who is left out keeps what counted for her before, as credits of her own. */
@@ -148,31 +162,16 @@ export async function methodOtherwise(
   const setting = METHOD_SETTINGS.find(one => one.path.join('.') === path)
   if (!held) return failure({ kind: 'not-found', what: 'method' })
   if (!setting || settingOf(held.method, setting) === value)
-    return failure({
-      kind: 'invalid',
-      errors: [
-        { pointer: '/asked/value', kind: 'custom', detail: 'That is how it is. Choose otherwise.' },
-      ],
-    })
+    return wrong('/asked/value', 'That is how it is. Choose otherwise.')
   const name = freeName(settings, `${held.method.name}, ${setting.label.toLowerCase()} ${value}`)
   const own = { ...withSetting(held.method, setting, value), id: `own-${randomUUID()}`, name }
-  const after: StudioSettings = {
-    ...settings,
-    methods: new Map([...settings.methods, [own.id, { method: own, basedOn: held.basedOn ?? id }]]),
-  }
+  const after = withMethod(settings, own, held.basedOn ?? id)
   const lines = clients
     .filter(({ method }) => method === id)
     .map(({ id: client, name: who, facts, plan }) => {
-      const line =
-        plan &&
-        weekLine(plan.rotation, contextIn(settings, id, facts), contextIn(after, own.id, facts))
-      return {
-        client,
-        name: who,
-        words: line?.words ?? 'No figure of the week moves',
-        details: line?.details ?? [],
-        isWritten: true,
-      }
+      const contexts = [contextIn(settings, id, facts), contextIn(after, own.id, facts)] as const
+      const line = (plan && weekLine(plan.rotation, ...contexts)) ?? NOTHING_MOVES
+      return { client, name: who, ...line, isWritten: true }
     })
   return success({
     what: name,
@@ -190,6 +189,14 @@ export async function methodOtherwise(
     },
   })
 }
+
+/** Settings with a method more. */
+const withMethod = (settings: StudioSettings, method: Method, basedOn: string): StudioSettings => ({
+  ...settings,
+  methods: new Map([...settings.methods, [method.id, { method, basedOn }]]),
+})
+
+const NOTHING_MOVES = { words: 'No figure of the week moves', details: [] }
 
 const MOST_NAME = 60
 /** A name no other method has. */
