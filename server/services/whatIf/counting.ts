@@ -173,12 +173,10 @@ export async function methodOtherwise(
       const line = (plan && weekLine(plan.rotation, ...contexts)) ?? NOTHING_MOVES
       return { client, name: who, ...line, isWritten: true }
     })
+  const words = `A method of your own: ${name}. Who is left out stays with ${held.method.name}.`
   return success({
     what: name,
-    view: told(
-      `A method of your own: ${name}. Who is left out stays with ${held.method.name}.`,
-      lines,
-    ),
+    view: told(words, lines),
     write: async (client): Promise<Result<Written, Problem>> => {
       const followed = await followMethod(coach, client, { method: own.id })
       return followed.ok ? success({ client, block: null }) : followed
