@@ -50,7 +50,8 @@ test('the cable tower broken until Friday is handled for all at once, one left o
   await expect(page.getByText(/^Undone: change for everybody/)).toBeVisible()
   expect(await onCable()).toEqual(before)
 
-  // The floor says what is out, and has it back.
+  // The floor says what is out, and has it back; what was typed is still there.
+  await alive(page)
   await page.keyboard.press('l')
   await expect(list.getByRole('listitem')).toHaveCount(touched)
   await page.keyboard.press('a')

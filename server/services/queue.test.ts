@@ -20,7 +20,8 @@ import { decideProposal, review } from './review'
 
 useTestDatabase()
 
-const everybody = () => unitStudio({ logsOf: [''] })
+const LOGGED = ['Ines', 'Joren', 'Oskar', 'Ruben', 'Kaja', 'Amara']
+const everybody = () => unitStudio({ logsOf: LOGGED })
 const seen = ({ coach, today }: UnitStudio) => queue(coach, today)
 const waiting = (entries: readonly QueueEntry[]) => entries.filter(({ isBehind }) => !isBehind)
 const find = (entries: readonly QueueEntry[], name: string) => {
@@ -41,7 +42,7 @@ describe('the queue', () => {
     const studio = await everybody()
     const { entries, unread } = await seen(studio)
     expect(unread).toBe(0)
-    expect(waiting(entries).length).toBeGreaterThan(6)
+    expect(waiting(entries).length).toBeGreaterThan(3)
     for (const entry of entries) {
       const own = valueOf(
         await review(studio.coach, entry.id, entry.pass ?? 'latest', studio.today),

@@ -93,7 +93,8 @@ useHead({ title: 'Floor · Tholepin' })
             >
               By station <KeyCap label="S" />
             </button>
-            <NuxtLink v-if="on === today" to="/together" class="control">Together</NuxtLink>
+            <!-- A page of its own: only so it is kept for when there is no reception. -->
+            <a v-if="on === today" href="/together" class="control">Together</a>
           </p>
         </div>
         <div v-if="notices.length > 0" class="min-w-0 flex-1">

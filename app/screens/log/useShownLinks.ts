@@ -9,7 +9,6 @@ const NOTHING_DONE = 'The server did not answer, so nothing was changed. Try aga
 /** Addresses at which others look at what a client has: made, told once, and withdrawn. */
 export function useShownLinks(clientId: string) {
   const { ask } = useApi()
-  const changes = useChangesStore()
   const path = `/api/clients/${clientId}/shown`
   const links = shallowRef<ShownView['links']>([])
   const url = ref('')
@@ -19,7 +18,6 @@ export function useShownLinks(clientId: string) {
     if (result.ok) links.value = result.value.links
   }
   onMounted(load)
-  watch(() => changes.epoch, load)
   const { send: post, complaint: posting } = useSubmission({
     path: () => path,
     body: NewShownBody,

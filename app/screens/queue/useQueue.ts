@@ -15,7 +15,6 @@ const NOTHING_DONE = 'the server did not answer, so nothing was changed. Try aga
 export function useQueue() {
   const { ask } = useApi()
   const today = useToday()
-  const changes = useChangesStore()
   const failed = useState('queue-failed', () => false)
   const fetched = useAsyncData(
     'queue',
@@ -42,7 +41,7 @@ export function useQueue() {
   watch(view, is => import.meta.client && is && is.unread > 0 && readOn(), { immediate: true })
   // What was decided moves clients and figures.
   const written = useWritten()
-  watch([written, () => changes.epoch], () => void refresh())
+  watch(written, () => void refresh())
 
   /** Runs one change at a time, and says what came of it. */
   async function once(work: () => Promise<string>): Promise<void> {

@@ -45,8 +45,8 @@ function askedOf(typed: WhatIfTyped): WhatIf {
 export function useWhatIf() {
   const { ask } = useApi()
   const today = useToday()
-  const changes = useChangesStore()
-  const typed = reactive<WhatIfTyped>({
+  // A page that is set up anew after an undo goes on with what was typed.
+  const typed = useState<WhatIfTyped>('what-if', () => ({
     kind: 'station',
     station: 'cable',
     left: 0,
@@ -59,21 +59,14 @@ export function useWhatIf() {
     method: '',
     setting: '',
     value: '',
-  })
+  }))
   const seen = shallowRef<{ readonly asked: WhatIf; readonly view: WhatIfView } | null>(null)
   const leftOut = ref<ReadonlySet<string>>(new Set())
   const taken = shallowRef<TakenWhatIf | null>(null)
   const said = ref('')
   const isBusy = ref(false)
   /** What was looked at is of another question once a field changes. */
-  watch(typed, () => (seen.value = null))
-  watch(
-    () => changes.epoch,
-    () => {
-      taken.value = null
-      void look()
-    },
-  )
+  watch(typed, () => (seen.value = null), { deep: true })
   async function once<Value>(work: () => Promise<Value>): Promise<void> {
     if (isBusy.value) return
     isBusy.value = true
@@ -82,7 +75,7 @@ export function useWhatIf() {
   }
   const look = () =>
     once(async () => {
-      const asked = askedOf(typed)
+      const asked = askedOf(typed.value)
       const result = await ask('/api/what-if/look', {
         method: 'POST',
         body: asked,
