@@ -1,15 +1,5 @@
 import type { StudioWayId, WayId } from './places'
-import { STUDIO_HELP } from './studioHelp'
-
-/** What the help says of one screen beside its keys. */
-export interface ScreenHelp {
-  /** A sign, and what it means. */
-  readonly signs: readonly (readonly [sign: string, meaning: string])[]
-  /** Three short ways to get something done. */
-  readonly ways: readonly [string, string, string]
-  /** What the guide is searched for. */
-  readonly guide: string
-}
+import { type ScreenHelp, STUDIO_HELP } from './studioHelp'
 
 /** Signs and ways of every screen. A screen without a row does not compile. */
 export const SCREEN_HELP: Readonly<Record<WayId | StudioWayId, ScreenHelp>> = {

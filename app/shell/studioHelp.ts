@@ -1,5 +1,14 @@
 import type { StudioWayId } from './places'
-import type { ScreenHelp } from './screenHelp'
+
+/** What the help says of one screen beside its keys. */
+export interface ScreenHelp {
+  /** A sign, and what it means. */
+  readonly signs: readonly (readonly [sign: string, meaning: string])[]
+  /** Three short ways to get something done. */
+  readonly ways: readonly [string, string, string]
+  /** What the guide is searched for. */
+  readonly guide: string
+}
 
 /** Signs and ways of the screens of the whole studio. */
 export const STUDIO_HELP: Readonly<Record<StudioWayId, ScreenHelp>> = {

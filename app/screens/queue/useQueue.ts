@@ -4,6 +4,7 @@ import { SentAnswer } from '#shared/contracts/block'
 import { Done } from '#shared/contracts/history'
 import { type QueueEntry, QueueView, SafeAnswer } from '#shared/contracts/queue'
 import { refusalWords } from '~/shell/refusalWords'
+import { after } from './queueOrder'
 import { useSessionStorage } from '@vueuse/core'
 
 /** Until clients whose logs are still being read are asked for again. */
@@ -97,16 +98,6 @@ export function useQueue() {
   }
 }
 export type QueuePage = ReturnType<typeof useQueue>
-
-/** The one after a client among those who wait; the first where she is the last. */
-export function after(
-  at: QueueEntry | null,
-  waiting: readonly QueueEntry[],
-): QueueEntry | undefined {
-  const place = waiting.findIndex(({ id }) => id === at?.id)
-  const others = waiting.filter(({ id }) => id !== at?.id)
-  return others[place < 0 ? 0 : place] ?? others[0]
-}
 
 /** What is safe to take for all: ticked by client and change, taken with one key; and what changed sent to who is done. */
 export function useSafe({ waiting, behind, once }: QueuePage) {
