@@ -57,7 +57,7 @@ test('a group hour is logged on a tablet without reception, survives a reload, a
   await page.keyboard.press('1')
   await expect(columns[0]!.getByText('2 waiting to be sent')).toBeVisible()
   await columns[1]!.getByRole('button', { name: 'otherwise' }).click()
-  await columns[1]!.getByLabel('Reps').fill('7')
+  await columns[1]!.getByRole('textbox', { name: 'Reps' }).fill('7')
   await columns[1]!.getByRole('button', { name: 'Log it' }).click()
   const again = columns[1]!.getByRole('button', { name: 'Log it' })
   // What looks like a slip is asked about once.
