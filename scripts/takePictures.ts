@@ -77,17 +77,21 @@ const PICTURES: readonly Picture[] = [
     take: async page => (await board(page, 'Marit')(), await keys(page, '4')),
   },
   {
-    name: 'split-board-dark',
+    name: 'floor',
     theme: 'dark',
-    take: async page => (await board(page, 'Joren')(), await keys(page, '2')),
+    take: async page => (
+      await page.goto('/floor'),
+      await page.locator('main[aria-busy=false]').waitFor(),
+      await keys(page, 'n'),
+      await page.getByRole('listitem').first().waitFor()
+    ),
   },
   {
-    name: 'checks',
+    name: 'queue',
     take: async page => (
-      await board(page, 'Liv')(),
-      await keys(page, 'x'),
-      await page.getByRole('dialog', { name: 'Checks' }).waitFor(),
-      await keys(page, 'ArrowDown', 'ArrowDown')
+      await page.goto('/queue'),
+      await page.getByRole('region', { name: /^Review of/ }).waitFor({ timeout: 60_000 }),
+      await page.getByText('more being read').waitFor({ state: 'hidden', timeout: 60_000 })
     ),
   },
   {

@@ -84,10 +84,17 @@ export async function owned(playwright: {
     const all = (await (await asking.get(path)).json()) as Record<string, { id: string }[]>
     return all[what]![0]!.id
   }
+  const first = async (path: string, list: string) =>
+    ((await (await asking.get(path)).json()) as Record<string, { id: string }[]>)[list]![0]!.id
+  const shown = { kind: 'plan', block: null, pass: null, withHealth: false, days: null }
+  await asking.post(`/api/clients/${clientId}/shown`, { data: shown })
+  await asking.post(`/api/clients/${clientId}/messages`, { data: { text: 'Theirs' } })
   return {
     studio,
     ids: {
       clientId,
+      shownId: await first(`/api/clients/${clientId}/shown`, 'links'),
+      messageId: await first('/api/outbox', 'messages'),
       noteId: await kept('notes', { on: today, session: null, text: 'Theirs' }),
       goalId: await kept('goals', {
         words: '',
