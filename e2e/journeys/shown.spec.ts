@@ -8,7 +8,7 @@ test('an address shows the plan to somebody without an account, until it is with
   await signIn(page, studio)
   const { id, name } = studio.client('Marit')
   await page.goto(`/clients/${id}/log?panel=link`)
-  await page.getByRole('button', { name: 'Make an address' }).click()
+  await page.getByRole('button', { name: 'New address' }).click()
   const field = page.getByLabel('The address, shown this once')
   await expect(field).toBeVisible()
   const address = await field.inputValue()
@@ -33,7 +33,7 @@ test('an address shows the plan to somebody without an account, until it is with
 
   // A calendar program is given the sessions with their hours.
   await page.getByRole('combobox', { name: /^What/ }).selectOption('calendar')
-  await page.getByRole('button', { name: 'Make an address' }).click()
+  await page.getByRole('button', { name: 'New address' }).click()
   await expect(field).toHaveValue(/\/api\/calendar\//)
   const calendar = await (await fetch(await field.inputValue())).text()
   expect(calendar).toMatch(/^BEGIN:VCALENDAR/)

@@ -59,7 +59,7 @@ const submit = () =>
           class="small-field w-[110px]"
           placeholder="no end"
       /></label>
-      <button type="submit" class="control">Make an address</button>
+      <button type="submit" class="control">New address</button>
     </form>
     <p v-if="url" class="mt-2 flex flex-wrap items-end gap-2">
       <label class="flex min-w-[260px] flex-1 flex-col gap-1 font-semibold"
