@@ -4,6 +4,8 @@ import { useTogether } from './useTogether'
 /** Two to six clients of one hour side by side; works without reception once it was opened. */
 const { on, people, chosen, isFull, failed, isLive, toggle, arranged, said, arrange } =
   useTogether()
+/** Open where the group is still to be chosen; it does not close under the finger that ticks the second. */
+const isChoosing = chosen.value.length < 2
 const minutes = (seconds: number) => Math.round(seconds / 60)
 useHead({ title: 'Together · Tholepin' })
 </script>
@@ -13,7 +15,7 @@ useHead({ title: 'Together · Tholepin' })
     <header class="flex flex-wrap items-center gap-4 border-b border-ink px-4 py-2">
       <a href="/floor" class="quiet-link">← Floor</a>
       <h1 class="font-display text-[20px]">Together</h1>
-      <details :open="chosen.length < 2 || undefined" class="min-w-0 flex-1">
+      <details :open="isChoosing" class="min-w-0 flex-1">
         <summary class="font-semibold">
           {{ chosen.length }} in the group{{ isFull ? ', that is the most' : '' }}
         </summary>
