@@ -5,6 +5,7 @@ import { attentionWords } from './attention'
 import { formatDay } from './dates'
 import { formatOneDecimal } from './figures'
 import { GROUP_NAMES } from './names'
+import { swapChangeWords } from './session'
 import { listed } from './text'
 
 type NameOf = (exercise: string) => string
@@ -39,11 +40,8 @@ export function withoutStationLines(
   const day = `${formatDay(on)}, ${what}`
   return [
     ...standIns.map(({ from, to, cost }) => {
-      const credits = cost.credits.map(
-        ({ group, before, after }) =>
-          `${GROUP_NAMES[group]} ${formatOneDecimal(before)} → ${formatOneDecimal(after)} sets`,
-      )
-      return `${day}: ${nameOf(to)} for ${nameOf(from)}${credits.length > 0 ? ` (${credits.join(', ')})` : ''}`
+      const differs = swapChangeWords(cost)
+      return `${day}: ${nameOf(to)} for ${nameOf(from)}${differs.length > 0 ? ` (${differs.join('; ')})` : ''}`
     }),
     ...stuck.map(from => `${day}: nothing stands in for ${nameOf(from)}. Change it by hand.`),
   ]

@@ -87,6 +87,7 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
     await walk.page.getByRole('button', { name: 'Copy as my own' }).click()
     await walk.look('own exercise')
   },
+  'the queue, what if and together': walk => lookAtPages(walk, ['/queue', '/what-if', '/together']),
   'archive, comparison, messages': walk => lookAtPages(walk, ['/archive', '/compare', '/outbox']),
   'a client’s profile, targets and history': async walk => {
     const client = `/clients/${walk.studio.client('Teo').id}`
@@ -216,7 +217,16 @@ const SCREENS: Readonly<Record<string, (walk: Walk) => Promise<void>>> = {
 }
 
 /** Pages a coach uses on a phone, beside the desk's. */
-const ON_A_PHONE = ['/roster', '/floor', '/guide', '/split', '/log', '/review', '/history'] as const
+const ON_A_PHONE = [
+  '/roster',
+  '/floor',
+  '/queue',
+  '/guide',
+  '/split',
+  '/log',
+  '/review',
+  '/history',
+] as const
 
 test('no grave finding: on a phone, and what the bar opens', async ({ page, studio }) => {
   test.slow()
@@ -225,7 +235,7 @@ test('no grave finding: on a phone, and what the bar opens', async ({ page, stud
   await signedIn(page, studio)
   const { id } = studio.client('Ines')
   for (const path of ON_A_PHONE) {
-    const isStudio = ['/roster', '/floor', '/guide'].includes(path)
+    const isStudio = ['/roster', '/floor', '/queue', '/guide'].includes(path)
     await page.goto(isStudio ? path : `/clients/${id}${path}`)
     await page.locator('main').first().waitFor()
     await page.waitForLoadState('networkidle')

@@ -7,6 +7,9 @@ const SETTLED_MS = 2000
 const STUDIO = [
   '/roster',
   '/floor',
+  '/queue',
+  '/what-if',
+  '/together',
   '/exercises',
   '/methods',
   '/compare',

@@ -62,14 +62,18 @@ export async function queue(
   ])
   const entries: Placed[] = []
   let unread = 0
+  let read = 0
   for (const one of known.filter(({ line }) => !isLater(line, today))) {
     const reviewed = await reviewOf(coach, one, {
       today,
       stamp: stamps.get(one.line.id) ?? '',
-      isOver: () => entries.length > 0 && performance.now() > until,
+      isOver: () => read > 0 && performance.now() > until,
     })
     if (reviewed === 'unread') unread += 1
-    else entries.push(...placed(one, reviewed, { today, sentAt: sent.get(one.line.id) }))
+    else {
+      read += 1
+      entries.push(...placed(one, reviewed, { today, sentAt: sent.get(one.line.id) }))
+    }
   }
   const behind = entries.filter(({ entry }) => entry.isBehind)
   const waiting = entries.filter(({ entry }) => !entry.isBehind).sort(byQueue)

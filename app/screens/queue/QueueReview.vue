@@ -13,34 +13,20 @@ const id = entry.id
 const review = await useReview(id, { pass: entry.pass, early })
 const { view, head, notice, isBusy, at, proposals, waiting, decide, nothingWords, step } = review
 const { missed, lines, choose } = useReplans(id, review)
-const isRefusing = ref(false)
-const change = () => navigateTo(`/clients/${id}/block?view=rotations`)
-async function refused(key: string, reason: string): Promise<void> {
-  isRefusing.value = false
-  await decide(key, 'refused', reason)
-}
-function takeAt(how: 'taken' | 'once'): void {
-  const proposal = proposals.value[at.value]
-  if (proposal && (how === 'taken' || proposal.mayHold)) void decide(proposal.key, how)
-}
+const { isRefusing, refused, change, takeAt, refuse, toSend } = useDeciding(id, review)
 useActions(QUEUE_REVIEW_ACTIONS, {
   step,
   turn: () => {},
   take: () => takeAt('taken'),
   takeOnce: () => takeAt('once'),
-  change: () => void change(),
-  refuse: () => (isRefusing.value = proposals.value.length > 0),
+  change,
+  refuse,
   replan: choose,
   send: () => void review.sendAll(),
 })
 const strength = computed(() => (view.value ? strengthRows(view.value) : []))
 const hurts = computed(() =>
   entry.why.filter(({ kind }) => kind === 'pain').map(({ words }) => words),
-)
-const toSend = computed(() =>
-  (view.value?.toSend ?? [])
-    .map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`)
-    .join(' and '),
 )
 /** Whoever chose the client in the list goes on with the keys of the review. */
 const section = useTemplateRef<HTMLElement>('section')

@@ -34,31 +34,17 @@ const {
 const { missed, lines, choose, ahead, cannotCome, canCome } = useReplans(id, review)
 const { difference, rows: paces, silent, set, usual, anew } = usePaces(id, review)
 useHead({ title: () => `Review of ${view.value?.name ?? ''} · Tholepin` })
-const isRefusing = ref(false)
-const change = () => navigateTo(`/clients/${id}/block?view=rotations`)
-async function refused(key: string, reason: string): Promise<void> {
-  isRefusing.value = false
-  await decide(key, 'refused', reason)
-}
-function takeAt(how: 'taken' | 'once'): void {
-  const proposal = proposals.value[at.value]
-  if (proposal && (how === 'taken' || proposal.mayHold)) void decide(proposal.key, how)
-}
+const { isRefusing, refused, change, takeAt, refuse, toSend } = useDeciding(id, review)
 useActions(REVIEW_ACTIONS, {
   step,
   turn,
   take: () => takeAt('taken'),
   takeOnce: () => takeAt('once'),
-  change: () => void change(),
-  refuse: () => (isRefusing.value = proposals.value.length > 0),
+  change,
+  refuse,
   replan: choose,
   send: () => void sendAll(),
 })
-const toSend = computed(() =>
-  (view.value?.toSend ?? [])
-    .map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`)
-    .join(' and '),
-)
 const isLive = useMounted()
 </script>
 

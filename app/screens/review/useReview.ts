@@ -209,3 +209,28 @@ export async function useReview(clientId: string, given?: Given) {
 }
 
 export type Review = Awaited<ReturnType<typeof useReview>>
+
+/** What the keys and buttons about the proposal in hand do, on the Review and in the queue. */
+export function useDeciding(clientId: string, review: Review) {
+  const { view, proposals, at, decide } = review
+  const isRefusing = ref(false)
+  return {
+    isRefusing,
+    refused: async (key: string, reason: string): Promise<void> => {
+      isRefusing.value = false
+      await decide(key, 'refused', reason)
+    },
+    change: () => void navigateTo(`/clients/${clientId}/block?view=rotations`),
+    takeAt: (how: 'taken' | 'once'): void => {
+      const proposal = proposals.value[at.value]
+      if (proposal && (how === 'taken' || proposal.mayHold)) void decide(proposal.key, how)
+    },
+    refuse: () => void (isRefusing.value = proposals.value.length > 0),
+    /** `rotation 3 again and rotation 4`; empty where the client has all of it. */
+    toSend: computed(() =>
+      (view.value?.toSend ?? [])
+        .map(({ pass, again }) => `rotation ${pass + 1}${again ? ' again' : ''}`)
+        .join(' and '),
+    ),
+  }
+}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PlainDate } from '#core/base'
+import { refusedWords } from '../phone/phoneWords'
 import { sessionFor, useTogetherSync } from './useColumn'
 
 /** One column: whose it is, and her session of the day. */
@@ -45,6 +46,10 @@ const session = computed(() => sessionFor(store, on))
       <button type="button" class="underline" @click="store.settleClash(clash, 'theirs')">
         Leave theirs
       </button>
+    </p>
+    <p v-for="one in store.aside" :key="one.entry.id" role="alert" class="alert-chip mt-1">
+      Not taken: {{ refusedWords(one.entry, store.view) }}. {{ one.why }}
+      <button type="button" class="underline" @click="store.forgetAside(one.entry.id)">Seen</button>
     </p>
     <TogetherColumn
       v-if="session"

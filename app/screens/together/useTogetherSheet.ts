@@ -17,6 +17,9 @@ const asSheetFailure = (error: ApiFailure): SheetFailure =>
         detail: error.problem.detail,
       }
 
+const isGone = (error: ApiFailure) =>
+  error.kind === 'refused' && error.problem.type === '/problems/not-found'
+
 /** A client's sheet as the coach asks for it: the same words, by her own sign-in. */
 function useCoachSheetApi(client: string): ReturnType<typeof useSheetApi> {
   const { ask } = useApi()
@@ -38,6 +41,13 @@ function useCoachSheetApi(client: string): ReturnType<typeof useSheetApi> {
           body: { sentAt: new Date().toISOString(), entries: own },
           answer: EntriesAnswer,
         })
+        if (!got.ok && isGone(got.error)) {
+          // A session that was taken off holds up nothing else: what was said of it is laid aside and told.
+          results.push(
+            ...own.map(({ id }) => ({ id, outcome: 'unknown_session' as const, theirs: null })),
+          )
+          continue
+        }
         if (!got.ok) return { ok: false, error: asSheetFailure(got.error) }
         results.push(...got.value.results)
         now = got.value.now

@@ -54,12 +54,12 @@ describe('a session without a station', () => {
     expect(withoutStation(begun, 'cable')).toEqual({ guest: begun, standIns: [], stuck: [] })
   })
 
-  test('in words, with what counts otherwise', () => {
+  test('in words, with what a set counts and what the joints bear otherwise', () => {
     const nameOf = (exercise: string) => exercise
     const cost = {
       readiness: null,
-      stress: [],
-      credits: [{ group: 'biceps' as const, before: 3, after: 1.5 }],
+      stress: [{ joint: 'wrist' as const, before: 1, after: 2 }],
+      credits: [{ group: 'biceps' as const, before: 0.5, after: 1 }],
     }
     expect(
       withoutStationLines(
@@ -69,7 +69,7 @@ describe('a session without a station', () => {
         nameOf,
       ),
     ).toEqual([
-      'Fri 10 Apr, Arms: b for a (Biceps 3.0 → 1.5 sets)',
+      'Fri 10 Apr, Arms: b for a (biceps 1.0, was 0.5; wrist medium stress, was low)',
       'Fri 10 Apr, Arms: nothing stands in for c. Change it by hand.',
     ])
     expect(withoutStationWords(3, 2, 0)).toBe('3 stand-ins in 2 sessions')

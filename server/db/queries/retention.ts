@@ -2,7 +2,7 @@ import type { ClientId, CoachId } from '#core/base'
 import { KEEP_ALL, type Retention } from '#shared/contracts/retention'
 import { and, eq, isNotNull, lt, type SQL, sql } from 'drizzle-orm'
 import type { Database } from '../database'
-import { blockRevisions, clients, coaches, messages, rowChanges } from '../schema'
+import { blockRevisions, clients, coaches, mails, messages, rowChanges } from '../schema'
 
 /** A moment so many calendar months ago; null where there is no such rule. */
 const monthsAgo = (now: Date, months: number | null): SQL | null =>
@@ -92,6 +92,8 @@ export async function eraseOld(
   const before = monthsAgo(now, messageMonths)
   if (before) {
     await db.delete(messages).where(oldMessages(coachId, before))
+    // How a mail went is kept as long as its message; nothing this old is sent any more.
+    await db.delete(mails).where(and(eq(mails.coachId, coachId), sql`${mails.at} < ${before}`))
     // What was kept of them for taking changes back goes with them.
     await db
       .delete(rowChanges)

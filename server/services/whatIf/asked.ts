@@ -2,11 +2,8 @@ import type { BlockId, ClientId, Result } from '#core/base'
 import type { Problem } from '#shared/contracts/problem'
 import type { WhatIfView } from '#shared/contracts/whatIf'
 
-/** A plan that was changed: of whom, and where. */
-export interface Written {
-  readonly client: ClientId
-  readonly block: BlockId | null
-}
+/** Blocks whose plan was changed for a client. */
+export type Written = readonly BlockId[]
 type Line = WhatIfView['lines'][number]
 
 /** What would happen, and how it is done. */

@@ -99,7 +99,7 @@ export async function creditOtherwise(
       `${what}, in ${new Set([...changed.keys()].map(key => key.split(':')[0])).size} exercises.`,
       creditLines(clients, settings, forAll),
     ),
-    write: client => Promise.resolve(success({ client, block: null })),
+    write: () => Promise.resolve(success([])),
     writeStudio: leftOut => writeCredits(coach, leftOut, settings.catalogue, changed),
   })
 }
@@ -179,7 +179,7 @@ export async function methodOtherwise(
     view: told(words, lines),
     write: async (client): Promise<Result<Written, Problem>> => {
       const followed = await followMethod(coach, client, { method: own.id })
-      return followed.ok ? success({ client, block: null }) : followed
+      return followed.ok ? success([]) : followed
     },
     writeStudio: async () => {
       await insertMethod(db, coach.id, held.basedOn ?? id, own)

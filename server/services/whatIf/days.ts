@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { addDays, daysBetween, failure, type PlainDate, type Result, success } from '#core/base'
+import { addDays, daysBetween, groupedBy, type PlainDate, type Result, success } from '#core/base'
 import { eventEffects, withEvent } from '#core/design/progress'
 import type { BlockEvent } from '#core/plan/block'
 import { daysWords, eventEffectLines } from '#core/words'
@@ -24,42 +24,71 @@ export async function daysOff(coach: Coach, asked: Days, today: PlainDate): Prom
   const what = `${WHAT[kind]} ${daysWords(from, to)}`
   return {
     what,
-    view: told(
-      kind === 'closed' ? `${what}: closed on the floor.` : '',
-      touched.map(({ line }) => line),
-    ),
+    view: told(kind === 'closed' ? `${what}: closed on the floor.` : '', lines(touched)),
     write: async (client): Promise<Result<Written, Problem>> => {
-      const opened = touched.find(({ line }) => line.client === client)?.opened
-      if (!opened) return failure({ kind: 'not-found', what: 'client' })
-      const { blockId, version, plan } = opened
-      const own = withEvent(plan, { ...event, id: randomUUID() })
-      const saved = await savePlan(coach, { blockId, version, plan: own }, today)
-      return saved.ok ? success({ client, block: blockId }) : saved
+      const own = touched.filter(one => one.client === client && !one.isDraft)
+      for (const { blockId, version, plan } of own) {
+        const after = withEvent(plan, { ...event, id: randomUUID() })
+        const saved = await savePlan(coach, { blockId, version, plan: after }, today)
+        if (!saved.ok) return saved
+      }
+      return success(own.map(({ blockId }) => blockId))
     },
     writeStudio: async () => (kind === 'closed' ? closeStudio(coach, { from, to }) : success({})),
   }
 }
 
-/** Whose sessions lie on the days of an event, and what becomes of them; a draft is laid out anew later. */
+type Touched = Awaited<ReturnType<typeof touchedBy>>
+
+/** One line a client, also where the days reach over a seam into another block. */
+const lines = (touched: Touched) =>
+  [...groupedBy(touched, ({ client }) => client)].map(([client, own]) => {
+    const [words = '', ...details] = own.flatMap(one => one.lines)
+    return {
+      client,
+      name: own[0]?.name ?? '',
+      words,
+      details,
+      isWritten: own.some(({ isDraft }) => !isDraft),
+    }
+  })
+
+/** Blocks with sessions on the days of an event, and what becomes of them; a draft is laid out anew later. */
 async function touchedBy(coach: Coach, event: BlockEvent, today: PlainDate) {
-  const { from } = event
-  const clients = await rosterLines(database(), coach.id, from < today ? today : from)
+  const blocks = await blocksOn(coach, event.from < today ? today : event.from, event.to)
   const all = await Promise.all(
-    clients.map(async ({ id: client, name, blockId }) => {
-      const opened = blockId && (await issued(coach, blockId))
-      if (!blockId || !opened || !opened.ok) return []
-      const { plan, context } = opened.value
+    [...blocks].map(async ([blockId, { id: client, name }]) => {
+      const opened = await issued(coach, blockId)
+      if (!opened.ok) return []
+      const { plan, context, version } = opened.value
       const sent = await sentRows(coach, blockId)
       const effects = eventEffects(plan, event, { context, sent, today })
       if (effects.touched.length === 0) return []
       const isDraft = plan.draft !== undefined
-      const [words = '', ...details] = eventEffectLines(effects)
-      const more = isDraft ? [...details, 'A draft: nothing is written.'] : details
-      const line = { client, name, words, details: more, isWritten: !isDraft }
-      return [{ line, opened: { ...opened.value, blockId } }]
+      const told = eventEffectLines(effects)
+      return [
+        {
+          client,
+          name,
+          blockId,
+          version,
+          plan,
+          isDraft,
+          lines: isDraft ? [...told, 'A draft: nothing is written.'] : told,
+        },
+      ]
     }),
   )
   return all.flat()
+}
+
+/** Blocks that anybody is in on some of the days, each with whose it is. */
+async function blocksOn(coach: Coach, from: PlainDate, to: PlainDate) {
+  const days = Array.from({ length: daysBetween(from, to) + 1 }, (_, at) => addDays(from, at))
+  const found = await Promise.all(days.map(on => rosterLines(database(), coach.id, on)))
+  return new Map(
+    found.flat().flatMap(line => (line.blockId ? [[line.blockId, line] as const] : [])),
+  )
 }
 
 async function closeStudio(

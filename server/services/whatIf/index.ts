@@ -79,7 +79,7 @@ export async function takeWhatIf(
     else failed.push({ name, why: problemWords(result.error).detail })
   }
   const toSend = await Promise.all(
-    done.map(({ name, written }) => (written.block ? stale(coach, name, written.block) : [])),
+    done.flatMap(({ name, written }) => written.map(block => stale(coach, name, block))),
   )
   return success({
     did: whatIfDone(

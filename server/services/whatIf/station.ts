@@ -1,6 +1,5 @@
 import {
   addDays,
-  type ClientId,
   daysBetween,
   failure,
   groupedBy,
@@ -71,7 +70,7 @@ export async function stationOut(coach: Coach, asked: Outage, today: PlainDate):
         : [...of].map(([client, own]) => ({ client, ...standInLine(own) })),
     ),
     write: client =>
-      left > 0 ? nothing(client) : writeStandIns(coach, of.get(client) ?? [], today),
+      left > 0 ? Promise.resolve(success([])) : writeStandIns(coach, of.get(client) ?? [], today),
     writeStudio: async () => {
       const { stations, house } = await floorOf(database(), coach.id)
       const outage = { station, left, from, to }
@@ -80,9 +79,6 @@ export async function stationOut(coach: Coach, asked: Outage, today: PlainDate):
     },
   }
 }
-
-const nothing = (client: ClientId): Promise<Result<Written, Problem>> =>
-  Promise.resolve(success({ client, block: null }))
 
 const canWrite = ({ person, without }: Session) =>
   without.standIns.length > 0 && person.guest.plan.draft === undefined
@@ -148,7 +144,6 @@ async function writeStandIns(
   today: PlainDate,
 ): Promise<Result<Written, Problem>> {
   const byBlock = groupedBy(own.filter(canWrite), ({ person }) => person.block)
-  let written: Written | null = null
   for (const [block, sessions] of byBlock) {
     const [{ person }] = sessions as readonly [Session, ...Session[]]
     const plan = sessions.reduce((so, { person: one, without }) => {
@@ -169,7 +164,6 @@ async function writeStandIns(
       const sent = await sendAnew(coach, one, without.guest.content)
       if (!sent.ok) return sent
     }
-    written = { client: person.client, block }
   }
-  return written ? success(written) : failure(DRAFT)
+  return byBlock.size > 0 ? success([...byBlock.keys()]) : failure(DRAFT)
 }
