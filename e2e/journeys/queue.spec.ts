@@ -90,3 +90,17 @@ test('a proposal taken in the queue stands on the client’s review', async ({ p
   await page.goto(`/clients/${one.id}/review?rotation=${(one.pass ?? 0) + 1}`)
   await expect(page.getByRole('region', { name: 'Decided' })).toContainText(words)
 })
+
+test('on a phone the next client comes into view at the top, not the list below', async ({
+  page,
+  studio,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await signIn(page, studio)
+  await page.goto('/queue')
+  await queueIsLive(page)
+  const [, second] = await seen(page)
+  await page.getByRole('button', { name: /^Next,/ }).click()
+  const next = page.getByRole('region', { name: `Review of ${second!.name}` })
+  await expect(next.getByRole('heading', { level: 2 })).toBeInViewport()
+})

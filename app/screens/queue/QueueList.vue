@@ -22,7 +22,9 @@ watch(
   () => current,
   async () => {
     await nextTick()
-    list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })
+    // The list alone: on a phone it stands below the review, and the page must not jump there.
+    const row = list.value?.querySelector<HTMLElement>('[aria-current]')
+    if (list.value && row) list.value.scrollTop = row.offsetTop - list.value.clientHeight / 2
   },
 )
 </script>
@@ -32,7 +34,7 @@ watch(
     ref="list"
     data-queue-list
     aria-label="Clients"
-    class="max-h-[70vh] overflow-y-auto lg:max-h-[78vh]"
+    class="relative max-h-[70vh] overflow-y-auto lg:max-h-[78vh]"
   >
     <h2 class="text-[14px] font-[650]">
       To come <span class="font-normal text-ink2">{{ waiting.length }}</span>

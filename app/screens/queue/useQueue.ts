@@ -63,6 +63,8 @@ export function useQueue() {
       })
       if (!result.ok) return refusalWords(result.error, NOTHING_DONE)
       wanted.value = then?.id ?? null
+      // Whoever comes next is read from the top.
+      window.scrollTo({ top: 0 })
       return `${at.name}: done. Z takes it back.`
     })
   function back(): void {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { addDays } from '#core/base'
+import { addDays, blockId } from '#core/base'
 import { rotationLedger } from '#core/count/ledger'
 import { stationsFor } from '#core/follow/floor'
+import { planEnd } from '#core/plan/block'
 import { requireExercise } from '#core/plan/catalogue'
 import { contextWith, METHOD_SETTINGS, settingOf } from '#core/plan/method'
 import { sessionSlots } from '#core/plan/session'
@@ -14,7 +15,7 @@ import {
   useTestDatabase,
   valueOf,
 } from '../../testing/database'
-import { send } from '../blocks'
+import { issued, send, startNextBlock } from '../blocks'
 import { lastChanges, recorded, undoChange } from '../changes'
 import { client } from '../clients'
 import { floorDayView, saveStudio } from '../floor'
@@ -176,6 +177,37 @@ describe('days without training', () => {
     await undo(studio)
     expect(await plansOf(studio)).toEqual(before)
     expect((await floorDayView(coach, today, today)).house.closed).toBeUndefined()
+  })
+})
+
+describe('days over a seam', () => {
+  test('reach into the next block, in one line, and back by one undo', async () => {
+    const studio = await unitStudio()
+    const { coach, today } = studio
+    const { id } = studio.client('Marit')
+    const { block } = valueOf(await client(coach, id, { today }))
+    const last = planEnd(block!.plan)
+    const next = valueOf(
+      await startNextBlock(coach, block!.id, {
+        version: block!.version,
+        title: 'The next',
+        startsOn: addDays(last, 1),
+        weeks: 4,
+        from: 'first',
+        modes: {},
+        isCut: false,
+      }),
+    )
+    const asked = { kind: 'closed', effect: 'skip', from: addDays(last, -6), to: addDays(last, 7) }
+    const { lines } = await look(studio, asked as WhatIf)
+    expect(lines.filter(line => line.client === id)).toHaveLength(1)
+    await take(studio, asked as WhatIf)
+    const eventsOf = async (of: string) =>
+      valueOf(await issued(coach, blockId(of))).plan.block?.events?.map(({ what }) => what) ?? []
+    for (const one of [block!.id, next.id]) expect(await eventsOf(one)).toContain('Studio closed')
+    await undo(studio)
+    for (const one of [block!.id, next.id])
+      expect(await eventsOf(one)).not.toContain('Studio closed')
   })
 })
 
