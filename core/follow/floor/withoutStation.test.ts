@@ -69,7 +69,7 @@ describe('a session without a station', () => {
         nameOf,
       ),
     ).toEqual([
-      'Fri 10 Apr, Arms: b for a (biceps 1.0, was 0.5; wrist medium stress, was low)',
+      'Fri 10 Apr, Arms: b for a (biceps direct, was at half; wrist medium stress, was low)',
       'Fri 10 Apr, Arms: nothing stands in for c. Change it by hand.',
     ])
     expect(withoutStationWords(3, 2, 0)).toBe('3 stand-ins in 2 sessions')
