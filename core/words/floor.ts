@@ -1,8 +1,10 @@
 import {
+  type Arrangement,
   type BeforeAfter,
   clockOf,
   type FloorRemedy,
   type FloorWait,
+  startsOf,
   type StationKind,
   STATIONS,
 } from '../follow/floor'
@@ -12,6 +14,7 @@ import type { Joint } from '../plan/catalogue'
 import { JOINT_NAMES } from './joints'
 import { GROUP_NAMES } from './names'
 import { swapChangeWords } from './session'
+import { listed } from './text'
 
 const minutesOf = (seconds: number): number => Math.round(seconds / 60)
 
@@ -21,8 +24,7 @@ export function floorWaitWords(
   nameOf: (session: string) => string,
 ): string {
   const names = holders.map(nameOf)
-  const [last, ...others] = [...names].reverse()
-  const who = others.length > 0 ? `${[...others].reverse().join(', ')} and ${last}` : (last ?? '')
+  const who = listed(names)
   return `waits about ${Math.max(1, minutesOf(seconds))} min for ${STATIONS[station].one}${who ? `; ${who} ${names.length > 1 ? 'have them' : 'has it'}` : ''}`
 }
 
@@ -54,7 +56,9 @@ export function remedyTitle({ change }: Pick<FloorRemedy, 'change'>, names: Floo
   const who = names.nameOf(change.session)
   switch (change.kind) {
     case 'start':
-      return `${who} starts at ${clockOf(change.start)}`
+      return startsOf(change)
+        .map(({ session, start }) => `${names.nameOf(session)} starts at ${clockOf(start)}`)
+        .join(', ')
     case 'turn':
       return `${who}: ${lowered(names.exerciseOf(change.session, change.slot))} before ${lowered(names.exerciseOf(change.session, change.before))}`
     case 'stand_in':
@@ -82,8 +86,12 @@ export function remedyLines(remedy: FloorRemedy, { nameOf }: FloorNames): readon
 
 /** What the client pays for it: in readiness, in counted sets, in her joints. */
 function costLines({ change, cost }: FloorRemedy, nameOf: FloorNames['nameOf']): readonly string[] {
-  if (change.kind === 'start')
-    return [`sets, readiness and joints stay as they are; ${nameOf(change.session)} gets a message`]
+  if (change.kind === 'start') {
+    const told = startsOf(change).map(({ session }) => nameOf(session))
+    return [
+      `sets, readiness and joints stay as they are; ${listed(told)} ${told.length > 1 ? 'get a message each' : 'gets a message'}`,
+    ]
+  }
   if (change.kind === 'turn') {
     const { readiness } = cost
     const [before, after] = [readiness?.before ?? 0, readiness?.after ?? 0].map(Math.round)
@@ -95,6 +103,26 @@ function costLines({ change, cost }: FloorRemedy, nameOf: FloorNames['nameOf']):
   }
   const said = swapChangeWords(cost)
   return said.length > 0 ? said : ['counts the same, and is as hard on the joints']
+}
+
+/** What laying a group side by side brings: `Waiting 12 → 1 min, 2 sets to failure without a spotter → 0`. */
+export function arrangementWords({ changes, before, after }: Arrangement): string {
+  const [was, is] = [before, after].map(({ waited }) => minutesOf(waited))
+  const alone = (count: number) =>
+    `${count} ${count === 1 ? 'set' : 'sets'} to failure under a bar without a spotter`
+  if (changes.length > 0) {
+    const waiting = `Waiting ${was} → ${is}${NBSP}min`
+    return before.unspotted === 0
+      ? waiting
+      : `${waiting}, ${alone(before.unspotted)} → ${after.unspotted}`
+  }
+  const left = [
+    ...(was === 0 ? [] : [`${was}${NBSP}min of waiting`]),
+    ...(before.unspotted === 0 ? [] : [alone(before.unspotted)]),
+  ]
+  return left.length === 0
+    ? 'Nobody of the group waits.'
+    : `${listed(left)}: no other start or order of theirs spares any of it.`
 }
 
 /** What somebody does next: `Calf raise, set 2 of 3`. */

@@ -216,6 +216,7 @@ export {
   floorSumWords,
   floorWaitWords,
   remedyLines,
+  arrangementWords,
   remedyTitle,
   startMessage,
   startMessageOpening,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
 import { datedSession } from '#core/design/progress'
-import { clockOf, contentAfter, floorEdits, type FloorChange } from '#core/follow/floor'
+import { clockOf, contentAfter, floorEdits, type FloorChange, sessionsOf, startsOf } from '#core/follow/floor'
 import {
   applyEdits,
   findSlot,
@@ -53,21 +53,39 @@ export function alwaysEdits({ people }: Floor, change: FloorChange): readonly Pl
   )
 }
 
+interface OnDay {
+  readonly on: PlainDate
+  readonly isAlways: boolean
+  readonly today: PlainDate
+}
+
+/** Makes a change of the floor: nothing where one of those it is of has begun or is not there any more. */
+export async function madeOnDay(
+  coach: Coach,
+  floor: Floor,
+  change: FloorChange,
+  once: OnDay,
+): Promise<Result<unknown, Problem>> {
+  const of = (session: string) => floor.people.find(({ guest }) => guest.id === session)
+  const people = sessionsOf(change).map(of)
+  if (people.some(person => !person || person.guest.isBegun)) return failure(gone)
+  if (change.kind !== 'start') {
+    const person = of(change.session)
+    return person ? doneOtherwise(coach, { person, floor, change }, once) : failure(gone)
+  }
+  for (const { session, start } of startsOf(change)) {
+    const person = of(session)
+    const moved = person && (await startOtherwise(coach, person, { ...once, start }))
+    if (!moved?.ok) return moved ?? failure(gone)
+  }
+  return success({})
+}
+
 /** The client comes at another time, and is told. */
 export async function startOtherwise(
   coach: Coach,
   { client }: FloorPerson,
-  {
-    on,
-    start,
-    isAlways,
-    today,
-  }: {
-    readonly on: PlainDate
-    readonly start: number
-    readonly isAlways: boolean
-    readonly today: PlainDate
-  },
+  { on, start, isAlways, today }: OnDay & { readonly start: number },
 ): Promise<Result<unknown, Problem>> {
   const own = clockOf(start)
   const saved = isAlways ? await usuallyAt(coach, client, on, own) : success({})
@@ -127,10 +145,10 @@ function planAfter({ person, floor, change }: Otherwise, isAlways: boolean): Pla
 }
 
 /** The session is done otherwise; what the client has of it already is sent anew. */
-export async function doneOtherwise(
+async function doneOtherwise(
   coach: Coach,
   otherwise: Otherwise,
-  { isAlways, today }: { readonly isAlways: boolean; readonly today: PlainDate },
+  { isAlways, today }: OnDay,
 ): Promise<Result<unknown, Problem>> {
   const { person, change } = otherwise
   const { guest, block, version } = person

@@ -6,6 +6,7 @@ import {
   remediesFor,
   remedyKey,
   secondsOf,
+  startsOf,
   stationsOn,
 } from '#core/follow/floor'
 import { requireExercise } from '#core/plan/catalogue'
@@ -19,7 +20,7 @@ import type {
 } from '#shared/contracts/floor'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
-import { alwaysEdits, doneOtherwise, gone, startOtherwise } from './floorChanges'
+import { alwaysEdits, gone, madeOnDay, startOtherwise } from './floorChanges'
 import { type Floor, floorPeople } from './floorPeople'
 import type { Coach } from './signIn'
 
@@ -88,7 +89,10 @@ export async function remedies(
 /** Whether a change can hold from now on: the profile has an hour for that weekday, the plan the same at the place. */
 const canStay = (floor: Floor, change: FloorChange): boolean =>
   change.kind === 'start'
-    ? floor.people.find(({ guest }) => guest.id === change.session)?.hasOwnHour === true
+    ? startsOf(change).every(
+        ({ session }) =>
+          floor.people.find(({ guest }) => guest.id === session)?.hasOwnHour === true,
+      )
     : alwaysEdits(floor, change) !== null
 
 /** Takes a way out as it was offered; what the day has become since is looked at anew. */
@@ -101,14 +105,9 @@ export async function takeRemedy(
   if (!isThere(floor, asked.session)) return failure(NO_SESSION)
   if (asked.on < today) return failure(gone)
   const remedy = found.find(({ change }) => remedyKey(change) === key)
-  const person = floor.people.find(({ guest }) => guest.id === remedy?.change.session)
-  if (!remedy || !person) return failure(gone)
-  const { change } = remedy
-  const isAlways = isMeant && canStay(floor, change)
-  const taken =
-    change.kind === 'start'
-      ? await startOtherwise(coach, person, { ...asked, start: change.start, isAlways, today })
-      : await doneOtherwise(coach, { person, floor, change }, { ...asked, isAlways, today })
+  if (!remedy) return failure(gone)
+  const isAlways = isMeant && canStay(floor, remedy.change)
+  const taken = await madeOnDay(coach, floor, remedy.change, { on: asked.on, isAlways, today })
   if (!taken.ok) return taken
   const did = remedyTitle(remedy, namesIn(floor))
   return success({

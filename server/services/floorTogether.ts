@@ -1,10 +1,15 @@
 import { failure, type PlainDate, type Result, success } from '#core/base'
-import { arrangedTogether, type FloorChange, hoursOf, stationsOn } from '#core/follow/floor'
-import { remedyTitle } from '#core/words'
+import {
+  arrangedTogether,
+  type FloorChange,
+  hoursOf,
+  stationsOn,
+} from '#core/follow/floor'
+import { arrangementWords, remedyTitle } from '#core/words'
 import type { TogetherBody, TogetherView } from '#shared/contracts/floor'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
-import { doneOtherwise, gone, startOtherwise } from './floorChanges'
+import { gone, madeOnDay } from './floorChanges'
 import { floorPeople } from './floorPeople'
 import { isThere, namesIn, NO_SESSION } from './floorRemedies'
 import type { Coach } from './signIn'
@@ -22,20 +27,24 @@ export async function together(
   const floor = await floorPeople(coach, on, today)
   if (!sessions.every(session => isThere(floor, session))) return failure(NO_SESSION)
   if (on < today) return failure(gone)
-  const { changes, before, after } = arrangedTogether(
+  const arrangement = arrangedTogether(
     new Set(sessions),
     floor.people.map(({ guest }) => guest),
-    stationsOn(floor.stations, floor.house, on),
-    hoursOf(floor.house),
+    {
+      stations: stationsOn(floor.stations, floor.house, on),
+      hours: hoursOf(floor.house),
+      coaches: floor.house.coaches,
+    },
   )
   const names = namesIn(floor)
+  const { changes } = arrangement
   const lines = changes.map(change => remedyTitle({ change }, names))
   if (isTaken)
     for (const change of changes) {
       const done = await changedOn(coach, change, { on, today })
       if (!done.ok) return done
     }
-  return success({ lines, before, after })
+  return success({ summary: arrangementWords(arrangement), lines })
 }
 
 /** Makes one change of a day, on the day as it is by then. */
@@ -45,10 +54,5 @@ async function changedOn(
   { on, today }: { readonly on: PlainDate; readonly today: PlainDate },
 ): Promise<Result<unknown, Problem>> {
   const floor = await floorPeople(coach, on, today)
-  const person = floor.people.find(({ guest }) => guest.id === change.session)
-  if (!person || person.guest.isBegun) return failure(gone)
-  const once = { on, isAlways: false, today }
-  return change.kind === 'start'
-    ? startOtherwise(coach, person, { ...once, start: change.start })
-    : doneOtherwise(coach, { person, floor, change }, once)
+  return madeOnDay(coach, floor, change, { on, isAlways: false, today })
 }

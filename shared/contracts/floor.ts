@@ -161,12 +161,8 @@ export const TogetherBody = z.strictObject({
   sessions: z.array(FloorSessionId).min(GROUP_SIZE.least).max(GROUP_SIZE.most),
   isTaken: z.boolean(),
 })
-/** What would be changed, in words, and what it spares. Units: seconds. */
-export const TogetherView = z.object({
-  lines: z.array(z.string()),
-  before: z.number(),
-  after: z.number(),
-})
+/** What would be changed, and what it spares, in words. */
+export const TogetherView = z.object({ summary: z.string(), lines: z.array(z.string()) })
 export type TogetherView = z.output<typeof TogetherView>
 
 /** What was done, in words. */

@@ -6,7 +6,6 @@ const { on, people, chosen, isFull, failed, isLive, toggle, arranged, said, arra
   useTogether()
 /** Open where the group is still to be chosen; it does not close under the finger that ticks the second. */
 const isChoosing = chosen.value.length < 2
-const minutes = (seconds: number) => Math.round(seconds / 60)
 useHead({ title: 'Together · Tholepin' })
 </script>
 
@@ -36,15 +35,8 @@ useHead({ title: 'Together · Tholepin' })
           <button type="button" class="control" @click="arrange(false)">Lay side by side</button>
         </p>
         <div v-if="arranged" class="mt-1">
-          <p v-if="arranged.lines.length === 0">
-            {{
-              arranged.before < 30
-                ? 'Nobody of the group waits.'
-                : `They wait ${minutes(arranged.before)} minutes, and no start or order spares any.`
-            }}
-          </p>
-          <template v-else>
-            <p>Waiting {{ minutes(arranged.before) }} → {{ minutes(arranged.after) }} minutes:</p>
+          <p>{{ arranged.summary }}</p>
+          <template v-if="arranged.lines.length > 0">
             <ul aria-label="What would change">
               <li v-for="line in arranged.lines" :key="line">{{ line }}</li>
             </ul>

@@ -59,7 +59,7 @@ interface Going {
 }
 
 const partOf = ({ session, part }: Going): FloorPart | undefined => session.parts[part]
-const before = (session: FloorSession, part: number): number => session.parts[part]?.before ?? 0
+const wayTo = (session: FloorSession, part: number): number => session.parts[part]?.before ?? 0
 
 /**
  * The day as it comes out where nobody gives way: a part begins as soon as all it needs is free at once; of those who wait, whoever came
@@ -78,45 +78,65 @@ export function floorDay(sessions: readonly FloorSession[], stations: Stations):
   let going: readonly Going[] = sessions.map(session => ({
     session,
     part: 0,
-    at: session.start + before(session, 0),
+    at: session.start + wayTo(session, 0),
     state: 'coming',
     missed: null,
   }))
+  const held: Held = new Map()
   for (let now = soonest(going); now !== null; now = soonest(going)) {
-    going = moved(going, now, day.ends)
-    const queue = going
-      .filter(({ state }) => state === 'waiting')
-      .sort((a, b) => a.at - b.at || a.session.start - b.session.start)
-    for (const one of queue) begin(one, now, { going, stations, day })
+    going = moved(going, now, { ends: day.ends, held })
+    const queue = going.filter(isWaiting).sort(byArrival)
+    for (const one of queue) begin(one, now, { going, stations, held, day })
   }
   return { ...day, lacks: lacksOf(sessions, stations) }
 }
 
+const isWaiting = ({ state }: Going): boolean => state === 'waiting'
+/** Whoever came first has the first look; of two at once, whoever began first. */
+const byArrival = (a: Going, b: Going): number => a.at - b.at || a.session.start - b.session.start
+
 /** When something happens next: somebody comes, or a part is over. */
 function soonest(going: readonly Going[]): number | null {
-  const times = going.flatMap(({ state, at }) => (state === 'waiting' ? [] : [at]))
-  return times.length === 0 ? null : Math.min(...times)
+  let first: number | null = null
+  for (const { state, at } of going)
+    if (state !== 'waiting' && (first === null || at < first)) first = at
+  return first
+}
+
+/** How many of each station are in use. */
+type Held = Map<StationKind, number>
+
+/** Takes what a part needs, or gives it back. */
+function hold(held: Held, part: FloorPart | undefined, by: 1 | -1): void {
+  for (const kind of part?.needs ?? []) held.set(kind, (held.get(kind) ?? 0) + by)
 }
 
 /** Whoever is done goes on to the next part or home; whoever has come stands in line. */
-function moved(going: readonly Going[], now: number, ends: Map<string, number>): readonly Going[] {
+function moved(
+  going: readonly Going[],
+  now: number,
+  { ends, held }: { readonly ends: Map<string, number>; readonly held: Held },
+): readonly Going[] {
+  const before = ends.size
   for (const one of going) {
     if (one.at > now || one.state === 'waiting') continue
     if (one.state === 'busy') {
+      hold(held, partOf(one), -1)
       one.part += 1
-      one.at += before(one.session, one.part)
+      one.at += wayTo(one.session, one.part)
       one.state = 'coming'
     }
     if (one.at > now) continue
     if (partOf(one)) one.state = 'waiting'
     else ends.set(one.session.id, one.at)
   }
-  return going.filter(one => !ends.has(one.session.id))
+  return ends.size === before ? going : going.filter(one => !ends.has(one.session.id))
 }
 
 interface Scene {
   readonly going: readonly Going[]
   readonly stations: Stations
+  readonly held: Held
   readonly day: { readonly stretches: FloorStretch[]; readonly waits: FloorWait[] }
 }
 
@@ -126,24 +146,32 @@ const holdersOf = (going: readonly Going[], kind: StationKind): readonly string[
     .map(({ session }) => session.id)
 
 /** Begins a part where everything it needs is free; else keeps what was missing first. */
-function begin(one: Going, now: number, { going, stations, day }: Scene): void {
-  const part = partOf(one)
-  if (!part) return
-  for (const station of part.needs) {
-    const holders = holdersOf(going, station)
-    const pieces = stations[station] ?? Infinity
-    if (pieces === 0 || holders.length < pieces) continue
-    one.missed ??= { station, holders }
+function begin(one: Going, now: number, { going, stations, held, day }: Scene): void {
+  const wanted = partOf(one)
+  if (!wanted) return
+  const isTaken = (kind: StationKind) => {
+    const pieces = stations[kind] ?? Infinity
+    return pieces > 0 && (held.get(kind) ?? 0) >= pieces
+  }
+  // Most often it is still what was missing before.
+  if (one.missed && isTaken(one.missed.station)) return
+  const station = wanted.needs.find(isTaken)
+  if (station !== undefined) {
+    one.missed ??= { station, holders: holdersOf(going, station) }
     return
   }
-  const of = { session: one.session.id, part: one.part }
-  if (one.missed) day.waits.push({ ...of, from: one.at, seconds: now - one.at, ...one.missed })
-  day.stretches.push({ ...of, from: now, until: now + part.seconds })
-  Object.assign(one, {
-    state: 'busy',
-    at: now + part.seconds,
-    missed: null,
-  } satisfies Partial<Going>)
+  const { missed, at: from, part } = one
+  const session = one.session.id
+  const until = now + wanted.seconds
+  if (missed) {
+    const { station: kind, holders } = missed
+    day.waits.push({ session, part, from, seconds: now - from, station: kind, holders })
+  }
+  day.stretches.push({ session, part, from: now, until })
+  hold(held, wanted, 1)
+  one.state = 'busy'
+  one.at = until
+  one.missed = null
 }
 
 const lacksOf = (sessions: readonly FloorSession[], stations: Stations): readonly FloorLack[] =>

@@ -27,7 +27,13 @@ export interface FloorGuest {
 
 /** Something that can be done about a wait. */
 export type FloorChange =
-  | { readonly kind: 'start'; readonly session: string; readonly start: number }
+  | {
+      readonly kind: 'start'
+      readonly session: string
+      readonly start: number
+      /** A second start that is moved with it, where one alone does not help. */
+      readonly also?: { readonly session: string; readonly start: number }
+    }
   /** Two groupings change places: the one of `slot` comes before that of `before`. */
   | {
       readonly kind: 'turn'
@@ -82,6 +88,27 @@ export const contentAfter = (guest: FloorGuest, change: FloorChange): Session =>
     ? guest.content
     : (editedSession(planOnDay(guest), guest.day, guest.place, floorEdits(change), noId) ??
       guest.content)
+
+/** The starts a change moves: one, or two that go together. */
+export const startsOf = (
+  change: Extract<FloorChange, { kind: 'start' }>,
+): readonly { readonly session: string; readonly start: number }[] =>
+  change.also ? [change, change.also] : [change]
+
+/** Whose sessions a change is of. */
+export const sessionsOf = (change: FloorChange): readonly string[] =>
+  change.kind === 'start' ? startsOf(change).map(({ session }) => session) : [change.session]
+
+/** Everybody of the day after a change. */
+export const guestsAfter = (
+  guests: readonly FloorGuest[],
+  change: FloorChange,
+): readonly FloorGuest[] =>
+  guests.map(guest => {
+    if (guest.id === change.session) return guestAfter(guest, change)
+    const also = change.kind === 'start' && change.also?.session === guest.id ? change.also : null
+    return also ? { ...guest, start: also.start } : guest
+  })
 
 /** A guest after a change of its own. */
 export const guestAfter = (guest: FloorGuest, change: FloorChange): FloorGuest => ({

@@ -12,7 +12,14 @@ export {
 export type { FloorHours, House, Outage } from './house'
 export { floorDay } from './day'
 export type { FloorDay, FloorLack, FloorPart, FloorSession, FloorStretch, FloorWait } from './day'
-export { contentAfter, floorEdits, floorSessionOf, guestAfter } from './guests'
+export {
+  contentAfter,
+  floorEdits,
+  floorSessionOf,
+  guestsAfter,
+  sessionsOf,
+  startsOf,
+} from './guests'
 export type { FloorChange, FloorGuest } from './guests'
 export { floorParts } from './parts'
 export type { SessionPart } from './parts'
@@ -22,7 +29,7 @@ export { remediesFor } from './remedies'
 export { remedyKey } from './remedyKey'
 export type { BeforeAfter, FloorRemedy } from './remedies'
 export { arrangedTogether, GROUP_SIZE } from './together'
-export type { Arrangement } from './together'
+export type { Arrangement, GroupHour, Room } from './together'
 export { withoutStation } from './withoutStation'
 export type { StandIn, WithoutStation } from './withoutStation'
 export { unspotted } from './spots'

@@ -1,4 +1,4 @@
-import type { GroupingId } from '../../base'
+import { type GroupingId, remembered } from '../../base'
 import { requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { sessionTime, type TimeSpan } from '../../plan/minutes'
@@ -13,7 +13,9 @@ export interface SessionPart extends FloorPart {
 }
 
 /** The parts of a session as the floor sees them, with the client's own times. Units: seconds. */
-export function floorParts(session: Session, context: PlanContext): readonly SessionPart[] {
+export const floorParts = remembered(partsOf)
+
+function partsOf(session: Session, context: PlanContext): readonly SessionPart[] {
   const stretches: { readonly id: GroupingId; readonly before: number; spans: TimeSpan[] }[] = []
   let way = 0
   for (const span of sessionTime(session, context).spans) {

@@ -5,7 +5,15 @@ import { checkPlan, findingKey } from '../../judge/checks'
 import { sessionSlots } from '../../plan/session'
 import { PLAIN_WEEKS, plainWeek } from '../../testing/plainPlans'
 import { floorDay } from './day'
-import { type FloorGuest, floorSessionOf, guestAfter, planOnDay } from './guests'
+import {
+  type FloorGuest,
+  floorSessionOf,
+  guestAfter,
+  guestsAfter,
+  planOnDay,
+  sessionsOf,
+  startsOf,
+} from './guests'
 import { ALWAYS_OPEN } from './house'
 import { type FloorRemedy, remediesFor } from './remedies'
 import { standInsAt, turnCost } from './remedyCosts'
@@ -55,7 +63,7 @@ const someDay = fc
 const dayOf = (guests: readonly FloorGuest[], stations = SCARCE) =>
   floorDay(guests.map(floorSessionOf), stations)
 const after = (guests: readonly FloorGuest[], { change }: FloorRemedy) =>
-  guests.map(one => (one.id === change.session ? guestAfter(one, change) : one))
+  guestsAfter(guests, change)
 /** Whoever waits longest. */
 const longest = (guests: readonly FloorGuest[]) => {
   const day = dayOf(guests)
@@ -85,7 +93,8 @@ describe('remedies of any day', () => {
               expect(waitedBy(then, id) - waitedBy(now, id)).toBeLessThanOrEqual(said + 1e-6)
           }
           expect(remedy.all.before - remedy.all.after).toBeGreaterThanOrEqual(MINUTE)
-          expect(guests.find(({ id }) => id === remedy.change.session)?.isBegun).toBe(false)
+          for (const session of sessionsOf(remedy.change))
+            expect(guests.find(({ id }) => id === session)?.isBegun).toBe(false)
         }
       }),
       { numRuns: 60 },
@@ -99,9 +108,11 @@ describe('remedies of any day', () => {
       fc.property(someDay, guests => {
         for (const { change, ends } of remediesFor(longest(guests), guests, SCARCE, hours)) {
           if (change.kind !== 'start') continue
-          const { usual } = guests.find(({ id }) => id === change.session)!
-          expect(Math.abs(change.start - usual)).toBeLessThanOrEqual(30 * MINUTE)
-          expect(change.start).toBeGreaterThanOrEqual(hours.opens)
+          for (const { session, start } of startsOf(change)) {
+            const { usual } = guests.find(({ id }) => id === session)!
+            expect(Math.abs(start - usual)).toBeLessThanOrEqual(30 * MINUTE)
+            expect(start).toBeGreaterThanOrEqual(hours.opens)
+          }
           // Without waiting it would be over in time.
           expect(ends.after).toBeLessThanOrEqual(hours.closes + sumOfWaits(dayOf(guests)))
         }
@@ -140,6 +151,27 @@ describe('remedies of any day', () => {
     expect([...kinds].sort()).toEqual(['stand_in', 'start', 'turn'])
   })
 
+  test('move two starts at once only where one alone leaves somebody waiting', () => {
+    let pairs = 0
+    fc.assert(
+      fc.property(someDay, guests => {
+        for (const id of guests.map(one => one.id))
+          for (const { change, all } of remediesFor(id, guests, SCARCE)) {
+            if (change.kind !== 'start' || !change.also) continue
+            pairs += 1
+            expect(change.also.session).not.toBe(change.session)
+            // Neither start does as much without the other.
+            for (const { session, start } of startsOf(change)) {
+              const alone = guestsAfter(guests, { kind: 'start', session, start })
+              expect(sumOfWaits(dayOf(alone))).toBeGreaterThan(all.after)
+            }
+          }
+      }),
+      { numRuns: 30, seed: 3 },
+    )
+    expect(pairs).toBeGreaterThan(0)
+  })
+
   test('taken one after the other leave little waiting', () => {
     const sums = { before: 0, after: 0 }
     fc.assert(
@@ -152,9 +184,7 @@ describe('remedies of any day', () => {
             .sort((a, b) => waitedBy(dayOf(now), b) - waitedBy(dayOf(now), a))
             .flatMap(id => remediesFor(id, now, SCARCE).slice(0, 1))
           if (!best) break
-          now = now.map(one =>
-            one.id === best.change.session ? guestAfter(one, best.change) : one,
-          )
+          now = [...guestsAfter(now, best.change)]
         }
         sums.after += sumOfWaits(dayOf(now))
       }),

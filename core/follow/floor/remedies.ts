@@ -1,5 +1,6 @@
+import { groupedBy } from '../../base'
 import { type FloorDay, floorDay, type FloorSession } from './day'
-import { type FloorChange, type FloorGuest, floorSessionOf, guestAfter } from './guests'
+import { type FloorChange, type FloorGuest, floorSessionOf, guestsAfter, startsOf } from './guests'
 import { ALWAYS_OPEN, type FloorHours } from './house'
 import { type Cost, NO_COST, standInsAt, turnCost } from './remedyCosts'
 import type { StationKind, Stations } from './stations'
@@ -82,13 +83,23 @@ export function remediesFor(
   const standIns = standInsIn(scene)
   return [
     bestStart(movers, scene, hours),
-    best(turnsOf(movers), scene, change => costOfTurn(scene, change)),
+    best(turnsOf(movers), scene, change => costOfTurn(guests, change)),
     best([...standIns.keys()], scene, change => standIns.get(change) ?? null),
   ]
     .flatMap(offer => offer ?? [])
     .sort((a, b) => b.worth - a.worth)
     .slice(0, MOST_OFFERED)
     .map(({ remedy }) => remedy)
+}
+
+/** Every other start and every turn of some that the checks of order allow. */
+export function waysToChange(
+  movers: readonly FloorGuest[],
+  guests: readonly FloorGuest[],
+  hours: FloorHours,
+): readonly FloorChange[] {
+  const turns = turnsOf(movers).filter(change => costOfTurn(guests, change) !== null)
+  return [...otherStarts(movers, guests.map(floorSessionOf), hours), ...turns]
 }
 
 /** Whoever waits, and whoever has meanwhile what is waited for; none who has begun. */
@@ -106,19 +117,54 @@ function moversIn({ guests, day, waiting }: Scene): readonly FloorGuest[] {
  * comes of another.
  */
 function bestStart(movers: readonly FloorGuest[], scene: Scene, hours: FloorHours): Offer | null {
-  const near = best(startsOf(movers, scene, hours), scene, () => NO_COST)
-  if (movers.length === 0 || (near && near.remedy.own.after < LEAST_SAVED)) return near
   const others = scene.guests.filter(guest => !guest.isBegun && !movers.includes(guest))
-  const far = best(startsOf(others, scene, hours), scene, () => NO_COST)
-  return far && (!near || far.worth > near.worth) ? far : near
+  const nears = otherStarts(movers, scene.sessions, hours)
+  const wider = [
+    () => nears,
+    () => (movers.length === 0 ? [] : otherStarts(others, scene.sessions, hours)),
+    () => pairsOf(nears, scene),
+  ]
+  let found: Offer | null = null
+  for (const starts of wider) {
+    const offer = best(starts(), scene, () => NO_COST)
+    if (offer && (!found || offer.worth > found.worth)) found = offer
+    if (found && found.remedy.own.after < LEAST_SAVED) break
+  }
+  return found
+}
+
+type Start = Extract<FloorChange, { kind: 'start' }>
+
+/** How many starts of each are moved together with one of whoever waits. */
+const MOST_ALSO = 3
+
+/** Two who start otherwise at once: whoever waits at any time, each other one at the times that do most by themselves. */
+function pairsOf(starts: readonly Start[], scene: Scene): readonly Start[] {
+  const own = starts.filter(({ session }) => session === scene.waiting)
+  if (own.length === 0) return []
+  const others = groupedBy(
+    starts.filter(({ session }) => session !== scene.waiting),
+    ({ session }) => session,
+  )
+  return [...others.values()].flatMap(theirs =>
+    theirs
+      .map(start => tried(start, scene))
+      .sort((a, b) => b.worth - a.worth)
+      .slice(0, MOST_ALSO)
+      .flatMap(({ change }) =>
+        change.kind === 'start'
+          ? own.map(one => ({ ...one, also: { session: change.session, start: change.start } }))
+          : [],
+      ),
+  )
 }
 
 /** Other starts within half an hour of the usual one, and within the hours of the studio. */
-function startsOf(
+function otherStarts(
   movers: readonly FloorGuest[],
-  { sessions }: Scene,
+  sessions: readonly FloorSession[],
   hours: FloorHours,
-): readonly FloorChange[] {
+): readonly Start[] {
   const lengths = new Map(
     sessions.map(({ id, parts }) => [
       id,
@@ -135,7 +181,7 @@ function startsOf(
           other >= hours.opens &&
           other + (lengths.get(id) ?? 0) <= hours.closes,
       )
-      .map((other): FloorChange => ({ kind: 'start', session: id, start: other })),
+      .map((other): Start => ({ kind: 'start', session: id, start: other })),
   )
 }
 
@@ -150,7 +196,7 @@ const turnsOf = (movers: readonly FloorGuest[]): readonly FloorChange[] =>
     }),
   )
 
-function costOfTurn({ guests }: Scene, change: FloorChange): Cost | null {
+function costOfTurn(guests: readonly FloorGuest[], change: FloorChange): Cost | null {
   const guest = guests.find(({ id }) => id === change.session)
   return guest ? turnCost(guest, change) : null
 }
@@ -174,25 +220,32 @@ function standInsIn({ guests, day, waiting }: Scene): ReadonlyMap<FloorChange, C
 
 /** The day with a change in it. */
 function tried(change: FloorChange, { guests, sessions, stations, day }: Scene): Tried {
-  const at = guests.findIndex(({ id }) => id === change.session)
-  const guest = guests[at]
-  if (!guest) return { change, day, worth: 0 }
-  const after = floorDay(sessions.with(at, floorSessionOf(guestAfter(guest, change))), stations)
+  const changed = guestsAfter(guests, change).map((guest, at) =>
+    guest === guests[at] ? (sessions[at] ?? floorSessionOf(guest)) : floorSessionOf(guest),
+  )
+  const after = floorDay(changed, stations)
   const saved =
     sumOfWaits(day) - sumOfWaits(after) + (day.lacks.length - after.lacks.length) * WEIGHT.lack
-  return { change, day: after, worth: saved - weightOf(change, guest) }
+  return { change, day: after, worth: saved - weightOf(change, guests) }
 }
 
-function weightOf(change: FloorChange, { usual }: FloorGuest): number {
+/** A start nearer the usual one than it is now weighs less than nothing. */
+function weightOf(change: FloorChange, guests: readonly FloorGuest[]): number {
   switch (change.kind) {
     case 'start':
-      return Math.abs(change.start - usual) * WEIGHT.shift
+      return startsOf(change).reduce((sum, { session, start }) => {
+        const guest = guests.find(({ id }) => id === session)
+        return guest ? sum + (off(guest, start) - off(guest, guest.start)) * WEIGHT.shift : sum
+      }, 0)
     case 'turn':
       return WEIGHT.turn
     case 'stand_in':
       return WEIGHT.standIn
   }
 }
+
+/** How far a start is from the usual one. Units: seconds. */
+const off = ({ usual }: FloorGuest, start: number): number => Math.abs(start - usual)
 
 /** Better for whoever waits, and for all together. */
 function helps({ day: after }: Tried, { day, waiting }: Scene): boolean {

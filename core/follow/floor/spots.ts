@@ -2,7 +2,7 @@ import { canPin, requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import type { SessionTime } from '../../plan/minutes'
 import { lowestRir } from '../../plan/scheme'
-import { type Session, sessionSlots } from '../../plan/session'
+import { type Session, sessionSlots, type Slot } from '../../plan/session'
 import type { FloorDay, FloorPart, FloorSession } from './day'
 
 /** A set that wants somebody beside it. Units: seconds from where its part begins. */
@@ -10,11 +10,10 @@ export type PartSpot = NonNullable<FloorPart['spots']>[number]
 
 /** Whether a set is one: to failure, under a bar. Whether a rack has arms that would catch it nobody has said. */
 function isSpotted(
-  { slot: id, run: at }: SessionTime['spans'][number],
-  session: Session,
+  { run: at }: SessionTime['spans'][number],
+  slot: Slot | undefined,
   { catalogue }: PlanContext,
 ): boolean {
-  const slot = sessionSlots(session).find(held => held.id === id)
   const run = at === undefined ? undefined : slot?.scheme.runs[at]
   if (!slot || !run || run.role === 'warmup') return false
   return (lowestRir(run) ?? 1) <= 0 && canPin(requireExercise(catalogue, slot.exercise))
@@ -27,8 +26,11 @@ export const spotsIn = (
   context: PlanContext,
 ): readonly PartSpot[] => {
   const begins = spans[0]?.start ?? 0
+  const slots = new Map(sessionSlots(session).map(slot => [slot.id, slot]))
+  const slotOf = ({ slot }: SessionTime['spans'][number]) =>
+    slot === undefined ? undefined : slots.get(slot)
   return spans
-    .filter(span => span.kind === 'set' && isSpotted(span, session, context))
+    .filter(span => span.kind === 'set' && isSpotted(span, slotOf(span), context))
     .map(({ start, seconds }) => ({ at: start - begins, seconds }))
 }
 
