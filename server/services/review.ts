@@ -68,9 +68,10 @@ function dayWith({ days }: Rotation, exercise: string): number | null {
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'rotation' }
 
 function pacesOf({ learned, view: { facts } }: ReviewData): readonly PaceView[] {
+  const paces = learned()
   return GROUPS.flatMap((group): PaceView[] => {
     const [own, record, inForce] = [
-      learned.get(group),
+      paces.get(group),
       facts.paceRecords?.[group],
       facts.recoveryPace?.[group],
     ]

@@ -56,7 +56,8 @@ export interface ReviewData {
   readonly leftOut: readonly ExcludedEstimate[]
   /** Estimates that are reckoned with, of the last weeks. */
   readonly used: readonly DatedValue[]
-  readonly learned: ReturnType<typeof learnedFrom>
+  /** What the log speaks for; worked out when it is asked for, since that takes longest. */
+  readonly learned: () => ReturnType<typeof learnedFrom>
 }
 
 /** Plan, log and what is known besides, of one rotation of the block of today or of a certain one; the sets of the last weeks, or of the whole block. */
@@ -148,11 +149,12 @@ export async function reviewData(
       lastDone: done,
       trials: block.plan.block?.trials ?? [],
     },
-    learned: learnedFrom(
-      { sessions: trained, sets, values: used, painfulDays: painfulDaysOf(reports) },
-      facts,
-      context,
-    ),
+    learned: () =>
+      learnedFrom(
+        { sessions: trained, sets, values: used, painfulDays: painfulDaysOf(reports) },
+        facts,
+        context,
+      ),
   })
 }
 

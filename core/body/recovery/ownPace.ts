@@ -132,9 +132,13 @@ function strengthFor(
   return sumOfExponentials(logs)
 }
 
-/** ln of one answer at a readiness, for somebody who calls herself recovered from `centre` on. */
-function answerLog(recovered: boolean | number, readiness: number, centre: number): number {
-  const probability = 1 / (1 + Math.exp(-(readiness - centre) / MODEL.scale))
+/** e to a readiness, and to each centre, over the scale: their ratio are the odds of feeling recovered. */
+const oddsAt = (readiness: number): number => Math.exp(readiness / MODEL.scale)
+const CENTRE_ODDS = CENTRES.map(oddsAt)
+
+/** ln of one answer, for somebody who calls herself recovered from a centre on. */
+function answerLog(recovered: boolean | number, odds: number, centreOdds: number): number {
+  const probability = odds / (odds + centreOdds)
   if (typeof recovered === 'number')
     return -0.5 * ((recovered / 10 - probability) / MODEL.ratingSpread) ** 2
   const yes = MODEL.floor + (1 - 2 * MODEL.floor) * probability
@@ -165,10 +169,10 @@ export function paceEvidence(
       strengthFor(exposures, strains, weeks) - Math.log(pace) ** 2 / (2 * MODEL.prior ** 2)
     exposures.forEach(({ recovered }, at) => {
       if (recovered === undefined) return
-      const readiness = readinessPercent(group, strains[at]! * RECOVERY[group].capacity)
-      CENTRES.forEach((centre, c) => {
+      const odds = oddsAt(readinessPercent(group, strains[at]! * RECOVERY[group].capacity))
+      CENTRE_ODDS.forEach((centreOdds, c) => {
         const place = p * CENTRES.length + c
-        answers[place] = answers[place]! + answerLog(recovered, readiness, centre)
+        answers[place] = answers[place]! + answerLog(recovered, odds, centreOdds)
       })
     })
   })
