@@ -1,6 +1,7 @@
 // `npm run bench`: how long the hot paths take on this machine. A word given as argument chooses the rows that contain it;
 // `logging` presses the built server instead, with 200 phones at once; `review` asks it for a long log and rehearses in its worker;
 // `machines` does so with one server, two and four behind a proxy; `storm` has 200 coaches sign in at once; `live` has 60 phones log while 200 floors are open;
+// `queue` goes through forty clients in the browser by `N`;
 // `honesty` tells how often trends and paces are right about simulated clients.
 import { end, endOnSignals } from './setup/cleanup.mjs'
 import { ensureDebianPackages } from './setup/debian.mjs'
@@ -25,6 +26,7 @@ const BUILT = {
   review: { script: 'benchReview', against: alone },
   logging: { script: 'benchLogging', against: alone },
   storm: { script: 'benchStorm', against: alone },
+  queue: { script: 'benchQueue', against: alone },
   live: { script: 'benchLive', against: alone },
   machines: { script: 'benchLogging', against: several },
 }
@@ -40,7 +42,7 @@ try {
     })
   for (const [word, { script, against }] of Object.entries(BUILT)) {
     if (words.length > 0 && words[0] !== word) continue
-    if (word === 'review') await ensureDebianPackages(['chromium-headless-shell'])
+    if (word === 'review' || word === 'queue') await ensureDebianPackages(['chromium-headless-shell'])
     await ensureBuild()
     for await (const { url, databaseUrl, servers } of against(word)) {
       if (servers > 1) say(`${servers} servers behind a proxy`)

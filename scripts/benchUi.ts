@@ -13,8 +13,6 @@ import { demoClients } from '../server/demo/studio'
 import { serverToday } from '../server/clock'
 
 const EDITS = 200
-/** Fewer than the demo has waiting. */
-const QUEUE_STEPS = 8
 const CHART_EDITS = 60
 const LIMITS = {
   p95Ms: 50,
@@ -23,7 +21,6 @@ const LIMITS = {
   sheetKb: 120,
   rosterMs: 1200,
   reviewMs: 400,
-  queueMs: 150,
 } as const
 
 interface Sampling {
@@ -180,39 +177,6 @@ async function sheetWeight(): Promise<{ readonly files: number; readonly kb: num
   return { files: sizes.length, kb: sizes.reduce((sum, size) => sum + size, 0) / 1024 }
 }
 const phoneSheet = await sheetWeight()
-/** From one client of the queue to the next, key to painted: what is put behind is saved in that time, too. */
-async function queued(): Promise<readonly number[]> {
-  await page.goto('/queue')
-  const review = page.getByRole('region', { name: /^Review of/ })
-  await review.waitFor({ timeout: 60_000 })
-  await page.getByText('more being read').waitFor({ state: 'hidden', timeout: 60_000 })
-  const samples: number[] = []
-  for (let left = QUEUE_STEPS; left > 0; left--) {
-    await page.locator('main[aria-busy=false]').waitFor()
-    // A coach looks at somebody for longer than the next one takes to be fetched.
-    await page.waitForTimeout(1500)
-    const before = await review.getAttribute('aria-label')
-    samples.push(
-      await page.evaluate(
-        label =>
-          new Promise<number>(resolve => {
-            const from = performance.now()
-            const observer = new MutationObserver(() => {
-              const now = document.querySelector('[aria-label^="Review of"]')
-              if (!now || now.getAttribute('aria-label') === label) return
-              observer.disconnect()
-              requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - from)))
-            })
-            observer.observe(document.body, { subtree: true, childList: true, attributes: true })
-            document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'n', bubbles: true }))
-          }),
-        before,
-      ),
-    )
-  }
-  return samples.sort((a, b) => a - b)
-}
-const next = await queued()
 const at = (samples: readonly number[], share: number) =>
   samples[Math.floor(share * samples.length)] ?? 0
 const row = (what: string, samples: readonly number[], limit: number = LIMITS.p95Ms) => ({
@@ -229,7 +193,6 @@ console.table([
   row('roster of 400, first paint, first visit after a start', many.firstVisit, LIMITS.rosterMs),
   row('roster of 400, first paint', many.rosterPaint, LIMITS.rosterMs),
   row('review of the next client, chosen to painted', many.nextReview, LIMITS.reviewMs),
-  row('queue: the next client, key to painted', next, LIMITS.queueMs),
   {
     what: `scripts of the board's first view, ${scripts.length} files, kB gzipped`,
     median: loaded.toFixed(0),
