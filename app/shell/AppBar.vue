@@ -38,8 +38,8 @@ const UNDONE: readonly (StudioWayId | null)[] = [
 const isUndone = UNDONE.includes(here)
 const changes = useChangesStore()
 if (isUndone) {
-  // The queue goes from client to client: there it is whatever was done last.
-  changes.open(here === 'queue' ? 'anyone' : null, null)
+  // Queue and floor go from client to client: there it is whatever was done last.
+  changes.open(here === 'queue' || here === 'floor' ? 'anyone' : null, null)
   onMounted(() => changes.load())
   watch(useWritten(), () => changes.load())
   useActions(STUDIO_ACTIONS, { turn: which => changes.turn(which) })

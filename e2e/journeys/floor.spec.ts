@@ -103,7 +103,10 @@ test('a wait is told on the board, led to on the floor, ended with one key and t
   await expect(page.getByText('1 there').first()).toBeVisible()
 })
 
-test('a set and a pain said on a phone are on the open floor at once', async ({ page, studio }) => {
+test('a set, a pain and a note said on a phone are on the open floor at once, and answered there', async ({
+  page,
+  studio,
+}) => {
   test.slow()
   await signIn(page, studio)
   const today = serverToday()
@@ -155,4 +158,16 @@ test('a set and a pain said on a phone are on the open floor at once', async ({ 
   const pains = page.getByRole('list', { name: 'What hurts' })
   await expect(pains).toContainText(/left .*4 of 10/, atOnce)
   await expect(pains).toContainText('Told: ')
+  await say({ kind: 'note', slot: null, text: 'Is the left grip meant to be wider?' })
+  const wrote = page.getByRole('list', { name: 'What clients wrote' })
+  await expect(wrote).toContainText('Is the left grip meant to be wider?', atOnce)
+  const words = async () => await (await page.request.get('/api/sheet', { headers })).text()
+  await wrote.getByRole('textbox', { name: `Answer to ${somebody.name}` }).fill('A hand wider.')
+  await page.keyboard.press('Enter')
+  await expect(wrote).toContainText('Told: A hand wider.', atOnce)
+  expect(await words()).toContain('A hand wider.')
+  await page.getByRole('heading', { name: /^Floor/ }).click()
+  await page.keyboard.press('z')
+  await expect(wrote).not.toContainText('Told: ')
+  expect(await words()).not.toContain('A hand wider.')
 })

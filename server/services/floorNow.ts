@@ -10,7 +10,7 @@ import { database } from '../db/database'
 import { clientNames } from '../db/queries/clients'
 import { painsSince } from '../db/queries/health'
 import { entriesOf } from '../db/queries/logEntries'
-import { painAnswersSince } from '../db/queries/messages'
+import { toldSince } from '../db/queries/messages'
 import { type FloorPerson, floorPeople } from './floorPeople'
 import type { Coach } from './signIn'
 
@@ -39,7 +39,13 @@ function progressOf({ guest, what }: FloorPerson, entries: Entries) {
   }
 }
 
-/** Where everybody is who has begun, and what hurts since this morning. */
+/** What somebody wrote while she trained. */
+const notesIn = ({ client, name }: FloorPerson, entries: Entries) =>
+  entries.flatMap(({ id, at, word, outcome }) =>
+    word.kind === 'note' && outcome === 'taken' ? [{ id, client, name, at, text: word.text }] : [],
+  )
+
+/** Where everybody is who has begun, what hurts since this morning, and what was written. */
 export async function floorNow(
   coach: Coach,
   today: PlainDate,
@@ -49,7 +55,7 @@ export async function floorNow(
   const [{ people }, pains, answers] = await Promise.all([
     floorPeople(coach, today, today),
     painsSince(db, coach.id, since),
-    painAnswersSince(db, coach.id, since),
+    toldSince(db, coach.id, since),
   ])
   const sent = people.flatMap(({ sent: id }) => id ?? [])
   const [entries, names] = await Promise.all([
@@ -61,7 +67,9 @@ export async function floorNow(
     ),
   ])
   const bySession = groupedBy(entries, ({ session }) => session)
-  const toldTo = groupedBy(answers, ({ clientId }) => clientId)
+  /** What a client was told after she had said something. */
+  const toldTo = (client: string, kind: 'pain' | 'own', at: Date) =>
+    answers.filter(one => one.clientId === client && one.kind === kind && one.writtenAt >= at)
   return success({
     sessions: people
       .filter(({ sent: id }) => id !== null && bySession.has(id))
@@ -73,8 +81,15 @@ export async function floorNow(
       at: pain.at.toISOString(),
       words: floorPainWords(pain),
       // What the sheet answered at once.
-      told:
-        (toldTo.get(pain.clientId) ?? []).find(({ writtenAt }) => writtenAt >= pain.at)?.text ?? '',
+      told: toldTo(pain.clientId, 'pain', pain.at)[0]?.text ?? '',
     })),
+    wrote: people
+      .flatMap(person => notesIn(person, bySession.get(person.sent ?? '') ?? []))
+      .map(note => ({
+        ...note,
+        at: note.at.toISOString(),
+        told: toldTo(note.client, 'own', note.at).at(-1)?.text ?? '',
+      }))
+      .sort((a, b) => b.at.localeCompare(a.at)),
   })
 }

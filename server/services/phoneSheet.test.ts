@@ -23,7 +23,7 @@ import { history } from './history'
 import { coachEntries, logList, sessionLog } from './log'
 import { clockOff, keepRefused, saidAt, takeEntries } from './logEntries'
 import { clientNotes } from './notes'
-import { clientOutbox } from './outbox'
+import { clientOutbox, writeMessage } from './outbox'
 import { sheet } from './sheet'
 import { linkState, makeLink, openLink, sheetReader, withdrawLink } from './sheetLinks'
 
@@ -107,7 +107,7 @@ describe('the floor while a phone logs', () => {
     const of = await phone()
     const at = await firstSet(of)
     const before = valueOf(await floorNow(of.coach, today))
-    expect(before).toEqual({ sessions: [], pains: [] })
+    expect(before).toEqual({ sessions: [], pains: [], wrote: [] })
     const hurts = {
       kind: 'pain' as const,
       joints: ['elbow_flexor_side' as const],
@@ -128,7 +128,26 @@ describe('the floor while a phone logs', () => {
       one => one.session.id === at.session,
     )!
     expect(now.sessions).toMatchObject(session.on === today ? [{ id: own[0]?.id, done: 1 }] : [])
-    expect(valueOf(await floorNow(await stranger(), today))).toEqual({ sessions: [], pains: [] })
+    expect(valueOf(await floorNow(await stranger(), today))).toEqual({
+      sessions: [],
+      pains: [],
+      wrote: [],
+    })
+  })
+})
+
+describe('what is written in a session of the day', () => {
+  test('stands on the floor until it is answered, and then with the answer', async () => {
+    const of = await phone()
+    const { session } = await firstSet(of)
+    const { sessions } = await sheetOfPhone(of)
+    const on = sessions.find(one => one.session.id === session)!.session.on
+    const now = async () => valueOf(await floorNow(of.coach, on)).wrote
+    await say(of, entry(session, { kind: 'note', slot: null, text: 'Wider?' }))
+    expect(await now()).toMatchObject([{ client: of.id, text: 'Wider?', told: '' }])
+    valueOf(await writeMessage(of.coach, of.id, 'A hand wider.'))
+    expect(await now()).toMatchObject([{ text: 'Wider?', told: 'A hand wider.' }])
+    expect(valueOf(await floorNow(await stranger(), on)).wrote).toEqual([])
   })
 })
 

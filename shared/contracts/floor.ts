@@ -87,7 +87,7 @@ export const FloorView = z.object({
 })
 export type FloorView = z.output<typeof FloorView>
 
-/** Where everybody is who has begun, and what hurts. */
+/** Where everybody is who has begun, what hurts, and what was written. */
 export const FloorNow = z.object({
   sessions: z.array(
     z.object({
@@ -109,6 +109,18 @@ export const FloorNow = z.object({
       at: z.iso.datetime(),
       words: z.string(),
       /** What the sheet told the client at once. */
+      told: z.string(),
+    }),
+  ),
+  /** What clients wrote in today's sessions, the latest first. */
+  wrote: z.array(
+    z.object({
+      id: z.uuid(),
+      client: z.uuid(),
+      name: z.string(),
+      at: z.iso.datetime(),
+      text: z.string(),
+      /** What the coach wrote to the client last since then; empty where nothing. */
       told: z.string(),
     }),
   ),

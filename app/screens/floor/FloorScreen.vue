@@ -118,6 +118,7 @@ useHead({ title: 'Floor · Tholepin' })
         </div>
       </div>
       <FloorPains :pains="live.pains.value" />
+      <FloorWrote :wrote="live.wrote.value" @answered="live.look()" />
       <p role="status" class="min-h-6 font-semibold">{{ ways.said.value }}</p>
       <p v-if="failed" role="alert" class="alert-chip mt-2">
         The day could not be fetched.

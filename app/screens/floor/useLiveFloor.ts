@@ -13,7 +13,12 @@ const AGAIN_MS = 5000
 
 const secondsAt = (time: Date) => secondsOf(clockAt(time)) + time.getSeconds()
 
-const NOTHING: FloorNow = { sessions: [], pains: [] }
+const NOTHING: FloorNow = { sessions: [], pains: [], wrote: [] }
+
+const withClock = <Said extends { readonly at: string }>(said: Said) => ({
+  ...said,
+  clock: clockAt(new Date(said.at)),
+})
 
 /** Follows today's floor while it is open: where each is, how far ahead or behind, and what hurts. */
 export function useLiveFloor({ view, on, today, refresh, showPartOf }: FloorPage) {
@@ -82,6 +87,7 @@ export function useLiveFloor({ view, on, today, refresh, showPartOf }: FloorPage
   const ofToday = computed(() => (on.value === today.value ? now.value : NOTHING))
 
   return {
+    look,
     now: ofToday,
     isLive,
     lostAt,
@@ -106,8 +112,7 @@ export function useLiveFloor({ view, on, today, refresh, showPartOf }: FloorPage
           }),
         ),
     ),
-    pains: computed(() =>
-      ofToday.value.pains.map(pain => ({ ...pain, clock: clockAt(new Date(pain.at)) })),
-    ),
+    pains: computed(() => ofToday.value.pains.map(withClock)),
+    wrote: computed(() => ofToday.value.wrote.map(withClock)),
   }
 }

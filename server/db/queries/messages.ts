@@ -54,17 +54,22 @@ export function outboxOf(db: Database, coachId: CoachId, clientId?: ClientId) {
     .limit(MOST)
 }
 
-/** What sheets answered to pain since an instant, the oldest first. */
-export function painAnswersSince(db: Database, coachId: CoachId, since: Date) {
+/** What clients were told on their sheets since an instant, in answer to pain or by the coach herself; the oldest first. */
+export function toldSince(db: Database, coachId: CoachId, since: Date) {
   return db
     .select({
       clientId: messages.clientId,
+      kind: messages.kind,
       text: messages.text,
       writtenAt: messages.writtenAt,
     })
     .from(messages)
     .where(
-      and(eq(messages.coachId, coachId), eq(messages.kind, 'pain'), gte(messages.writtenAt, since)),
+      and(
+        eq(messages.coachId, coachId),
+        inArray(messages.kind, ['pain', 'own']),
+        gte(messages.writtenAt, since),
+      ),
     )
     .orderBy(asc(messages.writtenAt))
 }
