@@ -46,6 +46,9 @@ const rows = computed(() =>
         <span>
           <b class="font-semibold" :class="row.isUndone ? 'line-through' : ''">{{ row.did }}</b>
           <template v-if="row.isUndone">, undone</template>
+          <template v-if="row.isForSeveral"
+            >, for several clients; undo it on {{ row.place }}</template
+          >
           <span v-if="row.detail" class="block text-[12px] text-ink2">{{ row.detail }}</span>
         </span>
         <span class="text-end text-[12px] text-ink2"

@@ -27,6 +27,7 @@ import { blockOf, savePlanOver } from '../db/queries/blocks'
 import { openBlock } from '../db/queries/blockSessions'
 import {
   changeOf,
+  changesAbout,
   changesOf,
   closeChange,
   markChange,
@@ -138,18 +139,19 @@ export async function changesFor(
 ): Promise<Result<z.input<typeof ChangesView>, Problem>> {
   const db = database()
   if (await isNobody(coach, subject)) return failure({ kind: 'not-found', what: 'client' })
-  const changes = await changesOf(db, coach.id, subject)
+  const changes = await changesAbout(db, coach.id, subject)
   const nameOf = await namesFor(coach, subject, changes)
   const { catalogue } = await studioSettings(db, coach.id)
   const details = await Promise.all(
     changes.slice(0, DETAILED).map(({ id, kind }) => detailOf(coach, catalogue, { id, kind })),
   )
   return success({
-    changes: changes.map(({ id, clientId, kind, by, at, undoneAt }, n) => ({
+    changes: changes.map(({ id, clientId, kind, why, by, at, undoneAt }, n) => ({
       id,
       did: changeDid(kind) + nameOf(clientId),
-      detail: details[n] ?? '',
+      detail: why || (details[n] ?? ''),
       place: changePlace(kind),
+      isForSeveral: subject !== null && clientId === null,
       isPlan: kind === 'plan',
       by,
       at: at.toISOString(),

@@ -1,7 +1,14 @@
 import { randomUUID } from 'node:crypto'
 import { failure, isoWeekday, type PlainDate, type Result, success } from '#core/base'
 import { datedSession } from '#core/design/progress'
-import { clockOf, contentAfter, floorEdits, type FloorChange, sessionsOf, startsOf } from '#core/follow/floor'
+import {
+  clockOf,
+  contentAfter,
+  floorEdits,
+  type FloorChange,
+  sessionsOf,
+  startsOf,
+} from '#core/follow/floor'
 import {
   applyEdits,
   findSlot,

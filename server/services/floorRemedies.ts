@@ -20,6 +20,8 @@ import type {
 } from '#shared/contracts/floor'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
+import { database } from '../db/database'
+import { tellChange } from '../db/queries/changes'
 import { alwaysEdits, gone, madeOnDay, startOtherwise } from './floorChanges'
 import { type Floor, floorPeople } from './floorPeople'
 import type { Coach } from './signIn'
@@ -109,10 +111,10 @@ export async function takeRemedy(
   const isAlways = isMeant && canStay(floor, remedy.change)
   const taken = await madeOnDay(coach, floor, remedy.change, { on: asked.on, isAlways, today })
   if (!taken.ok) return taken
-  const did = remedyTitle(remedy, namesIn(floor))
-  return success({
-    did: `${did}, ${isAlways ? 'from now on' : `on ${formatDay(asked.on)}`}.`,
-  })
+  const title = remedyTitle(remedy, namesIn(floor))
+  const did = `${title}, ${isAlways ? 'from now on' : `on ${formatDay(asked.on)}`}`
+  await tellChange(database(), coach.id, did)
+  return success({ did: `${did}.` })
 }
 
 const TWO_SESSIONS: Problem = {
@@ -141,7 +143,7 @@ export async function moveStart(
   const at = secondsOf(start)
   const moved = await startOtherwise(coach, person, { on, start: at, isAlways: false, today })
   if (!moved.ok) return moved
-  return success({
-    did: `${firstName(person.name)} starts at ${start}, on ${formatDay(on)}.`,
-  })
+  const did = `${firstName(person.name)} starts at ${start}, on ${formatDay(on)}`
+  await tellChange(database(), coach.id, did)
+  return success({ did: `${did}.` })
 }

@@ -1,14 +1,11 @@
 import { failure, type PlainDate, type Result, success } from '#core/base'
-import {
-  arrangedTogether,
-  type FloorChange,
-  hoursOf,
-  stationsOn,
-} from '#core/follow/floor'
+import { arrangedTogether, type FloorChange, hoursOf, stationsOn } from '#core/follow/floor'
 import { arrangementWords, remedyTitle } from '#core/words'
 import type { TogetherBody, TogetherView } from '#shared/contracts/floor'
 import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
+import { database } from '../db/database'
+import { tellChange } from '../db/queries/changes'
 import { gone, madeOnDay } from './floorChanges'
 import { floorPeople } from './floorPeople'
 import { isThere, namesIn, NO_SESSION } from './floorRemedies'
@@ -39,6 +36,7 @@ export async function together(
   const names = namesIn(floor)
   const { changes } = arrangement
   const lines = changes.map(change => remedyTitle({ change }, names))
+  if (isTaken) await tellChange(database(), coach.id, lines.join('; '))
   if (isTaken)
     for (const change of changes) {
       const done = await changedOn(coach, change, { on, today })

@@ -8,6 +8,8 @@ const ChangeView = z.object({
   /** What exactly, where that can be said: `2 sets more of Cable curl on day 3`. */
   detail: z.string(),
   place: z.string(),
+  /** Done for several clients at once: taken back where it was done, not with what is one client’s own. */
+  isForSeveral: z.boolean(),
   isPlan: z.boolean(),
   by: z.string(),
   at: z.iso.datetime(),

@@ -1,6 +1,6 @@
 import type { BlockId, ClientId, CoachId } from '#core/base'
 import type { ChangeKind } from '#core/words'
-import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull, lt, or, type SQL, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { blockRevisions, changes, rowChanges } from '../schema'
 
@@ -51,6 +51,19 @@ export async function dropChange(tx: Database, coachId: CoachId, id: string): Pr
   await tx.delete(changes).where(and(eq(changes.coachId, coachId), eq(changes.id, id)))
 }
 
+/** Says what exactly the change is that is being made; nothing where none is. */
+export async function tellChange(tx: Database, coachId: CoachId, why: string): Promise<void> {
+  await tx
+    .update(changes)
+    .set({ why })
+    .where(
+      and(
+        eq(changes.coachId, coachId),
+        sql`${changes.id}::text = current_setting('tholepin.change', true)`,
+      ),
+    )
+}
+
 /** What was taken back before a new change can no longer be done again; what is older than all that is kept goes. */
 export async function settleOlder(tx: Database, change: NewChange): Promise<void> {
   const own = ofSubject(change.coachId, change.clientId)
@@ -68,6 +81,41 @@ export async function settleOlder(tx: Database, change: NewChange): Promise<void
   if (oldest) await tx.delete(changes).where(and(own, lt(changes.seq, oldest.seq + 1)))
 }
 
+/** Images of rows that are a client's. */
+function rowsOfClient(coachId: CoachId, clientId: ClientId) {
+  const isHers = (image: typeof rowChanges.before | typeof rowChanges.after) =>
+    sql`(${image} ->> 'client_id' = ${clientId} or (${rowChanges.inTable} = 'clients' and ${image} ->> 'id' = ${clientId}))`
+  return and(
+    eq(rowChanges.coachId, coachId),
+    or(isHers(rowChanges.before), isHers(rowChanges.after)),
+  )
+}
+/** What was done for several at once, and touched something of this client's. */
+const touching = (coachId: CoachId, clientId: ClientId) =>
+  and(
+    eq(changes.coachId, coachId),
+    isNull(changes.clientId),
+    sql`exists (select 1 from ${rowChanges} where ${rowChanges.changeId} = ${changes.id} and ${rowsOfClient(coachId, clientId)})`,
+  )
+
+/** What was done for several keeps nothing of a client who is erased: neither her rows nor her name. */
+export async function forgetClient(db: Database, coachId: CoachId, id: ClientId): Promise<void> {
+  await db.update(changes).set({ why: '' }).where(touching(coachId, id))
+  await db.delete(rowChanges).where(rowsOfClient(coachId, id))
+}
+
+/** Changes of a client, of the studio or of all, newest first; of a client also those for several she is one of. */
+export function changesAbout(db: Database, coachId: CoachId, subject: Subject) {
+  const isOf =
+    subject === null || subject === 'anyone'
+      ? ofSubject(coachId, subject)
+      : and(
+          eq(changes.coachId, coachId),
+          or(eq(changes.clientId, subject), touching(coachId, subject)),
+        )
+  return listed(db, isOf, KEPT_CHANGES)
+}
+
 /** Changes of a client, of the studio or of all, newest first. */
 export function changesOf(
   db: Database,
@@ -75,19 +123,24 @@ export function changesOf(
   subject: Subject,
   most: number = KEPT_CHANGES,
 ) {
+  return listed(db, ofSubject(coachId, subject), most)
+}
+
+function listed(db: Database, isOf: SQL | undefined, most: number) {
   return db
     .select({
       id: changes.id,
       clientId: changes.clientId,
       seq: changes.seq,
       kind: changes.kind,
+      why: changes.why,
       by: changes.by,
       at: changes.at,
       undoneAt: changes.undoneAt,
       isPast: changes.isPast,
     })
     .from(changes)
-    .where(ofSubject(coachId, subject))
+    .where(isOf)
     .orderBy(desc(changes.seq))
     .limit(most)
 }

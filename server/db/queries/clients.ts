@@ -7,6 +7,7 @@ import { among } from '../among'
 import type { Database } from '../database'
 import { currentTime } from '../../clock'
 import { blockRevisions, blocks, clients, datedSessions } from '../schema'
+import { forgetClient } from './changes'
 
 /** The block a client is in on a day: the one begun last, else the first that lies ahead. */
 const currentId = (coachId: SQLWrapper | CoachId, id: SQLWrapper | ClientId, today: PlainDate) =>
@@ -317,6 +318,7 @@ export async function clientNames(
 
 /** Erases a client with everything that is hers. */
 export async function deleteClient(db: Database, coachId: CoachId, id: ClientId): Promise<void> {
+  await forgetClient(db, coachId, id)
   await db.delete(clients).where(ofClient(coachId, id))
 }
 

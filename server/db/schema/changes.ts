@@ -30,6 +30,8 @@ export const changes = pgTable(
     seq: bigserial('seq', { mode: 'number' }).notNull(),
     clientId: uuid('client_id').$type<ClientId>(),
     kind: text('kind').$type<ChangeKind>().notNull(),
+    /** What exactly, where whoever did it could say. */
+    why: text('why').notNull().default(''),
     by: text('by').notNull(),
     at: timestamp('at', { withTimezone: true }).notNull(),
     /** When it was taken back; null while it holds. */

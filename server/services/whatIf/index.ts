@@ -16,6 +16,8 @@ import {
   type WhatIfView,
 } from '#shared/contracts/whatIf'
 import type { z } from 'zod'
+import { database } from '../../db/database'
+import { tellChange } from '../../db/queries/changes'
 import { issued } from '../blocks'
 import type { Coach } from '../signIn'
 import type { Prepared, Written } from './asked'
@@ -68,6 +70,7 @@ export async function takeWhatIf(
   const found = await prepared(coach, asked, today)
   if (!found.ok) return found
   const { view, what, write, writeStudio } = found.value
+  await tellChange(database(), coach.id, what)
   const studio = await writeStudio(leftOut)
   if (!studio.ok) return studio
   const failed: { name: string; why: string }[] = []

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { addDays, blockId } from '#core/base'
+import { sql } from 'drizzle-orm'
+import { addDays, blockId, type ClientId } from '#core/base'
 import { rotationLedger } from '#core/count/ledger'
 import { stationsFor } from '#core/follow/floor'
 import { planEnd } from '#core/plan/block'
@@ -15,8 +16,10 @@ import {
   useTestDatabase,
   valueOf,
 } from '../../testing/database'
+import { database } from '../../db/database'
 import { issued, send, startNextBlock } from '../blocks'
-import { lastChanges, recorded, undoChange } from '../changes'
+import { archiveClient, eraseClient } from '../archive'
+import { changesFor, lastChanges, recorded, undoChange } from '../changes'
 import { client } from '../clients'
 import { floorDayView, saveStudio } from '../floor'
 import { floorPeople } from '../floorPeople'
@@ -86,6 +89,34 @@ describe('a station that is out', () => {
     await undo(studio)
     expect(await onCable(studio)).toEqual(cables)
     expect((await floorDayView(studio.coach, studio.today, studio.today)).house.out).toBeUndefined()
+  })
+
+  test('stands in the list of each whom it touched, with what it was; hers goes with her', async () => {
+    const { studio, asked } = await week()
+    const { coach, clients } = studio
+    const { lines } = await look(studio, asked)
+    const written = lines.filter(({ isWritten }) => isWritten)
+    const [first, second] = written
+    await take(studio, asked, [second!.client])
+    const told = async (id: ClientId) => valueOf(await changesFor(coach, id)).changes[0]
+    for (const { id } of clients) {
+      const isTouched = id !== second!.client && written.some(one => one.client === id)
+      const change = await told(id)
+      expect(change?.isForSeveral ?? false).toBe(isTouched)
+      if (isTouched)
+        expect(change).toMatchObject({ place: 'What if', detail: expect.stringMatching(/^Cable/) })
+    }
+    // It is taken back where it was done, not with what is her own.
+    expect(valueOf(await lastChanges(coach, first!.client as ClientId)).undo).toBeNull()
+    valueOf(await archiveClient(coach, first!.client as ClientId))
+    valueOf(await eraseClient(coach, first!.client as ClientId, first!.name))
+    const kept = await database().execute(
+      sql`select 1 from row_changes where coach_id = ${coach.id} and (before::text like ${`%${first!.client}%`} or after::text like ${`%${first!.client}%`})`,
+    )
+    expect(kept).toHaveLength(0)
+    await undo(studio)
+    expect(await onCable(studio)).not.toHaveLength(0)
+    expect(valueOf(await changesFor(coach, null)).changes[0]?.detail).toBe('')
   })
 
   test('a sent session is on the sheet without it at once; who is left out keeps it', async () => {
