@@ -4,7 +4,7 @@ import { eq, sql } from 'drizzle-orm'
 import { addDays, isoWeekday, mapNonEmpty, type PlainDate } from '#core/base'
 import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
 import { floorNotices } from '#core/words'
-import { copiedSession, withOneOff } from '#core/plan/block'
+import { copiedSession, placesFrom, withException, withOneOff } from '#core/plan/block'
 import { type Session, sessionSlots } from '#core/plan/session'
 import { FloorView } from '#shared/contracts/floor'
 import { database } from '../db/database'
@@ -32,6 +32,7 @@ import { profile, saveProfile } from './profiles'
 import { savePlan } from './savePlan'
 import { roster } from './roster'
 import { sheet } from './sheet'
+import { takeWhatIf } from './whatIf'
 import { makeLink, openLink, sheetReader } from './sheetLinks'
 
 useTestDatabase()
@@ -101,6 +102,41 @@ describe('the floor of a day', () => {
       expect(parts.every(({ seconds, what }) => seconds > 0 && what !== '')).toBe(true)
       expect(due.find(one => one.id === id)?.next?.start).toBe(start)
     }
+  })
+
+  test('has each on the day the roster calls her next, in a studio that is closed today, with sessions moved and dropped', async () => {
+    const studio = await unitStudio({ logsOf: LOGGED })
+    const { coach, today, clients } = studio
+    const closed = { kind: 'closed', from: today, to: addDays(today, 1), effect: 'skip' } as const
+    await recorded(coach, { clientId: null, kind: 'what_if' }, () =>
+      takeWhatIf(coach, { asked: closed, leftOut: [] }, today),
+    )
+    // One more is moved by two days, one is dropped.
+    for (const [at, { id }] of clients.slice(0, 6).entries()) {
+      const { block } = valueOf(await client(coach, id, { today }))
+      const next = block && placesFrom(block.plan, addDays(today, 2))[0]
+      if (!block || !next) continue
+      const { pass, day, place, on } = next
+      const exception =
+        at % 2 === 0
+          ? ({ kind: 'moved', pass, day, place, on: addDays(on, 2) } as const)
+          : ({ kind: 'dropped', pass, day, place } as const)
+      const plan = { ...block.plan, block: withException(block.plan.block ?? {}, exception) }
+      valueOf(await savePlan(coach, { blockId: block.id, version: block.version, plan }, today))
+    }
+    const first = new Map<string, string>()
+    for (let ahead = 0; ahead < 21; ahead++) {
+      const on = addDays(today, ahead)
+      for (const { client: id, start } of (await seen(studio, on)).sessions)
+        if (!first.has(id)) first.set(id, `${on} ${start}`)
+    }
+    const told = (await roster(coach, today)).clients.flatMap(({ id, next }) =>
+      next ? [[id, `${next.on} ${next.start}`] as const] : [],
+    )
+    expect(new Map(told)).toEqual(first)
+    expect(told.length).toBeGreaterThan(6)
+    // What was sent before stays with the client until it is sent anew.
+    expect(told.some(([, at]) => at >= addDays(today, 2))).toBe(true)
   })
 
   test('is what the client was sent where something was, and what the plan of another date will be', async () => {

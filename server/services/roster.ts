@@ -11,8 +11,9 @@ import {
   type RosterFacts,
   type RosterSession,
 } from '#core/follow/roster'
-import { type ClientStarts, startOn } from '#core/follow/floor'
-import { placeOn } from '#core/plan/rotation'
+import { type ClientStarts, clockOf, secondsOf, startOn } from '#core/follow/floor'
+import { placesFrom, type PlanPlace } from '#core/plan/block'
+import { placeOn, SECOND_SESSION_HOURS } from '#core/plan/rotation'
 import type { RosterEntry, RosterView } from '#shared/contracts/roster'
 import { database } from '../db/database'
 import { archivedCount, rosterLines } from '../db/queries/clients'
@@ -216,7 +217,7 @@ export function startsIn({ starts, agreed }: Pick<RosterLine, 'starts' | 'agreed
   return { usual: new Map(pairs), agreed }
 }
 
-/** The next session: a dated one that is not done, else what the rotation says of today and the days after it. */
+/** The next session: what the client has and is not done, or what the plan has for a date and she was not sent; whichever comes first. */
 function nextOf(
   plan: PlanSide | undefined,
   sessions: readonly SessionLine[],
@@ -224,27 +225,27 @@ function nextOf(
   today: PlainDate,
 ): RosterEntry['next'] {
   if (!plan) return null
-  const at = (on: PlainDate) => startOn(starts, on).start
-  const dated = sessions.find(
+  const isDoneToday = sessions.some(({ on, state }) => on === today && state === 'done')
+  const isSent = ({ pass, day, place }: PlanPlace) =>
+    sessions.some(one => one.pass === pass && one.day === day && one.place === place)
+  const sent = sessions.find(
     ({ on, state }) => on >= today && (isAhead(state) || state === 'begun'),
   )
-  if (dated)
-    return {
-      on: dated.on,
-      start: at(dated.on),
-      name: dated.name,
-      minutes: plan.days[dated.day]?.minutes ?? null,
-      day: dated.day,
-    }
-  const isDoneToday = sessions.some(({ on, state }) => on === today && state === 'done')
-  for (let ahead = isDoneToday ? 1 : 0; ahead <= plan.days.length; ahead++) {
-    const on = addDays(today, ahead)
-    const place = placeOn(plan.days.length, plan.startsOn, on)
-    const day = place && place.pass < plan.passes ? plan.days[place.day] : undefined
-    if (place && day && !day.isRest)
-      return { on, start: at(on), name: day.name, minutes: day.minutes, day: place.day }
+  const planned = placesFrom(plan.plan, isDoneToday ? addDays(today, 1) : today).find(
+    one => !isSent(one) && plan.days[one.day]?.isRest === false,
+  )
+  const next = sent && planned && planned.on < sent.on ? planned : (sent ?? planned)
+  if (!next) return null
+  const { on, day, place } = next
+  return {
+    on,
+    start: clockOf(
+      secondsOf(startOn(starts, on).start) + place * SECOND_SESSION_HOURS * secondsOf('01:00'),
+    ),
+    name: 'name' in next ? next.name : (plan.days[day]?.name ?? ''),
+    minutes: plan.days[day]?.minutes ?? null,
+    day,
   }
-  return null
 }
 
 function stripDays(

@@ -3,6 +3,7 @@ import {
   type BlockEvent,
   type BlockException,
   type BlockPlan,
+  datedPlace,
   findSlot,
   CHOICE_LETTERS,
   type ChoiceLetter,
@@ -245,16 +246,8 @@ function turnChoice(course: Course, { at, working, exceptions }: Turn) {
 
 const nameFor = (session: Session, day: RotationDay | undefined) =>
   session.name ?? (day ? dayName(day) : '')
-const isDropped = ({ exceptions }: Turn, day: number, place: number) =>
-  exceptions.some(
-    exception => exception.kind === 'dropped' && exception.day === day && exception.place === place,
-  )
-
 const minutesIn = (event: BlockEvent | undefined): number | undefined =>
   event?.effect === 'short' ? event.minutes : undefined
-const isTaken = (event: BlockEvent | undefined): boolean => event?.effect === 'skip'
-const holdsOn = (on: PlainDate, { from, to, effect }: BlockEvent): boolean =>
-  effect !== 'shift' && from <= on && on <= to
 
 /** The session of one day and place in one pass, with its date and what an event makes of it. */
 function datedSession(
@@ -272,14 +265,10 @@ function datedSession(
     readonly terms: (on: PlainDate, isLight: boolean) => PassTerms
   },
 ): BlockSession {
-  const { plan, block, context, dates } = course
+  const { plan, context } = course
   const day = plan.rotation.days[d]
-  const planned = dates[turn.at]?.[d] ?? plan.startsOn
-  const moved = turn.exceptions.find(
-    exception => exception.kind === 'moved' && exception.day === d && exception.place === place,
-  )
-  const on = moved?.kind === 'moved' ? moved.on : planned
-  const event = block.events?.find(one => holdsOn(on, one))
+  const dated = datedPlace(plan, { pass: turn.at, day: d, place })
+  const { on, planned, isMoved, isLeftOut, event } = dated
   const minutes = minutesIn(event)
   const limit = minutes ?? day?.minuteLimit
   const usual = sessionInPass(session, terms(on, event?.effect === 'light'), context)
@@ -303,9 +292,9 @@ function datedSession(
     on,
     role: day?.role ?? 'open',
     name: nameFor(session, day),
-    isSkipped: isTaken(event) || isDropped(turn, d, place) || waits,
+    isSkipped: isLeftOut || waits,
     ...(waits && { waits }),
-    isMoved: moved !== undefined,
+    isMoved,
     isOwn: oneOff !== session,
     content: oneOff === session ? content : oneOff,
     ...(limit !== undefined && { minuteLimit: limit }),

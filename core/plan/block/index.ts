@@ -35,6 +35,8 @@ export type { Draft, MadeFrom, OneOff, PlanDocument, Variant, Weighed } from './
 export { datesOfDay, sessionOn, withOneOff } from './oneOffs'
 export { blockOn, blockState, cutBefore, earliestAfter, overlapOf, weeksUntil } from './line'
 export type { BlockState } from './line'
+export { datedPlace, placesFrom } from './datedPlace'
+export type { DatedPlace, PlanPlace } from './datedPlace'
 export { passDates, passOn, planEnd } from './passDates'
 export { applyEdit, applyEdits, groupingWith } from './edit'
 export { copiedSession } from './editDays'

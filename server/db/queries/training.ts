@@ -13,6 +13,7 @@ export interface SessionLine {
   readonly blockId: BlockId
   readonly pass: number
   readonly day: number
+  readonly place: number
   readonly on: PlainDate
   readonly name: string
   readonly armSets: number
@@ -35,7 +36,7 @@ export async function sessionsAround(
   if (ids.length === 0) return new Map()
   const at = datedSessions
   const facts = sessionFactColumns
-  const line = sql`json_build_object('id', ${at.id}, 'blockId', ${at.blockId}, 'pass', ${at.pass}, 'day', ${at.day}, 'on', ${at.on}, 'name', ${at.name}, 'armSets', ${at.armSets},
+  const line = sql`json_build_object('id', ${at.id}, 'blockId', ${at.blockId}, 'pass', ${at.pass}, 'day', ${at.day}, 'place', ${at.place}, 'on', ${at.on}, 'name', ${at.name}, 'armSets', ${at.armSets},
     'sentOn', (${at.sentAt} at time zone 'UTC')::date, 'isSent', ${facts.isSent}, 'isOpened', ${facts.isOpened}, 'hasSets', ${facts.hasSets}, 'isFinished', ${facts.isFinished}, 'isDecided', ${facts.isDecided})`
   const rows = await db
     .select({
