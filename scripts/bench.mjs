@@ -42,7 +42,8 @@ try {
     })
   for (const [word, { script, against }] of Object.entries(BUILT)) {
     if (words.length > 0 && words[0] !== word) continue
-    if (word === 'review' || word === 'queue') await ensureDebianPackages(['chromium-headless-shell'])
+    if (word === 'review' || word === 'queue')
+      await ensureDebianPackages(['chromium-headless-shell'])
     await ensureBuild()
     for await (const { url, databaseUrl, servers } of against(word)) {
       if (servers > 1) say(`${servers} servers behind a proxy`)

@@ -103,6 +103,43 @@ test('a wait is told on the board, led to on the floor, ended with one key and t
   await expect(page.getByText('1 there').first()).toBeVisible()
 })
 
+test('a floor cut off for ten minutes says since when, and then has what was said meanwhile, once', async ({
+  page,
+  studio,
+  expectedErrors,
+}) => {
+  test.slow()
+  expectedErrors.push(/Failed to load resource|ERR_FAILED/)
+  await signIn(page, studio)
+  const today = serverToday()
+  const [somebody] = (await seen(page, today)).sessions
+  if (!somebody) throw new Error('nobody trains today')
+  const { key, session: id } = await newSheetSession(studio, somebody.name, somebody.what)
+  await page.clock.install()
+  await page.goto('/floor')
+  await expect(page.getByText('Live, 0 training')).toBeVisible()
+  await page.route('**/api/floor/live', route => route.abort())
+  await page.clock.fastForward('10:00')
+  await expect(
+    page.getByRole('alert').filter({ hasText: /^Not live since \d\d:\d\d/ }),
+  ).toBeVisible()
+  const at = currentTime().toISOString()
+  const word = { kind: 'pain', joints: ['shoulder'], side: 'left', score: 5, hasAlarmSign: false }
+  const said = await page.request.post('/api/sheet/entries', {
+    headers: { authorization: `Sheet ${key}`, 'x-today': today },
+    data: { sentAt: at, entries: [{ id: randomUUID(), session: id, at, word }] },
+  })
+  expect(said.ok(), await said.text()).toBe(true)
+  const pains = page.getByRole('list', { name: 'What hurts' })
+  await page.clock.fastForward('01:00')
+  await expect(pains).toHaveCount(0)
+  await page.unroute('**/api/floor/live')
+  await page.clock.fastForward('00:30')
+  await expect(page.getByText(/^Live, \d training/)).toBeVisible()
+  await expect(pains.getByRole('listitem')).toHaveCount(1)
+  await expect(pains).toContainText(/left .*5 of 10/)
+})
+
 test('a set, a pain and a note said on a phone are on the open floor at once, and answered there', async ({
   page,
   studio,

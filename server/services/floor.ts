@@ -35,8 +35,8 @@ const sessionView = ({ client, name, what, minuteLimit, guest }: FloorPerson) =>
 
 /** A day of the floor, as one function of everybody's plans. */
 export async function floorDayView(coach: Coach, on: PlainDate, today: PlainDate) {
-  const { people, stations, house } = await floorPeople(coach, on, today)
-  return { on, stations, house, sessions: people.map(sessionView) }
+  const { people, stations, house, gear } = await floorPeople(coach, on, today)
+  return { on, stations, house, gear, sessions: people.map(sessionView) }
 }
 
 /** What everybody who trains on a date does, part by part, and what there is to do it on. */

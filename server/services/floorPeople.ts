@@ -52,6 +52,8 @@ export interface FloorPerson {
 export interface Floor {
   readonly stations: Stations
   readonly house: House
+  /** What the studio can load. */
+  readonly gear: StudioSettings['gear']
   readonly people: readonly FloorPerson[]
 }
 
@@ -202,5 +204,5 @@ export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate)
       session => personOf(line, { plan: row.plan, context }, session, day) ?? [],
     )
   })
-  return { ...floor, people: people.sort((a, b) => a.guest.start - b.guest.start) }
+  return { ...floor, gear: settings.gear, people: people.sort((a, b) => a.guest.start - b.guest.start) }
 }

@@ -151,6 +151,47 @@ describe('what is written in a session of the day', () => {
   })
 })
 
+describe('a phone that reports what was said yesterday, beside the coach’s tablet', () => {
+  const DAY_MS = 86_400_000
+  const yesterday = () => new Date(currentTime().getTime() - DAY_MS).toISOString()
+
+  test('stands beside what the tablet logged meanwhile, and nothing of either is lost', async () => {
+    const of = await phone()
+    const at = await firstSet(of)
+    const byTablet = entry(at.session, word(at, 8))
+    const sentNow = currentTime().toISOString()
+    const tablet = valueOf(
+      await coachEntries(
+        of.coach,
+        of.id,
+        at.session,
+        { sentAt: sentNow, entries: [byTablet] },
+        today,
+      ),
+    )
+    expect(tablet.results).toMatchObject([{ outcome: 'taken' }])
+    const next = { ...at, set: { ...at.set, set: 2 } }
+    const late = [entry(at.session, word(at, 11)), entry(at.session, word(next, 9))].map(one => ({
+      ...one,
+      at: yesterday(),
+    }))
+    const { results } = await say(of, ...late)
+    expect(results).toMatchObject([{ outcome: 'conflict' }, { outcome: 'taken' }])
+    const sets = (await setsIn(at.session)).map(({ reps }) => reps).sort()
+    expect(sets).toEqual([8, 9])
+    const kept = valueOf(await sessionLog(of.coach, of.id, at.session, today))
+    expect(JSON.stringify(kept)).toContain('11')
+    // Sent again, as a phone does that heard no answer, it makes nothing twice.
+    await say(of, ...late)
+    expect(await setsIn(at.session)).toHaveLength(2)
+    // The floor goes by the moment it was said, not by when it arrived.
+    const { sessions } = await sheetOfPhone(of)
+    const on = sessions.find(one => one.session.id === at.session)!.session.on
+    const now = valueOf(await floorNow(of.coach, on)).sessions
+    expect(now).toMatchObject([{ done: 2, lastAt: byTablet.at }])
+  })
+})
+
 describe('a personal link', () => {
   test('opens on a phone with a key of the phone’s own, and is counted', async () => {
     const of = await phone()

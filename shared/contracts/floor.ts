@@ -10,6 +10,7 @@ import {
 } from '#core/follow/floor'
 import { z } from 'zod'
 import { ClockContract } from './clock'
+import { GearContract } from './gear'
 import { PlainDateContract } from './plan'
 
 /** How many stations there are of each kind; one that is left out is plenty. */
@@ -55,6 +56,8 @@ const FloorSessionId = z.string().min(1).max(60)
 /** A day of the floor: what everybody does, part by part. Units: seconds. */
 export const FloorView = z.object({
   on: PlainDateContract,
+  /** What the studio can load: the same lines as on Account. */
+  gear: GearContract,
   stations: StationsContract,
   house: HouseContract,
   sessions: z.array(

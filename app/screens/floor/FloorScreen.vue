@@ -141,6 +141,10 @@ useHead({ title: 'Floor · Tholepin' })
         No stations are named yet: what is not named below is plenty.
       </p>
       <StudioFloor v-if="view" :saved="view" @saved="refresh()" />
+      <details v-if="view" class="mt-4 max-w-[720px]">
+        <summary class="font-semibold">Weights of the studio</summary>
+        <StudioGear :saved="view.gear" @changed="refresh()" />
+      </details>
     </main>
   </div>
 </template>

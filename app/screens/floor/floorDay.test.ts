@@ -32,6 +32,7 @@ const session = (id: string, name: string, start: string, more: Partial<Seen> = 
 })
 const view = (more: Partial<FloorView> = {}): FloorView => ({
   on: plainDate('2026-04-02'),
+  gear: {},
   stations: { cable: 1 },
   house: {},
   sessions: [

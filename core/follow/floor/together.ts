@@ -100,7 +100,9 @@ function bestIn(group: ReadonlySet<string>, now: Laid, room: Room) {
       const after = laid(group, guestsAfter(now.guests, change), room)
       return { change, after, saved: price(now.hour) - price(after.hour) }
     })
-    .filter(({ saved, after }) => saved >= LEAST_SAVED && !outside.some(id => loses(id, now, after)))
+    .filter(
+      ({ saved, after }) => saved >= LEAST_SAVED && !outside.some(id => loses(id, now, after)),
+    )
     .sort((a, b) => b.saved - a.saved)
   return ways[0]
 }
