@@ -45,6 +45,16 @@ const notesIn = ({ client, name }: FloorPerson, entries: Entries) =>
     word.kind === 'note' && outcome === 'taken' ? [{ id, client, name, at, text: word.text }] : [],
   )
 
+/** What a client was told after she had said something, the first and the last of it. */
+const toldIn =
+  (answers: Awaited<ReturnType<typeof toldSince>>) =>
+  (client: string, kind: 'pain' | 'own', at: Date) => {
+    const own = answers.filter(
+      one => one.clientId === client && one.kind === kind && one.writtenAt >= at,
+    )
+    return { first: own.at(0)?.text ?? '', last: own.at(-1)?.text ?? '' }
+  }
+
 /** Where everybody is who has begun, what hurts since this morning, and what was written. */
 export async function floorNow(
   coach: Coach,
@@ -58,18 +68,13 @@ export async function floorNow(
     toldSince(db, coach.id, since),
   ])
   const sent = people.flatMap(({ sent: id }) => id ?? [])
+  const hurt = pains.map(({ clientId }) => clientId)
   const [entries, names] = await Promise.all([
     entriesOf(db, coach.id, sent),
-    clientNames(
-      db,
-      coach.id,
-      pains.map(({ clientId }) => clientId),
-    ),
+    clientNames(db, coach.id, hurt),
   ])
   const bySession = groupedBy(entries, ({ session }) => session)
-  /** What a client was told after she had said something. */
-  const toldTo = (client: string, kind: 'pain' | 'own', at: Date) =>
-    answers.filter(one => one.clientId === client && one.kind === kind && one.writtenAt >= at)
+  const toldTo = toldIn(answers)
   return success({
     sessions: people
       .filter(({ sent: id }) => id !== null && bySession.has(id))
@@ -80,15 +85,14 @@ export async function floorNow(
       name: names.get(pain.clientId) ?? '',
       at: pain.at.toISOString(),
       words: floorPainWords(pain),
-      // What the sheet answered at once.
-      told: toldTo(pain.clientId, 'pain', pain.at)[0]?.text ?? '',
+      told: toldTo(pain.clientId, 'pain', pain.at).first,
     })),
     wrote: people
       .flatMap(person => notesIn(person, bySession.get(person.sent ?? '') ?? []))
       .map(note => ({
         ...note,
         at: note.at.toISOString(),
-        told: toldTo(note.client, 'own', note.at).at(-1)?.text ?? '',
+        told: toldTo(note.client, 'own', note.at).last,
       }))
       .sort((a, b) => b.at.localeCompare(a.at)),
   })

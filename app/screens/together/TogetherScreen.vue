@@ -26,7 +26,9 @@ useHead({ title: 'Together · Tholepin' })
                 :checked="chosen.some(({ client }) => client === one.client)"
                 :disabled="isFull && !chosen.some(({ client }) => client === one.client)"
                 @change="toggle(one.client)"
-              />{{ one.start }} <bdi>{{ one.name }}</bdi>, {{ one.what }}</label
+              /><span
+                >{{ one.start }} <bdi>{{ one.name }}</bdi>, {{ one.what }}</span
+              ></label
             >
           </li>
         </ul>
