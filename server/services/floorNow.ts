@@ -39,12 +39,6 @@ function progressOf({ guest, what }: FloorPerson, entries: Entries) {
   }
 }
 
-/** What somebody wrote while she trained. */
-const notesIn = ({ client, name }: FloorPerson, entries: Entries) =>
-  entries.flatMap(({ id, at, word, outcome }) =>
-    word.kind === 'note' && outcome === 'taken' ? [{ id, client, name, at, text: word.text }] : [],
-  )
-
 /** What a client was told after she had said something, the first and the last of it. */
 const toldIn =
   (answers: Awaited<ReturnType<typeof toldSince>>) =>
@@ -54,6 +48,27 @@ const toldIn =
     )
     return { first: own.at(0)?.text ?? '', last: own.at(-1)?.text ?? '' }
   }
+
+/** What somebody wrote while she trained. */
+const notesIn = (
+  { client, name }: FloorPerson,
+  entries: Entries,
+  toldTo: ReturnType<typeof toldIn>,
+) =>
+  entries.flatMap(({ id, at, word, outcome }) =>
+    word.kind === 'note' && outcome === 'taken'
+      ? [
+          {
+            id,
+            client,
+            name,
+            at: at.toISOString(),
+            text: word.text,
+            told: toldTo(client, 'own', at).last,
+          },
+        ]
+      : [],
+  )
 
 /** Where everybody is who has begun, what hurts since this morning, and what was written. */
 export async function floorNow(
@@ -74,11 +89,12 @@ export async function floorNow(
     clientNames(db, coach.id, hurt),
   ])
   const bySession = groupedBy(entries, ({ session }) => session)
+  const entriesFor = ({ sent: id }: FloorPerson) => bySession.get(id ?? '') ?? []
   const toldTo = toldIn(answers)
   return success({
     sessions: people
-      .filter(({ sent: id }) => id !== null && bySession.has(id))
-      .map(person => progressOf(person, bySession.get(person.sent ?? '') ?? [])),
+      .filter(person => bySession.has(person.sent ?? ''))
+      .map(person => progressOf(person, entriesFor(person))),
     pains: pains.map(pain => ({
       id: pain.id,
       client: pain.clientId,
@@ -88,12 +104,7 @@ export async function floorNow(
       told: toldTo(pain.clientId, 'pain', pain.at).first,
     })),
     wrote: people
-      .flatMap(person => notesIn(person, bySession.get(person.sent ?? '') ?? []))
-      .map(note => ({
-        ...note,
-        at: note.at.toISOString(),
-        told: toldTo(note.client, 'own', note.at).last,
-      }))
+      .flatMap(person => notesIn(person, entriesFor(person), toldTo))
       .sort((a, b) => b.at.localeCompare(a.at)),
   })
 }
