@@ -25,6 +25,7 @@ import { client } from './clients'
 import { floor, saveStudio } from './floor'
 import { floorAhead } from './floorAhead'
 import { floorPeople } from './floorPeople'
+import { madeOnDay } from './floorChanges'
 import { moveStart, remedies, takeRemedy } from './floorRemedies'
 import { together } from './floorTogether'
 import { clientOutbox, writeMessage } from './outbox'
@@ -291,6 +292,55 @@ describe('ways out of a wait', () => {
     await turnedBack(studio)
     expect(await told()).toContain('Your session on Thu 2 Apr begins at 17:40.')
     expect((await seen(studio)).sessions.find(({ id }) => id === somebody!.id)?.start).toBe('17:40')
+  })
+
+  test('two starts at once reach both, each with a message, and go back by one undo; neither where one has begun', async () => {
+    const studio = await busyStudio()
+    const { coach, today } = studio
+    const before = await seen(studio)
+    const [one, other] = before.sessions
+    const change = {
+      kind: 'start',
+      session: one!.id,
+      start: secondsOf('17:40'),
+      also: { session: other!.id, start: secondsOf('17:05') },
+    } as const
+    const move = async () =>
+      recorded(coach, { clientId: null, kind: 'floor' }, async () =>
+        madeOnDay(coach, await floorPeople(coach, today, today), change, {
+          on: today,
+          isAlways: false,
+          today,
+        }),
+      )
+    valueOf(await move())
+    const starts = async () =>
+      new Map((await seen(studio)).sessions.map(({ id, start }) => [id, start]))
+    expect([(await starts()).get(one!.id), (await starts()).get(other!.id)]).toEqual([
+      '17:40',
+      '17:05',
+    ])
+    for (const [{ client: id }, at] of [
+      [one!, '17:40'],
+      [other!, '17:05'],
+    ] as const) {
+      const { messages } = valueOf(await clientOutbox(coach, id))
+      expect(messages.map(({ text }) => text)).toEqual([expect.stringContaining(`begins at ${at}`)])
+    }
+    await turnedBack(studio)
+    expect(await seen(studio)).toEqual(before)
+    // Whoever has begun stays, and with her the other.
+    const now = await floorPeople(coach, today, today)
+    const people = now.people.map(person =>
+      person.guest.id === other!.id
+        ? { ...person, guest: { ...person.guest, isBegun: true } }
+        : person,
+    )
+    const once = { on: today, isAlways: false, today }
+    expect(problemOf(await madeOnDay(coach, { ...now, people }, change, once))).toMatchObject({
+      errors: [{ pointer: '/key' }],
+    })
+    expect(await seen(studio)).toEqual(before)
   })
 
   test('a start holds from now on only where the profile has an hour for that weekday', async () => {

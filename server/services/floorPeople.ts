@@ -204,5 +204,9 @@ export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate)
       session => personOf(line, { plan: row.plan, context }, session, day) ?? [],
     )
   })
-  return { ...floor, gear: settings.gear, people: people.sort((a, b) => a.guest.start - b.guest.start) }
+  return {
+    ...floor,
+    gear: settings.gear,
+    people: people.sort((a, b) => a.guest.start - b.guest.start),
+  }
 }
