@@ -255,6 +255,7 @@ test.describe('with weeks of sessions behind', () => {
     await expect(page.getByRole('link', { name: /^Teo Brandvold \(2\)/ })).toBeVisible()
     // The form says what is wrong with a file.
     await page.goto('/clients/new')
+    await alive(page)
     await page.getByLabel('Or take a client in from a file').setInputFiles({
       name: 'x.json',
       mimeType: 'application/json',

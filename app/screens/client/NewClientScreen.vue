@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { useMounted } from '@vueuse/core'
 import { useClientImport } from './useClientImport'
 
 useHead({ title: 'New client · Tholepin' })
 const { complaints, isBusy, take } = useClientImport()
+/** A file chosen before the page hears it would be lost. */
+const isLive = useMounted()
 </script>
 
 <template>
   <div>
     <AppBar here="roster" />
-    <main class="mx-auto max-w-[1180px] px-5 pt-5 pb-12 max-md:px-3">
+    <main class="mx-auto max-w-[1180px] px-5 pt-5 pb-12 max-md:px-3" :aria-busy="!isLive || isBusy">
       <h1 class="font-display text-[23px] leading-[27px]">New client</h1>
       <p class="text-ink2">
         A name and the months of training are enough to start; everything else has a usual value
@@ -21,7 +24,7 @@ const { complaints, isBusy, take } = useClientImport()
             type="file"
             accept=".json,application/json"
             class="sr-only"
-            :disabled="isBusy"
+            :disabled="isBusy || !isLive"
             @change="take(($event.target as HTMLInputElement).files?.[0])"
         /></label>
         <span class="text-[12px] text-ink2"
