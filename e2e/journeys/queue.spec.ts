@@ -10,10 +10,10 @@ async function seen(page: Page) {
   while (view.unread > 0)
   return view.entries.filter(({ isBehind }) => !isBehind)
 }
-/** Waits until everybody's log is read and the page hears keys. */
+/** Waits until everybody's log is read and the page hears keys; beside other tests twelve logs take a while. */
 async function queueIsLive(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: /^Review of/ })).toBeVisible()
-  await expect(page.getByText(/more being read/)).toHaveCount(0, { timeout: 30_000 })
+  await expect(page.getByText(/more being read/)).toHaveCount(0, { timeout: 90_000 })
   await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'false')
 }
 
@@ -73,6 +73,7 @@ test('everybody is reviewed by keyboard alone: safe ones together, the rest one 
 })
 
 test('a proposal taken in the queue stands on the client’s review', async ({ page, studio }) => {
+  test.slow()
   await signIn(page, studio)
   await page.goto('/queue')
   await queueIsLive(page)
@@ -95,6 +96,7 @@ test('on a phone the next client comes into view at the top, not the list below'
   page,
   studio,
 }) => {
+  test.slow()
   await page.setViewportSize({ width: 390, height: 844 })
   await signIn(page, studio)
   await page.goto('/queue')
