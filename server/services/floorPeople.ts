@@ -168,6 +168,8 @@ function contextOf(
   )
 }
 
+const byStart = (a: FloorPerson, b: FloorPerson) => a.guest.start - b.guest.start
+
 /** Everybody who has a session on a date that is not done yet, in the order of their starts, and what there is to do it on. */
 export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate): Promise<Floor> {
   const db = database()
@@ -204,9 +206,5 @@ export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate)
       session => personOf(line, { plan: row.plan, context }, session, day) ?? [],
     )
   })
-  return {
-    ...floor,
-    gear: settings.gear,
-    people: people.sort((a, b) => a.guest.start - b.guest.start),
-  }
+  return { ...floor, gear: settings.gear, people: people.sort(byStart) }
 }
