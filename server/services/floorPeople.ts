@@ -11,7 +11,6 @@ import { type BlockSession, expandedBlock } from '#core/design/progress'
 import { type FloorGuest, type House, secondsOf, startOn, type Stations } from '#core/follow/floor'
 import { passDates, type PlanDocument } from '#core/plan/block'
 import { type ClientFacts, contextWith, type PlanContext } from '#core/plan/method'
-import { SECOND_SESSION_HOURS } from '#core/plan/rotation'
 import { type Session, sessionInTurn } from '#core/plan/session'
 import { currentTime } from '../clock'
 import { database } from '../db/database'
@@ -117,8 +116,7 @@ function personOf(
   const { id: client, blockId, version } = line
   if (blockId === null || version === null || content.groupings.length === 0) return null
   const starts = startsIn(line)
-  const { start, usual } = startOn(starts, on)
-  const later = place * SECOND_SESSION_HOURS * secondsOf('01:00')
+  const { start, usual } = startOn(starts, on, place)
   return {
     client,
     name: line.name,
@@ -132,8 +130,8 @@ function personOf(
     hasOwnHour: starts.usual.has(isoWeekday(on)),
     guest: {
       id: `${client}.${place}`,
-      start: secondsOf(start) + later,
-      usual: secondsOf(usual) + later,
+      start: secondsOf(start),
+      usual: secondsOf(usual),
       content,
       plan,
       day,

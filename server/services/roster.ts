@@ -11,9 +11,9 @@ import {
   type RosterFacts,
   type RosterSession,
 } from '#core/follow/roster'
-import { type ClientStarts, clockOf, secondsOf, startOn } from '#core/follow/floor'
+import { type ClientStarts, startOn } from '#core/follow/floor'
 import { placesFrom, type PlanPlace } from '#core/plan/block'
-import { placeOn, SECOND_SESSION_HOURS } from '#core/plan/rotation'
+import { placeOn } from '#core/plan/rotation'
 import type { RosterEntry, RosterView } from '#shared/contracts/roster'
 import { database } from '../db/database'
 import { archivedCount, rosterLines } from '../db/queries/clients'
@@ -232,16 +232,14 @@ function nextOf(
     ({ on, state }) => on >= today && (isAhead(state) || state === 'begun'),
   )
   const planned = placesFrom(plan.plan, isDoneToday ? addDays(today, 1) : today).find(
-    one => !isSent(one) && plan.days[one.day]?.isRest === false,
+    one => !isSent(one) && !plan.waits(one) && plan.days[one.day]?.isRest === false,
   )
   const next = sent && planned && planned.on < sent.on ? planned : (sent ?? planned)
   if (!next) return null
   const { on, day, place } = next
   return {
     on,
-    start: clockOf(
-      secondsOf(startOn(starts, on).start) + place * SECOND_SESSION_HOURS * secondsOf('01:00'),
-    ),
+    start: startOn(starts, on, place).start,
     name: 'name' in next ? next.name : (plan.days[day]?.name ?? ''),
     minutes: plan.days[day]?.minutes ?? null,
     day,

@@ -4,7 +4,8 @@ import { dayName } from '#core/words'
 import { type RotationStrip, rotationStrip } from '#core/count/ledger'
 import { splitByUse } from '#core/body/log'
 import { type DatedTrend, muscleTrends, TREND } from '#core/body/trend'
-import type { PlanDocument } from '#core/plan/block'
+import type { PlanDocument, PlanPlace } from '#core/plan/block'
+import { waitingInBase } from '#core/design/progress'
 import type { Group } from '#core/plan/catalogue'
 import { LRUCache } from 'lru-cache'
 import type { Database } from '../db/database'
@@ -29,6 +30,8 @@ export interface PlanSide {
   readonly startsOn: PlainDate
   readonly passes: number
   readonly strip: RotationStrip
+  /** What is not held, since a base leaves all its work out. */
+  readonly waits: (at: PlanPlace) => boolean
   readonly days: readonly {
     readonly name: string
     readonly isRest: boolean
@@ -137,12 +140,14 @@ async function learnPlans(
   const ids = unknown.map(({ id }) => id)
   for (const { id, facts, plan } of await plansOf(db, coach.id, ids, today)) {
     const { title, startsOn, passes, rotation } = plan
+    const context = contextIn(settings, methods.get(id) ?? '', facts)
     planSides.set(keyOf(id).plan, {
       plan,
       title,
       startsOn,
       passes,
-      strip: rotationStrip(rotation, contextIn(settings, methods.get(id) ?? '', facts)),
+      strip: rotationStrip(rotation, context),
+      waits: waitingInBase(plan, context),
       days: rotation.days.map(day => ({
         name: dayName(day),
         isRest: day.role === 'rest',

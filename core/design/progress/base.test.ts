@@ -1,13 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { plainDate } from '../../base'
+import { addDays, plainDate } from '../../base'
 import { rotationLedger } from '../../count/ledger'
-import type { BlockPlan, PlanDocument } from '../../plan/block'
+import {
+  type BlockException,
+  type BlockPlan,
+  placesFrom,
+  type PlanDocument,
+} from '../../plan/block'
 import { contextWith, STEADY_MIDDLE } from '../../plan/method'
 import { daySlots } from '../../plan/rotation'
 import { sessionStateWords } from '../../words'
 import { planIn, written } from '../../testing/shorthandPlans'
-import { expandedBlock, fittedDraft, nextBlock } from '.'
+import { expandedBlock, fittedDraft, nextBlock, waitingInBase } from '.'
 
 const context = contextWith(STEADY_MIDDLE, { trainingAgeMonths: 48 })
 const plan = (block: BlockPlan, passes = 6): PlanDocument => ({
@@ -119,4 +124,66 @@ describe('a base', () => {
       weeks: 4,
     })
   })
+})
+
+test('dates without contents are those of the expanded block, whatever is moved, dropped, skipped or waits', () => {
+  const start = plainDate('2026-03-02')
+  const day = fc.integer({ min: 0, max: 1 })
+  const pass = fc.integer({ min: 0, max: 5 })
+  const exception = fc.oneof(
+    fc.record({
+      kind: fc.constant('moved' as const),
+      pass,
+      day,
+      place: fc.constant(0),
+      on: fc.integer({ min: 0, max: 45 }).map(by => addDays(start, by)),
+    }),
+    fc.record({ kind: fc.constant('dropped' as const), pass, day, place: fc.constant(0) }),
+  )
+  const event = fc
+    .record({
+      effect: fc.constantFrom('skip', 'shift', 'light', 'short'),
+      from: fc.integer({ min: 0, max: 40 }),
+      days: fc.integer({ min: 0, max: 8 }),
+    })
+    .map(({ effect, from, days }) => ({
+      title: 'Away',
+      from: addDays(start, from),
+      to: addDays(start, from + days),
+      ...(effect === 'short' ? { effect: 'short' as const, minutes: 20 } : { effect }),
+    }))
+  const seen = { moved: 0, waits: 0, leftOut: 0 }
+  fc.assert(
+    fc.property(
+      fc.array(exception as fc.Arbitrary<BlockException>, { maxLength: 3 }),
+      fc.option(event, { nil: undefined }),
+      fc.integer({ min: 0, max: 4 }),
+      (exceptions, away, weeks) => {
+        const of = plan({
+          ...(exceptions.length > 0 && { exceptions }),
+          ...(away && { events: [away as never] }),
+          ...(weeks > 0 && { base: { weeks } }),
+        })
+        const all = expandedBlock(of, context).passes.flatMap(({ sessions }) => sessions)
+        const waits = waitingInBase(of, context)
+        const told = placesFrom(of, start).filter(one => !waits(one))
+        const key = ({
+          pass: at,
+          day: d,
+          place,
+          on,
+        }: (typeof told)[number] | (typeof all)[number]) => `${on} ${at} ${d} ${place}`
+        expect(told.map(key).sort()).toEqual(
+          all
+            .filter(({ isSkipped, on }) => !isSkipped && on >= start)
+            .map(key)
+            .sort(),
+        )
+        seen.moved += all.filter(({ isMoved }) => isMoved).length
+        seen.waits += all.filter(one => one.waits).length
+        seen.leftOut += all.filter(({ isSkipped, waits: is }) => isSkipped && !is).length
+      },
+    ),
+  )
+  for (const count of Object.values(seen)) expect(count).toBeGreaterThan(10)
 })

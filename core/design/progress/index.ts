@@ -1,3 +1,4 @@
+export { waitingInBase } from './base'
 export { effortRamp, LEAST_RIR, RAMP_KINDS, setRamp, spreadSets } from './ramp'
 export type { RampKind } from './ramp'
 export { nextLoadPlan, shareOfLoad, steppedLoad, unusualJump } from './loadRules'

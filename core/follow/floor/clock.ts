@@ -1,4 +1,5 @@
 import { isoWeekday, type PlainDate } from '../../base'
+import { SECOND_SESSION_HOURS } from '../../plan/rotation'
 
 const SECONDS = { hour: 3600, minute: 60, day: 86_400 } as const
 
@@ -21,11 +22,14 @@ export interface ClientStarts {
 /** Where nothing was ever said. */
 const SOME_START = '17:30'
 
-/** When a client begins on a date, and when it would be if nothing had been agreed. */
+/** When a client begins on a date, and when it would be if nothing had been agreed; a second session of the day comes hours later. */
 export function startOn(
   { usual, agreed }: ClientStarts,
   on: PlainDate,
+  place = 0,
 ): { readonly start: string; readonly usual: string } {
   const own = usual.get(isoWeekday(on)) ?? [...usual.values()][0] ?? SOME_START
-  return { start: agreed[on] ?? own, usual: own }
+  const later = (clock: string) =>
+    clockOf(secondsOf(clock) + place * SECOND_SESSION_HOURS * SECONDS.hour)
+  return { start: later(agreed[on] ?? own), usual: later(own) }
 }
