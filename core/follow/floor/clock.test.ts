@@ -64,6 +64,11 @@ describe('when a client begins', () => {
   ])('%s', (_, given, on, expected) => {
     expect(startOn(given, on)).toEqual(expected)
   })
+
+  test('a second session of a day comes six hours later', () => {
+    const early = starts({ usual: new Map([[4, '09:30']]), agreed: { [THURSDAY]: '10:00' } })
+    expect(startOn(early, THURSDAY, 1)).toEqual({ start: '16:00', usual: '15:30' })
+  })
 })
 
 describe('the house', () => {

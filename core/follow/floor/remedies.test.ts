@@ -4,6 +4,7 @@ import { requireExercise } from '../../plan/catalogue'
 import { checkPlan, findingKey } from '../../judge/checks'
 import { sessionSlots } from '../../plan/session'
 import { PLAIN_WEEKS, plainWeek } from '../../testing/plainPlans'
+import { written } from '../../testing/shorthandPlans'
 import { floorDay } from './day'
 import {
   type FloorGuest,
@@ -208,6 +209,25 @@ describe('the edges', () => {
     const [remedy] = remediesFor('a', [some], { cable: 0 }, ALWAYS_OPEN)
     expect(remedy?.change.kind).toBe('stand_in')
     expect(remedy!.lacks.after).toBeLessThan(remedy!.lacks.before)
+  })
+
+  test('who was moved before is brought back towards her hour before anybody else is moved', () => {
+    const [content] = written('push', 'bench_press_barbell 4 x 8, rir 2').sessions
+    const at = (id: string, usual: number) =>
+      guest(id, 0, 0, { content: content!, start: 17 * HOUR, usual })
+    const guests = [at('a', 17.5 * HOUR), at('b', 17 * HOUR)]
+    const length = floorSessionOf(guests[0]!).parts.reduce(
+      (sum, { before, seconds }) => sum + before + seconds,
+      0,
+    )
+    // Either can begin ten minutes later and no more: for her that is nearer, for the other further off.
+    const hours = { opens: 17 * HOUR, closes: 17 * HOUR + 10 * MINUTE + length }
+    const [first] = remediesFor(longest(guests), guests, SCARCE, hours)
+    expect(first?.change).toEqual({
+      kind: 'start',
+      session: 'a',
+      start: 17 * HOUR + 10 * MINUTE,
+    })
   })
 
   test('two who come at once and want one thing: the smaller way is offered first', () => {

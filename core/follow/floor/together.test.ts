@@ -6,6 +6,7 @@ import { floorDay } from './day'
 import { type FloorGuest, floorSessionOf, guestsAfter, sessionsOf } from './guests'
 import { ALWAYS_OPEN } from './house'
 import { unspotted } from './spots'
+import type { Stations } from './stations'
 import { arrangedTogether, GROUP_SIZE } from './together'
 import { waitedBy } from './waits'
 
@@ -40,9 +41,9 @@ const hours = fc
   )
 
 /** The day simulated anew. */
-function hourOf(guests: readonly FloorGuest[], coaches?: number) {
+function hourOf(guests: readonly FloorGuest[], coaches?: number, stations: Stations = SCARCE) {
   const sessions = guests.map(floorSessionOf)
-  const day = floorDay(sessions, SCARCE)
+  const day = floorDay(sessions, stations)
   const missed = unspotted(sessions, day, coaches)
   return {
     waitedIn: (ids: Iterable<string>) => [...ids].reduce((sum, id) => sum + waitedBy(day, id), 0),
@@ -113,6 +114,26 @@ describe('one coach and two who press to failure at once', () => {
     ['nobody said how many', undefined],
   ])('%s: nothing to lay', (_, coaches) => {
     expect(arrangedTogether(both, two, { ...plenty, coaches }).changes).toEqual([])
+  })
+
+  test('whoever has begun stays, and the other gives way', () => {
+    const [a, b] = two
+    const { changes } = arrangedTogether(both, [{ ...a!, isBegun: true }, b!], {
+      ...plenty,
+      coaches: 1,
+    })
+    expect(changes.flatMap(sessionsOf)).toEqual(['b'])
+  })
+
+  test('nobody outside loses the coach to it, though that would do for the group', () => {
+    // Half an hour earlier, where the first of the group would go, somebody else is spotted.
+    const other = { ...pressing('x'), start: 16.5 * HOUR, usual: 16.5 * HOUR }
+    const guests = [...two, other]
+    expect(hourOf(guests, 1, {}).aloneIn(['x'])).toBe(0)
+    const { changes, after } = arrangedTogether(both, guests, { ...plenty, coaches: 1 })
+    expect(after.unspotted).toBe(0)
+    const so = changes.reduce<readonly FloorGuest[]>(guestsAfter, guests)
+    expect(hourOf(so, 1, {}).aloneIn(['x'])).toBe(0)
   })
 
   test('who is not of the group keeps hers: the group gives way', () => {
