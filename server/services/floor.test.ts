@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
-import { eq, sql } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import { addDays, isoWeekday, mapNonEmpty, type PlainDate } from '#core/base'
 import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
 import { floorNotices } from '#core/words'
@@ -53,6 +53,23 @@ const dayOf = ({ sessions, stations }: Awaited<ReturnType<typeof seen>>) =>
 const longestWait = (view: Awaited<ReturnType<typeof seen>>) => {
   const day = dayOf(view)
   return [...view.sessions].sort((a, b) => waitedBy(day, b.id) - waitedBy(day, a.id))[0]!
+}
+
+/** When each first has a session on the floor of the coming three weeks, and what the roster calls her next. */
+async function firstOnFloor(studio: UnitStudio): Promise<ReadonlyMap<string, string>> {
+  const first = new Map<string, string>()
+  for (let ahead = 0; ahead < 21; ahead++) {
+    const on = addDays(studio.today, ahead)
+    for (const { client: id, start } of (await seen(studio, on)).sessions)
+      if (!first.has(id)) first.set(id, `${on} ${start}`)
+  }
+  return first
+}
+async function nextOf({ coach, today }: UnitStudio): Promise<ReadonlyMap<string, string>> {
+  const { clients } = await roster(coach, today)
+  return new Map(
+    clients.flatMap(({ id, next }) => (next ? [[id, `${next.on} ${next.start}`]] : [])),
+  )
 }
 
 /** A studio where everybody comes at half past five, and there is one of each. */
@@ -125,19 +142,48 @@ describe('the floor of a day', () => {
       const plan = { ...block.plan, block: withException(block.plan.block ?? {}, exception) }
       valueOf(await savePlan(coach, { blockId: block.id, version: block.version, plan }, today))
     }
-    const first = new Map<string, string>()
-    for (let ahead = 0; ahead < 21; ahead++) {
-      const on = addDays(today, ahead)
-      for (const { client: id, start } of (await seen(studio, on)).sessions)
-        if (!first.has(id)) first.set(id, `${on} ${start}`)
-    }
-    const told = (await roster(coach, today)).clients.flatMap(({ id, next }) =>
-      next ? [[id, `${next.on} ${next.start}`] as const] : [],
-    )
-    expect(new Map(told)).toEqual(first)
-    expect(told.length).toBeGreaterThan(6)
+    const told = await nextOf(studio)
+    expect(told).toEqual(await firstOnFloor(studio))
+    expect(told.size).toBeGreaterThan(6)
     // What was sent before stays with the client until it is sent anew.
-    expect(told.some(([, at]) => at >= addDays(today, 2))).toBe(true)
+    expect([...told.values()].some(at => at >= addDays(today, 2))).toBe(true)
+  })
+
+  test('has each on the day the roster calls her next, whatever of it was sent or is done ahead of its day', async () => {
+    const studio = await unitStudio()
+    const { coach, today, clients } = studio
+    const firsts = clients.flatMap(({ id, blockId, plan }) => {
+      const [place] = placesFrom(plan, today)
+      return place && place.pass + 1 < plan.passes ? [{ id, blockId, ...place }] : []
+    })
+    expect(firsts.length).toBeGreaterThan(6)
+    // The rotation after is sent first: what is sooner is still next.
+    for (const { blockId, pass } of firsts)
+      valueOf(await send(coach, blockId, { pass: pass + 1, version: 1, again: false }))
+    const before = await firstOnFloor(studio)
+    expect(await nextOf(studio)).toEqual(before)
+    for (const { blockId, pass } of firsts)
+      valueOf(await send(coach, blockId, { pass, version: 1, again: false }))
+    expect(await nextOf(studio)).toEqual(before)
+    for (const { blockId, pass, day, place } of firsts)
+      await database()
+        .update(datedSessions)
+        .set({ finishedAt: sql`now()` })
+        .where(
+          and(
+            eq(datedSessions.blockId, blockId),
+            eq(datedSessions.pass, pass),
+            eq(datedSessions.day, day),
+            eq(datedSessions.place, place),
+          ),
+        )
+    // As a phone does that finishes a session; what is remembered goes by it.
+    await database().execute(
+      sql`update clients set training_revision = training_revision + 1 where coach_id = ${coach.id}`,
+    )
+    const after = await nextOf(studio)
+    expect(after).toEqual(await firstOnFloor(studio))
+    for (const { id } of firsts) expect(after.get(id)).not.toBe(before.get(id))
   })
 
   test('is what the client was sent where something was, and what the plan of another date will be', async () => {
