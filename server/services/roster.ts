@@ -1,4 +1,4 @@
-import { addDays, groupedBy, type PlainDate } from '#core/base'
+import { groupedBy, type PlainDate } from '#core/base'
 import { needWords } from '#core/words'
 import { hasWork, isAhead, isLeftOut } from '#core/body/log'
 import type { DatedTrend } from '#core/body/trend'
@@ -225,13 +225,12 @@ function nextOf(
   today: PlainDate,
 ): RosterEntry['next'] {
   if (!plan) return null
-  const isDoneToday = sessions.some(({ on, state }) => on === today && state === 'done')
   const isSent = ({ pass, day, place }: PlanPlace) =>
     sessions.some(one => one.pass === pass && one.day === day && one.place === place)
   const sent = sessions.find(
     ({ on, state }) => on >= today && (isAhead(state) || state === 'begun'),
   )
-  const planned = placesFrom(plan.plan, isDoneToday ? addDays(today, 1) : today).find(
+  const planned = placesFrom(plan.plan, today).find(
     one => !isSent(one) && !plan.waits(one) && plan.days[one.day]?.isRest === false,
   )
   const next = sent && planned && planned.on < sent.on ? planned : (sent ?? planned)
