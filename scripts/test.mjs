@@ -21,6 +21,8 @@ const tally = { passed: 0, failed: 0 }
 const parts = []
 /** Journeys that needed a second try: defects, named at the end. */
 const retried = []
+/** Runners that ended without a report and were started once more: told at the end too. */
+const died = []
 
 async function timed(name, work) {
   const from = performance.now()
@@ -65,7 +67,13 @@ const unitPart = part =>
     const file = join(REPORTS, `jest-${part}.json`)
     const args = ['run', '--silent', 'unit', '--', '--json', `--outputFile=${file}`]
     args.push(`--shard=${part}/${UNIT_PARTS}`)
-    const isGood = await shown('npm', args, { NODE_ENV: 'test' })
+    const once = () => shown('npm', args, { NODE_ENV: 'test' })
+    let isGood = await once()
+    if (!existsSync(file)) {
+      // It died under way, which is no word on any test: its tests are run, and the dying is told.
+      died.push(`unit tests ${part} of ${UNIT_PARTS}`)
+      isGood = await once()
+    }
     await reported(
       isGood,
       file,
@@ -149,6 +157,7 @@ function closingLines() {
       `\n${retried.length} needed a second try, which is a defect:\n  ${retried.join('\n  ')}`,
     )
   else console.log('\nNo journey needed a second try.')
+  if (died.length > 0) console.log(`\nDied without a report, started again: ${died.join(', ')}.`)
   console.log(`\n${tally.passed} passed, ${tally.failed} failed`)
 }
 

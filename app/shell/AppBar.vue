@@ -42,7 +42,7 @@ if (isUndone) {
   changes.open(here === 'queue' || here === 'floor' ? 'anyone' : null, null)
   onMounted(() => changes.load())
   watch(useWritten(), () => changes.load())
-  useActions(STUDIO_ACTIONS, { turn: which => changes.turn(which) })
+  useActions(STUDIO_ACTIONS, { turn: which => changes.turn(which) }, { isAlwaysHeard: true })
 }
 const { openHelp } = useShownActions()
 const { user } = useUserSession()

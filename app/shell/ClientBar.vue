@@ -29,11 +29,15 @@ watch(
 )
 onMounted(() => changes.load())
 watch(useWritten(), () => changes.load())
-useActions(CLIENT_ACTIONS, {
-  choose: () => (isChoosing.value = true),
-  turn: which => changes.turn(which),
-  list: () => (isListing.value = true),
-})
+useActions(
+  CLIENT_ACTIONS,
+  {
+    choose: () => (isChoosing.value = true),
+    turn: which => changes.turn(which),
+    list: () => (isListing.value = true),
+  },
+  { isAlwaysHeard: true },
+)
 preloadedLater(['ChangesDialog'])
 </script>
 

@@ -204,6 +204,7 @@ describe('the actions of the open screen', () => {
     provideGlobally({
       onMounted: (work: () => void) => mounted.push(work),
       onBeforeUnmount: (work: () => void) => left.push(work),
+      useChangesStore: () => ({ isBusy: false }),
     })
     const { useActions, useShownActions } = await import('./useActions')
     const { heard, screen } = listening()

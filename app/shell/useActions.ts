@@ -44,14 +44,24 @@ interface Options {
   readonly ours?: 'in_grid' | 'everywhere'
   /** Hears keys before other listeners do. */
   readonly isFirst?: boolean
+  /** Heard also while something is taken back: keys that are not about what the page shows. */
+  readonly isAlwaysHeard?: boolean
 }
 
 /** Sends keys to the actions of a screen, and makes them known to the help and the command box while it is open. */
 export function useActions<Screen>(
   table: ActionTable<Screen>,
   screen: Screen,
-  { isSilent = () => false, before, onAction, ours, isFirst = false }: Options = {},
+  {
+    isSilent = () => false,
+    before,
+    onAction,
+    ours,
+    isFirst = false,
+    isAlwaysHeard = false,
+  }: Options = {},
 ): void {
+  const changes = useChangesStore()
   const own: Shown = { table: table as ActionTable<never>, screen }
   onMounted(() => (shown.value = [...shown.value, own]))
   onBeforeUnmount(() => (shown.value = shown.value.filter(other => other !== own)))
@@ -59,7 +69,8 @@ export function useActions<Screen>(
     'keydown',
     (event: KeyboardEvent) => {
       if (before?.(event)) return event.preventDefault()
-      if (isSilent() || isTaken(event, ours)) return
+      // While something is taken back the page still shows what was: a key would be for what is about to go.
+      if ((changes.isBusy && !isAlwaysHeard) || isSilent() || isTaken(event, ours)) return
       const action = actionFor(table, event, screen)
       if (!action) return
       event.preventDefault()

@@ -17,6 +17,10 @@ export interface OwnSteps {
 
 type Turn = 'undo' | 'redo'
 
+/** What a page may take at most to be set up anew before it is heard again. */
+const ANEW_MS = 10_000
+const NOTHING_CHANGED = 'the server did not answer, so nothing was changed. Try again.'
+
 /** What was done last on the client whose page is open, or in the studio, and how it is taken back. */
 export const useChangesStore = defineStore('changes', () => {
   const { ask } = useApi()
@@ -61,10 +65,24 @@ export const useChangesStore = defineStore('changes', () => {
   /** What the button would do, for its tooltip. */
   const about = (turn: Turn) => (isOwn(turn) ? '' : (last.value[turn]?.did ?? ''))
 
-  async function turn(which: Turn): Promise<void> {
-    if (isBusy.value || own.value?.isReady() === false) return
-    said.value = ''
-    if (isOwn(which)) return void (which === 'undo' ? own.value?.undo() : own.value?.redo())
+  /** What the page was drawn from is asked for again, then it begins anew from that; done once it stands. */
+  async function setUpAnew(): Promise<void> {
+    await app.runWithContext(() => refreshNuxtData())
+    const stands = new Promise<void>(resolve => {
+      const late = setTimeout(resolve, ANEW_MS)
+      const offs = (['page:finish', 'app:error'] as const).map(name =>
+        app.hooks.hook(name, () => {
+          clearTimeout(late)
+          offs.forEach(off => off())
+          resolve()
+        }),
+      )
+    })
+    epoch.value += 1
+    await stands
+  }
+
+  async function turnOnServer(which: Turn): Promise<void> {
     // Another window, or the change just made, may be newer than what is known here.
     await load()
     const next = last.value[which]
@@ -72,24 +90,30 @@ export const useChangesStore = defineStore('changes', () => {
       said.value = which === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.'
       return
     }
-    isBusy.value = true
     const result = await ask(`${path.value}/${which}`, {
       method: 'POST',
       body: { change: next.id },
       answer: TurnAnswer,
     })
-    isBusy.value = false
     if (result.ok) {
       const { did, detail } = result.value
+      await setUpAnew()
       said.value = `${which === 'undo' ? 'Undone' : 'Done again'}: ${did}${detail ? `, ${detail}` : ''}.`
-      // What the page was drawn from is asked for again, then its forms begin anew from that.
-      await app.runWithContext(() => refreshNuxtData())
-      epoch.value += 1
-    } else
-      said.value = capitalised(
-        refusalWords(result.error, 'the server did not answer, so nothing was changed. Try again.'),
-      )
+    } else said.value = capitalised(refusalWords(result.error, NOTHING_CHANGED))
     await load()
+  }
+
+  /** Pressed again while one is still on its way: done after it, in order. */
+  const pressed: Turn[] = []
+  async function turn(which: Turn): Promise<void> {
+    if (isBusy.value) return void pressed.push(which)
+    if (own.value?.isReady() === false) return
+    said.value = ''
+    if (isOwn(which)) return void (which === 'undo' ? own.value?.undo() : own.value?.redo())
+    isBusy.value = true
+    await turnOnServer(which).finally(() => (isBusy.value = false))
+    const after = pressed.shift()
+    if (after) await turn(after)
   }
 
   /** Everything that was done, for the list. */

@@ -24,6 +24,7 @@ test('from the floor a coach reads the roster, settles a missed session, logs fr
   await page.getByRole('button', { name: /^Ines Cardozo-Lind, choose/ }).tap()
   await page.getByRole('combobox', { name: 'Choose a client' }).fill('joren')
   await page.getByRole('option', { name: /Joren/ }).tap()
+  await expect(page.getByRole('button', { name: /^Joren .*, choose/ })).toBeVisible()
   await page.getByRole('button', { name: 'Follow: Log' }).tap()
   await page.getByRole('menuitem', { name: 'Split' }).tap()
   await page.getByRole('button', { name: /^Day 2, Pull/ }).tap()

@@ -158,7 +158,7 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
   await terms.getByRole('link', { name: 'Print for the client' }).click()
   await expect(
     page.locator('dt', { hasText: '4 days, 45 minutes, no arm day, no overhead' }),
-  ).toBeVisible()
+  ).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText(/effective sets; /).first()).toBeVisible()
   await page.getByRole('link', { name: 'Back' }).click()
   await expect(page.getByText(/^Kept with the plan: As it is/)).toBeVisible({ timeout: 60_000 })
