@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { watch } from 'vue'
 import { type Asked, frameworkWith, provideGlobally } from '~/testing/framework'
 
 const CHANGE = '7f9619ff-8b86-4011-b42d-00c04fc964ff'
@@ -43,12 +44,19 @@ describe('taking back', () => {
     'is told, and keys are heard, once the page stands anew (%s)',
     async hook => {
       const { store, page } = await opened({ undo: change, redo: null })
+      const busyWhenTold: boolean[] = []
+      watch(
+        () => store.said,
+        said => void (said && busyWhenTold.push(store.isBusy)),
+        { flush: 'sync' },
+      )
       const turned = store.turn('undo')
       await settled()
       expect([store.epoch, store.isBusy, store.said]).toEqual([1, true, ''])
       page.fires(hook)
       await turned
       expect([store.isBusy, store.said]).toEqual([false, 'Undone: client put behind.'])
+      expect(busyWhenTold).toEqual([false])
     },
   )
 

@@ -82,25 +82,22 @@ export const useChangesStore = defineStore('changes', () => {
     await stands
   }
 
-  async function turnOnServer(which: Turn): Promise<void> {
+  /** Takes it back or does it again; what came of it. */
+  async function turnOnServer(which: Turn): Promise<string> {
     // Another window, or the change just made, may be newer than what is known here.
     await load()
     const next = last.value[which]
-    if (!next) {
-      said.value = which === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.'
-      return
-    }
+    if (!next) return which === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.'
     const result = await ask(`${path.value}/${which}`, {
       method: 'POST',
       body: { change: next.id },
       answer: TurnAnswer,
     })
-    if (result.ok) {
-      const { did, detail } = result.value
-      await setUpAnew()
-      said.value = `${which === 'undo' ? 'Undone' : 'Done again'}: ${did}${detail ? `, ${detail}` : ''}.`
-    } else said.value = capitalised(refusalWords(result.error, NOTHING_CHANGED))
+    if (result.ok) await setUpAnew()
     await load()
+    if (!result.ok) return capitalised(refusalWords(result.error, NOTHING_CHANGED))
+    const { did, detail } = result.value
+    return `${which === 'undo' ? 'Undone' : 'Done again'}: ${did}${detail ? `, ${detail}` : ''}.`
   }
 
   /** Pressed again while one is still on its way: done after it, in order. */
@@ -111,7 +108,9 @@ export const useChangesStore = defineStore('changes', () => {
     said.value = ''
     if (isOwn(which)) return void (which === 'undo' ? own.value?.undo() : own.value?.redo())
     isBusy.value = true
-    await turnOnServer(which).finally(() => (isBusy.value = false))
+    // Told once the next key is heard.
+    const words = await turnOnServer(which).finally(() => (isBusy.value = false))
+    said.value = words
     const after = pressed.shift()
     if (after) await turn(after)
   }

@@ -1,22 +1,20 @@
-import type { BlockId, ClientId, PlainDate, Result } from '#core/base'
+import type { BlockId, PlainDate, Result } from '#core/base'
 import { success } from '#core/base'
 import { blockLoadSessions, loadsAhead } from '#core/design/loads'
-import type { ClientStarts } from '#core/follow/floor'
 import { blockVerdict } from '#core/design/progress'
 import { effortRows, loadRows, logRows, planRows, volumeRows } from '#core/exchange/exports'
 import type { ExportParams } from '#shared/contracts/block'
 import type { Problem } from '#shared/contracts/problem'
-import { ProfileContract } from '#shared/contracts/profile'
 import { calendarOf } from '#shared/exports/calendar'
 import { csvOf } from '#shared/exports/csv'
 import { xlsxOf } from '#shared/exports/xlsx'
 import { database } from '../db/database'
-import { profileOf } from '../db/queries/profiles'
 import { wholeLog } from '../db/queries/logEntries'
 import { issued } from './blocks'
 import { client } from './clients'
 import { loadData } from './loads'
 import type { Coach } from './signIn'
+import { startsOf } from './starts'
 import type { z } from 'zod'
 import { currentTime } from '../clock'
 
@@ -39,16 +37,6 @@ function fileName(clientName: string, title: string, ending: string): string {
       .replace(/\s+/g, '-')
       .toLowerCase() || 'block'
   }.${ending}`
-}
-
-/** When a client begins: by weekday, as the profile has it, and as agreed for single dates. */
-async function startsOf(coach: Coach, client: ClientId): Promise<ClientStarts> {
-  const held = await profileOf(database(), coach.id, client)
-  const { days } = ProfileContract.parse(held?.profile)
-  return {
-    usual: new Map(days.map(({ weekday, start }) => [weekday, start])),
-    agreed: held?.agreed ?? {},
-  }
 }
 
 /** Plan by day, sets by muscle, effort, loads by rotation and the log: the figures that the screens show. */

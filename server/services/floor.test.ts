@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import { and, eq, sql } from 'drizzle-orm'
-import { addDays, isoWeekday, mapNonEmpty, type PlainDate } from '#core/base'
+import { addDays, type ClientId, isoWeekday, mapNonEmpty, type PlainDate } from '#core/base'
 import { floorDay, secondsOf, waitedBy } from '#core/follow/floor'
 import { floorNotices } from '#core/words'
 import { copiedSession, placesFrom, withException, withOneOff } from '#core/plan/block'
@@ -105,6 +105,31 @@ async function offeredOf(studio: UnitStudio, kind: string) {
     if (found) return { ...found, session }
   }
   throw new Error(`nobody is offered a ${kind}`)
+}
+
+/** Sends everybody the rotation that is under way. */
+async function sendAll({ coach, clients, today }: UnitStudio): Promise<void> {
+  for (const { blockId, plan } of clients) {
+    const days = (Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000
+    const pass = Math.floor(days / plan.rotation.days.length)
+    await send(coach, blockId, { pass, version: 1, again: false })
+  }
+}
+
+/** Of everybody on the floor who was sent the day's session: the start her phone shows, the same as the floor's. */
+async function startsOnSheets(
+  { coach, today }: UnitStudio,
+  { sessions }: { readonly sessions: readonly { client: ClientId; start: string }[] },
+): Promise<readonly (readonly [ClientId, string])[]> {
+  const shown: (readonly [ClientId, string])[] = []
+  for (const { client, start } of sessions) {
+    const held = valueOf(await sheet({ coach, clientId: client }, today))
+    const [own, second] = held.sessions.filter(({ session }) => session.on === today)
+    if (!own || second) continue
+    expect([client, own.start?.start]).toEqual([client, start])
+    shown.push([client, start])
+  }
+  return shown
 }
 
 describe('the floor of a day', () => {
@@ -306,6 +331,21 @@ describe('ways out of a wait', () => {
     expect(valueOf(await clientOutbox(studio.coach, moved.client)).messages).toEqual([])
   })
 
+  test('the start is on the phone as on the floor: as agreed, as from now on, and back', async () => {
+    const studio = await busyStudio()
+    await sendAll(studio)
+    const way = await offeredOf(studio, 'start')
+    const before = await startsOnSheets(studio, await seen(studio))
+    for (const isAlways of [false, true]) {
+      valueOf(await take(studio, way, isAlways))
+      const after = await startsOnSheets(studio, await seen(studio))
+      expect(after.length).toBeGreaterThan(3)
+      expect(after).not.toEqual(before)
+      await turnedBack(studio)
+      expect(await startsOnSheets(studio, await seen(studio))).toEqual(before)
+    }
+  })
+
   test('another start from now on stands in the profile for that weekday, and nothing is agreed any more', async () => {
     const studio = await busyStudio()
     const way = await offeredOf(studio, 'start')
@@ -443,10 +483,8 @@ describe('ways out of a wait', () => {
       const studio = await busyStudio()
       const { coach, today } = studio
       const sheets = new Map<string, string>()
-      for (const { id, blockId, plan } of studio.clients) {
-        const days = (Date.parse(today) - Date.parse(plan.startsOn)) / 86_400_000
-        const pass = Math.floor(days / plan.rotation.days.length)
-        await send(coach, blockId, { pass, version: 1, again: false })
+      await sendAll(studio)
+      for (const { id } of studio.clients) {
         const { token } = valueOf(await makeLink(coach, id, { pin: null, days: null }))
         sheets.set(id, valueOf(await openLink({ token, pin: null }, id)).key ?? '')
       }

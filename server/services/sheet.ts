@@ -15,6 +15,7 @@ import { rotationLedger } from '#core/count/ledger'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import type { Levels, LogEntry } from '#core/follow/sheet'
 import { passDates, type PlanDocument } from '#core/plan/block'
+import { knownStart } from '#core/follow/floor'
 import { isEasier, loadsAhead, type LoadSession, stepsOf } from '#core/design/loads'
 import { groupWeeks } from '#core/design/short'
 import type { SetUp } from '#core/plan/scheme'
@@ -35,6 +36,7 @@ import { type LoadData, loadData } from './loads'
 import { nextTimes } from './nextTime'
 import { placedReports } from './pain'
 import type { SheetReader } from './sheetLinks'
+import { startsOf } from './starts'
 import { currentTime } from '../clock'
 
 /** Days of sessions on a sheet, back and ahead; and around today, days for which shorter ways are made. */
@@ -201,12 +203,13 @@ export async function sheet(
   today: PlainDate,
 ): Promise<Result<SheetView, Problem>> {
   const db = database()
-  const [data, rows, words] = await Promise.all([
+  const [data, rows, starts, words] = await Promise.all([
     sheetData(reader, today),
     sentAround(db, reader.coach.id, reader.clientId, {
       from: addDays(today, -DAYS.back),
       to: addDays(today, DAYS.ahead),
     }),
+    startsOf(reader.coach, reader.clientId),
     wordsSince(
       db,
       reader.coach.id,
@@ -249,6 +252,7 @@ export async function sheet(
           !row.finishedAt && ahead >= -DAYS.shortBack && ahead <= DAYS.shortAhead,
         ),
         isFinished: row.finishedAt !== null,
+        start: knownStart(starts, row.on, row.place),
         entries: takenOf(entries, row.id),
         next: next.get(row.id) ?? [],
       }

@@ -176,6 +176,8 @@ export interface SheetView {
     readonly session: SheetSession
     readonly entries: readonly LogEntry[]
     readonly isFinished: boolean
+    /** When she begins, as agreed for the day, and when she usually does; left out where nobody said. */
+    readonly start?: { readonly start: string; readonly usual: string } | null
     /** Of a session done lately: what comes next time, exercise by exercise. */
     readonly next?: readonly { readonly on: PlainDate; readonly words: string }[]
   }[]

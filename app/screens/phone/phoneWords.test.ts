@@ -28,6 +28,13 @@ test.each([
 )
 
 test.each([
+  [null, ''],
+  [undefined, ''],
+  [{ start: '17:30', usual: '17:30' }, ' at 17:30'],
+  [{ start: '17:45', usual: '17:30' }, ' at 17:45 instead of 17:30'],
+])('a start of %j is told as “%s”', (start, told) => expect(words.startWords(start)).toBe(told))
+
+test.each([
   [{ load: { amount: 27.5, unit: 'kg' }, reps: 12, seconds: null }, '27.5 × 12'],
   [{ load: null, reps: 12, seconds: null }, '12 reps'],
   [{ load: null, reps: null, seconds: 30 }, '30 s'],

@@ -53,6 +53,12 @@ export function phoneDay(day: string, room: 'long' | 'short' = 'long'): string {
   return room === 'short' ? short : `${WEEKDAYS[date.getUTCDay()]} ${short}`
 }
 
+/** ` at 17:30`, ` at 17:45 instead of 17:30`; nothing where no start is known. */
+export function startWords(start: SheetView['sessions'][number]['start']): string {
+  if (!start) return ''
+  return ` at ${start.start}${start.start === start.usual ? '' : ` instead of ${start.usual}`}`
+}
+
 /** `27.5 × 12`, `12 reps`, `30 s`. */
 export function doneWords({
   load,

@@ -1,6 +1,6 @@
 import { MS_PER_DAY } from '#core/base'
 import { sessionStanding, turnsOf, wayOf } from '#core/follow/sheet'
-import { phoneDay } from './phoneWords'
+import { phoneDay, startWords } from './phoneWords'
 
 /** A session in the list of the phone's first view. */
 export interface PhoneEntry {
@@ -55,7 +55,9 @@ export function usePhoneHome() {
           name: held.session.name,
           isBegun: done > 0,
           preparation: held.session.preparation,
-          when: word ? word.charAt(0).toUpperCase() + word.slice(1) : phoneDay(held.session.on),
+          when:
+            (word ? word.charAt(0).toUpperCase() + word.slice(1) : phoneDay(held.session.on)) +
+            (isFinished || days < 0 ? '' : startWords(held.start)),
           words:
             isFinished && done === 0
               ? 'done'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { plainDate } from '../../base'
-import { type ClientStarts, clockOf, secondsOf, startOn } from './clock'
+import { addDays, plainDate } from '../../base'
+import { type ClientStarts, clockOf, knownStart, secondsOf, startOn } from './clock'
 import { ALWAYS_OPEN, hoursOf, isClosedOn } from './house'
 import { felt } from './view'
 
@@ -97,4 +97,17 @@ describe('the house', () => {
       30, 31,
     ])
   })
+})
+
+test('a client is told a start only where somebody said one', () => {
+  const agreed = starts({ agreed: { [FRIDAY]: '18:00' } })
+  expect([THURSDAY, FRIDAY].map(on => knownStart(agreed, on)?.start)).toEqual(['17:30', '18:00'])
+  expect(knownStart(starts(), FRIDAY)).toBeNull()
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 30 }), fc.integer({ min: 0, max: 1 }), (days, place) => {
+      const on = addDays(THURSDAY, days)
+      const told = knownStart(agreed, on, place)
+      if (told) expect(told).toEqual(startOn(agreed, on, place))
+    }),
+  )
 })

@@ -33,3 +33,13 @@ export function startOn(
     clockOf(secondsOf(clock) + place * SECOND_SESSION_HOURS * SECONDS.hour)
   return { start: later(agreed[on] ?? own), usual: later(own) }
 }
+
+/** The start a client can be told for a date: none where neither the profile's weekday nor an agreement says one. */
+export function knownStart(
+  starts: ClientStarts,
+  on: PlainDate,
+  place = 0,
+): ReturnType<typeof startOn> | null {
+  const isKnown = starts.agreed[on] !== undefined || starts.usual.has(isoWeekday(on))
+  return isKnown ? startOn(starts, on, place) : null
+}

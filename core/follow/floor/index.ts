@@ -1,4 +1,4 @@
-export { clockOf, secondsOf, startOn } from './clock'
+export { clockOf, knownStart, secondsOf, startOn } from './clock'
 export type { ClientStarts } from './clock'
 export {
   hoursOf,
