@@ -4,6 +4,7 @@ import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-o
 import { among } from '../among'
 import type { Database } from '../database'
 import { datedSessions, exposures, logEntries, loggedSets } from '../schema'
+import { ofSession } from './ofSession'
 
 /** How clients set up their stations, as they said it, latest first. */
 export async function setUpsOf(db: Database, coachId: CoachId, ids: readonly ClientId[]) {
@@ -14,13 +15,7 @@ export async function setUpsOf(db: Database, coachId: CoachId, ids: readonly Cli
       word: logEntries.word,
     })
     .from(logEntries)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, logEntries.coachId),
-        eq(datedSessions.id, logEntries.sessionId),
-      ),
-    )
+    .innerJoin(datedSessions, ofSession(logEntries))
     .where(
       and(
         eq(logEntries.coachId, coachId),
@@ -52,17 +47,11 @@ export async function saidSince(
       word: logEntries.word,
     })
     .from(logEntries)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, logEntries.coachId),
-        eq(datedSessions.id, logEntries.sessionId),
-      ),
-    )
+    .innerJoin(datedSessions, ofSession(logEntries))
     .where(
       and(
-        eq(logEntries.coachId, coachId),
-        eq(logEntries.clientId, clientId),
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
         eq(logEntries.outcome, 'taken'),
         gte(datedSessions.on, since),
         sql`${logEntries.word}->>'kind' in ('felt', 'finish')`,
@@ -84,17 +73,11 @@ export async function doneSince(
       sessions: sql<string[]>`array_agg(distinct ${loggedSets.sessionId})`,
     })
     .from(loggedSets)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, loggedSets.coachId),
-        eq(datedSessions.id, loggedSets.sessionId),
-      ),
-    )
+    .innerJoin(datedSessions, ofSession(loggedSets))
     .where(
       and(
-        eq(loggedSets.coachId, coachId),
-        eq(loggedSets.clientId, clientId),
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
         gte(datedSessions.on, since),
       ),
     )

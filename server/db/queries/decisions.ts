@@ -2,6 +2,7 @@ import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import { and, asc, desc, eq, gte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, decisions, logEntries } from '../schema'
+import { ofSession } from './ofSession'
 import { sessionFactColumns } from './sessionFacts'
 
 /** Decisions about a block's proposals, the newest first. */
@@ -61,17 +62,11 @@ export function notesSince(db: Database, coachId: CoachId, clientId: ClientId, s
   return db
     .select({ text: sql<string>`${logEntries.word} ->> 'text'`, session: datedSessions.name })
     .from(logEntries)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, logEntries.coachId),
-        eq(datedSessions.id, logEntries.sessionId),
-      ),
-    )
+    .innerJoin(datedSessions, ofSession(logEntries))
     .where(
       and(
-        eq(logEntries.coachId, coachId),
-        eq(logEntries.clientId, clientId),
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
         sql`${logEntries.word} ->> 'kind' = 'note'`,
         gte(datedSessions.on, since),
       ),

@@ -2,6 +2,7 @@ import type { ClientId, CoachId, PlainDate } from '#core/base'
 import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, logEntries, loggedSets } from '../schema'
+import { ofSession } from './ofSession'
 
 /** Entries of some sessions, in the order they came, with who said them. */
 export function entriesOf(db: Database, coachId: CoachId, sessions: readonly string[]) {
@@ -76,17 +77,11 @@ export function setsSince(db: Database, coachId: CoachId, clientId: ClientId, si
   return db
     .select({ on: datedSessions.on, sessionId: loggedSets.sessionId, ...setColumns })
     .from(loggedSets)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, loggedSets.coachId),
-        eq(datedSessions.id, loggedSets.sessionId),
-      ),
-    )
+    .innerJoin(datedSessions, ofSession(loggedSets))
     .where(
       and(
-        eq(loggedSets.coachId, coachId),
-        eq(loggedSets.clientId, clientId),
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
         gte(datedSessions.on, since),
       ),
     )
@@ -155,13 +150,7 @@ export function wholeLog(db: Database, coachId: CoachId, clientId: ClientId) {
   return db
     .select({ on: datedSessions.on, session: datedSessions.name, ...setColumns })
     .from(loggedSets)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, loggedSets.coachId),
-        eq(datedSessions.id, loggedSets.sessionId),
-      ),
-    )
-    .where(and(eq(loggedSets.coachId, coachId), eq(loggedSets.clientId, clientId)))
+    .innerJoin(datedSessions, ofSession(loggedSets))
+    .where(and(eq(datedSessions.coachId, coachId), eq(datedSessions.clientId, clientId)))
     .orderBy(asc(datedSessions.on), asc(datedSessions.place), asc(loggedSets.at))
 }

@@ -2,6 +2,7 @@ import type { ClientId, CoachId } from '#core/base'
 import { and, asc, desc, eq, ilike, isNull } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clients, datedSessions, goals, notes } from '../schema'
+import { ofSession } from './ofSession'
 
 const MOST_NOTES = 200
 const MOST_FOUND = 12
@@ -13,10 +14,7 @@ const shown = {
   sessionId: datedSessions.id,
   session: datedSessions.name,
 }
-const itsSession = and(
-  eq(datedSessions.coachId, notes.coachId),
-  eq(datedSessions.id, notes.sessionId),
-)
+const itsSession = ofSession(notes)
 
 /** Notes about a client, newest day first. */
 export function notesOf(db: Database, coachId: CoachId, clientId: ClientId) {

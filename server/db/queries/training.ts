@@ -3,6 +3,7 @@ import { type SessionFacts, type SessionState, sessionState } from '#core/body/l
 import { and, asc, desc, eq, gte, inArray, isNotNull, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, exposures, loggedSets } from '../schema'
+import { ofSession } from './ofSession'
 import { setUpsOf } from './clientLog'
 import { setsDoneIn } from './blockSessions'
 import { sessionFactColumns } from './sessionFacts'
@@ -175,17 +176,11 @@ export function lastDone(db: Database, coachId: CoachId, clientId: ClientId) {
   return db
     .select({ exercise: loggedSets.exercise, on: sql<PlainDate>`max(${datedSessions.on})` })
     .from(loggedSets)
-    .innerJoin(
-      datedSessions,
-      and(
-        eq(datedSessions.coachId, loggedSets.coachId),
-        eq(datedSessions.id, loggedSets.sessionId),
-      ),
-    )
+    .innerJoin(datedSessions, ofSession(loggedSets))
     .where(
       and(
-        eq(loggedSets.coachId, coachId),
-        eq(loggedSets.clientId, clientId),
+        eq(datedSessions.coachId, coachId),
+        eq(datedSessions.clientId, clientId),
         eq(loggedSets.role, 'working'),
       ),
     )
