@@ -7,10 +7,15 @@ export default {
   extensionsToTreatAsEsm: ['.ts'],
   transform: {
     '^.+\\.ts$': [
-      '@swc/jest',
+      '<rootDir>/scripts/setup/jestTransform.mjs',
       { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
     ],
+    '/node_modules/(drizzle-orm|fast-check|postgres|pure-rand|zod)/.+\\.js$': [
+      '<rootDir>/scripts/setup/jestTransform.mjs',
+      { isTranslated: false },
+    ],
   },
+  transformIgnorePatterns: ['/node_modules/(?!(drizzle-orm|fast-check|postgres|pure-rand|zod)/)'],
   moduleNameMapper: {
     '^#core/(.*)$': '<rootDir>/core/$1',
     '^#shared/(.*)$': '<rootDir>/shared/$1',

@@ -19,6 +19,7 @@ import { nineDayPlan, repeated } from './bench/plans'
 import { rosterStudio } from './bench/rosterStudio'
 import { proposedTurns } from '#core/design/turns'
 import { benchFloor } from './bench/floor'
+import { benchGrowth } from './bench/growth'
 import { benchScale } from './bench/scale'
 import { seasonBench } from './bench/season'
 import { studioTable } from './bench/studio'
@@ -150,6 +151,12 @@ if (wanted === 'honesty') {
 // The floor's clock and its ways out, timed and told by quality.
 if (wanted === 'floor') {
   await benchFloor()
+  process.exit(0)
+}
+
+// How time grows with size; its table stands in docs/scale.md.
+if (wanted === 'growth') {
+  await benchGrowth()
   process.exit(0)
 }
 

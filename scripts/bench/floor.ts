@@ -38,7 +38,7 @@ const LIMITS = { day12: 20, day60: 100, remedies: 300 } as const
 const SOLVE_SECONDS = 20
 
 /** Sessions of written weeks by people of every level, within so many hours of the afternoon. */
-function someDay(random: () => number, clients: number, hours: number): readonly FloorGuest[] {
+export function someDay(random: () => number, clients: number, hours: number): readonly FloorGuest[] {
   const pick = <Item>(all: readonly Item[]): Item => all[Math.floor(random() * all.length)]!
   return Array.from({ length: clients }, (_, at): FloorGuest => {
     const { plan, context } = plainWeek(pick(PLAIN_WEEKS), pick(LEVELS))
@@ -58,6 +58,12 @@ function someDay(random: () => number, clients: number, hours: number): readonly
     }
   })
 }
+
+/** Stations for so many clients at once, as many for each of them as twelve have. */
+export const roomFor = (clients: number): Stations =>
+  Object.fromEntries(
+    Object.entries(STATIONS).map(([kind, count]) => [kind, Math.ceil((count * clients) / 12)]),
+  )
 
 const dayOf = (guests: readonly FloorGuest[], stations: Stations) =>
   floorDay(guests.map(floorSessionOf), stations)

@@ -21,27 +21,27 @@ const rotation = planIn(
   ),
 )
 
-/** Five years of blocks of six rotations and a week between, each a plan object of its own. */
-function fiveYears(): readonly SeasonLine[] {
+/** Five years of blocks of six rotations and a week between, or fewer blocks, each a plan object of its own. */
+export function fiveYears(blocks = BLOCKS): readonly SeasonLine[] {
   const line: { id: string; plan: PlanDocument }[] = []
   let startsOn = plainDate('2022-01-03')
-  for (let at = 0; at < BLOCKS; at++) {
-    const plan: PlanDocument = { ...rotation, title: `Block ${at + 1}`, startsOn, passes: 6 }
+  for (let at = 0; at < blocks; at++) {
+    const plan: PlanDocument = { ...structuredClone(rotation), title: `Block ${at + 1}`, startsOn, passes: 6 }
     line.push({ id: String(at), plan })
     startsOn = addDays(planEnd(plan), 8)
   }
   return line
 }
-const today = plainDate('2026-11-28')
+export const seasonDay = plainDate('2026-11-28')
 const known = fiveYears()
 
 /** What the Season page asks of the core: everything read for the first time, and after one block was changed. */
 export const seasonBench = {
-  firstTime: () => season(fiveYears(), context, today),
+  firstTime: () => season(fiveYears(), context, seasonDay),
   again: () =>
     season(
       known.map((held, at) => (at === BLOCKS - 1 ? { ...held, plan: { ...held.plan } } : held)),
       context,
-      today,
+      seasonDay,
     ),
 }

@@ -38,7 +38,7 @@ function changesOf({ cells }: Problem, sets: ArrayLike<number>) {
 export function scorer(problem: Problem, loosened: Loosened = {}) {
   const state = allocationState(problem)
   const { fits, tight, limits } = limitsOf(problem, state, loosened)
-  const { points, misses, stimulus } = wantsOf(problem, state.sums, loosened)
+  const { points, misses, stimulus } = wantsOf(problem, state, loosened)
   const { sets, seconds, secondsOnDay } = state
   const { changed, note } = changesOf(problem, sets)
   function set(at: number, wanted: number): void {

@@ -18,39 +18,52 @@ function mutable(worth: CellWorth): Sums {
   }
 }
 
-const LISTS = ['counted', 'fractional', 'direct', 'impulse', 'joints'] as const
+const BY_GROUP = ['counted', 'fractional', 'direct', 'impulse'] as const
 
-function shift(sums: Sums, before: CellWorth, after: CellWorth): void {
-  for (const key of LISTS) {
+/** Takes one worth out and another in, and marks the groups it made a difference to. */
+function shift(sums: Sums, before: CellWorth, after: CellWorth, stamps: Int32Array): void {
+  for (const key of BY_GROUP) {
     const [sum, minus, plus] = [sums[key], before[key], after[key]]
-    for (let at = 0; at < sum.length; at++) sum[at] = sum[at]! + plus[at]! - minus[at]!
+    for (let g = 0; g < sum.length; g++) {
+      if (plus[g] === minus[g]) continue
+      sum[g] = sum[g]! + plus[g]! - minus[g]!
+      stamps[g] = stamps[g]! + 1
+    }
   }
+  const { joints } = sums
+  for (let at = 0; at < joints.length; at++)
+    joints[at] = joints[at]! + after.joints[at]! - before.joints[at]!
   sums.flexors += after.flexors - before.flexors
   sums.extensors += after.extensors - before.extensors
   sums.overhead += after.overhead - before.overhead
 }
 
+/** More sets than any cell may have: what numbers of sets are told apart by in one number. */
+const MORE_THAN_SETS = 64
+
 /** Groupings of a session under some numbers of sets; each is made once. */
 function sessionMaker({ places }: Problem, sets: Int16Array): (place: number) => Session {
-  const parts = new Map<string, Grouping | null>()
-  function part(grouping: Grouping, own: readonly Cell[]): Grouping | null {
-    const key = `${grouping.id} ${own.map(({ at }) => sets[at]).join(' ')}`
-    const known = parts.get(key)
+  /** By the sets of its cells. */
+  type Made = Map<number, Grouping | null>
+  function part(grouping: Grouping, own: readonly Cell[], made: Made): Grouping | null {
+    let key = 0
+    for (const { at } of own) key = key * MORE_THAN_SETS + sets[at]!
+    const known = made.get(key)
     if (known !== undefined) return known
     const [first, ...others] = grouping.slots.flatMap(slot => {
       const cell = own.find(candidate => candidate.slot.id === slot.id)
       const wanted = cell ? (sets[cell.at] ?? 0) : -1
       return wanted === 0 ? [] : [wanted < 0 ? slot : slotWith(slot, wanted)]
     })
-    const made = first
+    const now = first
       ? {
           ...grouping,
           kind: others.length === 0 ? ('straight' as const) : grouping.kind,
           slots: [first, ...others] as const,
         }
       : null
-    parts.set(key, made)
-    return made
+    made.set(key, now)
+    return now
   }
   const layout = places.map(({ content, cells }) => ({
     content,
@@ -59,18 +72,21 @@ function sessionMaker({ places }: Problem, sets: Int16Array): (place: number) =>
       own: cells.filter(
         cell => !cell.isNew && grouping.slots.some(({ id }) => id === cell.slot.id),
       ),
+      made: new Map() as Made,
     })),
-    added: cells.filter(({ isNew }) => isNew),
+    added: cells
+      .filter(({ isNew }) => isNew)
+      .map(cell => ({ cell, own: [cell], made: new Map() as Made })),
   }))
   return at => {
     const place = layout[at] as (typeof layout)[number]
     const groupings = [
-      ...place.standing.map(({ grouping, own }) =>
-        own.length === 0 ? grouping : part(grouping, own),
+      ...place.standing.map(({ grouping, own, made }) =>
+        own.length === 0 ? grouping : part(grouping, own, made),
       ),
       ...place.added
-        .filter(cell => (sets[cell.at] ?? 0) > 0)
-        .map(cell => part(cell.grouping, [cell])),
+        .filter(({ cell }) => (sets[cell.at] ?? 0) > 0)
+        .map(({ cell, own, made }) => part(cell.grouping, own, made)),
     ]
     return { ...place.content, groupings: groupings.filter(grouping => grouping !== null) }
   }
@@ -78,8 +94,10 @@ function sessionMaker({ places }: Problem, sets: Int16Array): (place: number) =>
 
 /** A vector of sets and everything that follows from it, kept up to date cell by cell exactly as ledger, recovery and minutes have it. */
 export function allocationState(problem: Problem) {
-  const { places, cells, context } = problem
+  const { places, cells, context, groups } = problem
   const sets = new Int16Array(cells.length)
+  /** Grows with every change of what a group gets. */
+  const stamps = new Int32Array(groups.length)
   const sums = places.map(({ base }) => mutable(base))
   const sessionNow = sessionMaker(problem, sets)
   const secondsOf = places.map((_, place) => sessionSeconds(sessionNow(place), context))
@@ -98,6 +116,7 @@ export function allocationState(problem: Problem) {
       sums[cell.place] as Sums,
       cell.worth[before] as CellWorth,
       cell.worth[wanted] as CellWorth,
+      stamps,
     )
     exercises[cell.place] = exercises[cell.place]! + Number(wanted > 0) - Number(before > 0)
     secondsOf[cell.place] = sessionSeconds(sessionNow(cell.place), context)
@@ -105,6 +124,7 @@ export function allocationState(problem: Problem) {
   return {
     sets,
     sums,
+    stamps,
     exercises,
     set,
     seconds: () => secondsOf.reduce((sum, value) => sum + value, 0),

@@ -15,7 +15,7 @@ import { decayMatrix, RECOVERY, tauHours } from '../../body/recovery'
 import type { Problem } from './cells'
 import { type KeptKind, keptKinds } from './kept'
 import type { Loosened } from './limits'
-import type { Sums } from './state'
+import type { AllocationState, Sums } from './state'
 
 /** Points for each counted set short or over, and for each miss; a coach's own prices, rules of thumb. Source: docs/methods.md#proposals. */
 export const PRICE = {
@@ -238,8 +238,19 @@ function noteLost(kinds: readonly KeptKind[], sums: readonly Sums[], note: Note)
     if (sums.every(sum => of(sum) <= SLACK)) note('lost', group, 1, PRICE.lost)
 }
 
+/** What was noted of a group and its stimulus, right for as long as nothing it gets changes. */
+interface Held {
+  stamp: number
+  misses: Parameters<Note>[]
+  effective: number
+}
+
 /** The wants of a problem's groups as functions of what its sessions give. */
-export function wantsOf(problem: Problem, sums: readonly Sums[], loosened: Loosened = {}) {
+export function wantsOf(
+  problem: Problem,
+  { sums, stamps }: Pick<AllocationState, 'sums' | 'stamps'>,
+  loosened: Loosened = {},
+) {
   const { context, plan } = problem
   const age =
     trainingAge(context.client.trainingAgeMonths) === 'new'
@@ -247,13 +258,25 @@ export function wantsOf(problem: Problem, sums: readonly Sums[], loosened: Loose
       : ('trained' as const)
   const wants = wantList(problem, loosened)
   const kinds = keptKinds(problem)
+  const held = wants.map((): Held => ({ stamp: -1, misses: [], effective: 0 }))
+
+  function now(want: Want, own: Held): Held {
+    if (own.stamp === stamps[want.g]) return own
+    own.stamp = stamps[want.g]!
+    const misses: Parameters<Note>[] = []
+    const note: Note = (...miss) => void misses.push(miss)
+    const week = noteBand(want, sums, problem, note)
+    if (want.isWanted && week > SLACK) noteFrequency(want, sums, problem, note)
+    noteSessions(want, sums, problem, note)
+    own.misses = misses
+    own.effective = 0
+    for (const { counted } of sums) own.effective += effectiveSets(counted[want.g]!, age)
+    return own
+  }
 
   function each(note: Note): void {
-    for (const want of wants) {
-      const week = noteBand(want, sums, problem, note)
-      if (want.isWanted && week > SLACK) noteFrequency(want, sums, problem, note)
-      noteSessions(want, sums, problem, note)
-    }
+    for (let at = 0; at < wants.length; at++)
+      for (const miss of now(wants[at]!, held[at]!).misses) note(...miss)
     noteOverhead(wants, sums, note)
     noteRatio(problem, sums, note)
     noteLost(kinds, sums, note)
@@ -280,11 +303,6 @@ export function wantsOf(problem: Problem, sums: readonly Sums[], loosened: Loose
     /** Effective sets by the session curve, weighed by priority: more is better once the wants are met. */
     stimulus: (): number =>
       (7 / plan.rotation.days.length) *
-      wants.reduce(
-        (sum, { g, priority }) =>
-          sum +
-          priority * sums.reduce((own, { counted }) => own + effectiveSets(counted[g]!, age), 0),
-        0,
-      ),
+      wants.reduce((sum, want, at) => sum + want.priority * now(want, held[at]!).effective, 0),
   }
 }

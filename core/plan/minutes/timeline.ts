@@ -236,6 +236,12 @@ function addGrouping(track: Track, grouping: Grouping, which: Case, context: Pla
   })
 }
 
+/** The muscle a grouping begins with. */
+const mainOf = remembered((grouping: Grouping, context: PlanContext) => {
+  const [slot] = grouping.slots
+  return mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context)
+})
+
 /** Between two groupings: the way over, or a longer rest that the plan asks for. */
 function transitionAfter(
   grouping: Grouping,
@@ -246,10 +252,7 @@ function transitionAfter(
   const own = givenRest(grouping.restAfterGrouping)?.seconds ?? 0
   const between = givenRest(session.restBetweenMuscles)?.seconds ?? 0
   if (between <= Math.max(TRANSITION, own)) return Math.max(TRANSITION, own)
-  const mains = [grouping, next].map(({ slots: [slot] }) =>
-    mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context),
-  )
-  return mains[0] !== mains[1] ? between : Math.max(TRANSITION, own)
+  return mainOf(grouping, context) !== mainOf(next, context) ? between : Math.max(TRANSITION, own)
 }
 
 function hasSets(grouping: Grouping, which: Case, context: PlanContext): boolean {
