@@ -31,7 +31,8 @@ interface Growing {
 
 const context = defaultContext({ trainingAgeMonths: 40 })
 /** The same plan as nobody has seen it: no day of it is one that something is remembered of. */
-const unseen = (plan: PlanDocument): PlanDocument => structuredClone(plan)
+const unseen = (plan: PlanDocument): PlanDocument =>
+  JSON.parse(JSON.stringify(plan)) as PlanDocument
 const sync =
   <Input>(input: (times: number) => Input, run: (input: Input) => unknown) =>
   (times: number) => {
@@ -79,9 +80,9 @@ const GROWING: readonly Growing[] = [
   },
   {
     what: 'review, with the database',
-    size: times => `${12 * times} weeks of log`,
+    size: times => `${6 * times} weeks of log`,
     prepared: async times => {
-      const { coach, today, clients } = await studio(1, 12 * times)
+      const { coach, today, clients } = await studio(1, 6 * times)
       return () => review(coach, clients[0]!.id, 'latest', today)
     },
   },

@@ -67,6 +67,19 @@ function firstDirect(content: Session, context: PlanContext): ReadonlyMap<Group,
   return first
 }
 
+/** What of a muscle's work before a session has not faded yet, the earliest first. */
+function dosesBefore(at: number, group: Group, held: readonly Held[]): PaceExposure['doses'] {
+  const doses: { impulse: number; hours: number }[] = []
+  const { hour } = held[at]!
+  for (let before = at - 1; before >= 0; before--) {
+    const { hour: earlier, impulses } = held[before]!
+    if (hour - earlier > DOSE_DAYS * HOURS_PER_DAY) break
+    const impulse = impulses.get(group) ?? 0
+    if (impulse > 0) doses.push({ impulse, hours: hour - earlier })
+  }
+  return doses.reverse()
+}
+
 function exposuresFor(
   group: Group,
   held: readonly Held[],
@@ -75,12 +88,7 @@ function exposuresFor(
   return held.flatMap(({ session, hour, first }, at): PaceExposure[] => {
     const exercise = session.isPainful ? undefined : first.get(group)
     const off = exercise === undefined ? undefined : deviation.get(`${exercise} ${session.on}`)
-    const doses = held.slice(0, at).flatMap(({ hour: earlier, impulses }) => {
-      const impulse = impulses.get(group) ?? 0
-      return impulse > 0 && hour - earlier <= DOSE_DAYS * HOURS_PER_DAY
-        ? [{ impulse, hours: hour - earlier }]
-        : []
-    })
+    const doses = off === undefined ? [] : dosesBefore(at, group, held)
     return off === undefined || doses.length === 0
       ? []
       : [
