@@ -1,21 +1,27 @@
 <script setup lang="ts">
 import { EFFORT, formatDay, formatOneDecimal } from '#core/words'
 import { ArrowDown, ArrowUp, CircleAlert, CircleCheck } from 'lucide-vue-next'
+import { useElementSize } from '@vueuse/core'
 import { useBlockState } from './blockContext'
 
 /** The block from its first rotation to its last: weeks over rotations, effort, sets in their channels, readiness, elbow, exercises. */
 const { at, groupAt, columns, rails, bodyRails, weeks, todayShare, go } = useBlockState()
 const NAMES = 150
 const SUMMARY = 190
-const WIDE = 8
+/** Of a rotation's column: what its stack and total need, and what there is to be for whole dates and shares beside them. */
+const LEAST_CELL = 84
+const ROOMY_CELL = 118
 const count = computed(() => Math.max(1, columns.value.length))
-const LEAST_CELL = 58
+const board = useTemplateRef<HTMLElement>('board')
+const { width } = useElementSize(board, { width: 1240, height: 0 })
 const grid = computed(() => ({
   // Every row is as wide as the others, whatever stands in it.
   minWidth: `${NAMES + LEAST_CELL * count.value + SUMMARY}px`,
   gridTemplateColumns: `${NAMES}px repeat(${count.value}, minmax(${LEAST_CELL}px, 1fr)) ${SUMMARY}px`,
 }))
-const isNarrow = computed(() => count.value > WIDE)
+const isNarrow = computed(
+  () => ((width.value || 1240) - NAMES - SUMMARY) / count.value < ROOMY_CELL,
+)
 const scaleOf = (rail: {
   readonly most: number
   readonly cells: readonly { readonly counted: number }[]
@@ -28,7 +34,12 @@ const stair = (rir: number | undefined) => 3 + 5 * (MOST_RIR - Math.min(MOST_RIR
 </script>
 
 <template>
-  <div class="board overflow-x-auto" role="grid" aria-label="Block, rotations across, muscles down">
+  <div
+    ref="board"
+    class="board overflow-x-auto"
+    role="grid"
+    aria-label="Block, rotations across, muscles down"
+  >
     <div class="grid" :style="grid" role="presentation">
       <span />
       <div

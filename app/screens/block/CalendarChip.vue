@@ -52,6 +52,13 @@ onBeforeUnmount(() => stop?.())
   text-align: left;
   overflow-wrap: anywhere;
 }
+@media (max-width: 480px) {
+  /* A seventh of a phone holds a session's name whole, in smaller letters. */
+  .chip {
+    padding: 1px 2px;
+    font-size: 11px;
+  }
+}
 .chip.done {
   background: var(--ink2);
   border-color: var(--ink2);

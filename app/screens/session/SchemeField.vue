@@ -15,7 +15,7 @@ const id = useId()
 </script>
 
 <template>
-  <div class="min-w-0 flex-1">
+  <div class="min-w-0 flex-1 max-md:basis-full">
     <textarea
       :value="text"
       data-shorthand

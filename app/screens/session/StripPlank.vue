@@ -50,9 +50,12 @@ function path(x: number, width: number, y: number, family: string): string {
   return `M${left} ${y}V${head + radius}Q${left} ${head} ${left + radius} ${head}H${right - radius}Q${right} ${head} ${right} ${head + radius}V${y}Z`
 }
 const LETTER_PX = 6.6
+/** Fewer letters name nothing; the row below has the name. */
+const LEAST_LETTERS = 3
 const shortName = (slot: Parameters<typeof builder.nameOf>[0]) => {
   const name = builder.nameOf(slot)
-  const most = Math.max(8, Math.floor((room - 4) / LETTER_PX))
+  const most = Math.floor((room - 4) / LETTER_PX)
+  if (most < LEAST_LETTERS) return ''
   return name.length > most ? `${name.slice(0, most - 1).trimEnd()}…` : name
 }
 </script>
