@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { BlockChart } from '~/screens/block/useBlockCharts'
 import { csvOf } from '#shared/exports/csv'
+import { writing } from '#core/words'
 import { Download } from 'lucide-vue-next'
+import { dateTicks } from './dateTicks'
 
 /** A chart, the same figures as a table, and the table as a file. */
 const { chart } = defineProps<{ chart: BlockChart }>()
@@ -35,6 +37,12 @@ const legend = computed(() =>
 )
 const columns = computed(() => Object.keys(chart.rows[0] ?? {}))
 
+/** Dates below a chart are written as everywhere else. */
+const dated = () =>
+  chart.layout.xaxis?.type === 'date'
+    ? dateTicks(chart.data.flatMap(({ x }) => (Array.isArray(x) ? (x as string[]) : [])))
+    : {}
+
 /** About a megabyte: fetched when the first chart is drawn. */
 const plotly = import('plotly.js-basic-dist-min')
 async function draw(): Promise<void> {
@@ -56,7 +64,8 @@ async function draw(): Promise<void> {
       showlegend: false,
       hovermode: 'x unified',
       ...chart.layout,
-      xaxis: { ...axis, ...chart.layout.xaxis },
+      separators: writing().decimals === 'comma' ? ',.' : '.,',
+      xaxis: { ...axis, ...chart.layout.xaxis, ...dated() },
       yaxis: { ...axis, ...chart.layout.yaxis },
       ...(chart.layout.yaxis2 && { yaxis2: { ...axis, ...chart.layout.yaxis2 } }),
     },

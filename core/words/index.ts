@@ -40,7 +40,7 @@ export {
 export { editProblemSentence, shorthandProblemSentence } from './problems'
 export { formatDate, formatDay, monthName, WEEKDAY_NAMES, weekdayName } from './dates'
 export { DATE_NAMES } from './dateNames'
-export { DATE_LANGUAGES, DATE_ORDERS, DECIMALS, USUAL_WRITING, writeAs } from './writing'
+export { DATE_LANGUAGES, DATE_ORDERS, DECIMALS, USUAL_WRITING, writeAs, writing } from './writing'
 export type { Writing } from './writing'
 export { attentionWords } from './attention'
 export { goalMeasureWords, goalSentence, throughWords } from './goals'

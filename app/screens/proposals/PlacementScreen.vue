@@ -82,94 +82,99 @@ const about = computed(() => {
       <span v-else>{{ message || proof }}</span>
     </template>
     <PlacementNotes :concerns="concerns" v-bind="notes" />
-    <div
-      v-if="nowColumn"
-      class="proposal-columns mt-2"
-      :style="{ gridTemplateColumns: `120px repeat(${columns.length + 1}, minmax(0, 1fr))` }"
-    >
-      <div class="proposal-names">
-        <p class="head" />
-        <p
-          v-for="rail in rails"
-          :key="rail.group"
-          class="rail-name"
-          :style="{ color: `var(--${rail.family})` }"
-        >
-          {{ GROUP_NAMES[rail.group as 'biceps'].split(' ')[0] }}
-        </p>
-        <div class="measures" aria-hidden="true">
-          <p>Lowest readiness</p>
-          <p>Elbow peak</p>
-          <p>Sets and time</p>
-          <p>Checks</p>
-        </div>
-      </div>
-      <section aria-label="Now" class="proposal now">
-        <div class="head">
-          <h2>Now</h2>
-          <p>The plan as it stands</p>
-        </div>
-        <ColumnStacks v-for="rail in nowColumn.rails" :key="rail.group" :rail="rail" :rest="rest" />
-        <div class="measures">
-          <ColumnFigures
-            :readiness="nowColumn.readiness"
-            :elbow="nowColumn.elbow"
-            :minutes="nowColumn.minutes"
-            :sets="nowColumn.sets"
-            :open="nowColumn.open"
-          />
-        </div>
-      </section>
-      <section
-        v-for="(column, at) in columns"
-        :key="column.letter"
-        :aria-label="`${column.letter}, ${column.name}`"
-        class="proposal"
-        :data-current="chosen === at || undefined"
-        @click="chosen = at"
+    <ScrollBox v-if="nowColumn" label="Ways side by side" class="mt-2"
+      ><div
+        class="proposal-columns"
+        :style="{ gridTemplateColumns: `120px repeat(${columns.length + 1}, minmax(180px, 1fr))` }"
       >
-        <div class="head">
-          <h2>
-            <span class="letter">{{ column.letter }}</span> {{ column.name }}
-          </h2>
-          <p>{{ column.idea }}</p>
-          <span class="mt-1 flex flex-wrap gap-2"
-            ><button
-              type="button"
-              class="control control-strong"
-              :disabled="column.changes.length === 0 || isOld"
-              @click.stop="use(at)"
-            >
-              Use {{ column.letter }} <KeyCap :label="column.letter" /></button
-            ><button
-              type="button"
-              class="control"
-              :disabled="column.changes.length === 0 || isOld"
-              @click.stop="tryOnBoard(at)"
-            >
-              Try on the board
-            </button></span
+        <div class="proposal-names">
+          <p class="head" />
+          <p
+            v-for="rail in rails"
+            :key="rail.group"
+            class="rail-name"
+            :style="{ color: `var(--${rail.family})` }"
           >
+            {{ GROUP_NAMES[rail.group as 'biceps'].split(' ')[0] }}
+          </p>
+          <div class="measures" aria-hidden="true">
+            <p>Lowest readiness</p>
+            <p>Elbow peak</p>
+            <p>Sets and time</p>
+            <p>Checks</p>
+          </div>
         </div>
-        <ColumnStacks v-for="rail in column.rails" :key="rail.group" :rail="rail" :rest="rest" />
-        <div class="measures">
-          <ColumnFigures
-            v-if="column.figures"
-            :readiness="column.figures.readiness"
-            :elbow="column.figures.elbow"
-            :minutes="column.figures.minutes"
-            :sets="column.figures.sets"
-            :open="column.figures.open"
+        <section aria-label="Now" class="proposal now">
+          <div class="head">
+            <h2>Now</h2>
+            <p>The plan as it stands</p>
+          </div>
+          <ColumnStacks
+            v-for="rail in nowColumn.rails"
+            :key="rail.group"
+            :rail="rail"
+            :rest="rest"
           />
-        </div>
-        <ProposalChanges
-          :changes="column.changes"
-          :surety="column.surety"
-          :misses="column.misses"
-          :binding="column.binding"
-        />
-      </section>
-    </div>
+          <div class="measures">
+            <ColumnFigures
+              :readiness="nowColumn.readiness"
+              :elbow="nowColumn.elbow"
+              :minutes="nowColumn.minutes"
+              :sets="nowColumn.sets"
+              :open="nowColumn.open"
+            />
+          </div>
+        </section>
+        <section
+          v-for="(column, at) in columns"
+          :key="column.letter"
+          :aria-label="`${column.letter}, ${column.name}`"
+          class="proposal"
+          :data-current="chosen === at || undefined"
+          @click="chosen = at"
+        >
+          <div class="head">
+            <h2>
+              <span class="letter">{{ column.letter }}</span> {{ column.name }}
+            </h2>
+            <p>{{ column.idea }}</p>
+            <span class="mt-1 flex flex-wrap gap-2"
+              ><button
+                type="button"
+                class="control control-strong"
+                :disabled="column.changes.length === 0 || isOld"
+                @click.stop="use(at)"
+              >
+                Use {{ column.letter }} <KeyCap :label="column.letter" /></button
+              ><button
+                type="button"
+                class="control"
+                :disabled="column.changes.length === 0 || isOld"
+                @click.stop="tryOnBoard(at)"
+              >
+                Try on the board
+              </button></span
+            >
+          </div>
+          <ColumnStacks v-for="rail in column.rails" :key="rail.group" :rail="rail" :rest="rest" />
+          <div class="measures">
+            <ColumnFigures
+              v-if="column.figures"
+              :readiness="column.figures.readiness"
+              :elbow="column.figures.elbow"
+              :minutes="column.figures.minutes"
+              :sets="column.figures.sets"
+              :open="column.figures.open"
+            />
+          </div>
+          <ProposalChanges
+            :changes="column.changes"
+            :surety="column.surety"
+            :misses="column.misses"
+            :binding="column.binding"
+          />
+        </section></div
+    ></ScrollBox>
     <WhyNotMore v-if="whyNot.wants.length > 0" v-bind="whyNot" />
     <OtherTerms v-if="proposals" :id="id" />
   </DrawingFrame>

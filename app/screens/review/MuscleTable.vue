@@ -12,17 +12,19 @@ const { clientId, rows } = defineProps<{
   <section aria-labelledby="muscles-head" class="mt-3">
     <h2 id="muscles-head" class="section-head">Muscles, counted sets per 7 days</h2>
     <ScrollBox label="Muscles"
-      ><table class="w-full text-left">
+      ><table class="w-full text-left max-md:text-[13px]">
         <thead>
           <tr class="text-[12px] text-ink2">
             <th scope="col">Muscle</th>
             <th scope="col" class="text-right">Done</th>
-            <th scope="col" class="text-right">Due so far</th>
+            <th scope="col" class="text-right max-md:hidden">Due so far</th>
             <th scope="col" class="text-right">Planned</th>
             <th scope="col" class="text-right">Missed</th>
             <th scope="col" class="text-right">Days</th>
             <th scope="col" class="text-right">Least ready</th>
-            <th scope="col" class="pl-6">Floor, target, ceiling</th>
+            <th scope="col" class="pl-6 max-md:pl-2">
+              <span class="max-md:sr-only">Floor, target, ceiling</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -32,7 +34,7 @@ const { clientId, rows } = defineProps<{
               <td class="text-right font-semibold">
                 <SetPegs :done="row.pegs.done" :due="row.pegs.due" />{{ row.done }}
               </td>
-              <td class="text-right">
+              <td class="text-right max-md:hidden">
                 {{ row.due }}
               </td>
               <td class="text-right text-ink2">
@@ -50,8 +52,8 @@ const { clientId, rows } = defineProps<{
               <td class="text-right text-ink2">
                 {{ row.ready }}
               </td>
-              <td class="pl-6 text-ink2">
-                {{ row.band }}
+              <td class="pl-6 text-ink2 max-md:pl-2">
+                <span class="max-md:hidden">{{ row.band }}</span>
                 <span v-if="row.words" class="font-semibold text-alert">{{ row.words }}</span>
               </td>
             </tr>

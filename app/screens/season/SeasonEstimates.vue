@@ -22,7 +22,7 @@ const chosenOf = (event: Event) => (event.target as HTMLSelectElement).value
       <span v-for="(line, at) in lines" :key="at">
         <span aria-hidden="true">{{ at === 0 ? '■' : '□' }}</span>{{ ' '
         }}<select
-          class="max-w-[200px] font-semibold"
+          class="max-w-[240px] truncate pr-6 font-semibold"
           :aria-label="`Exercise ${at + 1} above the blocks`"
           :value="line.exercise"
           @change="estimates.choose(at, chosenOf($event))"
