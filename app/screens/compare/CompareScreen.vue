@@ -87,7 +87,7 @@ const differs = (a: number | undefined, b: number | undefined) =>
         </section>
       </div>
       <ScrollBox label="Where the two differ"
-        ><table class="mt-4 w-full text-left">
+        ><table class="mt-4 w-full text-left max-md:min-w-[480px]">
           <caption class="sr-only">
             Sets per 7 days on both sides
           </caption>
@@ -95,8 +95,8 @@ const differs = (a: number | undefined, b: number | undefined) =>
             <tr class="text-[12px] text-ink2">
               <th scope="col">Sets per 7 days</th>
               <template v-for="half in halves" :key="half.id">
-                <th scope="col">counted</th>
-                <th scope="col">direct</th>
+                <th scope="col" class="pr-2">counted</th>
+                <th scope="col" class="pr-2">direct</th>
                 <th scope="col" class="pr-8">days in 7</th>
               </template>
             </tr>

@@ -11,7 +11,9 @@ const { pains } = defineProps<{
   <ul v-if="pains.length > 0" aria-label="What hurts" aria-live="assertive" class="mt-2">
     <li v-for="pain in pains" :key="pain.id" class="mb-1">
       <NuxtLink :to="`/clients/${pain.client}/history#joints`" class="alert-chip"
-        >{{ pain.clock }} <bdi>{{ pain.name }}</bdi>: {{ pain.words }}</NuxtLink
+        ><span
+          >{{ pain.clock }} <bdi>{{ pain.name }}</bdi>: {{ pain.words }}</span
+        ></NuxtLink
       >
       <span v-if="pain.told" class="ml-2" dir="auto">Told: {{ pain.told }}</span>
     </li>

@@ -57,7 +57,7 @@ const weighed = computed(() => store.plan?.weighed ?? [])
         <Printer :size="15" aria-hidden="true" /> Print
       </button>
     </nav>
-    <main class="max-w-full overflow-x-auto" tabindex="0" aria-label="The sheets">
+    <main class="on-paper max-w-full overflow-x-auto" tabindex="0" aria-label="The sheets">
       <h1 class="sr-only">{{ store.client?.name }}, {{ store.plan?.title }}</h1>
       <PrintedTerms
         v-if="isWeighed"

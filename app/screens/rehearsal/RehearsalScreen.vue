@@ -107,7 +107,7 @@ onMounted(() =>
             </select></label
           >
         </div>
-        <div class="mt-2 grid grid-cols-2 gap-x-8 gap-y-3">
+        <div class="mt-2 grid grid-cols-2 gap-x-8 gap-y-3 max-md:grid-cols-1">
           <ChartFigure v-for="chart in charts" :key="chart.key" :chart="chart" />
           <section aria-labelledby="against-head">
             <h2 id="against-head" class="text-[14px] font-[650]">
