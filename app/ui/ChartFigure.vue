@@ -40,7 +40,7 @@ const columns = computed(() => Object.keys(chart.rows[0] ?? {}))
 /** Dates below a chart are written as everywhere else. */
 const dated = () =>
   chart.layout.xaxis?.type === 'date'
-    ? dateTicks(chart.data.flatMap(({ x }) => (Array.isArray(x) ? (x as string[]) : [])))
+    ? dateTicks(chart.data.flatMap(trace => (trace as { x?: string[] }).x ?? []))
     : {}
 
 /** About a megabyte: fetched when the first chart is drawn. */

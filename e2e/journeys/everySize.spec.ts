@@ -99,3 +99,28 @@ test('a name that fills the screen, from right to left, stays on two lines and i
   const next = await page.getByRole('link', { name: 'Plan', exact: true }).boundingBox()
   expect(box && next && box.x + box.width <= next.x).toBe(true)
 })
+
+test('on a phone what is typed, headed and drawn keeps to its own room', async ({
+  page,
+  studio,
+}) => {
+  test.slow()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await signedIn(page, studio)
+  const { id } = studio.client('Marit')
+  await page.goto(`/clients/${id}/session/4`)
+  const scheme = page.getByRole('textbox', { name: /^Sets of .* in shorthand$/ }).first()
+  await expect(scheme).toBeVisible()
+  expect((await scheme.boundingBox())?.width).toBeGreaterThan(300)
+  await page.goto(`/clients/${id}/block`)
+  const head = page.getByRole('columnheader').first()
+  await expect(head).toBeVisible()
+  await expect
+    .poll(() => head.evaluate(one => one.scrollWidth - one.clientWidth))
+    .toBeLessThanOrEqual(0)
+  await page.goto(`/clients/${id}/proposals`)
+  await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
+    timeout: 60_000,
+  })
+  expect(await tooWide(page)).toEqual([])
+})
