@@ -104,7 +104,9 @@ async function pressed(...keys: readonly string[]): Promise<readonly number[]> {
 }
 
 await page
-  .locator('[role=gridcell][aria-label^="Biceps, day"]:not([aria-label*="no sets"]):not([aria-label*=" 0 direct"])')
+  .locator(
+    '[role=gridcell][aria-label^="Biceps, day"]:not([aria-label*="no sets"]):not([aria-label*=" 0 direct"])',
+  )
   .first()
   .click()
 const onBoard = await pressed('+', '-')

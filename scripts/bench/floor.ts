@@ -38,7 +38,11 @@ const LIMITS = { day12: 20, day60: 100, remedies: 300 } as const
 const SOLVE_SECONDS = 20
 
 /** Sessions of written weeks by people of every level, within so many hours of the afternoon. */
-export function someDay(random: () => number, clients: number, hours: number): readonly FloorGuest[] {
+export function someDay(
+  random: () => number,
+  clients: number,
+  hours: number,
+): readonly FloorGuest[] {
   const pick = <Item>(all: readonly Item[]): Item => all[Math.floor(random() * all.length)]!
   return Array.from({ length: clients }, (_, at): FloorGuest => {
     const { plan, context } = plainWeek(pick(PLAIN_WEEKS), pick(LEVELS))

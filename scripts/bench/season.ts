@@ -26,7 +26,12 @@ export function fiveYears(blocks = BLOCKS): readonly SeasonLine[] {
   const line: { id: string; plan: PlanDocument }[] = []
   let startsOn = plainDate('2022-01-03')
   for (let at = 0; at < blocks; at++) {
-    const plan: PlanDocument = { ...structuredClone(rotation), title: `Block ${at + 1}`, startsOn, passes: 6 }
+    const plan: PlanDocument = {
+      ...structuredClone(rotation),
+      title: `Block ${at + 1}`,
+      startsOn,
+      passes: 6,
+    }
     line.push({ id: String(at), plan })
     startsOn = addDays(planEnd(plan), 8)
   }

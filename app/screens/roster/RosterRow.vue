@@ -62,9 +62,7 @@ const weekWord = computed(() => (entry.block?.days.length === 7 ? 'week' : 'rota
     </span>
     <span class="min-w-0">
       <template v-if="first">
-        <span class="line-clamp-2 font-semibold" :title="first.headline">{{
-          first.headline
-        }}</span>
+        <span class="line-clamp-2 font-semibold" :title="first.headline">{{ first.headline }}</span>
         <span class="block truncate text-[12px] text-ink2" :title="first.detail"
           >{{
             entry.needs.length > 1
