@@ -344,6 +344,10 @@ describe('ways out of a wait', () => {
       await turnedBack(studio)
       expect(await startsOnSheets(studio, await seen(studio))).toEqual(before)
     }
+    const { coach, clients, today } = studio
+    const notHers = { coach: await stranger(), clientId: clients[0]!.id }
+    expect(problemOf(await sheet(notHers, today))).toMatchObject({ kind: 'not-found' })
+    expect((await sheet({ coach, clientId: clients[0]!.id }, today)).ok).toBe(true)
   })
 
   test('another start from now on stands in the profile for that weekday, and nothing is agreed any more', async () => {

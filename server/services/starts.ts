@@ -5,12 +5,13 @@ import { database } from '../db/database'
 import { profileOf } from '../db/queries/profiles'
 import type { Coach } from './signIn'
 
-/** When a client begins: by weekday, as the profile has it, and as agreed for single dates. */
+/** When a client begins: by weekday, as the profile has it, and as agreed for single dates. Edge: of no client of this coach nothing is known. */
 export async function startsOf(coach: Pick<Coach, 'id'>, client: ClientId): Promise<ClientStarts> {
   const held = await profileOf(database(), coach.id, client)
-  const { days } = ProfileContract.parse(held?.profile)
+  if (!held) return { usual: new Map(), agreed: {} }
+  const { days } = ProfileContract.parse(held.profile)
   return {
     usual: new Map(days.map(({ weekday, start }) => [weekday, start])),
-    agreed: held?.agreed ?? {},
+    agreed: held.agreed,
   }
 }
