@@ -14,7 +14,7 @@ useResizeObserver(box, () => {
 <template>
   <div
     ref="box"
-    class="overflow-x-auto"
+    class="relative overflow-x-auto"
     :tabindex="isWider ? 0 : undefined"
     :role="isWider ? 'region' : undefined"
     :aria-label="isWider ? label : undefined"

@@ -161,6 +161,7 @@ test('what the studio can load: a line with a slip is refused at its place, a go
   await expect(dumbbells).toHaveValue('4-20 by 2, 22.5')
   await dumbbells.fill('10, 20')
   await page.getByRole('button', { name: 'Save the weights' }).click()
+  await expect(page.getByText('Saved. Loads are rounded to it from now on.')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(dumbbells).toHaveValue('4-20 by 2, 22.5')
 })
