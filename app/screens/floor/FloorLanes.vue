@@ -191,6 +191,7 @@ defineSlots<{ default?: () => unknown }>()
 .station {
   position: absolute;
   top: 25px;
+  padding-right: 5px;
   overflow: hidden;
   color: var(--ink2);
   font-size: 12px;
