@@ -69,14 +69,13 @@ export const useChangesStore = defineStore('changes', () => {
   async function setUpAnew(): Promise<void> {
     await app.runWithContext(() => refreshNuxtData())
     const stands = new Promise<void>(resolve => {
-      const late = setTimeout(resolve, ANEW_MS)
-      const offs = (['page:finish', 'app:error'] as const).map(name =>
-        app.hooks.hook(name, () => {
-          clearTimeout(late)
-          offs.forEach(off => off())
-          resolve()
-        }),
-      )
+      const stood = () => {
+        clearTimeout(late)
+        offs.forEach(off => off())
+        resolve()
+      }
+      const late = setTimeout(stood, ANEW_MS)
+      const offs = (['page:finish', 'app:error'] as const).map(name => app.hooks.hook(name, stood))
     })
     epoch.value += 1
     await stands
