@@ -14,7 +14,7 @@ import { issued } from './blocks'
 import { client } from './clients'
 import { loadData } from './loads'
 import type { Coach } from './signIn'
-import { startsOf } from './starts'
+import { clientStarts } from './starts'
 import type { z } from 'zod'
 import { currentTime } from '../clock'
 
@@ -91,7 +91,7 @@ async function contentOf(
         context,
         version,
         stamp: currentTime(),
-        starts: await startsOf(coach, clientId),
+        starts: await clientStarts(coach, clientId),
       })
     case 'csv':
       return csvOf(planRows(expanded, context))

@@ -36,7 +36,7 @@ import { type LoadData, loadData } from './loads'
 import { nextTimes } from './nextTime'
 import { placedReports } from './pain'
 import type { SheetReader } from './sheetLinks'
-import { startsOf } from './starts'
+import { clientStarts } from './starts'
 import { currentTime } from '../clock'
 
 /** Days of sessions on a sheet, back and ahead; and around today, days for which shorter ways are made. */
@@ -209,7 +209,7 @@ export async function sheet(
       from: addDays(today, -DAYS.back),
       to: addDays(today, DAYS.ahead),
     }),
-    startsOf(reader.coach, reader.clientId),
+    clientStarts(reader.coach, reader.clientId),
     wordsSince(
       db,
       reader.coach.id,

@@ -1,5 +1,5 @@
-import type { ClientStarts } from '#core/follow/floor'
-import { type BlockId, isoWeekday, MS_PER_HOUR } from '#core/base'
+import { type ClientStarts, knownStart } from '#core/follow/floor'
+import { type BlockId, MS_PER_HOUR } from '#core/base'
 import { sessionLines } from '#core/exchange/exports'
 import type { PlanContext } from '#core/plan/method'
 import { SECOND_SESSION_HOURS } from '#core/plan/rotation'
@@ -28,7 +28,7 @@ function timesOf(
   minutes: number,
   starts: CalendarQuestion['starts'],
 ): Pick<ICalEventData, 'allDay' | 'floating' | 'start' | 'end' | 'timezone'> {
-  const start = starts.agreed[on] ?? starts.usual.get(isoWeekday(on))
+  const start = knownStart(starts, on)?.start
   if (start === undefined)
     return { allDay: true, start: new Date(`${on}T00:00:00Z`), timezone: 'UTC' }
   const begins = new Date(
