@@ -27,6 +27,14 @@ const [count, seed] = [option('count', 200), option('seed', 1)]
 const FOLDERS =
   args.length > 0 ? args : ['core', 'server/services', 'server/db/queries', 'shared', 'app']
 const COPIES = 2
+const CONFIGURATION = [
+  'jest.config.mjs',
+  'package.json',
+  'playwright.config.ts',
+  'tsconfig.json',
+  'tsconfig.tools.json',
+  'tsconfig.unit.json',
+]
 const LIMIT_MS = 240_000
 /** Tests that take long and see little that others do not. */
 const SLOW = 'allocation\\.test|highs\\.test|proof\\.test|days\\.test'
@@ -69,8 +77,7 @@ function prepared(copy) {
   mkdirSync(copy, { recursive: true })
   for (const name of ['app', 'core', 'docs', 'scripts', 'server', 'shared', 'e2e'])
     cpSync(join(ROOT, name), join(copy, name), { recursive: true })
-  for (const name of ['jest.config.mjs', 'package.json', 'tsconfig.json', 'playwright.config.ts'])
-    cpSync(join(ROOT, name), join(copy, name))
+  for (const name of CONFIGURATION) cpSync(join(ROOT, name), join(copy, name))
   symlinkSync(join(ROOT, 'node_modules'), join(copy, 'node_modules'))
   // The template of the database is made once, for all copies.
   const config = readFileSync(join(copy, 'jest.config.mjs'), 'utf8').replace(
@@ -81,23 +88,17 @@ function prepared(copy) {
 }
 
 /** Whether the tests of a copy pass with these arguments; too long counts as seen, as an endless loop does. */
-const passes = (copy, jestArgs) =>
+const passes = (copy, jestArgs, env = {}) =>
   new Promise(resolve => {
-    const child = spawn(
-      process.execPath,
-      [
-        '--experimental-vm-modules',
-        '--no-warnings',
-        'node_modules/jest/bin/jest.js',
-        '--bail',
-        '-i',
-        '--silent',
-        '--passWithNoTests',
-        ...jestArgs,
-      ],
-      { cwd: copy, stdio: 'ignore', env: { ...process.env, NODE_ENV: 'test' } },
-    )
-    const limit = setTimeout(() => child.kill('SIGKILL'), LIMIT_MS)
+    const args = ['run', '--silent', 'unit', '--', '--bail', '-i', '--silent', '--passWithNoTests']
+    const child = spawn('npm', [...args, ...jestArgs], {
+      cwd: copy,
+      stdio: 'ignore',
+      // A group of its own, so that whoever hangs below npm ends with it.
+      detached: true,
+      env: { ...process.env, ...env, NODE_ENV: 'test' },
+    })
+    const limit = setTimeout(() => process.kill(-child.pid, 'SIGKILL'), LIMIT_MS)
     child.on('close', code => {
       clearTimeout(limit)
       resolve(code === 0)
@@ -116,13 +117,8 @@ async function measured(copies) {
       for (let test; (test = queue.shift());) {
         const out = join(copy, 'coverage', test.replaceAll('/', '_'))
         const from = performance.now()
-        await passes(copy, [
-          '--runTestsByPath',
-          test,
-          '--coverage',
-          '--coverageReporters=json',
-          `--coverageDirectory=${out}`,
-        ])
+        const told = ['--coverage', '--coverageReporters=json', `--coverageDirectory=${out}`]
+        await passes(copy, ['--runTestsByPath', test, ...told], { EACH_APART: '1' })
         const file = join(out, 'coverage-final.json')
         if (!existsSync(file)) continue
         const reached = linesReached(JSON.parse(readFileSync(file, 'utf8')), copy)

@@ -33,8 +33,13 @@ async function timed(name, work) {
   }
 }
 
-const shown = (command, args, env = {}) =>
-  run(command, args, { cwd: ROOT, output: 'inherit', env: { ...process.env, ...env } }).then(
+const shown = (command, args, env = {}, limits = {}) =>
+  run(command, args, {
+    cwd: ROOT,
+    output: 'inherit',
+    env: { ...process.env, ...env },
+    ...limits,
+  }).then(
     () => true,
     () => false,
   )
@@ -59,6 +64,8 @@ const checked = (title, script) =>
 
 /** Unit tests wait in parts for whichever lane has time, so that no core idles while the other still has work. */
 const UNIT_PARTS = 6
+/** A test that never ends is ended, and with it its part; a part takes a minute or two. */
+const PART_LIMIT = { timeout: 20 * 60_000 }
 const waiting = Array.from({ length: UNIT_PARTS }, (_, at) => at + 1)
 
 const unitPart = part =>
@@ -67,7 +74,7 @@ const unitPart = part =>
     const file = join(REPORTS, `jest-${part}.json`)
     const args = ['run', '--silent', 'unit', '--', '--json', `--outputFile=${file}`]
     args.push(`--shard=${part}/${UNIT_PARTS}`)
-    const once = () => shown('npm', args, { NODE_ENV: 'test' })
+    const once = () => shown('npm', args, { NODE_ENV: 'test' }, PART_LIMIT)
     let isGood = await once()
     if (!existsSync(file)) {
       // It died under way, which is no word on any test: its tests are run, and the dying is told.

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, jest, test } from '@jest/globals'
+import { beforeEach, describe, expect, test } from '@jest/globals'
 import { success } from '#core/base'
 import type { LogEntry, LogWord } from '#core/follow/sheet'
 import type { EntriesAnswer, SheetView } from '#shared/contracts/sheet'
@@ -127,7 +127,6 @@ beforeEach(
       told: [],
     }),
 )
-jest.setTimeout(20_000)
 
 describe('what a client says reaches the server once and in order', () => {
   test('at once, with reception', async () => {

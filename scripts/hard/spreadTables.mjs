@@ -18,13 +18,9 @@ export async function spreadTables() {
   atEnd(async () => void (await runScript('database', ['drop'], { env })))
   await runScript('database', ['migrate'], { env })
   await runScript('database', ['spread'], { env, output: 'inherit' })
-  const told = await run('npx', ['jest', 'server/services', '--silent'], {
+  const told = await run('npm', ['run', '--silent', 'unit', '--', 'server/services', '--silent'], {
     cwd: ROOT,
-    env: {
-      ...process.env,
-      TEST_TEMPLATE_URL: template,
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-    },
+    env: { ...process.env, TEST_TEMPLATE_URL: template },
   }).catch(error => error.message)
   const [, failed = '0', passed = '0', tests] = COUNTS.exec(told) ?? []
   if (!tests) throw new Error(told)

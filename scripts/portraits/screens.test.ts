@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, jest, test } from '@jest/globals'
+import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import * as vue from 'vue'
 import type { DemoClient } from '../../server/demo/studio'
 import { TEST_DAY, unitStudio, useTestDatabase } from '../../server/testing/database'
@@ -198,20 +198,19 @@ const verbsOf = (room: Room) =>
     return typeof verb === 'function' && verb.length === 0
   })
 
-jest.useFakeTimers({
-  now: new Date('2026-04-02T09:00:00Z'),
-  doNotFake: [
-    'nextTick',
-    'setImmediate',
-    'setTimeout',
-    'setInterval',
-    'clearTimeout',
-    'clearInterval',
-    'queueMicrotask',
-    'performance',
-    'hrtime',
-  ],
-})
+/** The clock stands; timers run. */
+const NOW = Date.parse('2026-04-02T09:00:00Z')
+const RunningDate = Date
+class StandingDate extends RunningDate {
+  constructor(...given: [] | [number | string | Date]) {
+    super(...((given.length === 0 ? [NOW] : given) as [number]))
+  }
+  static override now() {
+    return NOW
+  }
+}
+beforeAll(() => void (globalThis.Date = StandingDate as DateConstructor))
+afterAll(() => void (globalThis.Date = RunningDate))
 
 let studio: Awaited<ReturnType<typeof unitStudio>>
 test.each(SCREENS)('$name', async screen => {

@@ -35,6 +35,8 @@ function templateUrl(): string {
 export function useTestDatabase(): void {
   const name = `tholepin_unit_${process.pid}_${randomBytes(4).toString('hex')}`
   beforeAll(async () => {
+    // Test files share their modules: work that an earlier one left behind may have opened its pool again.
+    await closeDatabase()
     const template = new URL(templateUrl()).pathname.slice(1)
     await onServer(sql => sql`create database ${sql(name)} template ${sql(template)}`)
     process.env.DATABASE_URL = new URL(`/${name}`, templateUrl()).href
