@@ -28,6 +28,10 @@ function templateUrl(): string {
   return url
 }
 
+/** Studios of one test file have ids of their own, the same whatever ran before it. */
+const FIRST_SEED = 4000
+let seed = FIRST_SEED
+
 /**
  * Gives the test file a real, migrated database of its own for as long as it runs; services and queries find it as they
  * find the server's. It is made from the template, so it is there in a moment.
@@ -40,6 +44,7 @@ export function useTestDatabase(): void {
     const template = new URL(templateUrl()).pathname.slice(1)
     await onServer(sql => sql`create database ${sql(name)} template ${sql(template)}`)
     process.env.DATABASE_URL = new URL(`/${name}`, templateUrl()).href
+    seed = FIRST_SEED
   })
   afterAll(async () => {
     await closeDatabase()
@@ -56,7 +61,6 @@ export interface UnitStudio {
   readonly client: (name: string) => DemoClient
 }
 
-let seed = 4000
 
 /** Writes a studio as the demo has it on a day; with the log of the clients named, or of nobody. */
 export async function unitStudio({
