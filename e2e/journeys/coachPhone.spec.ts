@@ -1,4 +1,4 @@
-import { expect, signedIn, test } from '../support/test'
+import { alive, expect, signedIn, test } from '../support/test'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, logs: 'logged' })
 
@@ -9,6 +9,7 @@ test('from the floor a coach reads the roster, settles a missed session, logs fr
   test.slow()
   await signedIn(page, studio)
   await page.goto('/roster')
+  await alive(page)
   await page.getByRole('button', { name: 'Reasons and answers for Ines Cardozo-Lind' }).tap()
   await page.getByRole('link', { name: 'Choose what to do' }).first().tap()
   await page.getByRole('button', { name: 'Let it go' }).tap()

@@ -17,7 +17,7 @@ import {
   sessionState,
   splitByUse,
 } from '#core/body/log'
-import { exerciseTrends, muscleTrends, TREND } from '#core/body/trend'
+import { allTrends, TREND } from '#core/body/trend'
 import { contextWith, type PlanContext } from '#core/plan/method'
 import { LEARNING_DAYS } from '#core/body/recovery-rate'
 import { blockAsTold } from '#core/design/progress'
@@ -127,7 +127,10 @@ export async function reviewData(
     siftFacts({ plan: block.plan, reports, decisions: decided, catalogue }),
   )
   const trendFrom = addDays(today, -TREND.windowDays)
-  const ofWindow = used.filter(({ on }) => on >= trendFrom)
+  const trends = allTrends(
+    used.filter(({ on }) => on >= trendFrom),
+    catalogue,
+  )
   return success({
     view: found.value,
     block,
@@ -144,8 +147,8 @@ export async function reviewData(
       pass,
       context,
       outcomes,
-      trends: exerciseTrends(ofWindow),
-      muscles: muscleTrends(ofWindow, catalogue),
+      trends: trends.exercises,
+      muscles: trends.muscles,
       lastDone: done,
       trials: block.plan.block?.trials ?? [],
     },

@@ -85,7 +85,7 @@ const barOf = (share: number) => Math.min(100, share * LIMIT_AT)
   align-items: center;
   gap: 7px;
   padding-left: 0;
-  position: sticky;
+  position: var(--names);
   left: 0;
   background: var(--ground);
   z-index: 2;

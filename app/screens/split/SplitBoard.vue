@@ -25,7 +25,11 @@ const foot = useBoardFoot(board)
       :aria-busy="!isLive || !isReady"
       aria-label="Split board: sets of each muscle on each day"
       class="board"
-      :style="{ gridTemplateColumns: columns.template, width: `${columns.total}px` }"
+      :style="{
+        gridTemplateColumns: columns.template,
+        width: `${columns.total}px`,
+        '--names': columns.total > width ? 'sticky' : 'relative',
+      }"
     >
       <div role="row" class="contents">
         <div role="columnheader" class="legend">
@@ -59,6 +63,7 @@ const foot = useBoardFoot(board)
 </template>
 
 <style scoped>
+/* Names stay in sight where days scroll; where they need not, the page has a dozen layers less to put together. */
 .board {
   display: grid;
 }
@@ -71,7 +76,7 @@ const foot = useBoardFoot(board)
   line-height: 11px;
   color: var(--ink2);
   background: var(--ground);
-  position: sticky;
+  position: var(--names);
   left: 0;
   z-index: 2;
 }

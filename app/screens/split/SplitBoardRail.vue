@@ -164,7 +164,7 @@ const sentence = computed(() => weekSentence(rail.view))
   min-width: 0;
   padding-bottom: 3px;
   background: var(--ground);
-  position: sticky;
+  position: var(--names);
   left: 0;
   z-index: 2;
 }

@@ -3,7 +3,7 @@ import { addDays, plainDate, seededRandom } from '../../base'
 import { BUILT_IN_CATALOGUE } from '../../plan/catalogue'
 import type { SetUp } from '../../plan/scheme'
 import type { DatedValue } from '../log'
-import { datedTrend, muscleTrends } from '.'
+import { allTrends, datedTrend, exerciseTrends, muscleTrends } from '.'
 
 const FROM = plainDate('2026-01-05')
 const value = (week: number, kg: number, more: Partial<DatedValue> = {}): DatedValue => ({
@@ -72,4 +72,31 @@ test('tiredness that is known is taken off; where it is not, days count as usual
   const tired = WEEKS.map(week => value(week, 40 * (1 - 0.18 * (week / 20)), { tired: week / 20 }))
   const unknown = tired.map(({ tired: _, ...rest }) => rest)
   expect(datedTrend(tired).slope).toBeGreaterThan(datedTrend(unknown).slope + 0.002)
+})
+
+describe('trends by exercise and by muscle, asked for together', () => {
+  const told = [
+    'incline_dumbbell_curl',
+    'bench_press_dumbbell',
+    'machine_row',
+    'hammer_curl',
+  ].flatMap((exercise, at) =>
+    steady(WEEKS, 20 + 7 * at).map(one => ({ ...one, exercise, value: one.value + (at % 3) })),
+  )
+  test('are what each says by itself', () => {
+    const { exercises, muscles } = allTrends(told, BUILT_IN_CATALOGUE)
+    expect(exercises).toEqual(exerciseTrends(told))
+    expect(muscles).toEqual(muscleTrends(told, BUILT_IN_CATALOGUE))
+    expect(exercises.map(({ exercise }) => exercise)).toHaveLength(4)
+    for (const { exercise, trend } of exercises)
+      expect(trend).toEqual(datedTrend(told.filter(one => one.exercise === exercise)))
+  })
+  test('a muscle has the trend of exactly the exercises that train it directly', () => {
+    const { muscles } = allTrends(told, BUILT_IN_CATALOGUE)
+    const of = (...exercises: string[]) =>
+      datedTrend(told.filter(({ exercise }) => exercises.includes(exercise)))
+    expect(muscles.get('biceps')).toEqual(of('incline_dumbbell_curl'))
+    expect(muscles.get('chest')).toEqual(of('bench_press_dumbbell'))
+    expect(muscles.has('quads')).toBe(false)
+  })
 })

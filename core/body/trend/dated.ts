@@ -71,14 +71,44 @@ export function datedTrend(values: readonly DatedValue[]): DatedTrend {
   return { ...trend, since: trend.since === null ? null : addDays(FIRST_DAY, trend.since) }
 }
 
+type Told<One extends DatedValue> = ReadonlyMap<One['exercise'], readonly One[]>
+type TrendOf = (exercises: readonly string[]) => DatedTrend
+
+/** The trend of all that some exercises say; the same exercises are asked once, however many muscles they train. */
+function trendBySet<One extends DatedValue>(told: Told<One>): TrendOf {
+  const known = new Map<string, DatedTrend>()
+  return exercises => {
+    const key = exercises.join(' ')
+    const found = known.get(key) ?? datedTrend(exercises.flatMap(one => told.get(one) ?? []))
+    known.set(key, found)
+    return found
+  }
+}
+
+const byExercise = <One extends DatedValue>(told: Told<One>, trendOf: TrendOf) =>
+  [...told.keys()].map((exercise: One['exercise']) => ({ exercise, trend: trendOf([exercise]) }))
+
+function byMuscle(told: Told<DatedValue>, catalogue: Catalogue, trendOf: TrendOf) {
+  const own = new Map<Group, string[]>()
+  for (const exercise of told.keys()) {
+    const known = catalogue.get(exercise)
+    for (const group of known ? directGroups(known.intents[0].credits) : [])
+      own.set(group, [...(own.get(group) ?? []), exercise])
+  }
+  return new Map([...own].map(([group, exercises]) => [group, trendOf(exercises)]))
+}
+
+interface ExerciseTrend<One extends DatedValue> {
+  readonly exercise: One['exercise']
+  readonly trend: DatedTrend
+}
+
 /** Trends by exercise, from values in any order. */
 export function exerciseTrends<One extends DatedValue>(
   values: readonly One[],
-): readonly { readonly exercise: One['exercise']; readonly trend: DatedTrend }[] {
-  return [...groupedBy(values, ({ exercise }) => exercise)].map(([exercise, own]) => ({
-    exercise,
-    trend: datedTrend(own),
-  }))
+): readonly ExerciseTrend<One>[] {
+  const told = groupedBy(values, ({ exercise }) => exercise)
+  return byExercise(told, trendBySet(told))
 }
 
 /** Trends by muscle, each from all exercises that train it directly. */
@@ -86,11 +116,16 @@ export function muscleTrends(
   values: readonly DatedValue[],
   catalogue: Catalogue,
 ): ReadonlyMap<Group, DatedTrend> {
-  const own = new Map<Group, DatedValue[]>()
-  for (const [exercise, told] of groupedBy(values, value => value.exercise)) {
-    const known = catalogue.get(exercise)
-    for (const group of known ? directGroups(known.intents[0].credits) : [])
-      own.set(group, [...(own.get(group) ?? []), ...told])
+  const told = groupedBy(values, ({ exercise }) => exercise)
+  return byMuscle(told, catalogue, trendBySet(told))
+}
+
+/** Trends by exercise and by muscle, where both are asked for: many a muscle has one exercise. */
+export function allTrends<One extends DatedValue>(values: readonly One[], catalogue: Catalogue) {
+  const told = groupedBy(values, ({ exercise }) => exercise)
+  const trendOf = trendBySet(told)
+  return {
+    exercises: byExercise<One>(told, trendOf),
+    muscles: byMuscle(told, catalogue, trendOf),
   }
-  return new Map([...own].map(([group, told]) => [group, datedTrend(told)]))
 }

@@ -1,4 +1,4 @@
-export { datedTrend, exerciseTrends, muscleTrends } from './dated'
+export { datedTrend, allTrends, exerciseTrends, muscleTrends } from './dated'
 export type { DatedTrend } from './dated'
 export { evidenceOf, FLAT } from './evidence'
 export type { Evidence } from './evidence'
