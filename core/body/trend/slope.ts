@@ -32,8 +32,116 @@ const LEAST_SCALE = 0.85
 const PASSES = 3
 const DAYS_PER_WEEK = 7
 
+/** Observations as they are reckoned with: one column each, so that a look at some of them needs no list of its own. */
+export interface Series {
+  readonly count: number
+  readonly days: Float64Array
+  readonly exercises: Int32Array
+  readonly y: Float64Array
+  readonly tired: Float64Array
+  /** Variance of a value that neither the slope nor the day explains. */
+  readonly own: Float64Array
+  readonly work: Work
+}
+
+/** Where it is reckoned; every fit begins by writing over it. */
+interface Work {
+  readonly a: Float64Array
+  readonly b: Float64Array
+  readonly sums: Float64Array
+  readonly column: Float64Array
+  readonly means: Float64Array
+  readonly counts: Float64Array
+  readonly weights: Float64Array
+}
+
+function workFor(exercises: number, count: number): Work {
+  const size = 2 * exercises + 2
+  return {
+    a: new Float64Array(size * size),
+    b: new Float64Array(size),
+    sums: new Float64Array(size),
+    column: new Float64Array(size),
+    means: new Float64Array(exercises),
+    counts: new Float64Array(exercises),
+    weights: new Float64Array(count),
+  }
+}
+
+/** Observations in the order of their days. */
+export function seriesOf(all: readonly Observed[]): Series {
+  const most = all.reduce((found, { exercise }) => Math.max(found, exercise + 1), 0)
+  return {
+    count: all.length,
+    days: Float64Array.from(all, ({ day }) => day),
+    exercises: Int32Array.from(all, ({ exercise }) => exercise),
+    y: Float64Array.from(all, ({ y }) => y),
+    tired: Float64Array.from(all, ({ tired }) => tired),
+    own: Float64Array.from(all, ({ variance }) => variance + MODEL.own ** 2),
+    work: workFor(most, all.length),
+  }
+}
+
+/** Observations from one index up to another, and where each parameter stands: levels, the slope, the loss, slopes of exercises' own. */
+interface Part {
+  readonly from: number
+  readonly to: number
+  readonly first: number
+  readonly slopeAt: number
+  readonly lossAt: number
+  readonly ownAt: number
+  readonly hasOwn: boolean
+  readonly size: number
+}
+
+function partOf({ exercises, days, count }: Series, from: number, to: number): Part {
+  let most = 0
+  for (let i = from; i < to; i++) most = Math.max(most, exercises[i]! + 1)
+  return {
+    from,
+    to,
+    first: from < count ? days[from]! : 0,
+    slopeAt: most,
+    lossAt: most + 1,
+    ownAt: most + 2,
+    hasOwn: most > 1,
+    size: most * (most > 1 ? 2 : 1) + 2,
+  }
+}
+
+/**
+ * Slope of a muscle's strength over days, by generalised least squares: a level for each exercise, one slope, a loss by tiredness, a
+ * shift shared by all exercises of a day, and a slope of each exercise's own; far values count less.
+ *
+ * Shape:  observations in the order of their days.
+ * Units:  share a week.
+ * Edge:   one observation, or all on one day, gives an error as wide as the prior.
+ * Source: docs/methods.md#trend; compared with the plain solution by full matrices in trend.test.ts.
+ */
+export function slopeOf(all: readonly Observed[]): Slope {
+  return slopeWithin(seriesOf(all), 0, all.length)
+}
+
+/** The same over some of a series: from one index up to another. */
+export function slopeWithin(series: Series, from: number, to: number): Slope {
+  const part = partOf(series, from, to)
+  const { work } = series
+  levelsWithin(series, part)
+  work.weights.fill(1, from, to)
+  let result: Slope = { slope: 0, error: MODEL.slope }
+  for (let pass = 0; pass < PASSES; pass++) {
+    normalEquations(series, part)
+    const variance = solved(work, part.size, part.slopeAt)
+    const rss = reweighed(series, part)
+    const freedom = Math.max(0, to - from - part.slopeAt - 1)
+    const scale = Math.max(LEAST_SCALE, (PRIOR_DF + rss) / (PRIOR_DF + freedom))
+    result = { slope: work.b[part.slopeAt]!, error: Math.sqrt(variance * scale) }
+  }
+  return result
+}
+
 /** Solves A x = b in place by Cholesky, and gives the variance of one parameter: the diagonal of A⁻¹. */
-function solved(a: Float64Array, b: Float64Array, size: number, at: number): number {
+function solved({ a, b, column }: Work, size: number, at: number): number {
   for (let i = 0; i < size; i++) {
     for (let j = 0; j <= i; j++) {
       let sum = a[i * size + j]!
@@ -52,7 +160,6 @@ function solved(a: Float64Array, b: Float64Array, size: number, at: number): num
     b[i] = sum / a[i * size + i]!
   }
   // The column of L⁻¹ that belongs to the parameter: its squares sum to the variance.
-  const column = new Float64Array(size)
   let variance = 0
   for (let i = at; i < size; i++) {
     let sum = i === at ? 1 : 0
@@ -63,113 +170,78 @@ function solved(a: Float64Array, b: Float64Array, size: number, at: number): num
   return variance
 }
 
-/**
- * Slope of a muscle's strength over days, by generalised least squares: a level for each exercise, one slope, a loss by tiredness, a
- * shift shared by all exercises of a day, and a slope of each exercise's own; far values count less.
- *
- * Shape:  observations in the order of their days. Written without lists of its own: rehearsals ask it for every muscle and rotation.
- * Units:  share a week.
- * Edge:   one observation, or all on one day, gives an error as wide as the prior.
- * Source: docs/methods.md#trend; compared with the plain solution by full matrices in trend.test.ts.
- */
-export function slopeOf(all: readonly Observed[]): Slope {
-  const count = all.length
-  const exercises = all.reduce((most, { exercise }) => Math.max(most, exercise + 1), 0)
-  const layout: Layout = {
-    means: levelsOf(all, exercises),
-    first: all[0]?.day ?? 0,
-    slopeAt: exercises,
-    lossAt: exercises + 1,
-    ownAt: exercises + 2,
-    hasOwn: exercises > 1,
-    size: exercises * (exercises > 1 ? 2 : 1) + 2,
-  }
-  const weights = new Float64Array(count).fill(1)
-  let result: Slope = { slope: 0, error: MODEL.slope }
-  for (let pass = 0; pass < PASSES; pass++) {
-    const { a, b } = normalEquations(all, weights, layout)
-    const variance = solved(a, b, layout.size, layout.slopeAt)
-    const { rss } = reweighed(all, b, weights, layout)
-    const freedom = Math.max(0, count - exercises - 1)
-    const scale = Math.max(LEAST_SCALE, (PRIOR_DF + rss) / (PRIOR_DF + freedom))
-    result = { slope: b[layout.slopeAt]!, error: Math.sqrt(variance * scale) }
-  }
-  return result
-}
-
-/** Where each parameter stands among them: levels of the exercises, the slope, the loss, slopes of their own. */
-interface Layout {
-  readonly means: Float64Array
-  readonly first: number
-  readonly slopeAt: number
-  readonly lossAt: number
-  readonly ownAt: number
-  readonly hasOwn: boolean
-  readonly size: number
-}
-
 /** The priors of all parameters, as precisions. */
-function priors({ slopeAt, lossAt, ownAt, hasOwn, size }: Layout) {
-  const [a, b] = [new Float64Array(size * size), new Float64Array(size)]
+function priors({ a, b }: Work, { slopeAt, lossAt, ownAt, hasOwn, size }: Part): void {
+  a.fill(0, 0, size * size)
+  b.fill(0, 0, size)
   for (let e = 0; e < slopeAt; e++) a[e * size + e] = 1 / MODEL.level ** 2
   a[slopeAt * size + slopeAt] = 1 / MODEL.slope ** 2
   a[lossAt * size + lossAt] = 1 / MODEL.lossSpread ** 2
   b[lossAt] = MODEL.loss / MODEL.lossSpread ** 2
   if (hasOwn) for (let e = ownAt; e < size; e++) a[e * size + e] = 1 / MODEL.ownSlope ** 2
-  return { a, b }
+}
+
+/** First index after all of the day that begins at an index. */
+function dayEnd({ days }: Series, at: number, to: number): number {
+  const day = days[at]
+  let end = at + 1
+  while (end < to && days[end] === day) end++
+  return end
 }
 
 /**
  * The equations of the fit: priors, then day by day what was seen, the shift a day shares taken out (Woodbury). Only the lower half
  * of the matrix is kept; nothing reads the other.
  */
-function normalEquations(all: readonly Observed[], weights: Float64Array, layout: Layout) {
-  const { a, b } = priors(layout)
-  const sums = new Float64Array(layout.size)
-  const touched = new Int32Array(layout.size)
-  eachDay(all, (from, to) => {
+function normalEquations(series: Series, part: Part): void {
+  const { own, y, exercises, work } = series
+  priors(work, part)
+  for (let from = part.from; from < part.to;) {
+    const to = dayEnd(series, from, part.to)
     let [total, sumY] = [0, 0]
-    sums.fill(0)
+    work.sums.fill(0, 0, part.size)
     for (let i = from; i < to; i++) {
-      const one = all[i]!
-      const w = weights[i]! / (one.variance + MODEL.own ** 2)
-      const off = one.y - layout.means[one.exercise]!
-      addSeen(a, b, sums, one, w, off, layout)
+      const w = work.weights[i]! / own[i]!
+      const off = y[i]! - work.means[exercises[i]!]!
+      addSeen(series, part, i, w, off)
       total += w
       sumY += w * off
     }
-    const shared = 1 / (1 / MODEL.day ** 2 + total)
-    let count = 0
-    for (let p = 0; p < layout.size; p++) if (sums[p] !== 0) touched[count++] = p
-    for (let i = 0; i < count; i++) {
-      const p = touched[i]!
-      const row = p * layout.size
-      const share = shared * sums[p]!
-      for (let j = 0; j <= i; j++) a[row + touched[j]!]! -= share * sums[touched[j]!]!
-      b[p]! -= share * sumY
-    }
-  })
-  return { a, b }
+    takeShared(work, part.size, 1 / (1 / MODEL.day ** 2 + total), sumY)
+    from = to
+  }
+}
+
+/** Takes out the shift that a day shares, by what was seen of each parameter on it. */
+function takeShared({ a, b, sums }: Work, size: number, shared: number, sumY: number): void {
+  for (let p = 0; p < size; p++) {
+    const seen = sums[p]!
+    if (seen === 0) continue
+    const share = shared * seen
+    const row = p * size
+    for (let q = 0; q <= p; q++) a[row + q] = a[row + q]! - share * sums[q]!
+    b[p] = b[p]! - share * sumY
+  }
 }
 
 /** What one observation adds to the equations: its level, the slope, the loss, and the slope of its exercise's own. */
 function addSeen(
-  a: Float64Array,
-  b: Float64Array,
-  sums: Float64Array,
-  { exercise: e, tired, day }: Observed,
+  { exercises, days, tired, work: { a, b, sums } }: Series,
+  { first, slopeAt: s, lossAt: l, ownAt, hasOwn, size }: Part,
+  i: number,
   w: number,
   off: number,
-  { first, slopeAt: s, lossAt: l, ownAt, hasOwn, size }: Layout,
 ): void {
-  const week = (day - first) / DAYS_PER_WEEK
-  const [byWeek, byLoss] = [w * week, w * -tired]
+  const e = exercises[i]!
+  const week = (days[i]! - first) / DAYS_PER_WEEK
+  const byWeek = w * week
+  const byLoss = w * -tired[i]!
   a[e * size + e]! += w
   a[s * size + e]! += byWeek
   a[s * size + s]! += byWeek * week
   a[l * size + e]! += byLoss
   a[l * size + s]! += byLoss * week
-  a[l * size + l]! += byLoss * -tired
+  a[l * size + l]! += byLoss * -tired[i]!
   b[e]! += w * off
   b[s]! += byWeek * off
   b[l]! += byLoss * off
@@ -180,61 +252,46 @@ function addSeen(
   const o = ownAt + e
   a[o * size + e]! += byWeek
   a[o * size + s]! += byWeek * week
-  a[o * size + l]! += byWeek * -tired
+  a[o * size + l]! += byWeek * -tired[i]!
   a[o * size + o]! += byWeek * week
   b[o]! += byWeek * off
   sums[o]! += byWeek
 }
 
-function levelsOf(all: readonly Observed[], exercises: number): Float64Array {
-  const [sums, counts] = [new Float64Array(exercises), new Float64Array(exercises)]
-  for (const { exercise, y } of all) {
-    sums[exercise]! += y
-    counts[exercise]! += 1
+function levelsWithin({ exercises, y, work: { means, counts } }: Series, part: Part): void {
+  means.fill(0)
+  counts.fill(0)
+  for (let i = part.from; i < part.to; i++) {
+    means[exercises[i]!]! += y[i]!
+    counts[exercises[i]!]! += 1
   }
-  return sums.map((sum, at) => sum / Math.max(1, counts[at]!))
-}
-
-function eachDay(all: readonly Observed[], take: (from: number, to: number) => void): void {
-  for (let from = 0; from < all.length;) {
-    let to = from + 1
-    while (to < all.length && all[to]!.day === all[from]!.day) to++
-    take(from, to)
-    from = to
-  }
+  for (let e = 0; e < means.length; e++) means[e]! /= Math.max(1, counts[e]!)
 }
 
 /** What the fit leaves, as a sum of squares in units of what is expected; and how much each value counts from now on. */
-function reweighed(
-  all: readonly Observed[],
-  fit: Float64Array,
-  weights: Float64Array,
-  { means, first, slopeAt, lossAt, ownAt, hasOwn }: Layout,
-): { readonly rss: number } {
+function reweighed(series: Series, part: Part): number {
+  const { days, exercises, y, tired, own, work } = series
+  const { means, weights, b: fit } = work
+  const { first, slopeAt, lossAt, ownAt, hasOwn, size } = part
   let rss = ((fit[lossAt]! - MODEL.loss) / MODEL.lossSpread) ** 2
   for (let e = 0; e < slopeAt; e++) rss += (fit[e]! / MODEL.level) ** 2
-  if (hasOwn)
-    for (let e = 0; ownAt + e < fit.length; e++) rss += (fit[ownAt + e]! / MODEL.ownSlope) ** 2
-  eachDay(all, (from, to) => {
+  if (hasOwn) for (let o = ownAt; o < size; o++) rss += (fit[o]! / MODEL.ownSlope) ** 2
+  for (let from = part.from; from < part.to;) {
+    const to = dayEnd(series, from, part.to)
     let [total, sum, squares] = [0, 0, 0]
     for (let i = from; i < to; i++) {
-      const { exercise, variance, tired, y, day } = all[i]!
-      const week = (day - first) / DAYS_PER_WEEK
-      const left =
-        y -
-        means[exercise]! -
-        fit[exercise]! -
-        (fit[slopeAt]! + (hasOwn ? fit[ownAt + exercise]! : 0)) * week +
-        fit[lossAt]! * tired
-      const own = variance + MODEL.own ** 2
-      const w = weights[i]! / own
+      const e = exercises[i]!
+      const week = (days[i]! - first) / DAYS_PER_WEEK
+      const slope = fit[slopeAt]! + (hasOwn ? fit[ownAt + e]! : 0)
+      const left = y[i]! - means[e]! - fit[e]! - slope * week + fit[lossAt]! * tired[i]!
+      const w = weights[i]! / own[i]!
       total += w
       sum += w * left
       squares += w * left * left
-      const z2 = (left * left) / (own + MODEL.day ** 2)
-      weights[i] = Math.min(1, 6 / (5 + z2))
+      weights[i] = Math.min(1, 6 / (5 + (left * left) / (own[i]! + MODEL.day ** 2)))
     }
     rss += squares - (sum * sum) / (1 / MODEL.day ** 2 + total)
-  })
-  return { rss }
+    from = to
+  }
+  return rss
 }

@@ -1,6 +1,6 @@
 import { normalShare } from '../log'
 import { evidenceOf } from './evidence'
-import { type Observed, type Slope, slopeOf } from './slope'
+import { type Observed, type Series, seriesOf, type Slope, slopeWithin } from './slope'
 
 export const VERDICTS = ['insufficient', 'progress', 'decline', 'plateau', 'unclear'] as const
 /** What the data support saying; `unclear` and `insufficient` say that they do not. */
@@ -57,16 +57,26 @@ export interface Called {
 }
 export const NOTHING_CALLED: Called = { verdict: 'unclear', since: null, from: -Infinity }
 
-/** Days with an observation, in their order. */
-function daysOf(all: readonly Observed[]): readonly number[] {
-  const days: number[] = []
-  for (const { day } of all) if (days.at(-1) !== day) days.push(day)
-  return days
+/** Different days from one index up to another. */
+function daysWithin({ days }: Series, from: number, to: number): number {
+  let count = 0
+  for (let i = from; i < to; i++) if (i === from || days[i] !== days[i - 1]) count++
+  return count
 }
 
-const isEnough = (days: readonly number[]) =>
-  days.length >= TREND.leastDays &&
-  (days.at(-1) ?? 0) - (days[0] ?? 0) >= TREND.leastWeeks * DAYS_PER_WEEK
+const spanWithin = ({ days }: Series, from: number, to: number) =>
+  from < to ? days[to - 1]! - days[from]! : 0
+
+const isEnough = (series: Series, from: number, to: number) =>
+  spanWithin(series, from, to) >= TREND.leastWeeks * DAYS_PER_WEEK &&
+  daysWithin(series, from, to) >= TREND.leastDays
+
+/** The first index after a day. */
+function indexAfter({ days, count }: Series, day: number): number {
+  let at = 0
+  while (at < count && days[at]! <= day) at++
+  return at
+}
 
 /** What one look at the evidence says; undefined where it says nothing. */
 function lookedAt({ slope, error }: Slope): 'progress' | 'decline' | 'plateau' | undefined {
@@ -76,27 +86,30 @@ function lookedAt({ slope, error }: Slope): 'progress' | 'decline' | 'plateau' |
   return flat >= TREND.surelyFlat ? 'plateau' : undefined
 }
 
+/** What was said after a look, and the slope it was said from; none while there is too little to fit one. */
+interface Looked {
+  readonly called: Called
+  readonly fit: Slope | undefined
+}
+
 /**
  * One look at what has been observed since the last verdict: it stays until the evidence speaks for something else, which then
  * begins anew.
  *
  * Shape: observations in the order of their days; looks may come as often as one likes.
  */
-export function lookOn(before: Called, all: readonly Observed[]): Called {
-  return lookedOn(before, all).called
+export function lookedOn(before: Called, all: readonly Observed[]): Looked {
+  return lookedWithin(before, seriesOf(all), all.length)
 }
 
-/** The same with the slope it was said from; undefined while there is too little to fit one. */
-export function lookedOn(
-  before: Called,
-  all: readonly Observed[],
-): { readonly called: Called; readonly fit: Slope | undefined } {
-  const own = before.from === -Infinity ? all : all.filter(({ day }) => day > before.from)
-  if (!isEnough(daysOf(own))) return { called: before, fit: undefined }
-  const fit = slopeOf(own)
+/** The same at the observations of a series up to an index. */
+function lookedWithin(before: Called, series: Series, to: number): Looked {
+  const from = Math.min(to, indexAfter(series, before.from))
+  if (!isEnough(series, from, to)) return { called: before, fit: undefined }
+  const fit = slopeWithin(series, from, to)
   const said = lookedAt(fit)
   if (said === undefined) return { called: before, fit }
-  const today = own.at(-1)!.day
+  const today = series.days[to - 1]!
   const called = {
     ...(said === before.verdict ? before : { verdict: said, since: today }),
     from: said === 'plateau' ? before.from : today,
@@ -105,15 +118,12 @@ export function lookedOn(
 }
 
 /** Looks after every day. */
-function calledOver(all: readonly Observed[], days: readonly number[]): Called {
-  return days.reduce(
-    (before, today) =>
-      lookOn(
-        before,
-        all.filter(({ day }) => day <= today),
-      ),
-    NOTHING_CALLED,
-  )
+function calledOver(series: Series): Called {
+  const { days, count } = series
+  let called = NOTHING_CALLED
+  for (let to = 1; to <= count; to++)
+    if (to === count || days[to] !== days[to - 1]) ({ called } = lookedWithin(called, series, to))
+  return called
 }
 
 /**
@@ -126,15 +136,17 @@ function calledOver(all: readonly Observed[], days: readonly number[]): Called {
  * Source: docs/methods.md#trend.
  */
 export function trendOf(all: readonly Observed[]): Trend {
-  const days = daysOf(all)
-  const spanWeeks = ((days.at(-1) ?? 0) - (days[0] ?? 0)) / DAYS_PER_WEEK
-  const known = { ...UNKNOWN_TREND, count: days.length, spanWeeks }
-  if (!isEnough(days)) return days.length > 1 ? { ...known, ...slopeOf(all) } : known
-  const fit = slopeOf(all)
-  const { verdict, since, from } = calledOver(all, days)
-  const later = all.filter(({ day }) => day > from)
-  const fresh = later.length === all.length ? fit : slopeOf(later)
-  const { up, down } = later.length > 0 ? evidenceOf(fresh.slope, fresh.error) : UNKNOWN_TREND
+  const series = seriesOf(all)
+  const { count } = series
+  const spanWeeks = spanWithin(series, 0, count) / DAYS_PER_WEEK
+  const known = { ...UNKNOWN_TREND, count: daysWithin(series, 0, count), spanWeeks }
+  if (!isEnough(series, 0, count))
+    return known.count > 1 ? { ...known, ...slopeWithin(series, 0, count) } : known
+  const fit = slopeWithin(series, 0, count)
+  const { verdict, since, from } = calledOver(series)
+  const later = indexAfter(series, from)
+  const fresh = later === 0 ? fit : slopeWithin(series, later, count)
+  const { up, down } = later < count ? evidenceOf(fresh.slope, fresh.error) : UNKNOWN_TREND
   const z = fit.slope / fit.error
   return {
     ...known,
