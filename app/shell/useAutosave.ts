@@ -1,4 +1,4 @@
-import { orderedText } from '#core/plan/scheme'
+import { isAlike } from '#core/plan/scheme'
 import { PlanContract } from '#shared/contracts/plan'
 import { useBroadcastChannel, useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { get, set } from 'idb-keyval'
@@ -50,7 +50,7 @@ export function useAutosave(): { readonly isTakenUp: Readonly<Ref<boolean>> } {
   }
   function takeOver(kept: z.output<typeof KeptContract>): void {
     const { plan, past, future } = kept
-    if (orderedText(plan) === orderedText(store.whole)) store.restoreSteps({ past, future })
+    if (isAlike(plan, store.whole)) store.restoreSteps({ past, future })
     else if (!kept.isSaved) {
       store.restoreDraft(kept)
       if (store.saveState.kind !== 'conflict')

@@ -16,7 +16,7 @@ import {
   rotationLedger,
 } from '#core/count/ledger'
 import { contextWith, methodById, type PlanContext } from '#core/plan/method'
-import { orderedText } from '#core/plan/scheme'
+import { isAlike } from '#core/plan/scheme'
 import { ClientView } from '#shared/contracts/client'
 import { SavedPlan } from '#shared/contracts/plan'
 import { type CurrentBlock, CurrentBlockContract } from '#shared/contracts/problem'
@@ -275,7 +275,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** Takes up edits that an earlier visit could not save. */
   function restoreDraft(draft: PlanDraft): void {
-    if (!savedPlan.value || orderedText(draft.plan) === orderedText(savedPlan.value)) return
+    if (!savedPlan.value || isAlike(draft.plan, savedPlan.value)) return
     past.value = [savedPlan.value]
     future.value = []
     show(draft.plan)
@@ -288,7 +288,7 @@ export const usePlanStore = defineStore('plan', () => {
 
   /** The server had taken what we sent before the connection broke: nobody else has changed anything. */
   const isOurOwn = (theirs: CurrentBlock) =>
-    unanswered.value.some(sent => orderedText(sent) === orderedText(theirs.plan))
+    unanswered.value.some(sent => isAlike(sent, theirs.plan))
 
   /** Lays ours and theirs together where they touch different days; false where both changed one, which the coach decides. */
   function mergeWith(theirs: CurrentBlock): boolean {
@@ -302,7 +302,7 @@ export const usePlanStore = defineStore('plan', () => {
     savedPlan.value = theirs.plan
     version.value = theirs.version
     savedAt.value = theirs.savedAt
-    whole.value = orderedText(merged.plan) === orderedText(theirs.plan) ? theirs.plan : merged.plan
+    whole.value = isAlike(merged.plan, theirs.plan) ? theirs.plan : merged.plan
     // Undo goes back over our own steps only: theirs stays under every one of them.
     const under = (step: PlanDocument): PlanDocument => {
       const laid = mergedPlans(base, step, theirs.plan)

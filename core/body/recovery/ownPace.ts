@@ -78,6 +78,9 @@ function sumOfExponentials(logs: ArrayLike<number>): number {
   return most + Math.log(sum)
 }
 
+/** A product of this size still takes any further factor. */
+const LARGE = 1e100
+
 /** ln of how well a level and a slope explain values at a scatter, with level and slope taken out (Laplace). */
 function explained(values: Float64Array, weeks: Float64Array, scatter: number): number {
   const count = values.length
@@ -87,24 +90,31 @@ function explained(values: Float64Array, weeks: Float64Array, scatter: number): 
   for (let fit = 0; fit < MODEL.fits; fit++) {
     let [w0, w1, w2, y0, y1] = [0, 0, prior, 0, 0]
     for (let at = 0; at < count; at++) {
-      const z = (values[at]! - level - slope * weeks[at]!) / scatter
+      const [value, week] = [values[at]!, weeks[at]!]
+      const z = (value - level - slope * week) / scatter
       const w = (freedom + 1) / ((freedom + z * z) * scatter * scatter)
       w0 += w
-      w1 += w * weeks[at]!
-      w2 += w * weeks[at]! ** 2
-      y0 += w * values[at]!
-      y1 += w * values[at]! * weeks[at]!
+      w1 += w * week
+      w2 += w * week * week
+      y0 += w * value
+      y1 += w * value * week
     }
     determinant = w0 * w2 - w1 * w1
     level = (y0 * w2 - y1 * w1) / determinant
     slope = (y1 * w0 - y0 * w1) / determinant
   }
-  let sum = -0.5 * Math.log(determinant) - (slope * slope * prior) / 2 - count * Math.log(scatter)
+  const sum = -0.5 * Math.log(determinant) - (slope * slope * prior) / 2 - count * Math.log(scatter)
+  // The logarithm of a product instead of a sum of them, taken before it grows past any number.
+  let [product, logs] = [1, 0]
   for (let at = 0; at < count; at++) {
     const z = (values[at]! - level - slope * weeks[at]!) / scatter
-    sum -= ((freedom + 1) / 2) * Math.log1p((z * z) / freedom)
+    product *= 1 + (z * z) / freedom
+    if (product > LARGE) {
+      logs += Math.log(product)
+      product = 1
+    }
   }
-  return sum
+  return sum - ((freedom + 1) / 2) * (logs + Math.log(product))
 }
 
 /** What is known of one muscle, for every pace: by strength, and by answers at every centre a client may have. */

@@ -22,7 +22,7 @@ import { rotationLedger } from '../../count/ledger'
 import { type Group, requireExercise } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { dayName, type DayRole, type Rotation, type RotationDay } from '../../plan/rotation'
-import { orderedText, plannedSets } from '../../plan/scheme'
+import { isAlike, plannedSets } from '../../plan/scheme'
 import { mainGroup } from '../../plan/minutes'
 import { type Session, sessionSlots, type Slot } from '../../plan/session'
 import { groupWeeks, shortSession } from '../short'
@@ -477,9 +477,7 @@ export const issuedBlock = remembered(
         if (!issued) return session
         // What the plan leaves out by now is still on the client's sheet.
         const isEdited =
-          session.isSkipped ||
-          issued.on !== session.on ||
-          orderedText(issued.content) !== orderedText(session.content)
+          session.isSkipped || issued.on !== session.on || !isAlike(issued.content, session.content)
         return {
           ...session,
           on: issued.on,

@@ -6,7 +6,7 @@ import {
   type PlanDocument,
   withOneOff,
 } from '../../plan/block'
-import { orderedText } from '../../plan/scheme'
+import { isAlike } from '../../plan/scheme'
 import type { Session } from '../../plan/session'
 import type { BlockPass } from './expand'
 
@@ -39,7 +39,6 @@ export function passAlone(plan: PlanDocument, pass: BlockPass): PlanDocument {
   }
 }
 
-const isSame = (a: unknown, b: unknown) => a === b || orderedText(a) === orderedText(b)
 const frameOf = ({
   rotation: { days, ...frame },
   startsOn,
@@ -56,7 +55,7 @@ function changedSessions(before: PlanDocument, after: PlanDocument) {
   return after.rotation.days.flatMap(({ sessions }, day) =>
     sessions.flatMap((content, at): { readonly day: number; readonly content: Session }[] => {
       const was = before.rotation.days[day]?.sessions[at]
-      return isSame(was, content) ? [] : [{ day, content }]
+      return isAlike(was, content) ? [] : [{ day, content }]
     }),
   )
 }
@@ -73,10 +72,10 @@ export function passTaken(
   after: PlanDocument,
 ): Result<PlanDocument, EditProblem> {
   const before = passAlone(plan, pass)
-  if (!isSame(frameOf(before), frameOf(after))) return failure({ kind: 'one_rotation' })
+  if (!isAlike(frameOf(before), frameOf(after))) return failure({ kind: 'one_rotation' })
   const { rotation: _, block: _block, oneOffs = [], ...beside } = after
   const { rotation, block: own, oneOffs: known = [] } = plan
-  const gone = (before.oneOffs ?? []).filter(one => !oneOffs.some(other => isSame(one, other)))
+  const gone = (before.oneOffs ?? []).filter(one => !oneOffs.some(other => isAlike(one, other)))
   const left = known.filter(one => !gone.includes(one))
   const whole: PlanDocument = {
     ...beside,

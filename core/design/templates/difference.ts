@@ -1,7 +1,7 @@
 import type { ExerciseId } from '../../base'
 import type { CarriedPlan, PlanDocument, PlanEdit } from '../../plan/block'
 import { daySlots, type RotationDay } from '../../plan/rotation'
-import { forAnotherClient, orderedText, plannedSets, type SetScheme } from '../../plan/scheme'
+import { forAnotherClient, isAlike, plannedSets, type SetScheme } from '../../plan/scheme'
 import type { Slot } from '../../plan/session'
 
 /** One thing that a template has otherwise than before. Days from 0. */
@@ -31,14 +31,16 @@ function matched(before: readonly Slot[], after: readonly Slot[]) {
 const placedOf = ({ exercise, intent, scheme }: Slot): Placed => ({ exercise, intent, scheme })
 
 /** One set of a scheme, to compare how sets are done without how many they are. */
-const manner = ({ runs, ...rest }: SetScheme): string =>
-  orderedText({ ...rest, runs: runs.map(({ count: _, ...run }) => run) })
+const manner = ({ runs, ...rest }: SetScheme) => ({
+  ...rest,
+  runs: runs.map(({ count: _, ...run }) => run),
+})
 
 function otherwise(day: number, was: Slot, is: Slot): TemplateChange[] {
   const { exercise } = was
-  if (orderedText(was.scheme) === orderedText(is.scheme)) return []
+  if (isAlike(was.scheme, is.scheme)) return []
   const by = plannedSets(is.scheme) - plannedSets(was.scheme)
-  return manner(was.scheme) === manner(is.scheme)
+  return isAlike(manner(was.scheme), manner(is.scheme))
     ? [{ kind: 'sets', day, exercise, by }]
     : [{ kind: 'scheme', day, exercise, scheme: is.scheme }]
 }

@@ -1,14 +1,11 @@
 import type { RotationDay } from '../rotation'
-import { orderedText } from '../scheme'
+import { isAlike } from '../scheme'
 import type { OneOff, PlanDocument } from './planDocument'
 
 /** Two changes of one plan laid together, or the days (from 0) that both have changed differently. */
 export type MergeOutcome =
   | { readonly kind: 'merged'; readonly plan: PlanDocument }
   | { readonly kind: 'both_changed'; readonly days: readonly number[] }
-
-/** Equal whatever the order of keys: a plan that has crossed the wire has its keys in another order. */
-const same = (a: unknown, b: unknown) => a === b || orderedText(a) === orderedText(b)
 
 /**
  * Lays two changes of the same plan together: what only one of them has touched is taken from that one.
@@ -27,8 +24,8 @@ export function mergedPlans(
   const clashes: number[] = [...dates.clashes]
   const days = base.rotation.days.map((before, at): RotationDay => {
     const [own, other] = [mine.rotation.days[at] ?? before, theirs.rotation.days[at] ?? before]
-    if (same(own, other) || same(other, before)) return own
-    if (same(own, before)) return other
+    if (isAlike(own, other) || isAlike(other, before)) return own
+    if (isAlike(own, before)) return other
     clashes.push(at)
     return own
   })
@@ -53,8 +50,8 @@ function mergedOneOffs(base: PlanDocument, mine: PlanDocument, theirs: PlanDocum
   const clashes: number[] = []
   const oneOffs = [...new Set([...own.keys(), ...other.keys()])].flatMap(date => {
     const [was, ours, others] = [before.get(date), own.get(date), other.get(date)]
-    if (same(ours, others) || same(others, was)) return ours ?? []
-    if (same(ours, was)) return others ?? []
+    if (isAlike(ours, others) || isAlike(others, was)) return ours ?? []
+    if (isAlike(ours, was)) return others ?? []
     const session = (ours ?? others)!.session
     clashes.push(
       Math.max(
@@ -72,7 +69,9 @@ function withOneOffs({ oneOffs: _, ...plan }: PlanDocument, oneOffs: readonly On
 }
 
 function wholeRotation(base: PlanDocument, mine: PlanDocument, theirs: PlanDocument): MergeOutcome {
-  const changed = [mine, theirs].filter(({ rotation }) => !same(rotation.days, base.rotation.days))
+  const changed = [mine, theirs].filter(
+    ({ rotation }) => !isAlike(rotation.days, base.rotation.days),
+  )
   const [only] = changed
   if (only && changed.length === 1)
     return {
@@ -88,7 +87,7 @@ function wholeRotation(base: PlanDocument, mine: PlanDocument, theirs: PlanDocum
 /** Every other field from whoever changed it. */
 function taken<Value extends object>(base: Value, mine: Value, theirs: Value): Value {
   const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]) as Set<keyof Value>
-  const from = (key: keyof Value) => (same(mine[key], base[key]) ? theirs : mine)
+  const from = (key: keyof Value) => (isAlike(mine[key], base[key]) ? theirs : mine)
   const merged: Partial<Value> = {}
   for (const key of keys) if (key in from(key)) merged[key] = from(key)[key]
   return merged as Value

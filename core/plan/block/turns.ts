@@ -1,5 +1,5 @@
 import type { SlotId } from '../../base'
-import { doneAs, forAnotherExercise, orderedText } from '../scheme'
+import { doneAs, forAnotherExercise, isAlike } from '../scheme'
 import type { Slot } from '../session'
 import type { Alternation, BlockPlan } from './blockPlan'
 
@@ -33,9 +33,7 @@ export function withTurn(
   const own = alternations.filter(({ slot }) => slot === added.slot)
   const isThere = own.some(
     ({ exercise, intent, as = {} }) =>
-      exercise === added.exercise &&
-      intent === added.intent &&
-      orderedText(as) === orderedText(added.as ?? {}),
+      exercise === added.exercise && intent === added.intent && isAlike(as, added.as ?? {}),
   )
   if (isThere || own.length >= CHOICE_LETTERS.length - 1) return undefined
   return [

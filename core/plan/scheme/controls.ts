@@ -1,5 +1,5 @@
 import { mapNonEmpty } from '../../base'
-import { orderedText, type SetRun, type SetScheme } from './setScheme'
+import { isAlike, type SetRun, type SetScheme } from './setScheme'
 import type { Stage, WorkStage } from './stage'
 
 /** What a coach sets for all working sets at once, besides their number. */
@@ -60,7 +60,7 @@ export function sharedControls({ runs }: SetScheme): SharedControls {
   const varies = new Set<SchemeControl>()
   for (const key of KEYS) {
     const [first, ...others] = working.map(run => valueOf(run, key))
-    if (others.some(other => orderedText(other) !== orderedText(first))) varies.add(key)
+    if (others.some(other => !isAlike(other, first))) varies.add(key)
     else if (first !== undefined) shared[key] = first
   }
   return { shared: shared as SchemeControls, varies }

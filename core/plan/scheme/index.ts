@@ -36,6 +36,7 @@ export {
   mayNotFall,
   MAX_SETS_PER_EXERCISE,
   normalScheme,
+  isAlike,
   orderedText,
   plannedSets,
   SET_PROTOCOLS,

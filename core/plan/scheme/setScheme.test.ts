@@ -4,6 +4,8 @@ import { slotArbitrary } from '../../testing/arbitraries'
 import { drop, sets, work } from '../../testing/notation'
 import {
   allSets,
+  isAlike,
+  orderedText,
   plannedSets,
   type SetRun,
   splitSets,
@@ -55,4 +57,48 @@ test('split and put back loses no set', () => {
       expect(allSets(withRunsAdded(kept, taken))).toBe(allSets(scheme))
     }),
   )
+})
+
+describe('two values are alike where their text is', () => {
+  const shuffled = (value: unknown): unknown =>
+    Array.isArray(value)
+      ? value.map(shuffled)
+      : typeof value === 'object' && value !== null
+        ? Object.fromEntries(
+            Object.entries(value)
+              .reverse()
+              .map(([key, held]) => [key, shuffled(held)]),
+          )
+        : value
+  test('whatever they are, and in whatever order their keys stand', () => {
+    fc.assert(
+      fc.property(fc.jsonValue({ maxDepth: 3 }), fc.jsonValue({ maxDepth: 3 }), (one, other) => {
+        expect(isAlike(one, other)).toBe(orderedText(one) === orderedText(other))
+        expect(isAlike(one, shuffled(one))).toBe(true)
+        expect(isAlike({ one, other }, { other, one })).toBe(true)
+      }),
+    )
+  })
+  test('one change anywhere in a slot is seen', () => {
+    fc.assert(
+      fc.property(slotArbitrary, slotArbitrary, (one, other) => {
+        expect(isAlike(one, structuredClone(one))).toBe(true)
+        expect(isAlike(one, other)).toBe(orderedText(one) === orderedText(other))
+      }),
+    )
+  })
+  test.each([
+    [{ a: 1 }, { a: 1, b: undefined }, true],
+    [{ a: 1, b: undefined }, { a: 1 }, true],
+    [{ a: 1 }, { a: 1, b: null }, false],
+    [{ a: 1, b: 2 }, { a: 1 }, false],
+    [[1, 2], [2, 1], false],
+    [[1], [1, 2], false],
+    [[], {}, false],
+    [null, {}, false],
+    ['1', 1, false],
+  ])('%j and %j: %s', (one, other, is) => {
+    expect(isAlike(one, other)).toBe(is)
+    expect(isAlike(other, one)).toBe(is)
+  })
 })

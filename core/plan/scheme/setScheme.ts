@@ -144,9 +144,30 @@ export function orderedText(value: unknown): string {
   )
 }
 
+/**
+ * Whether two values have equal text, whatever the order of their keys, as after crossing the wire. Told without writing it: most
+ * differ soon, or are the same object.
+ */
+export function isAlike(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  if (Array.isArray(a) || Array.isArray(b))
+    return (
+      Array.isArray(a) &&
+      Array.isArray(b) &&
+      a.length === b.length &&
+      a.every((held, at) => isAlike(held, b[at]))
+    )
+  const [mine, theirs] = [a as Record<string, unknown>, b as Record<string, unknown>]
+  return (
+    Object.keys(mine).every(key => mine[key] === undefined || isAlike(mine[key], theirs[key])) &&
+    Object.keys(theirs).every(key => theirs[key] === undefined || mine[key] !== undefined)
+  )
+}
+
 function isSameRun(a: SetRun, b: SetRun): boolean {
-  const shape = ({ count: _, countRange: __, ...rest }: SetRun) => orderedText(rest)
-  return shape(a) === shape(b)
+  const shape = ({ count: _, countRange: __, ...rest }: SetRun) => rest
+  return isAlike(shape(a), shape(b))
 }
 
 /** The scheme with more runs put in: sets equal to a run it has join that run, others follow at the end. */
