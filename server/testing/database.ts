@@ -61,7 +61,6 @@ export interface UnitStudio {
   readonly client: (name: string) => DemoClient
 }
 
-
 /** Writes a studio as the demo has it on a day; with the log of the clients named, or of nobody. */
 export async function unitStudio({
   logsOf = [],
