@@ -39,6 +39,8 @@ const together = {
 }
 
 export default {
+  // A pool or a timer that a test left open is no reason to wait: the tests have been told.
+  forceExit: true,
   projects: process.env.EACH_APART
     ? [{ ...apart, testMatch: [TESTS] }]
     : [

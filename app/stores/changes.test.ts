@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import { watch } from 'vue'
+import { ref, type Ref, watch } from 'vue'
+import { z } from 'zod'
+import { createPinia, setActivePinia } from 'pinia'
 import { type Asked, frameworkWith, provideGlobally } from '~/testing/framework'
 
 const CHANGE = '7f9619ff-8b86-4011-b42d-00c04fc964ff'
@@ -82,5 +84,43 @@ describe('taking back', () => {
     const { store, posts } = await opened(nothing)
     await store.turn('undo')
     expect([store.said, posts(), store.isBusy]).toEqual(['Nothing to undo.', 0, false])
+  })
+
+  test('waits for what is still on its way, so that this is what is taken back', async () => {
+    const { store, page } = await opened()
+    const asked: string[] = []
+    let takes = () => {}
+    const states = new Map<string, Ref<unknown>>()
+    provideGlobally({
+      useState: (key: string, first: () => unknown) =>
+        states.get(key) ?? states.set(key, ref(first())).get(key),
+      useToday: () => ref('2026-04-02'),
+      useRequestFetch:
+        () =>
+        async (path: string, { method }: { method: string }) => {
+          asked.push(`${method} ${path}`)
+          if (path === '/api/notes') await new Promise<void>(resolve => (takes = resolve))
+          return method === 'GET' ? { undo: change, redo: null } : { did: change.did, detail: '' }
+        },
+    })
+    const { useApi } = await import('~/shell/useApi')
+    provideGlobally({ useApi })
+    setActivePinia(createPinia())
+    const { useChangesStore } = await import('./changes')
+    const real = useChangesStore()
+    real.open('anyone', null)
+    const saved = useApi().ask('/api/notes', { method: 'POST', answer: z.unknown() })
+    const turned = real.turn('undo')
+    await settled()
+    expect(asked).toEqual(['POST /api/notes'])
+    takes()
+    expect((await saved).ok).toBe(true)
+    await settled()
+    expect(asked[1]).toBe('GET /api/changes/anyone/last')
+    expect(asked[2]).toBe('POST /api/changes/anyone/undo')
+    page.fires('page:finish')
+    await turned
+    expect(real.said).toBe('Undone: client put behind.')
+    expect(store.said).toBe('')
   })
 })

@@ -23,7 +23,7 @@ const NOTHING_CHANGED = 'the server did not answer, so nothing was changed. Try 
 
 /** What was done last on the client whose page is open, or in the studio, and how it is taken back. */
 export const useChangesStore = defineStore('changes', () => {
-  const { ask } = useApi()
+  const { ask, arrived } = useApi()
   const app = useNuxtApp()
   /** Of a client, of the studio where it is null, or of anyone. */
   const subject = ref<string | null>(null)
@@ -83,7 +83,8 @@ export const useChangesStore = defineStore('changes', () => {
 
   /** Takes it back or does it again; what came of it. */
   async function turnOnServer(which: Turn): Promise<string> {
-    // Another window, or the change just made, may be newer than what is known here.
+    // The change just made may still be on its way; and another window's may be newer than what is known here.
+    await arrived()
     await load()
     const next = last.value[which]
     if (!next) return which === 'undo' ? 'Nothing to undo.' : 'Nothing to redo.'

@@ -21,7 +21,7 @@ export function frameworkWith(answering: Answering): readonly Asked[] {
     asked.push({ path, method, body })
     return answering({ path, method, body })
   }
-  Object.assign(globalThis, vue, { useApi: () => ({ ask }) })
+  Object.assign(globalThis, vue, { useApi: () => ({ ask, arrived: async () => {} }) })
   setActivePinia(createPinia())
   return asked
 }

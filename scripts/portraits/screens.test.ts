@@ -125,6 +125,7 @@ async function framework(studio: Awaited<ReturnType<typeof unitStudio>>, who: De
     Object.assign(globalThis, await load(path).catch(() => ({})))
   Object.assign(globalThis, {
     useApi: () => ({
+      arrived: async () => {},
       ask: async (
         path: string,
         { method = 'GET', body = null }: { method?: string; body?: unknown },
