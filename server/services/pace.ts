@@ -46,6 +46,8 @@ interface Log {
   readonly painfulDays: ReadonlySet<PlainDate>
 }
 
+const NOTHING_LEARNED: OwnPace = { kind: 'not_enough_data', exposures: 0, why: 'few' }
+
 /** Paces the log speaks for; what the coach has begun anew is learned from that day on. */
 export function learnedFrom(
   { sessions, sets, values, painfulDays }: Log,
@@ -71,17 +73,20 @@ export function learnedFrom(
   const anew = Object.entries(facts.paceRecords ?? {}).flatMap(([group, record]) =>
     record.since ? [[group as Group, record.since] as const] : [],
   )
-  return anew.reduce((paces, [group, since]) => {
-    const later = learnedPaces(
-      trained.filter(({ on }) => on >= since),
-      values,
-      context,
-    ).get(group)
-    return new Map([
-      ...paces,
-      [group, later ?? { kind: 'not_enough_data' as const, exposures: 0, why: 'few' as const }],
-    ])
-  }, all)
+  const since = new Map(
+    [...new Set(anew.map(([, from]) => from))].map(from => [
+      from,
+      learnedPaces(
+        trained.filter(({ on }) => on >= from),
+        values,
+        context,
+      ),
+    ]),
+  )
+  const later = anew.map(
+    ([group, from]) => [group, since.get(from)?.get(group) ?? NOTHING_LEARNED] as const,
+  )
+  return new Map([...all, ...later])
 }
 
 /** The client's log as it is learned from. */
