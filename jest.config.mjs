@@ -41,6 +41,8 @@ const together = {
 export default {
   // A pool or a timer that a test left open is no reason to wait: the tests have been told.
   forceExit: true,
+  // For tests that run apart; those together are waited for as a whole.
+  testTimeout: 120_000,
   projects: process.env.EACH_APART
     ? [{ ...apart, testMatch: [TESTS] }]
     : [

@@ -13,7 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs'
 import { join } from 'node:path'
-import { linesReached, testsReaching } from './mutants/reach.mjs'
+import { testsReaching } from './mutants/reach.mjs'
 import { mutantsOf, mutated } from './mutants/mutate.mjs'
 import { setup, teardown } from './setup/jestDatabase.mjs'
 import { ROOT } from './setup/paths.mjs'
@@ -36,6 +36,7 @@ const CONFIGURATION = [
   'tsconfig.unit.json',
 ]
 const LIMIT_MS = 240_000
+const MEASURING_MS = 60 * 60_000
 /** Tests that take long and see little that others do not. */
 const SLOW = 'allocation\\.test|highs\\.test|proof\\.test|days\\.test'
 
@@ -88,7 +89,7 @@ function prepared(copy) {
 }
 
 /** Whether the tests of a copy pass with these arguments; too long counts as seen, as an endless loop does. */
-const passes = (copy, jestArgs, env = {}) =>
+const passes = (copy, jestArgs, { env = {}, limitMs = LIMIT_MS } = {}) =>
   new Promise(resolve => {
     const args = ['run', '--silent', 'unit', '--', '--bail', '-i', '--silent', '--passWithNoTests']
     const child = spawn('npm', [...args, ...jestArgs], {
@@ -98,36 +99,37 @@ const passes = (copy, jestArgs, env = {}) =>
       detached: true,
       env: { ...process.env, ...env, NODE_ENV: 'test' },
     })
-    const limit = setTimeout(() => process.kill(-child.pid, 'SIGKILL'), LIMIT_MS)
+    const limit = setTimeout(() => process.kill(-child.pid, 'SIGKILL'), limitMs)
     child.on('close', code => {
       clearTimeout(limit)
       resolve(code === 0)
     })
   })
 
-/** Which lines every test file reaches, and how long it takes; each file is run once, in a process of its own. */
+/** Which lines every test file reaches, and how long it takes; each copy runs its share of the files, each file apart. */
 async function measured(copies) {
-  const queue = tracked.filter(
-    file =>
-      /^(core|shared|app|server|scripts)\/.*\.test\.ts$/.test(file) && !new RegExp(SLOW).test(file),
-  )
-  const found = []
-  await Promise.all(
-    copies.map(async copy => {
-      for (let test; (test = queue.shift());) {
-        const out = join(copy, 'coverage', test.replaceAll('/', '_'))
-        const from = performance.now()
-        const told = ['--coverage', '--coverageReporters=json', `--coverageDirectory=${out}`]
-        await passes(copy, ['--runTestsByPath', test, ...told], { EACH_APART: '1' })
-        const file = join(out, 'coverage-final.json')
-        if (!existsSync(file)) continue
-        const reached = linesReached(JSON.parse(readFileSync(file, 'utf8')), copy)
-        found.push({ test, ms: performance.now() - from, reached })
-        rmSync(out, { recursive: true, force: true })
-      }
+  const shares = await Promise.all(
+    copies.map(async (copy, at) => {
+      const file = join(copy, 'reach.jsonl')
+      writeFileSync(file, '')
+      await passes(
+        copy,
+        [
+          '--coverage',
+          '--coverageReporters=json-summary',
+          `--reporters=${join(copy, 'scripts', 'mutants', 'reachReporter.mjs')}`,
+          `--shard=${at + 1}/${copies.length}`,
+          `--testPathIgnorePatterns=${SLOW}`,
+        ],
+        { env: { EACH_APART: '1', REACH: file }, limitMs: MEASURING_MS },
+      )
+      return readFileSync(file, 'utf8').split('\n').filter(Boolean)
     }),
   )
-  return found
+  return shares.flat().map(line => {
+    const { reached, ...row } = JSON.parse(line)
+    return { ...row, reached: new Map(reached.map(([file, lines]) => [file, new Set(lines)])) }
+  })
 }
 
 async function isKilled(copy, { file, ...mutant }, known) {
