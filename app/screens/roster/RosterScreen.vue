@@ -28,6 +28,8 @@ if (store.failure?.kind === 'refused' && store.failure.problem.status === 401)
   await navigateTo('/sign-in')
 
 const list = useTemplateRef<HTMLElement>('list')
+/** Rows open and answer from here on; the server's drawing alone hears nothing. */
+const isLive = useMounted()
 useRosterActions(list, { open: toggle, flag: id => void flag(id) })
 const FILTER_NAMES = {
   all: 'All',
@@ -102,7 +104,7 @@ const total = computed(() => store.view?.clients.length ?? 0)
       <p v-if="complaint" role="alert" class="alert-chip">
         {{ complaint }}
       </p>
-      <div ref="list">
+      <div ref="list" :aria-busy="!isLive">
         <section
           v-for="section in sections"
           :key="section.id"
