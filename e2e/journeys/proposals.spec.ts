@@ -134,7 +134,7 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
   await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible()
   await page.getByRole('button', { name: /^Draw again/ }).click()
   await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
-    timeout: 60_000,
+    timeout: 120_000,
   })
   const terms = page.getByRole('region', { name: 'Other terms' })
   await terms.getByLabel('Terms', { exact: true }).fill('four days, no arm day, more pump')
@@ -145,28 +145,28 @@ test('drawing can be stopped, nothing is changed, and other terms are compared',
     .fill('four days, 45 minutes, no arm day, no overhead')
   await page.keyboard.press('Enter')
   const typed = terms.getByRole('row', { name: /^4 days, 45 minutes, no arm day, no overhead/ })
-  await expect(typed).toContainText(/below target|under the floor/, { timeout: 60_000 })
+  await expect(typed).toContainText(/below target|under the floor/, { timeout: 120_000 })
   await expect(typed.getByRole('cell').first()).toContainText('4')
   await expect(terms.getByRole('rowheader', { name: 'As it is, placed again' })).toBeVisible()
   await terms.getByRole('button', { name: 'no arm day, arms as finishers' }).click()
   await expect(terms.getByRole('rowheader', { name: 'no arm day, arms as finishers' })).toBeVisible(
     {
-      timeout: 60_000,
+      timeout: 120_000,
     },
   )
   await terms.getByRole('button', { name: 'Keep with the plan as the reason' }).click()
   await terms.getByRole('link', { name: 'Print for the client' }).click()
   await expect(
     page.locator('dt', { hasText: '4 days, 45 minutes, no arm day, no overhead' }),
-  ).toBeVisible({ timeout: 60_000 })
+  ).toBeVisible({ timeout: 120_000 })
   await expect(page.getByText(/effective sets; /).first()).toBeVisible()
   await page.getByRole('link', { name: 'Back' }).click()
-  await expect(page.getByText(/^Kept with the plan: As it is/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^Kept with the plan: As it is/)).toBeVisible({ timeout: 120_000 })
   await terms.getByRole('button', { name: 'take out of the plan' }).click()
   await expect(terms.getByText(/^Taken out of the plan/)).toBeVisible()
   // Escape leaves the page once nothing is being drawn any more.
   await expect(page.getByRole('region', { name: /^A, Most stimulus/ })).toBeVisible({
-    timeout: 60_000,
+    timeout: 120_000,
   })
   await page.keyboard.press('Escape')
   await boardIsLive(page)
