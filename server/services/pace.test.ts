@@ -16,7 +16,8 @@ test('what was begun anew is learned from that day on, muscle by muscle; the res
   const context = contextWith(view.method, view.facts, catalogueWith(view.library))
   const log = await paceLog(studio.coach, view, today)
   const plain = { ...view.facts, paceRecords: {} }
-  const from = addDays(today, -21)
+  // A day with a session: what was done on it counts.
+  const from = log.sessions.map(({ on }) => on).find(on => on > addDays(today, -24))!
   const anew = { by: 'log', on: from, was: 1, since: from } as const
   const late = { ...anew, since: today }
 
@@ -27,6 +28,8 @@ test('what was begun anew is learned from that day on, muscle by muscle; the res
     context,
   )
   expect(later.get('triceps')).not.toEqual(all.get('triceps'))
+  const afterIt = log.sessions.filter(({ on }) => on > from)
+  expect(later).not.toEqual(learnedFrom({ ...log, sessions: afterIt }, plain, context))
   const some = learnedFrom(
     log,
     { ...plain, paceRecords: { triceps: anew, biceps: anew, chest: late } },

@@ -78,9 +78,6 @@ function sumOfExponentials(logs: ArrayLike<number>): number {
   return most + Math.log(sum)
 }
 
-/** A product of this size still takes any further factor. */
-const LARGE = 1e100
-
 /** ln of how well a level and a slope explain values at a scatter, with level and slope taken out (Laplace). */
 function explained(values: Float64Array, weeks: Float64Array, scatter: number): number {
   const count = values.length
@@ -103,18 +100,12 @@ function explained(values: Float64Array, weeks: Float64Array, scatter: number): 
     level = (y0 * w2 - y1 * w1) / determinant
     slope = (y1 * w0 - y0 * w1) / determinant
   }
-  const sum = -0.5 * Math.log(determinant) - (slope * slope * prior) / 2 - count * Math.log(scatter)
-  // The logarithm of a product instead of a sum of them, taken before it grows past any number.
-  let [product, logs] = [1, 0]
+  let sum = -0.5 * Math.log(determinant) - (slope * slope * prior) / 2 - count * Math.log(scatter)
   for (let at = 0; at < count; at++) {
     const z = (values[at]! - level - slope * weeks[at]!) / scatter
-    product *= 1 + (z * z) / freedom
-    if (product > LARGE) {
-      logs += Math.log(product)
-      product = 1
-    }
+    sum -= ((freedom + 1) / 2) * Math.log1p((z * z) / freedom)
   }
-  return sum - ((freedom + 1) / 2) * (logs + Math.log(product))
+  return sum
 }
 
 /** What is known of one muscle, for every pace: by strength, and by answers at every centre a client may have. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { seededRandom } from '../../base'
 import { evidenceOf, type Observed, slopeOf, TREND, trendOf } from '.'
 
 describe('evidence', () => {
@@ -207,4 +208,55 @@ describe('verdicts', () => {
     expect(trendOf(twice).count).toBe(12)
     expect(TREND.speaks).toBe(20)
   })
+})
+
+/** The plain way of looking: what counts is picked anew for every look. */
+function plainlyLooked(all: readonly Observed[]) {
+  const said = { verdict: 'unclear', since: null as number | null, from: -Infinity }
+  for (const today of new Set(all.map(({ day }) => day))) {
+    const own = all.filter(({ day }) => day > said.from && day <= today)
+    const days = new Set(own.map(({ day }) => day))
+    const span = Math.max(...days) - Math.min(...days)
+    if (days.size < TREND.leastDays || span < 7 * TREND.leastWeeks) continue
+    const { slope, error } = slopeOf(own)
+    const { up, down, flat } = evidenceOf(slope, error)
+    const verdict =
+      up >= TREND.speaks
+        ? 'progress'
+        : down >= TREND.speaks
+          ? 'decline'
+          : flat >= TREND.surelyFlat
+            ? 'plateau'
+            : null
+    if (verdict === null) continue
+    if (verdict !== said.verdict) Object.assign(said, { verdict, since: today })
+    if (verdict !== 'plateau') said.from = today
+  }
+  const later = all.filter(({ day }) => day > said.from)
+  const fresh = slopeOf(later)
+  const evidence = later.length > 0 ? evidenceOf(fresh.slope, fresh.error) : { up: 1, down: 1 }
+  return { verdict: said.verdict, since: said.since, up: evidence.up, down: evidence.down }
+}
+
+test('looks at columns say what looks at lists say, whatever was said before', () => {
+  const told = new Set<string>()
+  for (let seed = 1; seed <= 60; seed++) {
+    const random = seededRandom(seed)
+    const slope = 0.04 * (random() - 0.5)
+    const all = Array.from({ length: 36 }, (_, at) => {
+      const shift = 0.03 * (random() - 0.5)
+      return Array.from({ length: 1 + (seed % 3) }, (__, exercise) => ({
+        exercise,
+        day: 3 * at,
+        // Half-way it turns.
+        y: 3 + exercise + slope * (at < 18 ? at : 36 - at) + shift + 0.04 * (random() - 0.5),
+        variance: 0.001,
+        tired: 0.3 * random(),
+      })).filter(() => random() < 0.9)
+    }).flat()
+    const { verdict, since, up, down } = trendOf(all)
+    expect({ verdict, since, up, down }).toEqual(plainlyLooked(all))
+    told.add(verdict)
+  }
+  expect(told.size).toBeGreaterThan(2)
 })
