@@ -63,15 +63,17 @@ useEventListener('keydown', event => {
       v-if="next && !isFinished"
       type="button"
       class="control control-strong mt-2 min-h-16! flex-col! text-[15px]"
-      :aria-label="`Log ${next.name}, ${next.words}`"
+      :aria-label="`Log ${next.exercise}, ${next.name}, ${next.words}`"
       @pointerdown="press.down()"
       @pointerup="press.up()"
       @pointerleave="press.up()"
       @contextmenu.prevent
       @click="press.click()"
     >
-      <span>{{ next.name }} <KeyCap :label="String(number)" /></span>
-      <span class="text-[17px]">{{ next.words }}</span>
+      <span>{{ next.exercise }} <KeyCap :label="String(number)" /></span>
+      <span class="text-[17px]"
+        ><span class="text-[13px] font-normal">{{ next.name }}</span> {{ next.words }}</span
+      >
     </button>
     <p v-if="next && !isFinished" class="flex items-center justify-between text-[12px] text-ink2">
       {{ group }}

@@ -54,7 +54,7 @@ export function useColumn(store: TogetherSheet, session: () => SheetSession) {
     logged,
     finish,
     done,
-    /** The set that is lit: which, and what is planned for it. */
+    /** The set that is lit: of what exercise, which, and what is planned for it. */
     next: computed(() => {
       const { turn, hasLoad, amountText, countText, isSeconds, aimRir } = phone
       if (!turn.value) return null
@@ -62,7 +62,9 @@ export function useColumn(store: TogetherSheet, session: () => SheetSession) {
       const load =
         hasLoad.value && amountText.value !== '' ? `${amountText.value} ${unit.value} × ` : ''
       const left = aimRir.value === null ? '' : `, ${aimRir.value} left`
-      return { name: setName(turn.value), words: `${load}${count}${left}` }
+      const { slot } = turn.value
+      const exercise = session().exercises.find(one => one.slot === slot)?.name ?? ''
+      return { exercise, name: setName(turn.value), words: `${load}${count}${left}` }
     }),
     rows: computed(() =>
       session().exercises.map(({ slot, name }) => {
