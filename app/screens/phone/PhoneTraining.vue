@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Ellipsis, Frown, Repeat2 } from 'lucide-vue-next'
 import type { LogEntry, SheetSession, SheetSwap } from '#core/follow/sheet'
-import { JOINT_NAMES, phoneDay, setName } from './phoneWords'
+import { JOINT_NAMES, partName, phoneDay, setName } from './phoneWords'
 import { PAIN_WORDS } from './phonePain'
 import { usePhoneTraining } from './usePhoneTraining'
 
@@ -183,7 +183,7 @@ watch(isDone, done => done && emit('ended'))
           {{
             turn.state === 'stopped'
               ? 'Not today'
-              : `Log ${setName(turn).toLowerCase()}${turn.parts.length > 1 ? `, ${part.part.side ?? `part ${part.part.stage}`}` : ''}`
+              : `Log ${partName(turn, part).toLowerCase()}`
           }}
         </button>
         <div

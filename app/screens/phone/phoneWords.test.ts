@@ -52,6 +52,16 @@ test.each([
   expect(words.setName({ plan } as never)).toBe(name)
 })
 
+test.each([
+  [1, 'left', 1, 'Set 2'],
+  [2, 'left', 1, 'Set 2, left'],
+  [2, 'right', 1, 'Set 2, right'],
+  [3, null, 2, 'Set 2, part 2'],
+])('of %i parts, side %s, stage %i: %s', (count, side, stage, said) => {
+  const turn = { plan: { role: 'working', number: 2 }, parts: Array.from({ length: count }) }
+  expect(words.partName(turn as never, { part: { side, stage } } as never)).toBe(said)
+})
+
 test('a joint has the name it has everywhere', () =>
   expect(words.JOINT_NAMES.low_back).toBe('low back'))
 

@@ -88,6 +88,15 @@ export function setName({ plan }: Pick<StandingTurn, 'plan'>): string {
   return `${name} ${plan.number}`
 }
 
+/** `Set 3, left`: which part of a set is to be done where it has several. */
+export function partName(
+  turn: Pick<StandingTurn, 'plan'> & { readonly parts: readonly unknown[] },
+  { part }: Pick<StandingTurn['parts'][number], 'part'>,
+): string {
+  const name = setName(turn)
+  return turn.parts.length > 1 ? `${name}, ${part.side ?? `part ${part.stage}`}` : name
+}
+
 /** `Set 2 went on`, with its exercise where another one is on the screen by now. */
 export function wentOnWords(
   last: StandingTurn,

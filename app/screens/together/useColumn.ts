@@ -2,7 +2,7 @@ import type { PlainDate } from '#core/base'
 import type { SheetSession } from '#core/follow/sheet'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { usePhoneSession } from '../phone/usePhoneSession'
-import { setName, turnWords } from '../phone/phoneWords'
+import { partName, setName, turnWords } from '../phone/phoneWords'
 import { type TogetherSheet, useTogetherSheet } from './useTogetherSheet'
 
 const RETRY_MS = 10_000
@@ -54,17 +54,18 @@ export function useColumn(store: TogetherSheet, session: () => SheetSession) {
     logged,
     finish,
     done,
-    /** The set that is lit: of what exercise, which, and what is planned for it. */
+    /** The set that is lit: of what exercise, which part, and what is planned for it. */
     next: computed(() => {
-      const { turn, hasLoad, amountText, countText, isSeconds, aimRir } = phone
-      if (!turn.value) return null
+      const { turn, part, hasLoad, amountText, countText, isSeconds, aimRir } = phone
+      if (!turn.value || !part.value) return null
       const count = `${countText.value} ${isSeconds.value ? 's' : 'reps'}`
       const load =
         hasLoad.value && amountText.value !== '' ? `${amountText.value} ${unit.value} × ` : ''
       const left = aimRir.value === null ? '' : `, ${aimRir.value} left`
       const { slot } = turn.value
       const exercise = session().exercises.find(one => one.slot === slot)?.name ?? ''
-      return { exercise, name: setName(turn.value), words: `${load}${count}${left}` }
+      const name = partName(turn.value, part.value)
+      return { exercise, name, words: `${load}${count}${left}` }
     }),
     rows: computed(() =>
       session().exercises.map(({ slot, name }) => {
