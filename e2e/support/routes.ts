@@ -273,6 +273,7 @@ export const OWN = [
   'session-templates/index.get.ts',
   'session-templates/index.post.ts',
   'exercises/index.get.ts',
+  'exercises/clients.get.ts',
   'exercises/index.post.ts',
   'account/gear.put.ts',
   'account/retention.get.ts',

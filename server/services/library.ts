@@ -11,10 +11,10 @@ import {
 } from '#core/plan/catalogue'
 import { type CreditEffect, creditEffects } from '#core/count/ledger'
 import type { ClientFacts } from '#core/plan/method'
-import type { ChangeCredits, LibraryView } from '#shared/contracts/library'
+import type { ChangeCredits, ClientCreditsView, LibraryView } from '#shared/contracts/library'
 import type { Problem } from '#shared/contracts/problem'
 import { database } from '../db/database'
-import { lockedFacts, plannedClients, updateFacts } from '../db/queries/clients'
+import { clientCredits, lockedFacts, plannedClients, updateFacts } from '../db/queries/clients'
 import { putCredits, putExercise, setRetired } from '../db/queries/studioSettings'
 import type { Coach } from './signIn'
 import { contextIn, type StudioSettings, studioSettings } from './studioSettings'
@@ -22,17 +22,15 @@ import { currentTime, serverToday } from '../clock'
 
 const NOT_FOUND: Problem = { kind: 'not-found', what: 'exercise' }
 
-/** What the coach has added and changed, for everyone and for single clients. */
+/** What counts otherwise for single clients. */
+export async function creditsOfClients(coach: Coach): Promise<ClientCreditsView> {
+  return { clients: await clientCredits(database(), coach.id) }
+}
+
+/** What the coach has added and changed for everyone. */
 export async function library(coach: Coach): Promise<LibraryView> {
-  const [settings, clients] = await Promise.all([
-    studioSettings(database(), coach.id),
-    plannedClients(database(), coach.id, serverToday()),
-  ])
-  return {
-    library: settings.library,
-    retired: [...settings.retired],
-    clients: clients.map(({ id, name, facts }) => ({ id, name, credits: facts.credits })),
-  }
+  const { library: own, retired } = await studioSettings(database(), coach.id)
+  return { library: own, retired: [...retired] }
 }
 
 function changed(

@@ -14,6 +14,7 @@ import {
   addExercise,
   changeCredits,
   creditEffect,
+  creditsOfClients,
   library,
   removeExercise,
   saveExercise,
@@ -244,6 +245,23 @@ describe('credits', () => {
     const { effects } = valueOf(await creditEffect(coach, 'cable_curl', half as never))
     expect(effects.length).toBeGreaterThan(0)
     expect((await library(coach)).library.credits).toEqual({})
+  })
+
+  test('changed for one client, it is told of that one alone, to that one’s coach alone', async () => {
+    const { coach, client: of } = await unitStudio()
+    const { id, name } = of('Joren')
+    valueOf(await changeCredits(coach, 'cable_curl', { ...half, client: id } as never))
+    const { clients } = await creditsOfClients(coach)
+    expect(clients.find(one => one.id === id)).toEqual({
+      id,
+      name,
+      credits: { cable_curl: { biceps: 0.5 } },
+    })
+    expect(clients.filter(({ credits }) => 'cable_curl' in credits)).toHaveLength(1)
+    expect((await library(coach)).library.credits).toEqual({})
+    expect((await creditsOfClients(await stranger())).clients.map(one => one.id)).not.toContain(id)
+    valueOf(await archiveClient(coach, id))
+    expect((await creditsOfClients(coach)).clients.map(one => one.id)).not.toContain(id)
   })
 
   test('changed for everyone, every board counts with it; put back, none does', async () => {

@@ -98,14 +98,19 @@ export const LibraryContract = z
   })
   .readonly() satisfies z.ZodType<Library>
 
-/** The library screen: the coach's own additions, and what single clients have of their own. */
+/** What every screen that names exercises needs: the coach's own additions. */
 export const LibraryView = z.object({
   library: LibraryContract,
   /** Exercises no longer offered; plans that used them still know them. */
   retired: z.array(z.string()),
-  clients: z.array(z.object({ id: z.uuid(), name: z.string(), credits: CreditChangesContract })),
 })
 export type LibraryView = z.output<typeof LibraryView>
+
+/** Every client who is not archived, with what counts otherwise for that one. */
+export const ClientCreditsView = z.object({
+  clients: z.array(z.object({ id: z.uuid(), name: z.string(), credits: CreditChangesContract })),
+})
+export type ClientCreditsView = z.output<typeof ClientCreditsView>
 
 export const ExerciseParams = z.object({ exerciseId: z.string().regex(/^[a-z0-9_-]{1,60}$/) })
 

@@ -19,8 +19,9 @@ const {
   isChanged,
   groups,
   presets,
-  library,
+  clients,
   refreshLibrary,
+  refreshCredits,
 } = useExerciseLibrary()
 const own = useOwnExercise(async id => {
   await refreshLibrary()
@@ -66,7 +67,6 @@ function walk(step: number, event: KeyboardEvent): void {
   rows[Math.min(rows.length - 1, Math.max(0, at + step))]?.focus()
   event.preventDefault()
 }
-const clients = computed(() => library.value?.clients ?? [])
 </script>
 
 <template>
@@ -204,7 +204,7 @@ const clients = computed(() => library.value?.clients ?? [])
             :exercise="selected"
             :groups="groups"
             :clients="clients"
-            :reload="refreshLibrary"
+            :reload="refreshCredits"
             :credits="(intent, client) => creditsFor(selected!, intent, client)"
             :is-changed="(intent, client) => isChanged(selected!, intent, client)"
           />

@@ -14,10 +14,20 @@ import {
 } from '#core/plan/catalogue'
 import { EQUIPMENT_PRESETS } from '#core/plan/catalogue'
 import { SET_UP, setUpFieldsOf } from '#core/plan/scheme'
+import { ClientCreditsView } from '#shared/contracts/library'
 
 /** The library screen: search, the exercise in sight, its purposes and substitutes. */
 export function useExerciseLibrary() {
   const studio = useStudioSettings()
+  const { ask } = useApi()
+  const { data: clients, refresh: refreshClients } = useAsyncData(
+    'client-credits',
+    async () => {
+      const result = await ask('/api/exercises/clients', { answer: ClientCreditsView })
+      return result.ok ? result.value.clients : []
+    },
+    { default: () => [], deep: false },
+  )
   const route = useRoute()
   const search = reactive({
     words: '',
@@ -37,7 +47,7 @@ export function useExerciseLibrary() {
       new Set(
         [
           ...Object.keys(studio.library.value?.library.credits ?? {}),
-          ...(studio.library.value?.clients ?? []).flatMap(({ credits }) => Object.keys(credits)),
+          ...clients.value.flatMap(({ credits }) => Object.keys(credits)),
         ].map(key => key.split(':')[0] ?? ''),
       ),
   )
@@ -90,17 +100,16 @@ export function useExerciseLibrary() {
       ways: SET_UP[field].words.join(', '),
     })),
   )
+  const ownCredits = (client: string | null) =>
+    clients.value.find(({ id }) => id === client)?.credits
   /** Credits of a purpose as they hold for a client, or for everyone where none is named. */
   function creditsFor(exercise: Exercise, intent: string | null, client: string | null): Credits {
     const purpose = exercise.intents.find(({ id }) => id === intent) ?? exercise.intents[0]
-    const own = studio.library.value?.clients.find(({ id }) => id === client)?.credits
+    const own = ownCredits(client)
     return own?.[creditKey(exercise.id, intent)] ?? own?.[exercise.id] ?? purpose.credits
   }
   function isChanged(exercise: Exercise, intent: string | null, client: string | null): boolean {
-    const changes =
-      client === null
-        ? studio.library.value?.library.credits
-        : studio.library.value?.clients.find(({ id }) => id === client)?.credits
+    const changes = client === null ? studio.library.value?.library.credits : ownCredits(client)
     return changes?.[creditKey(exercise.id, intent)] !== undefined
   }
   function select(id: string): void {
@@ -108,6 +117,9 @@ export function useExerciseLibrary() {
   }
   return {
     ...studio,
+    clients,
+    /** What counts was changed: for everyone, or for one. */
+    refreshCredits: () => Promise.all([studio.refreshLibrary(), refreshClients()]),
     search,
     shown,
     selected,

@@ -130,6 +130,16 @@ export async function plannedClients(db: Database, coachId: CoachId, today: Plai
   })
 }
 
+/** Every client who is not archived, with the credits that are changed for that one. */
+export async function clientCredits(db: Database, coachId: CoachId) {
+  const rows = await db
+    .select({ id: clients.id, name: clients.name, facts: clients.facts })
+    .from(clients)
+    .where(and(eq(clients.coachId, coachId), isNull(clients.archivedAt)))
+    .orderBy(asc(clients.position))
+  return rows.map(({ id, name, facts }) => ({ id, name, credits: factsDocument(facts).credits }))
+}
+
 /** The open block's id and every client's name by the method followed. */
 export function followers(db: Database, coachId: CoachId) {
   return db
