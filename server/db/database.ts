@@ -13,6 +13,9 @@ interface Connected {
 
 type Options = Parameters<typeof postgres>[1] & object
 
+/** Every question here is short: compiling it for the processor first took longer than answering it. */
+const ANY_CONNECTION = { application_name: 'tholepin', jit: 'off' }
+
 /** Nothing waits for ever: a request gets its answer or is told within seconds that the database cannot be had. */
 const FOR_REQUESTS: Options = {
   connect_timeout: 3,
@@ -21,7 +24,6 @@ const FOR_REQUESTS: Options = {
   // A database that is back is asked again within a second.
   backoff: attempts => Math.min(1, 0.1 * 2 ** attempts),
   connection: {
-    application_name: 'tholepin',
     statement_timeout: 30_000,
     idle_in_transaction_session_timeout: 30_000,
   },
@@ -29,7 +31,8 @@ const FOR_REQUESTS: Options = {
 
 /** A connection of its own, for scripts and tests; `close` ends it. */
 export function connectedDatabase(url: string, options: Options = {}): Connected {
-  const client = postgres(url, { max: 10, onnotice: () => {}, ...options })
+  const connection = { ...ANY_CONNECTION, ...options.connection }
+  const client = postgres(url, { max: 10, onnotice: () => {}, ...options, connection })
   return { db: drizzle(client, { schema }), client, close: () => client.end({ timeout: 5 }) }
 }
 

@@ -15,12 +15,13 @@ import { type Session, sessionInTurn } from '#core/plan/session'
 import { currentTime } from '../clock'
 import { database } from '../db/database'
 import { sessionDocument } from '../db/documents'
-import { plansOf, rosterLines } from '../db/queries/clients'
+import { rosterLines } from '../db/queries/clients'
 import { timedSessions } from '../db/queries/clientLog'
-import { datedInBlocks, floorOf } from '../db/queries/floor'
+import { datedOn, floorOf } from '../db/queries/floor'
 import { allClearances, allPainReports } from '../db/queries/health'
 import { DONE_DAYS, sameFacts } from './clients'
 import { withPain } from './pain'
+import { plansBy } from './planMemory'
 import { startsIn } from './roster'
 import type { RosterLine } from './rosterMemory'
 import type { Coach } from './signIn'
@@ -56,8 +57,7 @@ export interface Floor {
   readonly people: readonly FloorPerson[]
 }
 
-type DatedRow = Awaited<ReturnType<typeof datedInBlocks>>[number]
-type PlanRow = Awaited<ReturnType<typeof plansOf>>[number]
+type DatedRow = Awaited<ReturnType<typeof datedOn>>[number]
 
 /** A session as it falls on the date: of the plan, or as it was sent. */
 type OnDate = Pick<BlockSession, 'pass' | 'day' | 'place' | 'name'> & {
@@ -66,17 +66,18 @@ type OnDate = Pick<BlockSession, 'pass' | 'day' | 'place' | 'name'> & {
   readonly sent: DatedRow | null
 }
 
-/** Whether anything of a plan may fall on a date: what can be moved there is looked at, too. */
-function mayFallOn(plan: PlanDocument, on: PlainDate): boolean {
-  const isMovedThere = plan.block?.exceptions?.some(
-    exception => exception.kind === 'moved' && exception.on === on,
+/** Rotations of a plan, from 0, that have anything on a date, or had it moved there. */
+function passesOn(plan: PlanDocument, on: PlainDate): readonly number[] {
+  const moved = (plan.block?.exceptions ?? []).flatMap(one =>
+    one.kind === 'moved' && one.on === on ? [one.pass] : [],
   )
-  return isMovedThere === true || passDates(plan).some(dates => dates.includes(on))
+  const own = passDates(plan).flatMap((dates, pass) => (dates.includes(on) ? [pass] : []))
+  return [...new Set([...own, ...moved])]
 }
 
 /** What is done on a date by a plan: what was sent as it was sent, the rest as the plan has it. */
 function sessionsOn(
-  { plan }: PlanRow,
+  plan: PlanDocument,
   rows: readonly DatedRow[],
   context: PlanContext,
   on: PlainDate,
@@ -92,11 +93,12 @@ function sessionsOn(
     }))
   const isSent = (one: Pick<BlockSession, 'pass' | 'day' | 'place'>) =>
     rows.some(({ pass, day, place }) => pass === one.pass && day === one.day && place === one.place)
-  const planned = mayFallOn(plan, on)
-    ? expandedBlock(plan, context).passes.flatMap(({ sessions }) =>
-        sessions.filter(session => session.on === on && !session.isSkipped && !isSent(session)),
-      )
-    : []
+  const planned =
+    passesOn(plan, on).length > 0
+      ? expandedBlock(plan, context).passes.flatMap(({ sessions }) =>
+          sessions.filter(session => session.on === on && !session.isSkipped && !isSent(session)),
+        )
+      : []
   return [
     ...sent,
     ...planned.map(session => ({
@@ -178,31 +180,32 @@ export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate)
     allPainReports(db, coach.id),
     allClearances(db, coach.id),
   ])
-  const ids = lines.map(({ id }) => id)
+  const plans = await plansBy(db, coach.id, lines, on)
+  const rotations = lines.flatMap(({ id, blockId }) => {
+    const followed = plans.get(id)
+    return blockId && followed
+      ? passesOn(followed.plan, on).map(pass => ({ id, block: blockId, pass }))
+      : []
+  })
   const blocks = lines.flatMap(({ blockId }) => blockId ?? [])
-  const [plans, dated, timed] = await Promise.all([
-    plansOf(db, coach.id, ids, on),
-    datedInBlocks(db, coach.id, blocks, on),
-    timedSessions(db, coach.id, ids, addDays(today, -DONE_DAYS)),
-  ])
-  const planOf = new Map(plans.map(row => [row.id, row]))
+  const dated = await datedOn(db, coach.id, on, { blocks, rotations })
+  const here = new Set([...rotations.map(({ id }) => id), ...dated.map(({ clientId }) => clientId)])
+  const timed = await timedSessions(db, coach.id, [...here], addDays(today, -DONE_DAYS))
   const rowsOf = groupedBy(dated, ({ clientId }) => clientId)
   const painOf = groupedBy(reports, ({ clientId }) => clientId)
   const clearedOf = groupedBy(clearances, ({ clientId }) => clientId)
   const people = lines.flatMap(line => {
-    const row = planOf.get(line.id)
-    const rows = rowsOf.get(line.id) ?? []
-    if (!row || (!mayFallOn(row.plan, on) && !rows.some(one => one.on === on))) return []
-    const context = contextOf(line, row.facts, settings, {
+    const followed = plans.get(line.id)
+    if (!followed || !here.has(line.id)) return []
+    const { plan, facts } = followed
+    const context = contextOf(line, facts, settings, {
       reports: painOf.get(line.id) ?? [],
       clearances: clearedOf.get(line.id) ?? [],
       timed: timed.get(line.id) ?? [],
     })
-    const sessions = sessionsOn(row, rows, context, on)
+    const sessions = sessionsOn(plan, rowsOf.get(line.id) ?? [], context, on)
     const day = { on, isOnly: sessions.length === 1 }
-    return sessions.flatMap(
-      session => personOf(line, { plan: row.plan, context }, session, day) ?? [],
-    )
+    return sessions.flatMap(session => personOf(line, { plan, context }, session, day) ?? [])
   })
   return { ...floor, gear: settings.gear, people: people.sort(byStart) }
 }

@@ -15,6 +15,7 @@ import { type ClientStarts, startOn } from '#core/follow/floor'
 import { placesFrom, type PlanPlace } from '#core/plan/block'
 import { placeOn } from '#core/plan/rotation'
 import type { RosterEntry, RosterView } from '#shared/contracts/roster'
+import { LRUCache } from 'lru-cache'
 import { database } from '../db/database'
 import { archivedCount, rosterLines } from '../db/queries/clients'
 import { allClearances, allPainReports } from '../db/queries/health'
@@ -73,7 +74,10 @@ export async function roster(
     studio: coach.studio,
     archived,
     unread: known.filter(({ isRead }) => !isRead).length,
-    clients: known.map(entry).sort((a, b) => byPressure(sortable(a), sortable(b))),
+    clients: known
+      .map(looked)
+      .sort((a, b) => byPressure(a.sortable, b.sortable))
+      .map(({ entry }) => entry),
   }
 }
 
@@ -113,8 +117,32 @@ function painsOf(
   })
 }
 
+/** A client's line, and what it is sorted by. */
+interface Looked {
+  readonly needs: readonly Need[]
+  readonly entry: RosterEntry
+  readonly sortable: ReturnType<typeof sortable>
+}
+/** What a day's look at a client came to, remembered under everything it was made from. */
+const looks = new LRUCache<string, Looked>({ max: 20_000 })
+const lookKey = ({ versions, isRead, line, reports, clearances }: Known) =>
+  JSON.stringify([versions, isRead, line, reports, clearances])
+
+function looked(known: Known): Looked {
+  const key = lookKey(known)
+  const held = looks.get(key)
+  if (held) return held
+  const needs = reckonedNeeds(known)
+  const entry = entryOf(known, needs)
+  const look = { needs, entry, sortable: sortable(entry) }
+  looks.set(key, look)
+  return look
+}
+
 /** What waits for the coach. */
-export function needsOf({
+export const needsOf = (known: Known): readonly Need[] => looked(known).needs
+
+function reckonedNeeds({
   line,
   today,
   plan,
@@ -146,14 +174,13 @@ export function needsOf({
   })
 }
 
-function entry(known: Known): RosterEntry {
+function entryOf(known: Known, needs: readonly Need[]): RosterEntry {
   const {
     line: { id, name, about, isFlagged, laterUntil },
     today,
     plan,
     sessions,
   } = known
-  const needs = needsOf(known)
   const isLater = laterUntil !== null && laterUntil > today
   return {
     id,

@@ -9,9 +9,10 @@ import { waitingInBase } from '#core/design/progress'
 import type { Group } from '#core/plan/catalogue'
 import { LRUCache } from 'lru-cache'
 import type { Database } from '../db/database'
-import { plansOf, type rosterLines } from '../db/queries/clients'
+import type { rosterLines } from '../db/queries/clients'
 import type { allPainReports } from '../db/queries/health'
 import { exposuresOf, type SessionLine, sessionsAround } from '../db/queries/training'
+import { plansBy } from './planMemory'
 import type { Coach } from './signIn'
 import { contextIn, type StudioSettings } from './studioSettings'
 import { siftFacts } from './trends'
@@ -137,8 +138,7 @@ async function learnPlans(
     ({ id, blockId }) => blockId !== null && !planSides.has(keyOf(id).plan),
   )
   const methods = new Map(lines.map(({ id, method }) => [id, method]))
-  const ids = unknown.map(({ id }) => id)
-  for (const { id, facts, plan } of await plansOf(db, coach.id, ids, today)) {
+  for (const [id, { facts, plan }] of await plansBy(db, coach.id, unknown, today)) {
     const { title, startsOn, passes, rotation } = plan
     const context = contextIn(settings, methods.get(id) ?? '', facts)
     planSides.set(keyOf(id).plan, {

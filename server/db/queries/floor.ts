@@ -1,6 +1,6 @@
 import type { BlockId, ClientId, CoachId, PlainDate } from '#core/base'
 import type { House, Stations } from '#core/follow/floor'
-import { and, eq, isNotNull, sql } from 'drizzle-orm'
+import { and, eq, isNotNull, or, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { clients, coaches, datedSessions } from '../schema'
 import { among } from '../among'
@@ -25,14 +25,22 @@ export async function setFloor(
   await db.update(coaches).set(floor).where(eq(coaches.id, coachId))
 }
 
-/** Sessions of some blocks as far as they were sent; content only of those on one date. */
-export function datedInBlocks(
+/** Sessions of some blocks that were sent for a date, with their content; and others of the rotations named, without. */
+export function datedOn(
   db: Database,
   coachId: CoachId,
-  blockIds: readonly BlockId[],
   on: PlainDate,
+  {
+    blocks,
+    rotations,
+  }: {
+    readonly blocks: readonly BlockId[]
+    readonly rotations: readonly { readonly block: BlockId; readonly pass: number }[]
+  },
 ) {
-  if (blockIds.length === 0) return Promise.resolve([])
+  if (blocks.length === 0) return Promise.resolve([])
+  const named = sql`(${datedSessions.blockId}, ${datedSessions.pass}) in (select * from unnest(
+    ${sql.param(rotations.map(({ block }) => block))}::uuid[], ${sql.param(rotations.map(({ pass }) => pass))}::int[]))`
   return db
     .select({
       id: datedSessions.id,
@@ -52,8 +60,9 @@ export function datedInBlocks(
     .where(
       and(
         eq(datedSessions.coachId, coachId),
-        among(datedSessions.blockId, blockIds),
+        among(datedSessions.blockId, blocks),
         isNotNull(datedSessions.sentAt),
+        or(eq(datedSessions.on, on), named),
       ),
     )
 }
