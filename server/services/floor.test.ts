@@ -227,6 +227,29 @@ describe('the floor of a day', () => {
     }
   })
 
+  test('has what was sent on the day it was sent for, and not a second time where the plan moved it since', async () => {
+    const studio = await unitStudio()
+    const { coach, today, clients } = studio
+    const { id, blockId, plan } = clients.find(one => placesFrom(one.plan, today).length > 1)!
+    const { on, pass, day, place } = placesFrom(plan, today)[0]!
+    valueOf(await send(coach, blockId, { pass, version: 1, again: false }))
+    const there = addDays(on, 3)
+    const exception = { kind: 'moved', pass, day, place, on: there } as const
+    const moved = { ...plan, block: withException(plan.block ?? {}, exception) }
+    const { version } = valueOf(await client(coach, id, { today })).block!
+    valueOf(await savePlan(coach, { blockId, version, plan: moved }, today))
+    const own = async (date: PlainDate) =>
+      (await floorPeople(coach, date, today)).people.filter(
+        one => one.client === id && one.pass === pass && one.planned === on && one.sent !== null,
+      ).length
+    const unsent = async (date: PlainDate) =>
+      (await floorPeople(coach, date, today)).people.filter(
+        one => one.client === id && one.sent === null && one.guest.day === day && one.pass === pass,
+      ).length
+    expect([await own(on), await unsent(on)]).toEqual([1, 0])
+    expect([await own(there), await unsent(there)]).toEqual([0, 0])
+  })
+
   test('is another coach’s own', async () => {
     const studio = await busyStudio()
     const other = await stranger()

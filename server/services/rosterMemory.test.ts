@@ -1,6 +1,10 @@
 import { expect, test } from '@jest/globals'
 import { setTimeout as sleep } from 'node:timers/promises'
-import { unitStudio, useTestDatabase } from '../testing/database'
+import { addDays } from '#core/base'
+import { unitStudio, useTestDatabase, valueOf } from '../testing/database'
+import { markClient } from './archive'
+import { send } from './blocks'
+import { recordClearance, reportPain } from './history'
 import { roster } from './roster'
 import { forgetRoster } from './rosterMemory'
 
@@ -27,4 +31,33 @@ test('of many logs some are read at once and the others meanwhile, and then ever
     later = await roster(coach, today, 0)
   }
   expect(later).toEqual(whole)
+})
+
+test('a line that is remembered is never an older one: marks, what was sent, what hurts and what was cleared', async () => {
+  const { coach, today, client: of } = await unitStudio()
+  const { id, blockId } = of('Joren')
+  const line = async () => (await roster(coach, today)).clients.find(one => one.id === id)!
+  const kinds = async () => (await line()).needs.map(({ kind }) => kind)
+  const laterUntil = addDays(today, 3)
+  expect(await line()).toMatchObject({ isFlagged: false, laterUntil: null })
+  valueOf(await markClient(coach, id, { isFlagged: true, laterUntil }))
+  expect(await line()).toMatchObject({ isFlagged: true, laterUntil, section: 'steady' })
+  valueOf(await markClient(coach, id, { isFlagged: false, laterUntil: null }))
+  expect(await line()).toMatchObject({ isFlagged: false, laterUntil: null })
+
+  const days = (await line()).block!.days.map(({ state }) => state)
+  const pass = Math.floor(
+    (Date.parse(today) - Date.parse(of('Joren').plan.startsOn)) / 86_400_000 / days.length,
+  )
+  valueOf(await send(coach, blockId, { pass, version: 1, again: false }))
+  expect((await line()).block!.days.map(({ state }) => state)).not.toEqual(days)
+
+  const joint = 'elbow_flexor_side' as const
+  const told = { joint, side: 'left', score: 6, nextMorning: null, hasAlarmSign: false } as const
+  expect(await kinds()).not.toContain('pain')
+  valueOf(await reportPain(coach, id, { ...told, on: today }, today))
+  expect(await kinds()).toContain('pain')
+  const cleared = { joint, on: today, profession: 'physiotherapist', limits: '' }
+  valueOf(await recordClearance(coach, id, cleared, today))
+  expect(await kinds()).not.toContain('pain')
 })
