@@ -8,7 +8,7 @@ import type { Problem } from '#shared/contracts/problem'
 import type { z } from 'zod'
 import { database } from '../db/database'
 import { setFloor } from '../db/queries/floor'
-import { type FloorPerson, floorPeople } from './floorPeople'
+import { type FloorGround, type FloorPerson, floorPeople } from './floorPeople'
 import type { Coach } from './signIn'
 
 /** Parts with what is done in them. */
@@ -34,8 +34,13 @@ const sessionView = ({ client, name, what, minuteLimit, guest }: FloorPerson) =>
 })
 
 /** A day of the floor, as one function of everybody's plans. */
-export async function floorDayView(coach: Coach, on: PlainDate, today: PlainDate) {
-  const { people, stations, house, gear } = await floorPeople(coach, on, today)
+export async function floorDayView(
+  coach: Coach,
+  on: PlainDate,
+  today: PlainDate,
+  ground?: FloorGround,
+) {
+  const { people, stations, house, gear } = await floorPeople(coach, on, today, ground)
   return { on, stations, house, gear, sessions: people.map(sessionView) }
 }
 

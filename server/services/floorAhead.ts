@@ -16,6 +16,7 @@ import type { z } from 'zod'
 import { database } from '../db/database'
 import { clientName, plansOf } from '../db/queries/clients'
 import { floorDayView } from './floor'
+import { floorGround } from './floorPeople'
 import type { Coach } from './signIn'
 
 /** Days that are looked at, today the first of them. */
@@ -45,7 +46,8 @@ export async function floorAhead(
   const dates = Array.from({ length: DAYS_AHEAD }, (_, at) => addDays(today, at)).filter(on =>
     busy.has(on),
   )
-  const days = await Promise.all(dates.map(on => floorDayView(coach, on, today)))
+  const ground = await floorGround(coach)
+  const days = await Promise.all(dates.map(on => floorDayView(coach, on, today, ground)))
   return success({
     ahead: days.flatMap(day => {
       const own = new Map(

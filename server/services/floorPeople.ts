@@ -170,15 +170,32 @@ function contextOf(
 
 const byStart = (a: FloorPerson, b: FloorPerson) => a.guest.start - b.guest.start
 
-/** Everybody who has a session on a date that is not done yet, in the order of their starts, and what there is to do it on. */
-export async function floorPeople(coach: Coach, on: PlainDate, today: PlainDate): Promise<Floor> {
+/** What every day of a floor goes by: what the studio has, what hurts, and what was cleared. */
+export function floorGround({ id }: Coach) {
   const db = database()
-  const [lines, settings, floor, reports, clearances] = await Promise.all([
+  return Promise.all([
+    studioSettings(db, id),
+    floorOf(db, id),
+    allPainReports(db, id),
+    allClearances(db, id),
+  ])
+}
+export type FloorGround = Awaited<ReturnType<typeof floorGround>>
+
+/**
+ * Everybody who has a session on a date that is not done yet, in the order of their starts, and what there is to do it on.
+ * Whoever looks at several days reads what they all go by once.
+ */
+export async function floorPeople(
+  coach: Coach,
+  on: PlainDate,
+  today: PlainDate,
+  ground?: FloorGround,
+): Promise<Floor> {
+  const db = database()
+  const [lines, [settings, floor, reports, clearances]] = await Promise.all([
     rosterLines(db, coach.id, on),
-    studioSettings(db, coach.id),
-    floorOf(db, coach.id),
-    allPainReports(db, coach.id),
-    allClearances(db, coach.id),
+    ground ?? floorGround(coach),
   ])
   const plans = await plansBy(db, coach.id, lines, on)
   const rotations = lines.flatMap(({ id, blockId }) => {

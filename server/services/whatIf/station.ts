@@ -29,7 +29,7 @@ import type { Problem } from '#shared/contracts/problem'
 import type { WhatIf } from '#shared/contracts/whatIf'
 import { database } from '../../db/database'
 import { floorOf, setFloor } from '../../db/queries/floor'
-import { type Floor, type FloorPerson, floorPeople } from '../floorPeople'
+import { type Floor, floorGround, type FloorPerson, floorPeople } from '../floorPeople'
 import { sendAnew } from '../floorChanges'
 import { savePlan } from '../savePlan'
 import type { Coach } from '../signIn'
@@ -50,8 +50,9 @@ export async function stationOut(coach: Coach, asked: Outage, today: PlainDate):
   const dates = Array.from({ length: Math.max(0, daysBetween(first, to) + 1) }, (_, at) =>
     addDays(first, at),
   )
+  const ground = await floorGround(coach)
   const floors = await Promise.all(
-    dates.map(async on => ({ on, floor: await floorPeople(coach, on, today) })),
+    dates.map(async on => ({ on, floor: await floorPeople(coach, on, today, ground) })),
   )
   const sessions = floors.flatMap(({ on, floor }) =>
     floor.people.flatMap((person): Session[] => {
