@@ -12,6 +12,7 @@ const LOGGED = ['Joren', 'Teo', 'Ines', 'Marit']
 const OF_STUDIO = [
   'roster',
   'exercises',
+  'exercises/clients',
   'methods',
   'session-templates',
   'outbox',

@@ -6,7 +6,7 @@ import { exportClient } from '../../server/services/clientDocument'
 import { client } from '../../server/services/clients'
 import { history, strengths } from '../../server/services/history'
 import { loads } from '../../server/services/loads'
-import { library } from '../../server/services/library'
+import { creditsOfClients, library } from '../../server/services/library'
 import { logList, sessionLog } from '../../server/services/log'
 import { exportLog } from '../../server/services/logImport'
 import { methods } from '../../server/services/methods'
@@ -37,6 +37,7 @@ function withoutLately<Answer>(given: Answer): Answer {
 const READS: readonly (readonly [path: RegExp, answer: Answer])[] = [
   [/^\/api\/roster$/, (coach, today) => roster(coach, today)],
   [/^\/api\/exercises$/, coach => library(coach)],
+  [/^\/api\/exercises\/clients$/, coach => creditsOfClients(coach)],
   [/^\/api\/methods$/, coach => methods(coach)],
   [/^\/api\/session-templates$/, coach => sessionTemplates(coach)],
   [/^\/api\/outbox$/, coach => outbox(coach)],

@@ -180,11 +180,7 @@ watch(isDone, done => done && emit('ended'))
           :disabled="turn.state === 'stopped'"
           @click="logged"
         >
-          {{
-            turn.state === 'stopped'
-              ? 'Not today'
-              : `Log ${partName(turn, part).toLowerCase()}`
-          }}
+          {{ turn.state === 'stopped' ? 'Not today' : `Log ${partName(turn, part).toLowerCase()}` }}
         </button>
         <div
           v-if="part.standing || phone.isFurther.value || turn.state === 'skipped' || turn.isAdded"

@@ -59,7 +59,7 @@ const peg = computed(() => ({
       stroke="var(--edge)"
       :stroke-dasharray="mark.name === 'target' ? '2 3' : undefined"
     />
-    <path :d="`M0 ${railY}H${WIDTH}`" stroke="var(--peg)" stroke-width="1.25" opacity=".6" />
+    <path :d="`M0 ${railY}H${WIDTH}`" stroke="var(--peg)" stroke-width="1.25" stroke-opacity=".6" />
     <PegMark
       :peg="peg"
       :family="family"

@@ -247,20 +247,21 @@ watch(
 .cell[data-size='arm'][data-selected]::after {
   bottom: 22px;
 }
+/* A stroke's own opacity: the element's would make a picture of its own of each, put together anew after every key. */
 .rail {
   stroke: var(--rail);
   stroke-width: 2;
-  opacity: 0.6;
+  stroke-opacity: 0.6;
 }
 .cell[data-size='head'] .rail,
 .cell[data-size='small'] .rail {
   stroke-width: 1.25;
-  opacity: 0.5;
+  stroke-opacity: 0.5;
 }
 .tick {
   stroke: var(--rail);
   stroke-width: 1;
-  opacity: 0.7;
+  stroke-opacity: 0.7;
 }
 .count {
   font-size: 11.5px;
