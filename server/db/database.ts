@@ -48,6 +48,9 @@ export function database(): Database {
   return inTransaction.getStore() ?? connection().db
 }
 
+/** Whether what is read now may be given up again: nothing of it is to be remembered. */
+export const isInTransaction = (): boolean => inTransaction.getStore() !== undefined
+
 /** Runs work whose every use of `database` is one transaction: all of it holds, or none where it throws. */
 export function asOneTransaction<Value>(work: (tx: Database) => Promise<Value>): Promise<Value> {
   return database().transaction(tx => inTransaction.run(tx, () => work(tx)))

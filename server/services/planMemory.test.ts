@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { database } from '../db/database'
+import { asOneTransaction, database } from '../db/database'
 import { plansOf, rosterLines } from '../db/queries/clients'
 import { unitStudio, type UnitStudio, useTestDatabase, valueOf } from '../testing/database'
 import { client } from './clients'
@@ -41,6 +41,25 @@ test('plans are read once, and anew where a version is another one', async () =>
   expect(saved.get(id)?.plan.title).toBe('Another title')
   expect(saved).toEqual(await standing(studio))
   for (const [other, held] of first) if (other !== id) expect(saved.get(other)).toBe(held)
+})
+
+test('what a transaction wrote and did not keep is not remembered', async () => {
+  const studio = await unitStudio()
+  const { coach, today, client: of } = studio
+  const { id, blockId } = of('Joren')
+  const titled = async (title: string) => {
+    const { block } = valueOf(await client(coach, id, { today }))
+    const plan = { ...block!.plan, title }
+    valueOf(await savePlan(coach, { blockId, version: block!.version, plan }, today))
+    return (await remembered(studio)).get(id)?.plan.title
+  }
+  const broken = asOneTransaction(async () => {
+    expect(await titled('Given up')).toBe('Given up')
+    throw new Error('the next step was refused')
+  })
+  await expect(broken).rejects.toThrow('the next step was refused')
+  expect(await remembered(studio)).toEqual(await standing(studio))
+  expect(await titled('Kept')).toBe('Kept')
 })
 
 test('facts that were changed, taken back and changed otherwise are never the ones before', async () => {

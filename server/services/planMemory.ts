@@ -2,7 +2,7 @@ import type { ClientId, CoachId, PlainDate } from '#core/base'
 import type { PlanDocument } from '#core/plan/block'
 import type { ClientFacts } from '#core/plan/method'
 import { LRUCache } from 'lru-cache'
-import type { Database } from '../db/database'
+import { type Database, isInTransaction } from '../db/database'
 import { plansOf, type rosterLines } from '../db/queries/clients'
 
 /** A plan being followed, and the facts that hold in it. */
@@ -23,7 +23,10 @@ const kept = new LRUCache<string, FollowedPlan>({ max: MOST_KEPT })
 const keyOf = (coach: CoachId, { id, revision, blockId, version }: PlanLine) =>
   [coach, id, revision, blockId, version].join(' ')
 
-/** The plans some clients follow on a day: those whose versions are known from memory, the others read. */
+/**
+ * The plans some clients follow on a day: those whose versions are known from memory, the others read. What a transaction
+ * wrote may be given up, and its version be another plan's: it is read and not remembered.
+ */
 export async function plansBy(
   db: Database,
   coach: CoachId,
@@ -41,7 +44,7 @@ export async function plansBy(
   for (const { id, plan, facts } of await plansOf(db, coach, unknown, on)) {
     const read = { plan, facts }
     known.set(id, read)
-    kept.set(keys.get(id)!, read)
+    if (!isInTransaction()) kept.set(keys.get(id)!, read)
   }
   return known
 }
