@@ -64,6 +64,13 @@ test('a group hour is logged on a tablet without reception, survives a reload, a
   if (await columns[1]!.getByRole('alert').isVisible()) await again.click()
   await expect(columns[1]!.getByText('2 waiting to be sent')).toBeVisible()
 
+  // Long names and logged parts stay inside a column as narrow as six in a group have it.
+  await page.setViewportSize({ width: 264, height: 768 })
+  for (const at of [0, 1])
+    for (const part of [lit(at), columns[at]!])
+      expect(await part.evaluate(of => of.scrollWidth - of.clientWidth)).toBeLessThanOrEqual(0)
+  await page.setViewportSize({ width: 1024, height: 768 })
+
   await page.reload()
   for (const at of [0, 1])
     await expect(columns[at]!.getByText('2 waiting to be sent')).toBeVisible()

@@ -52,7 +52,7 @@ useEventListener('keydown', event => {
       >
         {{ row.name }}
         <span class="block text-[12px] font-normal text-ink2">
-          <span v-for="set in row.sets" :key="set.key" class="mr-2 whitespace-nowrap"
+          <span v-for="set in row.sets" :key="set.key" class="mr-2 inline-block"
             >{{ set.isDone ? '●' : '○' }} {{ set.words
             }}<span class="sr-only">{{ set.name }}{{ set.isDone ? ', done' : '' }}</span></span
           >
@@ -62,7 +62,7 @@ useEventListener('keydown', event => {
     <button
       v-if="next && !isFinished"
       type="button"
-      class="control control-strong mt-2 min-h-16! flex-col! text-[15px]"
+      class="control control-strong mt-2 h-auto! min-h-16! flex-col! gap-0.5! py-1.5! text-[15px] whitespace-normal!"
       :aria-label="`Log ${next.exercise}, ${next.name}, ${next.words}`"
       @pointerdown="press.down()"
       @pointerup="press.up()"
@@ -70,10 +70,11 @@ useEventListener('keydown', event => {
       @contextmenu.prevent
       @click="press.click()"
     >
-      <span>{{ next.exercise }} <KeyCap :label="String(number)" /></span>
-      <span class="text-[17px]"
-        ><span class="text-[13px] font-normal">{{ next.name }}</span> {{ next.words }}</span
-      >
+      <span class="text-balance">{{ next.exercise }}</span>
+      <span class="text-[13px] font-normal"
+        >{{ next.name }} <KeyCap :label="String(number)"
+      /></span>
+      <span class="text-[17px]">{{ next.words }}</span>
     </button>
     <p v-if="next && !isFinished" class="flex items-center justify-between text-[12px] text-ink2">
       {{ group }}
