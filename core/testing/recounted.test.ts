@@ -4,12 +4,12 @@ import { impulsesOf } from '../body/recovery'
 import { countedWorkOfDay, spanLedger } from '../count/ledger'
 import { checkInput } from '../judge/checks'
 import { applyEdit, type PlanDocument, type PlanEdit } from '../plan/block'
-import { defaultContext, STEADY_MIDDLE } from '../plan/method'
+import { defaultContext } from '../plan/method'
 import { sessionTime } from '../plan/minutes'
 import { daySlots } from '../plan/rotation'
 import { day, idsInARow, planOf, REST_DAY, straight } from './notation'
 
-const context = defaultContext(STEADY_MIDDLE)
+const context = defaultContext({ trainingAgeMonths: 30 })
 const plan = planOf(
   day(straight('bench_press_barbell', 4, 8, 2), straight('pushdown_rope', 3, 12, 1)),
   day(straight('pulldown_neutral', 4, 10, 2), straight('cable_curl', 3, 12, 1)),
