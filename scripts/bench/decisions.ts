@@ -1,8 +1,6 @@
 import { expandedBlock } from '#core/design/progress'
-import { plainDate } from '#core/base'
 import { GROUPS } from '#core/plan/catalogue'
 import { defaultContext } from '#core/plan/method'
-import type { PlanDocument } from '#core/plan/block'
 import {
   chance,
   type Policy,
@@ -13,7 +11,7 @@ import {
   type RehearsedWorld,
   type Run,
 } from '#core/follow/rehearsal'
-import { planIn, written } from '#core/testing/shorthandPlans'
+import { decisionWeek } from '#core/testing/decisionWeek'
 
 const WEEKS = 24
 const AGES = { 'trained 18 months': 18, 'trained 5 years': 60 } as const
@@ -27,39 +25,6 @@ const STARTS = {
 type Start = keyof typeof STARTS
 /** Constant doses of which the best, muscle by muscle, is what could be had. */
 const LEVELS = [0.6, 0.8, 1, 1.2, 1.4, 1.6, 1.8, 2, 2.3] as const
-
-/** A week of four days in which every muscle of the upper body is trained directly twice. */
-function weekOf(sets: number): PlanDocument {
-  const plan = planIn(
-    7,
-    written(
-      'upper',
-      `bench_press_dumbbell ${sets} x 8-12, rir 2`,
-      `chest_supported_row ${sets} x 8-12, rir 2`,
-      `lateral_raise_dumbbell ${sets} x 12-15, rir 1`,
-    ),
-    written(
-      'arms',
-      `barbell_curl ${sets} x 8-12, rir 1`,
-      `lying_extension_cambered ${sets} x 8-12, rir 1`,
-      `wrist_curl ${sets} x 12-15, rir 1`,
-    ),
-    { role: 'rest', sessions: [] },
-    written(
-      'upper',
-      `incline_press_dumbbell ${sets} x 8-12, rir 2`,
-      `pulldown_wide ${sets} x 8-12, rir 2`,
-      `rear_fly_dumbbell ${sets} x 12-15, rir 1`,
-    ),
-    written(
-      'arms',
-      `incline_dumbbell_curl ${sets} x 10-12, rir 1`,
-      `pushdown_rope ${sets} x 10-15, rir 1`,
-    ),
-  )
-  const { block: _, ...bare } = plan
-  return { ...bare, startsOn: plainDate('2026-01-05'), passes: WEEKS }
-}
 
 const mean = (values: readonly number[]) =>
   values.reduce((sum, value) => sum + value, 0) / values.length
@@ -108,7 +73,7 @@ function compared(months: number, start: Start, world: RehearsedWorld, clients: 
     trainingAgeMonths: months,
     modes: Object.fromEntries(GROUPS.map(group => [group, 'build' as const])),
   })
-  const data = rehearsalData(expandedBlock(weekOf(4), context), context)
+  const data = rehearsalData(expandedBlock(decisionWeek(4, WEEKS), context), context)
   const seeds = Array.from({ length: clients }, (_, at) => 1 + at)
   const under = (policy: Policy) =>
     seeds.map(seed =>

@@ -153,11 +153,13 @@ function judged(question: ReplanQuestion, changes: Changes, isMissedDone: boolea
       JOINTS.some(joint => loads[joint] > jointCeiling(joint, context).session)
     )
   })
-  const below = GROUPS.filter(
-    group =>
-      ledger &&
-      ledger.groups[group].week.counted.value < bandOf(context, group).floor - FLOOR_SLACK,
-  )
+  const usual = ledgerAt(question, NOTHING, true)
+  // Who is under the floor as it is has the least to give: fewer sets still are as much to be wary of.
+  const below = GROUPS.filter(group => {
+    const counted = ledger?.groups[group].week.counted.value ?? Infinity
+    const least = Math.min(bandOf(context, group).floor, usual.groups[group].week.counted.value)
+    return counted < least - FLOOR_SLACK
+  })
   return {
     verdict,
     sessions,

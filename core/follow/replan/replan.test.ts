@@ -2,10 +2,12 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { addDays, type PlainDate, plainDate } from '../../base'
 import type { PlanDocument } from '../../plan/block'
+import { GROUPS } from '../../plan/catalogue'
 import { defaultContext } from '../../plan/method'
 import { expandedBlock, issuedBlock } from '../../design/progress'
 import { plannedSets } from '../../plan/scheme'
 import { type Session, sessionSlots } from '../../plan/session'
+import { decisionWeek } from '../../testing/decisionWeek'
 import { writtenSession } from '../../testing/shorthandPlans'
 import {
   merged,
@@ -231,6 +233,27 @@ describe('a session that will be missed', () => {
       expect(left.some(words => words.startsWith('Upper'))).toBe(one.option === 'shift')
     }
   })
+})
+
+test('a muscle that is under its floor as it is has no sets to give: letting go is not put first', () => {
+  const muscles = defaultContext({
+    trainingAgeMonths: 60,
+    modes: Object.fromEntries(GROUPS.map(group => [group, 'build' as const])),
+  })
+  const expanded = expandedBlock(decisionWeek(4, 3), muscles)
+  const missed = expanded.passes[1]!.sessions[0]!
+  const ways = replans({
+    ...question(),
+    expanded,
+    missed,
+    today: addDays(missed.on, 1),
+    context: muscles,
+  })
+  expect(ways[0]).toMatchObject({ option: 'shift', kept: 1 })
+  const [drop, shift] = (['drop', 'shift'] as const).map(
+    wanted => ways.find(({ option }) => option === wanted)!.newCautions,
+  )
+  expect(drop).toBeGreaterThan(shift!)
 })
 
 describe('what is offered', () => {
