@@ -180,8 +180,8 @@ export {
   paceDifferenceWords,
   paceWords,
   REPLAN_WORDS,
-  ROW_NAMES,
 } from './review'
+export { ROW_NAMES } from './rowNames'
 export { noFixWords } from './noFix'
 export { LAPSE_WORDS, SET_LAPSES } from '../body/log'
 export { asTaken, clientTimesWords, ownTimeWords } from './times'

@@ -5,6 +5,7 @@ import { type Adjustment, type Change, DECISION_ROWS } from '../follow/review'
 import {
   adjustmentReason,
   adjustmentWords,
+  cameWords,
   LEFT_OUT_WORDS,
   paceDifferenceWords,
   paceWords,
@@ -128,6 +129,51 @@ describe('what was proposed or decided', () => {
       /^$/,
     ],
   ])('its reason, %#', (adjustment, words) => expect(adjustmentReason(adjustment)).toMatch(words))
+})
+
+test('sets taken out for another muscle say which, and what came of it', () => {
+  const evidence = {
+    group: 'lats' as const,
+    mode: 'keep' as const,
+    direct: 16,
+    counted: 16.25,
+    band: { floor: 8, target: 13, ceiling: 18 },
+    verdict: 'unclear' as const,
+    probability: 0.5,
+    slope: 0,
+    sore: null,
+    adherence: 1,
+    done: 60,
+    planned: 60,
+    recovered: 3,
+    notRecovered: 0,
+    readiness: 90,
+    exposures: 2,
+    lowExposures: 0,
+    belowFloorFor: 0,
+    ramp: 0,
+    wearsOn: ['biceps', 'forearms'] as const,
+  }
+  const spared = of(
+    'A19',
+    { kind: 'sets', by: -2, rir: 0 },
+    { group: 'lats', before: 16, after: 14, evidence },
+  )
+  expect(adjustmentWords(spared, nameOf)).toBe('Lats: 2 sets fewer, 16 to 14 direct')
+  expect(adjustmentReason(spared)).toBe(
+    'Over the target, 16.3 of 13.0, and its exercises tire biceps and forearms too, not recovered by the last answers.',
+  )
+  const came = (wearsOn: readonly Group[], isMet: boolean) =>
+    cameWords({
+      proposal: spared,
+      expectation: { what: 'spares', rotations: 2, sessions: null },
+      pass: 0,
+      isMet,
+      now: { ...evidence, wearsOn },
+      exercise: null,
+    })
+  expect(came(['biceps'], false)).toBe('Not as expected: biceps not recovered yet')
+  expect(came([], true)).toBe('As expected: all recovered')
 })
 
 test('every row, way and reason has words', () => {

@@ -70,6 +70,9 @@ export function adjustmentWords(
   }
 }
 
+const musclesWords = (groups: readonly Group[]): string =>
+  groups.map(group => GROUP_NAMES[group].toLowerCase()).join(' and ')
+
 /** `Recovered in 2 of the last 3 answers`. */
 const answersWords = (lately: readonly boolean[]): string =>
   `Recovered in ${lately.filter(Boolean).length} of the last ${lately.length} ${lately.length === 1 ? 'answer' : 'answers'}`
@@ -113,6 +116,8 @@ const ROW_REASONS: Readonly<Record<GroupRow, (of: NonNullable<Adjustment['eviden
       strain
         ? `${JOINT_NAMES[strain.joint]} bears ${percent(strain.share)} of what it may in a week: no set more for what loads it.`
         : 'A joint bears most of what it may: no set more.',
+    A19: ({ counted, band, wearsOn = [] }) =>
+      `Over the target, ${formatOneDecimal(counted)} of ${formatOneDecimal(band.target)}, and its exercises tire ${musclesWords(wearsOn)} too, not recovered by the last answers.`,
     A14: ({ lately = [] }) => `${answersWords(lately)}: what was taken out comes back.`,
     A15: ({ counted, band, lately = [] }) =>
       `${answersWords(lately)} and under the target: ${formatOneDecimal(counted)} of ${formatOneDecimal(band.target)}.`,
@@ -223,36 +228,6 @@ export function paceDifferenceWords(
   return `${GROUP_NAMES[slowest.group]} takes longest against its usual hours, ${GROUP_NAMES[fastest.group].toLowerCase()} least: ${ratio} to 1. The difference between muscles is known better than how fast they all are.`
 }
 
-/** What each row of the decision table comes down to, in a few words. */
-export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
-  A1: 'Nothing up on a sore joint',
-  A2: 'Repeat: too much was missed',
-  A3: 'Easier on purpose',
-  A4: 'Fewer sets: falling and not recovered',
-  A5: 'More in reserve: falling though recovered',
-  A6: 'Hold: not recovered',
-  A7: 'More sets: flat and recovered',
-  A8: 'Change one thing: flat at the ceiling',
-  A9: 'Up to the floor',
-  A10: 'Down to the ceiling',
-  A11: 'Go on: rising',
-  A12: 'Go on: no verdict yet',
-  A13: 'Go on: changed lately',
-  A14: 'A set back: recovered again',
-  A15: 'A set more, toward the target',
-  A16: 'Go on: on trial',
-  A17: 'Go on: holds while eating less',
-  A18: 'Go on: a joint has no room',
-  G1: 'Fewer sets after an absence',
-  E1: 'A step heavier',
-  E2: 'Lighter',
-  E3: 'Another exercise',
-  S1: 'A session made to fit',
-  M1: 'Missed session',
-  P1: 'Recovery rate',
-  O1: 'Estimate confirmed',
-}
-
 /** To five seconds: nobody rests more exactly. */
 const seconds = (value: number) => `${Math.round(value / 5) * 5}${NBSP}s`
 
@@ -280,6 +255,7 @@ const EXPECTED_WORDS: Readonly<Record<Expected, string>> = {
   session_fits: 'the session fits its minutes',
   signs_gone: 'nothing asks for easier days any more',
   recovers: 'recovered in two of the last three answers',
+  spares: 'what works along recovers in two of the last three answers',
   calms: 'the joint is calm',
   done: 'most of the sets get done',
   stops_falling: 'it falls no longer',
@@ -309,6 +285,10 @@ function cameFigures({ expectation: { what }, now, exercise, isMet, proposal }: 
   switch (what) {
     case 'recovers':
       return answersWords(now.lately ?? []).toLowerCase()
+    case 'spares': {
+      const still = now.wearsOn ?? []
+      return still.length > 0 ? `${musclesWords(still)} not recovered yet` : 'all recovered'
+    }
     case 'calms':
       return now.sore
         ? `${JOINT_NAMES[now.sore.joint]} is ${PAIN_LEVEL_WORDS[now.sore.level]}`

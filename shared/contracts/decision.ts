@@ -95,6 +95,7 @@ const evidence = z
       .exactOptional(),
     onTrialUntil: PlainDateContract.nullable().exactOptional(),
     eatsLess: z.boolean().exactOptional(),
+    wearsOn: z.array(z.enum(GROUPS)).readonly().exactOptional(),
     led: z.array(exercise).max(200).readonly().exactOptional(),
   })
   .readonly()

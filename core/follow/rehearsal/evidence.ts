@@ -7,6 +7,7 @@ import {
   asInBase,
   type ChangedBefore,
   type GroupEvidence,
+  sayNotRecovered,
 } from '../review'
 import { allotted } from './allotted'
 import type { RehearsalData, RehearsedPass } from './rehearsalData'
@@ -128,6 +129,9 @@ function evidenceFor(group: number, facts: Facts, planned: number, now: Planned)
     lately: state.lately[group] ?? [],
     changed: changedBefore(group, facts),
     owed: valueAt(state.owed, group),
+    wearsOn: (next.along[group] ?? [])
+      .filter(other => sayNotRecovered(state.lately[other] ?? []))
+      .map(other => GROUPS[other] as Group),
     readiness: exposures > 0 ? valueAt(tally.readiness, group) / exposures : NOT_KNOWN,
     exposures,
     lowExposures: valueAt(tally.low, group),

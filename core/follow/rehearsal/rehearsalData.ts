@@ -83,6 +83,8 @@ export interface RehearsedPass {
   readonly direct: Float64Array
   readonly counted: Float64Array
   /** Exercises that train each group directly. */ readonly members: readonly (readonly number[])[]
+  /** Groups that work along in what each group leads. */
+  readonly along: readonly (readonly number[])[]
   /** What is wanted of each group in it, and its band then. */
   readonly modes: readonly Mode[]
   readonly bands: readonly Band[]
@@ -239,6 +241,17 @@ const membersOf = (sessions: readonly RehearsedSession[], group: number): readon
   ),
 ]
 
+const alongWith = (sessions: readonly RehearsedSession[], group: number): readonly number[] => [
+  ...new Set(
+    sessions
+      .flatMap(({ whole }) => whole.slots)
+      .filter(({ main }) => main === group)
+      .flatMap(({ touched, counted, direct }) =>
+        touched.filter(other => counted[other]! > 0 && !direct.includes(other)),
+      ),
+  ),
+]
+
 function rehearsedPass(
   pass: BlockPass,
   from: PlainDate,
@@ -257,6 +270,7 @@ function rehearsedPass(
     direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)),
     counted: summed(sessions, (slot, group) => slot.counted[group]!),
     members: GROUPS.map((_, group) => membersOf(sessions, group)),
+    along: GROUPS.map((_, group) => alongWith(sessions, group)),
   }
 }
 

@@ -31,6 +31,8 @@ export interface GroupEvidence {
   readonly changed?: ChangedBefore | null
   /** Exercises it leads in the next rotation: those that more in reserve for it touches. */
   readonly led?: readonly ExerciseId[]
+  /** Muscles that work along in the exercises it leads and have not recovered. */
+  readonly wearsOn?: readonly Group[]
   /** Sets taken out since the block began because it had not recovered, and not given back. */
   readonly owed?: number
   /** Readiness at its direct exposures as planned, percent; the mean, and how many lie under 80. */
@@ -78,6 +80,7 @@ export const DECISION_ROWS = [
   'A16',
   'A17',
   'A18',
+  'A19',
   'G1',
   'E1',
   'E2',

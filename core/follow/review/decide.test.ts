@@ -495,6 +495,61 @@ describe('what was changed before', () => {
       { kind: 'rir', by: 1 },
     ],
     [
+      'over the target, and what works along has not recovered: down to the target',
+      { counted: 15.9, wearsOn: ['triceps'], lately: yes3 },
+      'A19',
+      { kind: 'sets', by: -1, rir: 0 },
+    ],
+    [
+      'two at once at most',
+      { counted: 19, wearsOn: ['triceps'] },
+      'A19',
+      { kind: 'sets', by: -2, rir: 0 },
+    ],
+    [
+      'rising all the same: the target is what is wanted',
+      { counted: 16, verdict: 'progress', wearsOn: ['triceps'] },
+      'A19',
+      { kind: 'sets', by: -2, rir: 0 },
+    ],
+    [
+      'flat: no set more of what tires it',
+      { counted: 16, verdict: 'plateau', lately: yes3, wearsOn: ['triceps'] },
+      'A19',
+      { kind: 'sets', by: -2, rir: 0 },
+    ],
+    [
+      'under a set over the target: it stays',
+      { counted: 14.9, wearsOn: ['triceps'] },
+      'A12',
+      { kind: 'go_on' },
+    ],
+    ['over the target and wearing on nobody', { counted: 16 }, 'A12', { kind: 'go_on' }],
+    [
+      'its one direct set stays',
+      { counted: 16, direct: 1, wearsOn: ['triceps'] },
+      'A12',
+      { kind: 'go_on' },
+    ],
+    [
+      'on trial: it has its time',
+      { counted: 16, wearsOn: ['triceps'], onTrialUntil: '2026-04-12' },
+      'A16',
+      { kind: 'go_on' },
+    ],
+    [
+      'not recovered itself: its own row',
+      { counted: 16, lately: [false, false, false], wearsOn: ['triceps'] },
+      'A6',
+      { kind: 'sets', by: -1, rir: 0 },
+    ],
+    [
+      'a sore joint comes before it',
+      { counted: 16, sore: { joint: 'wrist', level: 'hold' }, wearsOn: ['triceps'] },
+      'A1',
+      { kind: 'go_on' },
+    ],
+    [
       'flat, changed lately, at the target: waits',
       { verdict: 'plateau', lately: yes3, ...changed('A7', 2) },
       'A13',
@@ -575,6 +630,13 @@ describe('what is expected, and what came', () => {
       true,
       false,
     ])
+  })
+  test('sets taken out for a muscle that works along are expected to let it recover', () => {
+    const spared = one({ counted: 17, wearsOn: ['triceps', 'forearms'] })
+    expect(expectationOf(spared)).toEqual({ what: 'spares', rotations: 2, sessions: null })
+    const met = (wearsOn: GroupEvidence['wearsOn']) =>
+      cameOf([{ pass: 0, proposal: spared }], reviewed(2, { wearsOn: wearsOn! }), context)[0]?.isMet
+    expect([met([]), met(['forearms']), met(['chest'])]).toEqual([true, false, true])
   })
   test('who comes back after an absence is expected to do it', () => {
     const back = one({ daysAway: 20 })

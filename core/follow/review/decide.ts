@@ -17,6 +17,8 @@ export const DECIDE = {
   floorSlack: 0.5,
   floorWeeks: 2,
   mostUp: 2,
+  /** Sets over the target taken out at once for a muscle they tire. */
+  mostSpared: 2,
   /** Answers that recovery is judged by, and how many of them have to agree. */
   lastAnswers: 3,
   agreeing: 2,
@@ -55,13 +57,13 @@ function lastAnswers({ lately, recovered, notRecovered }: GroupEvidence): readon
 }
 
 /** Two of the last three answers say so; fewer than three are too weak a reason to take anything away. */
-function isNotRecovered(of: GroupEvidence): boolean {
-  const answers = lastAnswers(of)
+export function sayNotRecovered(answers: readonly boolean[]): boolean {
+  const last = answers.slice(-DECIDE.lastAnswers)
   return (
-    answers.length >= DECIDE.lastAnswers &&
-    answers.filter(answer => !answer).length >= DECIDE.agreeing
+    last.length >= DECIDE.lastAnswers && last.filter(answer => !answer).length >= DECIDE.agreeing
   )
 }
+const isNotRecovered = (of: GroupEvidence): boolean => sayNotRecovered(lastAnswers(of))
 
 function isRecovered(of: GroupEvidence): boolean {
   return lastAnswers(of).filter(Boolean).length >= DECIDE.agreeing
@@ -168,8 +170,17 @@ const withRoom = (found: Found, { strain, changed }: GroupEvidence): Found =>
     ? { row: 'A18', change: { kind: 'go_on' } }
     : found
 
+/** Rows that leave a muscle's sets alone, or try more of them. */
+const LEAVING: readonly DecisionRow[] = ['A7', 'A8', 'A11', 'A12', 'A13', 'A17', 'A18']
+
+/** Sets over the target that tire another muscle, which does not recover, are taken out before that muscle's own are. */
+function sparing(found: Found, { wearsOn = [], counted, band, direct }: GroupEvidence): Found {
+  const over = Math.min(DECIDE.mostSpared, Math.floor(counted - band.target), direct - 1)
+  return LEAVING.includes(found.row) && wearsOn.length > 0 && over >= 1 ? sets('A19', -over) : found
+}
+
 /** The first row of the table that fits a muscle. */
-const decided = (of: GroupEvidence): Found => withRoom(firstRow(of), of)
+const decided = (of: GroupEvidence): Found => sparing(withRoom(firstRow(of), of), of)
 
 function firstRow(of: GroupEvidence): Found {
   if (isSore(of.sore?.level)) return held('A1', of)
@@ -229,10 +240,12 @@ function confidenceOf({ row }: Found, of: GroupEvidence): Confidence {
     case 'A4':
     case 'A5':
       return bySureness(1 - of.probability)
-    // Looked for as flat: eight of ten that it lies within the band of no change is what the verdict asks.
+    // Looked for as flat: eight of ten that it lies within the band of no change is what the verdict asks. Of A19 it is another
+    // muscle's answers, and that these sets tire it.
     case 'A7':
     case 'A8':
     case 'A17':
+    case 'A19':
       return 'fair'
     case 'A11':
       return bySureness(of.probability)

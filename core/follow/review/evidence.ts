@@ -6,7 +6,15 @@ import { type RotationLedger, rotationLedger } from '../../count/ledger'
 import { plannedGap } from '../../design/loads'
 import { isHeldSets, onTrialUntil } from '../../plan/block'
 import { type BlockPass, type BlockSession, passContext } from '../../design/progress'
-import { directGroups, type Group, type Joint, JOINTS, requireExercise } from '../../plan/catalogue'
+import {
+  directGroups,
+  type Group,
+  GROUPS,
+  indirectGroups,
+  type Joint,
+  JOINTS,
+  requireExercise,
+} from '../../plan/catalogue'
 import {
   bandOf,
   eatsLess,
@@ -19,17 +27,17 @@ import { mainGroup } from '../../plan/minutes'
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots, type Slot } from '../../plan/session'
 import type { ChangedBefore, GroupEvidence } from './adjustment'
-import { DECIDE, isMeant } from './decide'
+import { DECIDE, isMeant, sayNotRecovered } from './decide'
 import { outcomeOf } from './outcome'
 import type { ReviewQuestion, SessionOutcome } from './reviewed'
 
 /* What is known of each muscle after a rotation: what the table of decisions goes by. */
 
-export const directOf = (slot: Slot, context: PlanContext) =>
-  directGroups(
-    slot.credits ??
-      intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits,
-  )
+const creditsOf = (slot: Slot, context: PlanContext) =>
+  slot.credits ??
+  intentFor(context, requireExercise(context.catalogue, slot.exercise), slot.intent).credits
+
+export const directOf = (slot: Slot, context: PlanContext) => directGroups(creditsOf(slot, context))
 
 export function directSets({ sessions }: BlockPass, group: Group, context: PlanContext): number {
   return sessions
@@ -159,6 +167,7 @@ export function evidenceFor(group: Group, known: Known): GroupEvidence {
     changed: changedBefore(group, known),
     owed: owedTo(group, next),
     led: ledBy(group, next, context),
+    wearsOn: wornBy(group, known),
     ...readiness(group, known),
     daysAway: daysAwayFor(group, known),
     onTrialUntil: onTrialUntil({ trials }, group, next.from),
@@ -214,15 +223,26 @@ function changedBefore(group: Group, { question, next }: Known): ChangedBefore |
     : null
 }
 
-/** Exercises of a rotation that a muscle leads. */
-function ledBy(group: Group, { sessions }: BlockPass, context: PlanContext): readonly ExerciseId[] {
-  const led = sessions
+/** What a rotation has of exercises that a muscle leads. */
+const slotsLedBy = (group: Group, { sessions }: BlockPass, context: PlanContext): readonly Slot[] =>
+  sessions
     .filter(({ isSkipped }) => !isSkipped)
     .flatMap(({ content }) => sessionSlots(content))
     .filter(
       slot => mainGroup(slot, requireExercise(context.catalogue, slot.exercise), context) === group,
     )
-  return [...new Set(led.map(({ exercise }) => exercise))]
+
+const ledBy = (group: Group, next: BlockPass, context: PlanContext): readonly ExerciseId[] => [
+  ...new Set(slotsLedBy(group, next, context).map(({ exercise }) => exercise)),
+]
+
+/** Muscles that work along in what a muscle leads, and whose last answers say that they have not recovered. */
+function wornBy(group: Group, known: Known): readonly Group[] {
+  const { context } = known.question
+  const along = slotsLedBy(group, known.next, context).flatMap(slot =>
+    indirectGroups(creditsOf(slot, context)),
+  )
+  return GROUPS.filter(other => along.includes(other) && sayNotRecovered(latelyFor(other, known)))
 }
 
 /** Sets that were taken out of a muscle because it had not recovered and that were not given back. */

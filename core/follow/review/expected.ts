@@ -8,6 +8,7 @@ import type { ExerciseRow } from './reviewed'
 
 export const EXPECTED = [
   'recovers',
+  'spares',
   'calms',
   'done',
   'stops_falling',
@@ -18,7 +19,7 @@ export const EXPECTED = [
   'signs_gone',
 ] as const
 /**
- * What a change is for: recovery, a calm joint, sets that get done, an end of the fall, strength that shows, a dose within its band,
+ * What a change is for: recovery, its own or that of muscles that work along, a calm joint, sets that get done, an end of the fall, strength that shows, a dose within its band,
  * reps left as planned, a session within its minutes, nothing that asks for easier days any more.
  */
 export type Expected = (typeof EXPECTED)[number]
@@ -47,6 +48,7 @@ const OF_ROW: Readonly<
   A10: { what: 'in_band', rotations: 1 },
   A14: { what: 'recovers', rotations: 2 },
   A15: { what: 'recovers', rotations: 2 },
+  A19: { what: 'spares', rotations: 2 },
   E1: { what: 'reserve_fits', rotations: 1 },
   E2: { what: 'reserve_fits', rotations: 1 },
   E3: { what: 'calms', rotations: 2 },
@@ -105,6 +107,8 @@ function isMuscleMet(
         ? null
         : answers.filter(Boolean).length >= DECIDE.agreeing
     }
+    case 'spares':
+      return !(evidence?.wearsOn ?? []).some(group => now.wearsOn?.includes(group))
     case 'calms':
       return evidence?.sore ? !isSore(client.pain?.[evidence.sore.joint as Joint]) : null
     case 'done':

@@ -2,7 +2,7 @@ export { mayHold, withAdjustment } from './applied'
 export type { Taking } from './applied'
 export { doneSession } from './doneSession'
 export { adjustmentKey, DECISION_ROWS, DELOAD_SIGNS, ownDecision } from './adjustment'
-export { adjustments, asInBase, DECIDE, isMeant } from './decide'
+export { adjustments, asInBase, DECIDE, isMeant, sayNotRecovered } from './decide'
 export type {
   Adjustment,
   Change,

@@ -191,6 +191,42 @@ describe('a rotation looked back at', () => {
     expect(reviewed(outcomes, new Map(), plan, 2).adjustments).toEqual([])
     expect(reviewed([outcome(0, 'sent')]).adjustments).toEqual([])
   })
+  test('sets over the target are taken out where they tire a muscle that does not recover', () => {
+    const curls = session('barbell_curl 3 x 8-12, rir 1')
+    const rows = session('pulldown_wide 6 x 8-12, rir 2')
+    const days = plan.rotation.days.map((day, at) =>
+      at === 0 || at === 2 || at === 4
+        ? { role: 'pull' as const, sessions: [at === 0 ? curls : rows] }
+        : { ...day, sessions: [] },
+    )
+    const heavy: PlanDocument = { ...plan, passes: 4, rotation: { ...plan.rotation, days } }
+    const latsAfter = (pass: number, isRecovered: boolean) =>
+      passReview({
+        expanded: expandedBlock(heavy, context),
+        pass,
+        context,
+        outcomes: new Map(
+          Array.from({ length: pass + 1 }, (_, at) => [
+            at,
+            [
+              outcome(0, 'done', setsOf(curls), { isRecovered }),
+              outcome(2, 'done', setsOf(rows), { isRecovered: true }),
+              outcome(4, 'done', setsOf(rows), { isRecovered: true }),
+            ],
+          ]),
+        ),
+        trends: [],
+        muscles: new Map(),
+      })!.adjustments.find(({ group }) => group === 'lats')!
+    expect(latsAfter(2, false)).toMatchObject({
+      row: 'A19',
+      change: { kind: 'sets', by: -2 },
+      evidence: { wearsOn: ['biceps'] },
+    })
+    // Two answers are too few to take anything away by.
+    expect(latsAfter(1, false)).toMatchObject({ row: 'A12', evidence: { wearsOn: [] } })
+    expect(latsAfter(2, true)).toMatchObject({ row: 'A12', evidence: { wearsOn: [] } })
+  })
   test('half of the sets left out holds everything, whatever the trend', () => {
     const { adjustments } = reviewed([outcome(0, 'done', setsOf(arms, 3)), outcome(1, 'missed')])
     expect(new Set(adjustments.map(({ row }) => row))).toEqual(new Set(['A2']))

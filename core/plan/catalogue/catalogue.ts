@@ -78,3 +78,10 @@ export function isPossibleWith(exercise: Exercise, equipment: readonly Equipment
 export function directGroups(credits: Credits): readonly Group[] {
   return (Object.keys(credits) as Group[]).filter(group => credits[group] === 1)
 }
+
+/** The groups that work along in it. */
+export function indirectGroups(credits: Credits): readonly Group[] {
+  return (Object.keys(credits) as Group[]).filter(
+    group => 0 < credits[group]! && credits[group]! < 1,
+  )
+}

@@ -16,6 +16,7 @@ export type {
 export {
   BUILT_IN_CATALOGUE,
   directGroups,
+  indirectGroups,
   EXERCISES,
   headShare,
   isPossibleWith,

@@ -1,0 +1,32 @@
+import type { DecisionRow } from '../follow/review'
+
+/** What each row of the decision table comes down to, in a few words. */
+export const ROW_NAMES: Readonly<Record<DecisionRow, string>> = {
+  A1: 'Nothing up on a sore joint',
+  A2: 'Repeat: too much was missed',
+  A3: 'Easier on purpose',
+  A4: 'Fewer sets: falling and not recovered',
+  A5: 'More in reserve: falling though recovered',
+  A6: 'Hold: not recovered',
+  A7: 'More sets: flat and recovered',
+  A8: 'Change one thing: flat at the ceiling',
+  A9: 'Up to the floor',
+  A10: 'Down to the ceiling',
+  A11: 'Go on: rising',
+  A12: 'Go on: no verdict yet',
+  A13: 'Go on: changed lately',
+  A14: 'A set back: recovered again',
+  A15: 'A set more, toward the target',
+  A16: 'Go on: on trial',
+  A17: 'Go on: holds while eating less',
+  A18: 'Go on: a joint has no room',
+  A19: 'Fewer sets that tire another muscle',
+  G1: 'Fewer sets after an absence',
+  E1: 'A step heavier',
+  E2: 'Lighter',
+  E3: 'Another exercise',
+  S1: 'A session made to fit',
+  M1: 'Missed session',
+  P1: 'Recovery rate',
+  O1: 'Estimate confirmed',
+}
