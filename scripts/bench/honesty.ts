@@ -10,7 +10,9 @@ import { isClear } from '#core/body/recovery-rate'
 import { chance, SIMULATED } from '#core/follow/rehearsal'
 import { observedIn, simulatedLog, type World } from '#core/testing/simulatedLifter'
 
-const CLIENTS = 2000
+/** Clients a cell: one truth in one world, and one recovery rate. */
+const CLIENTS = 3000
+const RATE_CLIENTS = 1000
 /** Twelve weeks, a look after every session. */
 const SESSIONS = 24
 const SOON = 16
@@ -63,7 +65,7 @@ const within = (count: number | null, most: number) => count !== null && count <
 
 /** Clients of one truth in a world, looked at after every session. */
 const coursesOf = (world: World, seeds: number): readonly Course[] =>
-  Array.from({ length: CLIENTS / 2 }, (_, at) =>
+  Array.from({ length: CLIENTS }, (_, at) =>
     courseOf(observedIn(simulatedLog(world, SESSIONS, seeds + at)), world.slope),
   )
 
@@ -154,7 +156,7 @@ function exposuresOf(
 const CENTRES = [70, 80, 90] as const
 
 function paceRow(truth: number, centre: number, count: number) {
-  const all = Array.from({ length: CLIENTS / 8 }, (_, seed) => {
+  const all = Array.from({ length: RATE_CLIENTS }, (_, seed) => {
     const by = chance(seed + 1)
     // The muscle asked about, and two others that recover as is usual: what counts as recovered is the client's own.
     return pacesTogether(

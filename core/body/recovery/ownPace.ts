@@ -31,7 +31,7 @@ export const PERFORMANCE_LOSS = 0.18
 
 /** Priors and sizes. Source: docs/methods.md#learned-recovery. */
 const MODEL = {
-  prior: 0.35,
+  prior: 0.32,
   slope: 0.008,
   freedom: 5,
   fits: 4,

@@ -22,13 +22,13 @@ const MODEL = {
   loss: 0.18,
   lossSpread: 0.09,
   day: 0.025,
-  own: 0.02,
-  ownSlope: 0.0015,
+  own: 0.018,
+  ownSlope: 0.0012,
   /** So wide that it says nothing. */
   slope: 0.5,
 } as const
-const PRIOR_DF = 8
-const LEAST_SCALE = 0.85
+const PRIOR_DF = 24
+const LEAST_SCALE = 0.75
 const PASSES = 3
 const DAYS_PER_WEEK = 7
 

@@ -69,8 +69,8 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
           same * 0.25 +
           0.09 ** 2 * a.tired * b.tired +
           (a.day === b.day ? 0.025 ** 2 : 0) +
-          (hasOwn ? same * 0.0015 ** 2 * weeks[i]! * weeks[j]! : 0) +
-          (i === j ? (a.variance + 0.02 ** 2) / robust[i]! : 0)
+          (hasOwn ? same * 0.0012 ** 2 * weeks[i]! * weeks[j]! : 0) +
+          (i === j ? (a.variance + 0.018 ** 2) / robust[i]! : 0)
         )
       }),
     )
@@ -82,7 +82,7 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
     const left = y.map((value, i) => value - slope * weeks[i]!)
     const weighed = w.map(row => row.reduce((sum, value, j) => sum + value * left[j]!, 0))
     const rss = weighed.reduce((sum, value, i) => sum + value * left[i]!, 0)
-    const scale = Math.max(0.85, (8 + rss) / (8 + Math.max(0, n - exercises - 1)))
+    const scale = Math.max(0.75, (24 + rss) / (24 + Math.max(0, n - exercises - 1)))
     result = { slope, error: Math.sqrt(scale / precision) }
     // What is left once the level, the loss and the own slope have been fitted; the day's shift stays in.
     const fitted = all.map((a, i) =>
@@ -91,12 +91,12 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
         const shared =
           same * 0.25 +
           0.09 ** 2 * a.tired * b.tired +
-          (hasOwn ? same * 0.0015 ** 2 * weeks[i]! * weeks[j]! : 0)
+          (hasOwn ? same * 0.0012 ** 2 * weeks[i]! * weeks[j]! : 0)
         return sum + shared * weighed[j]!
       }, 0),
     )
     robust = all.map(({ variance }, i) => {
-      const z2 = (left[i]! - fitted[i]!) ** 2 / (variance + 0.02 ** 2 + 0.025 ** 2)
+      const z2 = (left[i]! - fitted[i]!) ** 2 / (variance + 0.018 ** 2 + 0.025 ** 2)
       return Math.min(1, 6 / (5 + z2))
     })
   }
