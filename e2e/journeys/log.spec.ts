@@ -228,6 +228,38 @@ test.describe('with weeks of sessions behind', () => {
     },
   )
 
+  for (const set of [1, 2])
+    test(`what is typed into set ${set} while set 1 is still being saved stays`, async ({
+      page,
+      studio,
+    }) => {
+      await signedIn(page, studio)
+      await page.goto(`/clients/${studio.client('Marit').id}/log`)
+      const next = page
+        .getByRole('navigation', { name: 'Sessions' })
+        .getByRole('button', { name: /to come/ })
+        .last()
+      await alive(page)
+      await next.click()
+      await expect(next).toHaveAttribute('aria-current', 'true')
+      const repsOf = (of: number) =>
+        page.getByRole('textbox', { name: new RegExp(`, set ${of}, reps$`) }).first()
+      await repsOf(1).fill('9')
+      // The answer is held back until something has been typed.
+      let go = () => {}
+      const typed = new Promise<void>(resolve => (go = resolve))
+      await page.route('**/sessions/*/log', async route => {
+        await typed
+        await route.continue()
+      })
+      await repsOf(1).press('Enter')
+      await expect(repsOf(2)).toBeFocused()
+      await repsOf(set).fill('7')
+      go()
+      await expect(page.getByText(/^under way, 1 of \d+ sets$/)).toBeVisible()
+      await expect(repsOf(set)).toHaveValue('7')
+    })
+
   test('everything of a client goes out as a file and comes back as it was', async ({
     page,
     studio,

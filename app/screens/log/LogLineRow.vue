@@ -13,12 +13,19 @@ const emit = defineEmits<{
 }>()
 const fields = reactive({ load: '', count: '', rir: '' })
 /** What Enter has sent already need not be sent again when the field is left for the next. */
-const sent = ref('')
+const sent = ref<LineFields | null>(null)
+const COLUMNS = ['load', 'count', 'rir'] as const
+// An answer that comes while somebody types takes nothing that was typed since.
 watch(
-  () => [line.load, line.count, line.rir] as const,
-  ([load, count, rir]) => {
-    Object.assign(fields, { load, count, rir })
-    sent.value = ''
+  () => COLUMNS.map(column => line[column]).join('\n'),
+  (now, before) => {
+    const was = before?.split('\n') ?? []
+    now.split('\n').forEach((value, at) => {
+      const column = COLUMNS[at]!
+      const isTyped = fields[column] !== (was[at] ?? '') && fields[column] !== sent.value?.[column]
+      if (!isTyped) fields[column] = value
+    })
+    sent.value = null
   },
   { immediate: true },
 )
@@ -26,18 +33,17 @@ const lapses = computed(() => line.lapses.map(lapse => LAPSE_WORDS[lapse]).join(
 const isChanged = computed(
   () => fields.load !== line.load || fields.count !== line.count || fields.rir !== line.rir,
 )
-const COLUMNS = ['load', 'count', 'rir'] as const
 const labels = computed(() => ({
   load: `load in ${line.movement.scale.unit}`,
   count: line.isSeconds ? 'seconds' : 'reps',
   rir: EFFORT.logged.toLowerCase(),
 }))
 function enter(): void {
-  sent.value = JSON.stringify(fields)
+  sent.value = { ...fields }
   emit('entered', { ...fields })
 }
 function left(): void {
-  if (sent.value === JSON.stringify(fields)) return
+  if (COLUMNS.every(column => fields[column] === sent.value?.[column])) return
   if (isChanged.value && (fields.count !== '' || line.state === 'done')) emit('left', { ...fields })
 }
 </script>
