@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { exerciseId, plainDate } from '../base'
 import type { Group } from '../plan/catalogue'
 import { type Adjustment, type Change, DECISION_ROWS } from '../follow/review'
+import { groupEvidence } from '../testing/groupEvidence'
 import {
   adjustmentReason,
   adjustmentWords,
@@ -132,28 +133,13 @@ describe('what was proposed or decided', () => {
 })
 
 test('sets taken out for another muscle say which, and what came of it', () => {
-  const evidence = {
-    group: 'lats' as const,
-    mode: 'keep' as const,
+  const evidence = groupEvidence({
+    group: 'lats',
     direct: 16,
     counted: 16.25,
     band: { floor: 8, target: 13, ceiling: 18 },
-    verdict: 'unclear' as const,
-    probability: 0.5,
-    slope: 0,
-    sore: null,
-    adherence: 1,
-    done: 60,
-    planned: 60,
-    recovered: 3,
-    notRecovered: 0,
-    readiness: 90,
-    exposures: 2,
-    lowExposures: 0,
-    belowFloorFor: 0,
-    ramp: 0,
-    wearsOn: ['biceps', 'forearms'] as const,
-  }
+    wearsOn: ['biceps', 'forearms'],
+  })
   const spared = of(
     'A19',
     { kind: 'sets', by: -2, rir: 0 },

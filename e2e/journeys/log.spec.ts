@@ -40,6 +40,18 @@ function asPhone(request: APIRequestContext, key: string) {
       },
     })
 }
+/** Opens the log at the last session that is still to come. */
+async function logOfNext(page: Page, client: string): Promise<void> {
+  await page.goto(`/clients/${client}/log`)
+  const next = page
+    .getByRole('navigation', { name: 'Sessions' })
+    .getByRole('button', { name: /to come/ })
+    .last()
+  await alive(page)
+  await next.click()
+  await expect(next).toHaveAttribute('aria-current', 'true')
+}
+
 const rows = async (page: Page, client: string) =>
   (await (await page.request.get(`/api/clients/${client}/log/csv`)).text()).trim().split('\n')
     .length - 1
@@ -185,14 +197,7 @@ test.describe('with weeks of sessions behind', () => {
     async ({ page, studio }) => {
       await signedIn(page, studio)
       const { id: client } = studio.client('Marit')
-      await page.goto(`/clients/${client}/log`)
-      const next = page
-        .getByRole('navigation', { name: 'Sessions' })
-        .getByRole('button', { name: /to come/ })
-        .last()
-      await alive(page)
-      await next.click()
-      await expect(next).toHaveAttribute('aria-current', 'true')
+      await logOfNext(page, client)
       await alive(page)
       const fields = page.getByRole('textbox', { name: /, set 1, load in kg$/ })
       await fields.first().focus()
@@ -225,6 +230,14 @@ test.describe('with weeks of sessions behind', () => {
       await page.getByLabel('Recovered at the start').selectOption('8')
       await page.getByRole('button', { name: 'Close the session' }).click()
       await expect(page.getByText(/^done, (\d+) of \1 sets, 55 min$/)).toBeVisible()
+      // Minutes being put right outlast a set that is put right meanwhile.
+      await page.getByLabel('Minutes').fill('60')
+      await fields.first().fill('32')
+      const answered = page.waitForResponse('**/sessions/*/log')
+      await fields.first().press('Enter')
+      await answered
+      await expect(page.getByText(/^was 30\skg/)).toBeVisible()
+      await expect(page.getByLabel('Minutes')).toHaveValue('60')
     },
   )
 
@@ -234,14 +247,7 @@ test.describe('with weeks of sessions behind', () => {
       studio,
     }) => {
       await signedIn(page, studio)
-      await page.goto(`/clients/${studio.client('Marit').id}/log`)
-      const next = page
-        .getByRole('navigation', { name: 'Sessions' })
-        .getByRole('button', { name: /to come/ })
-        .last()
-      await alive(page)
-      await next.click()
-      await expect(next).toHaveAttribute('aria-current', 'true')
+      await logOfNext(page, studio.client('Marit').id)
       const repsOf = (of: number) =>
         page.getByRole('textbox', { name: new RegExp(`, set ${of}, reps$`) }).first()
       await repsOf(1).fill('9')

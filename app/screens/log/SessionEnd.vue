@@ -23,9 +23,11 @@ const minutes = ref<number | ''>('')
 const recovered = ref<string>('')
 const RATINGS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const
 const note = ref('')
+// Read anew only where what is held is another: what is being typed outlasts the saving of a set.
 watch(
-  () => finish,
-  held => {
+  () => JSON.stringify(finish),
+  () => {
+    const held = finish
     minutes.value = held?.minutes ?? ''
     const yesNo = held?.isRecovered === null || held === null ? '' : held.isRecovered ? 'yes' : 'no'
     recovered.value = held?.recovery === null || held === null ? yesNo : String(held.recovery)

@@ -1,4 +1,4 @@
-import { ARM_GROUPS, type Exercise, type Group } from '../../plan/catalogue'
+import { ARM_GROUPS, type Exercise, type Group, indirectGroups } from '../../plan/catalogue'
 
 /**
  * Arm muscles a lift goes through without being about them: a press through the triceps, a row through the biceps.
@@ -9,7 +9,7 @@ import { ARM_GROUPS, type Exercise, type Group } from '../../plan/catalogue'
 export const armsThrough = ({
   intents: [{ credits }],
 }: Pick<Exercise, 'intents'>): readonly { readonly group: Group; readonly credit: number }[] =>
-  ARM_GROUPS.flatMap(group => {
-    const credit = credits[group] ?? 0
-    return credit > 0 && credit < 1 ? [{ group, credit }] : []
-  })
+  ARM_GROUPS.filter(group => indirectGroups(credits).includes(group)).map(group => ({
+    group,
+    credit: credits[group]!,
+  }))

@@ -11,6 +11,7 @@ import {
   directGroups,
   type Group,
   GROUPS,
+  indirectGroups,
   type Joint,
   JOINTS,
   requireExercise,
@@ -52,6 +53,8 @@ export interface RehearsedSlot {
   readonly grouping: number
   /** By the order of GROUPS: direct or not, fatigue, counted sets; then points by the order of JOINTS. All of one set. */
   readonly direct: readonly number[]
+  /** Groups that work along, by their places. */
+  readonly along: readonly number[]
   readonly main: number
   readonly impulse: Float64Array
   readonly counted: Float64Array
@@ -141,9 +144,8 @@ function slotOf(
   const own = work.filter(counted => counted.slot.id === slot.id)
   const wanted = workStages(run)[0]?.reps
   const count = nominalReps(wanted)
-  const direct = directGroups(slot.credits ?? intentFor(context, known, slot.intent).credits).map(
-    group => GROUPS.indexOf(group),
-  )
+  const credits = slot.credits ?? intentFor(context, known, slot.intent).credits
+  const direct = directGroups(credits).map(group => GROUPS.indexOf(group))
   const loads = jointLoads(own, context)
   const [impulse, counted] = [perSet(impulsesOf(own, context), sets), perSet(countedOf(own), sets)]
   return {
@@ -152,6 +154,7 @@ function slotOf(
     sets,
     grouping,
     direct,
+    along: indirectGroups(credits).map(group => GROUPS.indexOf(group)),
     main: direct[0] ?? -1,
     rir: leadRir(run) ?? context.method.effort.defaultRir,
     low: wanted?.kind === 'between' ? wanted.low : (count ?? known.repRange[0]),
@@ -246,9 +249,7 @@ const alongWith = (sessions: readonly RehearsedSession[], group: number): readon
     sessions
       .flatMap(({ whole }) => whole.slots)
       .filter(({ main }) => main === group)
-      .flatMap(({ touched, counted, direct }) =>
-        touched.filter(other => counted[other]! > 0 && !direct.includes(other)),
-      ),
+      .flatMap(({ along }) => along),
   ),
 ]
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { GROUPS } from '../../plan/catalogue'
 import { defaultContext, MODES, PAIN_LEVELS } from '../../plan/method'
+import { groupEvidence } from '../../testing/groupEvidence'
 import {
   type Adjustment,
   adjustmentKey,
@@ -12,29 +13,7 @@ import {
   type GroupEvidence,
 } from '.'
 
-const of = (more: Partial<GroupEvidence> = {}): GroupEvidence => ({
-  group: 'biceps',
-  mode: 'build',
-  direct: 10,
-  counted: 14,
-  band: { floor: 8, target: 14, ceiling: 20 },
-  verdict: 'unclear',
-  probability: 0.5,
-  slope: 0,
-  sore: null,
-  adherence: 1,
-  done: 20,
-  planned: 20,
-  recovered: 2,
-  notRecovered: 0,
-  readiness: 90,
-  exposures: 2,
-  lowExposures: 0,
-  belowFloorFor: 0,
-  ramp: 0,
-  ...more,
-})
-const one = (more: Partial<GroupEvidence>) => adjustments([of(more)], [])[0]!
+const one = (more: Partial<GroupEvidence>) => adjustments([groupEvidence(more)], [])[0]!
 
 describe('the table, row by row', () => {
   test.each([
@@ -181,8 +160,8 @@ describe('the table, row by row', () => {
     expect(one(more)).toMatchObject({ row, change, after }),
   )
   test('a single sign is none; two ask for easier days, before anything else', () => {
-    expect(adjustments([of()], ['falling'])).toHaveLength(1)
-    expect(adjustments([of()], ['falling', 'sore_joints'])[0]).toMatchObject({
+    expect(adjustments([groupEvidence()], ['falling'])).toHaveLength(1)
+    expect(adjustments([groupEvidence()], ['falling', 'sore_joints'])[0]).toMatchObject({
       row: 'A3',
       change: { kind: 'deload' },
       group: null,
@@ -278,7 +257,7 @@ describe('whatever a muscle’s evidence is', () => {
       belowFloorFor: fc.integer({ min: 0, max: 3 }),
       ramp: fc.integer({ min: 0, max: 3 }),
     })
-    .map(more => of(more as Partial<GroupEvidence>))
+    .map(more => groupEvidence(more as Partial<GroupEvidence>))
 
   const setsMore = ({ change }: { readonly change: { readonly kind: string } }) =>
     change.kind === 'sets' ? (change as unknown as { readonly by: number }).by : 0
@@ -595,7 +574,7 @@ describe('what is expected, and what came', () => {
   const taken = one({ lately: [false, false, true] })
   const reviewed = (pass: number, more: Partial<GroupEvidence>) => ({
     pass,
-    adjustments: adjustments([of(more)], []),
+    adjustments: adjustments([groupEvidence(more)], []),
     exercises: [],
   })
   test('recovery is looked at after two rotations, and nowhere else', () => {

@@ -3,34 +3,20 @@ import { addDays, exerciseId, plainDate } from '../../base'
 import type { LoggedSet } from '../../body/log'
 import { defaultContext } from '../../plan/method'
 import { leverStepWords, leverWords } from '../../words'
+import { groupEvidence } from '../../testing/groupEvidence'
 import { writtenSession } from '../../testing/shorthandPlans'
 import { type GroupEvidence, type PlateauLog, plateauLog, plateauOf } from '.'
 import { LEVERS } from './plateau'
 
 const today = plainDate('2026-04-02')
 /** A muscle of which nothing stands out. */
-const fine: GroupEvidence = {
-  group: 'biceps',
+const fine = groupEvidence({
   mode: 'keep',
-  direct: 10,
-  counted: 14,
-  band: { floor: 8, target: 14, ceiling: 20 },
   verdict: 'plateau',
-  probability: 0.5,
-  slope: 0,
-  sore: null,
-  adherence: 1,
-  done: 20,
-  planned: 20,
   recovered: 3,
-  notRecovered: 0,
   lately: [true, true, true],
   readiness: 92,
-  exposures: 2,
-  lowExposures: 0,
-  belowFloorFor: 0,
-  ramp: 0,
-}
+})
 const curl = (daysAgo: number, loadKg: number | null = 30, exercise = 'barbell_curl') =>
   ({
     on: addDays(today, -daysAgo),

@@ -6,7 +6,7 @@ import { type Hindrance, hindrancesOf, type PlanContext, setsUnderCeiling } from
 import { plannedSets } from '../../plan/scheme'
 import { sessionSlots } from '../../plan/session'
 import type { GroupEvidence } from './adjustment'
-import { DECIDE } from './decide'
+import { DECIDE, sayNotRecovered } from './decide'
 import { isWorkingSet } from './outcome'
 import type { ExerciseRow } from './reviewed'
 import type { PastSession } from './skipped'
@@ -96,11 +96,7 @@ function sameFor({ sets, today }: PlateauLog): number {
 }
 
 function answersOff({ lately = [], readiness }: GroupEvidence): boolean {
-  return (
-    (lately.length >= DECIDE.lastAnswers &&
-      lately.filter(answer => !answer).length >= DECIDE.agreeing) ||
-    readiness < DECIDE.readiness
-  )
+  return sayNotRecovered(lately) || readiness < DECIDE.readiness
 }
 
 interface Looked {
