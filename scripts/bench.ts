@@ -23,6 +23,7 @@ import { benchGrowth } from './bench/growth'
 import { benchScale } from './bench/scale'
 import { seasonBench } from './bench/season'
 import { studioTable } from './bench/studio'
+import { verdictTimes } from './bench/verdicts'
 import { seededUuids } from '../server/demo/seededIds'
 
 const context = defaultContext({ trainingAgeMonths: 40 })
@@ -139,6 +140,12 @@ if ('roster of 200 clients'.includes(wanted)) {
 
 if (wanted === 'decisions') {
   decisionTables()
+  process.exit(0)
+}
+
+// Of a process that has reckoned nothing yet.
+if (wanted === 'verdicts') {
+  console.log(verdictTimes())
   process.exit(0)
 }
 

@@ -91,7 +91,7 @@ function prepared(copy) {
 /** Whether the tests of a copy pass with these arguments; too long counts as seen, as an endless loop does. */
 const passes = (copy, jestArgs, { env = {}, limitMs = LIMIT_MS } = {}) =>
   new Promise(resolve => {
-    const args = ['run', '--silent', 'unit', '--', '--bail', '-i', '--silent', '--passWithNoTests']
+    const args = ['run', '--silent', 'unit', '--', '-i', '--silent', '--passWithNoTests']
     const child = spawn('npm', [...args, ...jestArgs], {
       cwd: copy,
       stdio: 'ignore',
@@ -140,7 +140,7 @@ async function isKilled(copy, { file, ...mutant }, known) {
   writeFileSync(path, mutated(source, mutant))
   try {
     for (const tests of steps)
-      if (!(await passes(copy, ['--ci', '--runTestsByPath', ...tests]))) return true
+      if (!(await passes(copy, ['--bail', '--ci', '--runTestsByPath', ...tests]))) return true
     return false
   } finally {
     writeFileSync(path, source)

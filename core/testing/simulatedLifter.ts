@@ -1,5 +1,6 @@
 import { exerciseId, slotId } from '../base'
 import { dayValue, type LoggedSet, placeOffsets, setValues } from '../body/log'
+import { LASTING, tiredShare } from '../body/recovery'
 import type { Observed } from '../body/trend'
 import { chance } from '../follow/rehearsal'
 import { expectedReps, loadForReps } from '../plan/estimate'
@@ -100,13 +101,14 @@ export function simulatedLog(
     return { load, strength: load / loadForReps(1, (low + high) / 2, WANTED_RIR), low, high }
   })
   const rows = []
-  let [day, fatigue, slow, assumed, shift, missing] = [0, 0, 0, 0, 0, 0]
+  let [day, fatigue, slow, assumed, lasting, shift, missing] = [0, 0, 0, 0, 0, 0, 0]
   for (let at = 0; rows.length < sessions; at++) {
     const gap = GAPS[(at + seed) % GAPS.length]!
     day += gap
     fatigue *= Math.exp((-gap * 24) / (SCATTER.tau * pace))
     slow *= Math.exp((-gap * 24) / SCATTER.slowTau)
     assumed *= Math.exp((-gap * 24) / SCATTER.tau)
+    lasting *= Math.exp((-gap * 24) / LASTING.tauHours)
     if (world.clusters && missing === 0 && by.uniform() < 0.04) missing = 3
     const isMissed = missing > 0 || by.uniform() < (world.clusters ? 0.02 : SCATTER.missed)
     missing = Math.max(0, missing - 1)
@@ -120,11 +122,12 @@ export function simulatedLog(
     const rirDay = by.normal(0, Math.sqrt(SCATTER.rirShared))
     const tiredness = (fatigue + slow) / SCATTER.capacity
     const sets = held.map(progress => doneSets(progress, isEasier))
-    if (!isEasier) rows.push({ day, tired: assumed / SCATTER.capacity, sets })
+    if (!isEasier) rows.push({ day, tired: tiredShare(assumed, lasting, SCATTER.capacity), sets })
     const dose = SCATTER.dosePerSet * world.exercises * (isEasier ? 1 : SCATTER.sets)
     fatigue += dose * (1 - (world.slowTired ?? 0))
     slow += dose * (world.slowTired ?? 0)
     assumed += dose
+    lasting += dose
 
     function doneSets(progress: Progress, easier: boolean): readonly LoggedSet[] {
       const today =

@@ -87,7 +87,7 @@ function rowOf(world: string, exercises: number) {
     const called =
       rising.filter(({ up }) => within(up, most)).length +
       falling.filter(({ down }) => within(down, most)).length
-    return `${Math.round((100 * called) / moving.length)} %`
+    return `${((100 * called) / moving.length).toFixed(1)} %`
   }
   const wrong = [
     ...rising.filter(({ down }) => down !== null),

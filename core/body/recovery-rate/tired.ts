@@ -4,7 +4,7 @@ import { directGroups, type Group } from '../../plan/catalogue'
 import type { PlanContext } from '../../plan/method'
 import { SECOND_SESSION_HOURS } from '../../plan/rotation'
 import type { Session } from '../../plan/session'
-import { impulsesOf, RECOVERY, tauHours } from '../recovery'
+import { impulsesOf, LASTING, RECOVERY, tauHours, tiredShare } from '../recovery'
 
 /** A session as it was done, with its day and its place in the day. */
 export interface DoneWork {
@@ -21,7 +21,8 @@ export const FADED_DAYS = 14
 export type Tired = ReadonlyMap<Group, number>
 
 /**
- * How tired each muscle came to each session, by the usual hours: what trends take off a day's strength.
+ * How tired each muscle came to each session, by the usual hours and a twentieth that lasts for days: what trends take off a day's
+ * strength.
  *
  * Shape:  by session id; sessions in any order. Units: share of capacity, 0 is fresh.
  * Edge:   a learned recovery rate is left out: it rests on the same strength, and would be counted twice.
@@ -35,21 +36,30 @@ export function tiredBefore(
   const usual = { ...context, client }
   const ordered = [...sessions].sort((a, b) => a.on.localeCompare(b.on) || a.place - b.place)
   const first = ordered[0]?.on
-  const fatigue = new Map<Group, number>()
+  const left = new Map<Group, { fading: number; lasting: number }>()
   const found = new Map<string, Tired>()
   let before = 0
   for (const { id, on, place, content } of ordered) {
     const hour = daysBetween(first ?? on, on) * HOURS_PER_DAY + place * SECOND_SESSION_HOURS
-    for (const [group, left] of fatigue)
-      fatigue.set(group, left * Math.exp(-(hour - before) / tauHours(group, usual)))
+    for (const [group, own] of left) {
+      own.fading *= Math.exp(-(hour - before) / tauHours(group, usual))
+      own.lasting *= Math.exp(-(hour - before) / LASTING.tauHours)
+    }
     before = hour
     found.set(
       id,
-      new Map([...fatigue].map(([group, left]) => [group, left / RECOVERY[group].capacity])),
+      new Map(
+        [...left].map(([group, { fading, lasting }]) => [
+          group,
+          tiredShare(fading, lasting, RECOVERY[group].capacity),
+        ]),
+      ),
     )
     const work = countedWorkOfDay({ role: 'open', sessions: [content] }, usual)
-    for (const [group, impulse] of impulsesOf(work, usual))
-      fatigue.set(group, (fatigue.get(group) ?? 0) + impulse)
+    for (const [group, impulse] of impulsesOf(work, usual)) {
+      const own = left.get(group) ?? { fading: 0, lasting: 0 }
+      left.set(group, { fading: own.fading + impulse, lasting: own.lasting + impulse })
+    }
   }
   return found
 }

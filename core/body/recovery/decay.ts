@@ -43,6 +43,13 @@ export function tauHours(group: Group, { client }: PlanContext): number {
   return RECOVERY[group].tauHours * (client.recoveryPace?.[group] ?? 1) * slowed
 }
 
+/** What of a muscle's tiredness fades over days and not by its own hours, as trends take it. Source: docs/methods.md#trend. */
+export const LASTING = { share: 0.05, tauHours: 96 } as const
+
+/** Tiredness as a trend takes it. Units: shares of capacity; what fades by the muscle's hours and what lasts are each reckoned of all work. */
+export const tiredShare = (fading: number, lasting: number, capacity: number): number =>
+  ((1 - LASTING.share) * fading + LASTING.share * lasting) / capacity
+
 /** What is left of a group's capacity. Units: percent, 0 to 100. */
 export function readinessPercent(group: Group, fatigue: number): number {
   return 100 * Math.max(0, 1 - fatigue / RECOVERY[group].capacity)

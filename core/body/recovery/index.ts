@@ -12,10 +12,12 @@ export {
   cyclicLeftovers,
   decayMatrix,
   hoursToReady,
+  LASTING,
   READY_PERCENT,
   readinessPercent,
   RECOVERY,
   tauHours,
+  tiredShare,
 } from './decay'
 export type { Dose } from './decay'
 export {

@@ -21,9 +21,9 @@ const MODEL = {
   level: 0.5,
   loss: 0.18,
   lossSpread: 0.09,
-  day: 0.025,
-  own: 0.018,
-  ownSlope: 0.0012,
+  day: 0.0262,
+  own: 0.016,
+  ownSlope: 0.0008,
   /** So wide that it says nothing. */
   slope: 0.5,
 } as const
@@ -68,18 +68,24 @@ function workFor(exercises: number, count: number): Work {
   }
 }
 
+type Columns = [Float64Array, Float64Array, Float64Array, Float64Array]
+
 /** Observations in the order of their days. */
 export function seriesOf(all: readonly Observed[]): Series {
-  const most = all.reduce((found, { exercise }) => Math.max(found, exercise + 1), 0)
-  return {
-    count: all.length,
-    days: Float64Array.from(all, ({ day }) => day),
-    exercises: Int32Array.from(all, ({ exercise }) => exercise),
-    y: Float64Array.from(all, ({ y }) => y),
-    tired: Float64Array.from(all, ({ tired }) => tired),
-    own: Float64Array.from(all, ({ variance }) => variance + MODEL.own ** 2),
-    work: workFor(most, all.length),
+  const count = all.length
+  const [days, y, tired, own] = [0, 1, 2, 3].map(() => new Float64Array(count)) as Columns
+  const exercises = new Int32Array(count)
+  let most = 0
+  for (let i = 0; i < count; i++) {
+    const one = all[i]!
+    exercises[i] = one.exercise
+    days[i] = one.day
+    y[i] = one.y
+    tired[i] = one.tired
+    own[i] = one.variance + MODEL.own ** 2
+    most = Math.max(most, one.exercise + 1)
   }
+  return { count, days, exercises, y, tired, own, work: workFor(most, count) }
 }
 
 /** Observations from one index up to another, and where each parameter stands: levels, the slope, the loss, slopes of exercises' own. */

@@ -68,9 +68,9 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
         return (
           same * 0.25 +
           0.09 ** 2 * a.tired * b.tired +
-          (a.day === b.day ? 0.025 ** 2 : 0) +
-          (hasOwn ? same * 0.0012 ** 2 * weeks[i]! * weeks[j]! : 0) +
-          (i === j ? (a.variance + 0.018 ** 2) / robust[i]! : 0)
+          (a.day === b.day ? 0.0262 ** 2 : 0) +
+          (hasOwn ? same * 0.0008 ** 2 * weeks[i]! * weeks[j]! : 0) +
+          (i === j ? (a.variance + 0.016 ** 2) / robust[i]! : 0)
         )
       }),
     )
@@ -91,12 +91,12 @@ function plainSlope(all: readonly Observed[]): { slope: number; error: number } 
         const shared =
           same * 0.25 +
           0.09 ** 2 * a.tired * b.tired +
-          (hasOwn ? same * 0.0012 ** 2 * weeks[i]! * weeks[j]! : 0)
+          (hasOwn ? same * 0.0008 ** 2 * weeks[i]! * weeks[j]! : 0)
         return sum + shared * weighed[j]!
       }, 0),
     )
     robust = all.map(({ variance }, i) => {
-      const z2 = (left[i]! - fitted[i]!) ** 2 / (variance + 0.018 ** 2 + 0.025 ** 2)
+      const z2 = (left[i]! - fitted[i]!) ** 2 / (variance + 0.016 ** 2 + 0.0262 ** 2)
       return Math.min(1, 6 / (5 + z2))
     })
   }

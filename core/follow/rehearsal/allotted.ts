@@ -2,16 +2,16 @@ import type { ReplanOption } from '../replan'
 import { MAX_SETS_PER_EXERCISE } from '../../plan/scheme'
 import type { RehearsedPass, RehearsedSession, RehearsedSlot } from './rehearsalData'
 
-/** Sets of each exercise of a pass. */
-export type Allotted = Map<RehearsedSlot, number>
+/** Sets of each exercise of a pass, by the exercise's place in it. */
+export type Allotted = Int16Array
 
 /** Gives sets out, one each and round the exercises; those that are full take none. */
 function give(slots: readonly RehearsedSlot[], sets: number, now: Allotted): void {
-  const open = () => slots.filter(slot => now.get(slot)! < MAX_SETS_PER_EXERCISE)
+  const open = () => slots.filter(slot => now[slot.at]! < MAX_SETS_PER_EXERCISE)
   for (let given = 0; given < sets;) {
     const places = open().slice(0, sets - given)
     if (places.length === 0) return
-    for (const slot of places) now.set(slot, now.get(slot)! + 1)
+    for (const slot of places) now[slot.at]! += 1
     given += places.length
   }
 }
@@ -20,19 +20,16 @@ function give(slots: readonly RehearsedSlot[], sets: number, now: Allotted): voi
 function cut(slots: readonly RehearsedSlot[], sets: number, now: Allotted): void {
   for (let gone = 0; gone < sets; gone++) {
     let largest: RehearsedSlot | undefined
-    for (const slot of slots) if (now.get(slot)! > (largest ? now.get(largest)! : 1)) largest = slot
+    for (const slot of slots) if (now[slot.at]! > (largest ? now[largest.at]! : 1)) largest = slot
     if (!largest) return
-    now.set(largest, now.get(largest)! - 1)
+    now[largest.at]! -= 1
   }
 }
 
-const slotsOf = (sessions: readonly RehearsedSession[]) =>
-  sessions.flatMap(({ whole }) => whole.slots)
-
 /** Sets of a pass with so many more or fewer of each muscle, as the plan would give them out. */
 export function allotted(pass: RehearsedPass, change: Float64Array): Allotted {
-  const slots = slotsOf(pass.sessions)
-  const now: Allotted = new Map(slots.map(slot => [slot, slot.sets]))
+  const { slots } = pass
+  const now = Int16Array.from(pass.planned)
   change.forEach((by, group) => {
     if (by === 0) return
     const own = slots.filter(({ main }) => main === group)
@@ -52,11 +49,11 @@ export function refill(
 ): void {
   if (option !== 'spread' && option !== 'merge') return
   const [share, takers] = option === 'spread' ? [SPREAD_SHARE, later] : [1, later.slice(0, 1)]
-  const slots = slotsOf(takers)
+  const slots = takers.flatMap(({ whole }) => whole.slots)
   for (const slot of missed.whole.slots)
     give(
       slots.filter(({ main }) => main === slot.main && main >= 0),
-      Math.floor(now.get(slot)! * share),
+      Math.floor(now[slot.at]! * share),
       now,
     )
 }

@@ -1,6 +1,6 @@
 import { type Group, GROUPS, type Joint, JOINTS } from '../../plan/catalogue'
 import { normalShare } from '../../body/log'
-import { lookedOn, NOTHING_CALLED } from '../../body/trend'
+import { lookedOn, NOTHING_CALLED, type Observed } from '../../body/trend'
 import {
   type Adjustment,
   adjustments,
@@ -35,25 +35,26 @@ export function plannedWith(pass: RehearsedPass, { change }: Pick<State, 'change
     Float64Array,
     Float64Array,
   ]
-  for (const { whole } of pass.sessions)
-    for (const slot of whole.slots) {
-      const sets = allSets.get(slot)!
-      for (const group of slot.direct) direct[group] = direct[group]! + sets
-      for (const group of slot.touched)
-        counted[group] = counted[group]! + slot.counted[group]! * sets
-      if (slot.main >= 0)
-        ownCounted[slot.main] = ownCounted[slot.main]! + slot.counted[slot.main]! * sets
-    }
+  for (const slot of pass.slots) {
+    const sets = allSets[slot.at]!
+    for (const group of slot.direct) direct[group] = direct[group]! + sets
+    for (const group of slot.touched) counted[group] = counted[group]! + slot.counted[group]! * sets
+    if (slot.main >= 0)
+      ownCounted[slot.main] = ownCounted[slot.main]! + slot.counted[slot.main]! * sets
+  }
   return { direct, counted, ownCounted }
 }
 
 /** What the log says of a muscle by now: the verdict that holds, and the slope behind it. */
 function trendNow(group: number, { state, pass }: Facts) {
   const members = pass.members[group] ?? []
-  const own = state.observed
-    .filter(({ exercise }) => members.includes(exercise))
-    .map(one => ({ ...one, exercise: members.indexOf(one.exercise) }))
-  const { called, fit } = lookedOn(state.called[group] ?? NOTHING_CALLED, own)
+  const before = state.called[group] ?? NOTHING_CALLED
+  const own: Observed[] = []
+  for (const one of state.observed) {
+    const exercise = members.indexOf(one.exercise)
+    if (exercise >= 0 && one.day > before.from) own.push({ ...one, exercise })
+  }
+  const { called, fit } = lookedOn(before, own)
   state.called[group] = called
   return {
     verdict: called.verdict,
@@ -148,10 +149,7 @@ const sum = (values: Int16Array) => values.reduce((total, value) => total + valu
 /** What the rules make of the pass. */
 export function decided(facts: Facts): readonly Adjustment[] {
   const { state, tally, data, pass, next } = facts
-  const planned = [...allotted(pass, state.change.held).values()].reduce(
-    (all, sets) => all + sets,
-    0,
-  )
+  const planned = sum(allotted(pass, state.change.held))
   const now = plannedWith(next, state)
   const evidence = data.trained.map(group => evidenceFor(group, facts, planned, now))
   const [yes, no] = [sum(tally.recovered), sum(tally.notRecovered)]

@@ -44,6 +44,8 @@ import { OWN } from '../review'
 /** An exercise of a session as the simulation needs it: what one set of it does. */
 export interface RehearsedSlot {
   readonly slot: Slot
+  /** Its place among the exercises of its pass. */
+  readonly at: number
   readonly exercise: number
   readonly sets: number
   readonly rir: number
@@ -83,6 +85,9 @@ export interface RehearsedPass {
   readonly isBase: boolean
   readonly weeks: number
   readonly sessions: readonly RehearsedSession[]
+  /** All its exercises, session by session, and the sets planned of each by its place. */
+  readonly slots: readonly RehearsedSlot[]
+  readonly planned: Int16Array
   readonly direct: Float64Array
   readonly counted: Float64Array
   /** Exercises that train each group directly. */ readonly members: readonly (readonly number[])[]
@@ -136,7 +141,7 @@ function slotOf(
   exercise: number,
   work: readonly CountedWork[],
   context: PlanContext,
-): RehearsedSlot | undefined {
+): Omit<RehearsedSlot, 'at'> | undefined {
   const known = requireExercise(context.catalogue, slot.exercise)
   const sets = plannedSets(slot.scheme)
   const run = slot.scheme.runs.find(({ role }) => role !== 'warmup')
@@ -216,14 +221,16 @@ function sessionsIn(
   placeOf: (exercise: ExerciseId) => number,
   context: PlanContext,
 ): readonly RehearsedSession[] {
+  let count = 0
   return pass.sessions
     .filter(({ isSkipped }) => !isSkipped)
     .map((session): RehearsedSession => {
       const work = countedWorkOfDay({ role: 'open', sessions: [session.content] }, context)
       const slots = session.content.groupings.flatMap((grouping, at) =>
-        grouping.slots.flatMap(
-          slot => slotOf(slot, at, placeOf(slot.exercise), work, context) ?? [],
-        ),
+        grouping.slots.flatMap(slot => {
+          const known = slotOf(slot, at, placeOf(slot.exercise), work, context)
+          return known ? [{ ...known, at: count++ }] : []
+        }),
       )
       const last = session.content.groupings.length - 1
       return {
@@ -261,6 +268,9 @@ function rehearsedPass(
 ): RehearsedPass {
   const sessions = sessionsIn(pass, from, placeOf, context)
   const own = passContext(context, pass)
+  const slots = sessions.flatMap(({ whole }) => whole.slots)
+  const planned = new Int16Array(slots.length)
+  for (const slot of slots) planned[slot.at] = slot.sets
   return {
     isDeload: pass.isDeload,
     isBase: pass.isBase,
@@ -268,6 +278,8 @@ function rehearsedPass(
     bands: GROUPS.map(group => bandOf(own, group)),
     weeks: pass.rotation.days.length / DAYS_PER_WEEK,
     sessions,
+    slots,
+    planned,
     direct: summed(sessions, (slot, group) => (slot.direct.includes(group) ? 1 : 0)),
     counted: summed(sessions, (slot, group) => slot.counted[group]!),
     members: GROUPS.map((_, group) => membersOf(sessions, group)),

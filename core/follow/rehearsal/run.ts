@@ -2,7 +2,7 @@ import { GROUPS, JOINTS } from '../../plan/catalogue'
 import { estimatedOneRep, expectedReps, loadForReps } from '../../plan/estimate'
 import { setReading, sharedVariance } from '../../body/log'
 import type { PainLevel } from '../../plan/method'
-import { PERFORMANCE_LOSS } from '../../body/recovery'
+import { LASTING, PERFORMANCE_LOSS, tiredShare } from '../../body/recovery'
 import type { ReplanOption } from '../replan'
 import { type DecisionRow, isMeant } from '../review'
 import { type Allotted, allotted, refill } from './allotted'
@@ -71,11 +71,13 @@ const NOT_KNOWN = 100
 /** Time goes on; a session put off may come as late as the first of the next pass. */
 function decay(state: State, hour: number, { tau }: RehearsalData): void {
   const passed = Math.max(0, hour - state.hour)
+  const lasts = Math.exp(-passed / LASTING.tauHours)
   for (let group = 0; group < GROUPS.length; group++) {
     const usual = tau[group] ?? 1
     state.fatigue[group] =
       state.fatigue[group]! * Math.exp(-passed / (usual * (state.hidden.pace[group] ?? 1)))
     state.assumed[group] = state.assumed[group]! * Math.exp(-passed / usual)
+    state.lasting[group]! *= lasts
   }
   state.hour += passed
 }
@@ -91,6 +93,7 @@ function carryIn(state: State, data: RehearsalData): void {
       const left = impulses[group] ?? 0
       state.fatigue[at] = state.fatigue[at]! + left
       state.assumed[at] = state.assumed[at]! + left
+      state.lasting[at]! += left
     })
   }
 }
@@ -180,9 +183,13 @@ function remember(
     day: Math.floor(hour / HOURS_PER_DAY),
     y,
     variance: sharedVariance(variance, sets),
-    tired: slot.main < 0 ? 0 : state.assumed[slot.main]! / (capacity[slot.main] ?? 1),
+    tired: tiredOf(slot.main, state, capacity),
   })
 }
+
+/** How tired a muscle is as a trend takes it. */
+const tiredOf = (main: number, { assumed, lasting }: State, capacity: readonly number[]) =>
+  main < 0 ? 0 : tiredShare(assumed[main]!, lasting[main]!, capacity[main] ?? 1)
 const OPEN_RIR = 4
 const NO_SETS: readonly RehearsedSet[] = []
 /** More in reserve in easier days. */
@@ -237,6 +244,7 @@ function leave(
     const fatigue = impulse[group]! * sets
     state.fatigue[group] = state.fatigue[group]! + fatigue
     state.assumed[group] = state.assumed[group]! + fatigue
+    state.lasting[group]! += fatigue
     tally.counted[group] = tally.counted[group]! + counted[group]! * sets
   }
   const share = state.swapped.has(exercise) ? SPARED : 1
@@ -250,9 +258,9 @@ interface Doing {
   readonly sets: Allotted
   readonly isEasier: boolean
   readonly isKept: boolean
-  /** What the review would do about the session, were it missed, and the sessions that could take over. */
-  readonly replan: ReplanOption
-  readonly later: readonly RehearsedSession[]
+  /** What is done about a session that is missed, and what is left of the pass. */
+  readonly replanOf: (session: RehearsedSession) => ReplanOption
+  readonly after: (session: RehearsedSession) => readonly RehearsedSession[]
   /** Hours by which sessions missed and done a day later have put off the rest of the pass. */
   readonly delay: number
 }
@@ -264,7 +272,7 @@ function doSession(
   session: RehearsedSession,
   state: State,
   data: RehearsalData,
-  { tally, sets, isEasier, isKept, replan, later, delay }: Doing,
+  { tally, sets, isEasier, isKept, replanOf, after, delay }: Doing,
 ): RehearsedOutcome {
   // Each session has chances of its own, so that two ways through a block meet the same days.
   state.chance = chance(state.seed * 7919 + session.hour)
@@ -273,7 +281,8 @@ function doSession(
     state.chance.uniform() < SIMULATED.cutShort ? session.cut : session.whole
   if (isMissed) {
     tally.missed += 1
-    refill(session, replan, later, sets)
+    const replan = replanOf(session)
+    refill(session, replan, after(session), sets)
     if (replan !== 'shift')
       return { session, isMissed, isPutOff: false, sets: NO_SETS, isRecovered: null }
   }
@@ -282,7 +291,7 @@ function doSession(
   const done = slots.map(slot => {
     const own = doSlot(
       slot,
-      isEasier ? easier(slot.sets) : sets.get(slot)!,
+      isEasier ? easier(slot.sets) : sets[slot.at]!,
       state,
       data,
       isEasier ? EASIER_RIR : slot.main < 0 ? 0 : state.change.rir[slot.main]!,
@@ -392,16 +401,16 @@ export function rehearsedRun(
       ),
       isEasier: state.change.isDeload && !pass.isDeload,
       isKept: keep !== undefined,
+      replanOf: ({ session }: RehearsedSession) =>
+        policy.kind === 'rules' ? (data.replans.get(placeKey(session)) ?? 'drop') : 'drop',
+      after: (session: RehearsedSession) => pass.sessions.slice(pass.sessions.indexOf(session) + 1),
+      delay: 0,
     }
-    let delay = 0
-    pass.sessions.forEach((session, n) => {
-      const replan =
-        policy.kind === 'rules' ? (data.replans.get(placeKey(session.session)) ?? 'drop') : 'drop'
-      const later = pass.sessions.slice(n + 1)
-      const outcome = doSession(session, state, data, { ...doing, replan, later, delay })
-      if (outcome.isPutOff) delay += HOURS_PER_DAY
+    for (const session of pass.sessions) {
+      const outcome = doSession(session, state, data, doing)
+      if (outcome.isPutOff) doing.delay += HOURS_PER_DAY
       keep?.(outcome)
-    })
+    }
     grow(state, tally, data, pass, world)
     state.sore = newPains(tally, state, data, pass.weeks, at)
     const rows = at + 1 < data.passes.length ? decideNext(policy, { state, tally, data, at }) : []

@@ -22,6 +22,8 @@ export interface State {
   readonly strength: Float64Array
   readonly fatigue: Float64Array
   readonly assumed: Float64Array
+  /** The same as if all of it lasted for days; a trend takes a twentieth of tiredness to be so. */
+  readonly lasting: Float64Array
   hour: number
   readonly believed: Map<number, number[]>
   /** Everything done, in the order of its days, and what was said of each muscle by it. */
@@ -49,6 +51,7 @@ export const newState = (seed: number): State => ({
   strength: new Float64Array(GROUPS.length),
   fatigue: new Float64Array(GROUPS.length),
   assumed: new Float64Array(GROUPS.length),
+  lasting: new Float64Array(GROUPS.length),
   hour: 0,
   believed: new Map(),
   observed: [],
