@@ -12,7 +12,15 @@ const TODAY = plainDate('2026-04-01')
 const NOTHING_ELSE = { isDeload: () => false, isPainful: () => false, isConfirmed: () => false }
 
 const read = ({ exposures }: ReturnType<typeof writtenHistory>) =>
-  exposures.map(({ setUp, ...one }) => ({ ...one, setUp: setUp ?? undefined }))
+  exposures.map(({ exercise, on, value, repsToFailure, tired, sets, heldAs }) => ({
+    exercise,
+    on,
+    value,
+    repsToFailure,
+    tired: tired ?? null,
+    sets: sets ?? null,
+    heldAs: heldAs ?? null,
+  }))
 
 /** Logs of many clients as the roster reads them, from the demo's ways of training. */
 function logs() {
