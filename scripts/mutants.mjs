@@ -1,6 +1,7 @@
-// `npm run mutants [-- FOLDER …] [--count 200] [--seed 1]`: breaks the code by one small change at a time and runs the
+// `npm run mutants [-- FOLDER …] [--count 200] [--seed 1] [--known]`: breaks the code by one small change at a time and runs the
 // tests that reach the changed line. A change that no test sees is a survivor; the table says how many were killed by
-// folder. Which test reaches which line is found out first, by running every test file once.
+// folder. Which test reaches which line is found out first, by running every test file once; `--known` goes by what was
+// found out the last time.
 // Works on copies below .data/mutants, never in the checkout.
 import { execFileSync, spawn } from 'node:child_process'
 import {
@@ -23,10 +24,16 @@ const option = (name, usual) => {
   const at = args.indexOf(`--${name}`)
   return at < 0 ? usual : Number(args.splice(at, 2)[1])
 }
-const [count, seed] = [option('count', 200), option('seed', 1)]
+const flag = name => {
+  const at = args.indexOf(`--${name}`)
+  return at >= 0 && args.splice(at, 1).length > 0
+}
+const [count, seed, isKnown] = [option('count', 200), option('seed', 1), flag('known')]
 const FOLDERS =
   args.length > 0 ? args : ['core', 'server/services', 'server/db/queries', 'shared', 'app']
 const COPIES = 2
+const PLACE = join(ROOT, '.data', 'mutants')
+const MEASURED = join(PLACE, 'reach.jsonl')
 const CONFIGURATION = [
   'jest.config.mjs',
   'package.json',
@@ -106,7 +113,7 @@ const passes = (copy, jestArgs, { env = {}, limitMs = LIMIT_MS } = {}) =>
     })
   })
 
-/** Which lines every test file reaches, and how long it takes; each copy runs its share of the files, each file apart. */
+/** Measures which lines every test file reaches, and how long it takes; each copy runs its share of the files, each file apart. */
 async function measured(copies) {
   const shares = await Promise.all(
     copies.map(async (copy, at) => {
@@ -126,11 +133,17 @@ async function measured(copies) {
       return readFileSync(file, 'utf8').split('\n').filter(Boolean)
     }),
   )
-  return shares.flat().map(line => {
-    const { reached, ...row } = JSON.parse(line)
-    return { ...row, reached: new Map(reached.map(([file, lines]) => [file, new Set(lines)])) }
-  })
+  writeFileSync(MEASURED, shares.flat().join('\n'))
 }
+
+/** What was measured the last time. */
+const knownTests = () =>
+  readFileSync(MEASURED, 'utf8')
+    .split('\n')
+    .map(line => {
+      const { reached, ...row } = JSON.parse(line)
+      return { ...row, reached: new Map(reached.map(([file, lines]) => [file, new Set(lines)])) }
+    })
 
 async function isKilled(copy, { file, ...mutant }, known) {
   // What no test reaches no test can see.
@@ -154,9 +167,10 @@ const mutants = FOLDERS.flatMap(folder =>
   drawn(folder, Math.max(5, Math.round((count * share(folder)) / total))),
 )
 console.log(`${mutants.length} mutants, seed ${seed}`)
-const copies = Array.from({ length: COPIES }, (_, at) => join(ROOT, '.data', 'mutants', String(at)))
+const copies = Array.from({ length: COPIES }, (_, at) => join(PLACE, String(at)))
 copies.forEach(prepared)
-const known = await measured(copies)
+if (!isKnown || !existsSync(MEASURED)) await measured(copies)
+const known = knownTests()
 console.log(`${known.length} test files measured`)
 const results = []
 const queue = [...mutants]

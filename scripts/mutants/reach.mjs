@@ -1,8 +1,16 @@
 // Which test files reach a line of the code.
+import coverageMaps from 'istanbul-lib-coverage'
+import sourceMaps from 'istanbul-lib-source-maps'
 import { dirname } from 'node:path'
 
 /** Most tests run for one change: more of them hardly ever see what these did not. */
 const MOST_TESTS = 10
+
+/** A coverage report in the lines of the sources: what runs has no types, and other lines. */
+export async function asWritten(report) {
+  const map = coverageMaps.createCoverageMap(report)
+  return (await sourceMaps.createSourceMapStore().transformCoverage(map)).toJSON()
+}
 
 /**
  * Lines that were run, by file, from a coverage report: `Map<file, Set<line>>`, files relative to `root`.

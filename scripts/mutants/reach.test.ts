@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals'
-import { linesReached, testsReaching } from './reach.mjs'
+import { transformSync } from '@swc/core'
+import { asWritten, linesReached, testsReaching } from './reach.mjs'
 
 const span = (from: number, to = from) => ({ start: { line: from }, end: { line: to } })
 const report = {
@@ -14,6 +15,39 @@ test('a statement that was run stands for its lines; a file without one is left 
   const reached = linesReached(report, '/copy')
   expect([...reached.keys()]).toEqual(['core/a.ts'])
   expect([...reached.get('core/a.ts')!]).toEqual([1, 3, 4, 5])
+})
+
+test('lines are told as they are written, not as they run without types', async () => {
+  const source = [
+    'interface Taken { readonly out: string }',
+    '',
+    'type Other = Taken',
+    'export const one = (taken: Other) =>',
+    '  taken.out',
+    'export const two = 2',
+  ].join('\n')
+  const { code, map } = transformSync(source, {
+    filename: '/copy/core/typed.ts',
+    sourceMaps: true,
+    jsc: { target: 'es2022', parser: { syntax: 'typescript' } },
+  })
+  expect(code.split('\n').length).toBeLessThan(source.split('\n').length)
+  const lines = code.trimEnd().split('\n')
+  const at = (line: number, column: number) => ({ line, column })
+  const own = {
+    path: '/copy/core/typed.ts',
+    inputSourceMap: JSON.parse(map!),
+    statementMap: Object.fromEntries(
+      lines.map((text, n) => [n, { start: at(n + 1, 0), end: at(n + 1, text.length) }]),
+    ),
+    s: Object.fromEntries(lines.map((_, n) => [n, 1])),
+    fnMap: {},
+    f: {},
+    branchMap: {},
+    b: {},
+  }
+  const reached = linesReached(await asWritten({ [own.path]: own }), '/copy')
+  expect([...reached.get('core/typed.ts')!].sort()).toEqual([4, 5, 6])
 })
 
 test('tests that reach a line: those beside it, then the quickest, and no more than help', () => {
