@@ -112,12 +112,23 @@ function rowOf(world: string, exercises: number) {
 const verdictRows = () =>
   Object.keys(WORLDS).flatMap(world => [1, 3].map(exercises => rowOf(world, exercises)))
 
-const percent = (count: number, of: number) => `${Math.round((100 * count) / of)} %`
+const percent = (count: number, of: number) => `${((100 * count) / of).toFixed(1)} %`
 
 const GAPS = [24, 72, 48, 96, 24, 48, 72, 120] as const
 const IMPULSE = 7
 const MUSCLES = ['biceps', 'triceps', 'lats'] as const
 const DAY_SCATTER = 0.04
+
+/** How the sheet asks whether the muscles have recovered; yes and no stand in older logs. */
+const ASKED = ['0 to 10', 'yes or no'] as const
+type Asked = (typeof ASKED)[number]
+const RATING_SCATTER = 0.2
+
+/** What a client says who is so much recovered. */
+function answerOf(share: number, asked: Asked, by: ReturnType<typeof chance>): boolean | number {
+  if (asked === 'yes or no') return by.uniform() < share
+  return Math.round(10 * Math.min(1, Math.max(0, share + by.normal(0, RATING_SCATTER))))
+}
 
 /** Exposures of a muscle with a known pace, at gaps as a rotation with an arm day after a pull day has them. */
 function exposuresOf(
@@ -126,7 +137,13 @@ function exposuresOf(
     pace,
     centre,
     count,
-  }: { readonly pace: number; readonly centre: number; readonly count: number },
+    asked,
+  }: {
+    readonly pace: number
+    readonly centre: number
+    readonly count: number
+    readonly asked: Asked
+  },
   by: ReturnType<typeof chance>,
 ): readonly PaceExposure[] {
   const { tauHours, capacity } = RECOVERY[group]
@@ -148,14 +165,18 @@ function exposuresOf(
       doses,
       week: hour / 168,
       deviation: (-PERFORMANCE_LOSS * fatigue) / capacity + by.normal(0, DAY_SCATTER),
-      recovered: by.uniform() < 1 / (1 + Math.exp(-(readiness - centre) / SIMULATED.answerScale)),
+      recovered: answerOf(
+        1 / (1 + Math.exp(-(readiness - centre) / SIMULATED.answerScale)),
+        asked,
+        by,
+      ),
     }
   })
 }
 
 const CENTRES = [70, 80, 90] as const
 
-function paceRow(truth: number, centre: number, count: number) {
+function paceRow(asked: Asked, truth: number, centre: number, count: number) {
   const all = Array.from({ length: RATE_CLIENTS }, (_, seed) => {
     const by = chance(seed + 1)
     // The muscle asked about, and two others that recover as is usual: what counts as recovered is the client's own.
@@ -164,7 +185,7 @@ function paceRow(truth: number, centre: number, count: number) {
         MUSCLES.map(group => [
           group,
           paceEvidence(
-            exposuresOf(group, { pace: group === 'biceps' ? truth : 1, centre, count }, by),
+            exposuresOf(group, { pace: group === 'biceps' ? truth : 1, centre, count, asked }, by),
             group,
           ),
         ]),
@@ -175,10 +196,11 @@ function paceRow(truth: number, centre: number, count: number) {
   const errors = learned.map(({ pace }) => Math.abs(pace / truth - 1)).sort((a, b) => a - b)
   const used = learned.filter(isClear)
   return {
+    asked,
     'true rate': truth,
     centre,
     sessions: count,
-    'middle error': `${Math.round(100 * (errors[errors.length >> 1] ?? 0))} %`,
+    'middle error': `${(100 * (errors[errors.length >> 1] ?? 0)).toFixed(1)} %`,
     'interval holds the truth': percent(
       learned.filter(({ low, high }) => low <= truth && truth <= high).length,
       learned.length,
@@ -192,8 +214,10 @@ function paceRow(truth: number, centre: number, count: number) {
 }
 
 const paceRows = () =>
-  [20, 40].flatMap(count =>
-    CENTRES.flatMap(centre => [0.7, 1, 1.5].map(truth => paceRow(truth, centre, count))),
+  ASKED.flatMap(asked =>
+    [20, 40].flatMap(count =>
+      CENTRES.flatMap(centre => [0.7, 1, 1.5].map(truth => paceRow(asked, truth, centre, count))),
+    ),
   )
 
 function markdown(rows: readonly Readonly<Record<string, string | number>>[]): string {

@@ -12,12 +12,17 @@ interface Truth {
   /** How the question is answered; not at all where left out. */
   readonly asks?: 'yes_no' | 'rating'
   readonly scatter?: number
+  /** Points of readiness over which answers go from one end to the other. */
+  readonly scale?: number
 }
+
+/** What is said of a share on 0 to 10; there is nothing beyond the ends. */
+const ratingOf = (share: number) => Math.round(10 * Math.min(1, Math.max(0, share)))
 
 /** Exposures of one muscle whose true pace is known. */
 function exposures(
   group: Group,
-  { pace, centre, sessions = 24, asks, scatter = 0.02 }: Truth,
+  { pace, centre, sessions = 24, asks, scatter = 0.02, scale = 7 }: Truth,
   seed: number,
 ): readonly PaceExposure[] {
   const random = seededRandom(seed)
@@ -34,13 +39,13 @@ function exposures(
         (sum, dose) => sum + dose.impulse * Math.exp(-dose.hours / (tauHours * pace)),
         0,
       ) / capacity
-    const share = 1 / (1 + Math.exp(-(100 * (1 - tired) - centre) / 7))
+    const share = 1 / (1 + Math.exp(-(100 * (1 - tired) - centre) / scale))
     return {
       doses,
       week: at * 0.4,
       deviation: -PERFORMANCE_LOSS * tired + scatter * normal(),
       ...(asks === 'yes_no' && { recovered: random() < share }),
-      ...(asks === 'rating' && { recovered: Math.round(10 * share) }),
+      ...(asks === 'rating' && { recovered: ratingOf(share + 0.2 * normal()) }),
     }
   })
 }
@@ -86,6 +91,23 @@ describe('what is learned of recovery', () => {
       )
       const mean = off.reduce((sum, one) => sum + one, 0) / off.length
       expect(Math.abs(mean)).toBeLessThan(0.15)
+    },
+  )
+  test.each([
+    [70, 6],
+    [90, 6],
+    [80, 4],
+    [85, 11],
+  ])(
+    'answers from 0 to 10 about %s %% over %s points are read with their ends, and the interval holds',
+    (centre, scale) => {
+      const all = Array.from({ length: 40 }, (_, seed) =>
+        paceOf(alike({ pace: 1, centre, scale, asks: 'rating', sessions: 40 }), 'biceps', seed + 1),
+      )
+      const holds = all.filter(({ low, high }) => low <= 1 && 1 <= high)
+      expect(holds.length).toBeGreaterThanOrEqual(30)
+      const middle = all.map(({ pace }) => pace).sort((a, b) => a - b)[20]!
+      expect(Math.abs(Math.log(middle))).toBeLessThan(0.1)
     },
   )
   test('answers say which of two muscles is the slower one', () => {

@@ -1,4 +1,5 @@
 import type { Group } from '../../plan/catalogue'
+import { normalShare } from '../log'
 import { RECOVERY, readinessPercent } from './decay'
 
 /** An exposure of the log that can teach how fast a client recovers. */
@@ -36,7 +37,6 @@ const MODEL = {
   freedom: 5,
   fits: 4,
   floor: 0.02,
-  scale: 7,
   centre: 80,
   centreSpread: 12,
   /** Scatter of an answer from 0 to 10 about what readiness says, as a share. */
@@ -59,8 +59,25 @@ const SCATTERS = [
   [0.07, 0.1],
 ] as const
 const PACES = Array.from({ length: 61 }, (_, k) => 0.4 * (2.5 / 0.4) ** (k / 60))
-/** Readiness in percent at which a client calls herself recovered. */
-const CENTRES = Array.from({ length: 19 }, (_, k) => 44 + 4 * k)
+/** Over how many points of readiness a client's answers go from one end to the other, each with its weight. */
+const SCALES = [
+  [4.5, 0.25],
+  [7, 0.5],
+  [11, 0.25],
+] as const
+/** How a client answers: the readiness in percent at which she calls herself recovered, over how many points; with ln of its weight. */
+const LINES = SCALES.flatMap(([scale, weight]) =>
+  Array.from({ length: 25 }, (_, k) => {
+    const centre = 44 + 3 * k
+    const off = (centre - MODEL.centre) / MODEL.centreSpread
+    return { scale, odds: oddsAt(centre, scale), weight: Math.log(weight) - off ** 2 / 2 }
+  }),
+)
+
+/** e to a readiness, or a centre, over the scale: their ratio are the odds of feeling recovered. */
+function oddsAt(readiness: number, scale: number): number {
+  return Math.exp(readiness / scale)
+}
 
 function strain({ doses }: PaceExposure, group: Group, tau: number): number {
   let sum = 0
@@ -108,12 +125,12 @@ function explained(values: Float64Array, weeks: Float64Array, scatter: number): 
   return sum
 }
 
-/** What is known of one muscle, for every pace: by strength, and by answers at every centre a client may have. */
+/** What is known of one muscle, for every pace: by strength, and by answers in every way a client may have of answering. */
 export interface PaceEvidence {
   readonly exposures: number
   /** ln of prior and strength, by pace. */
   readonly strength: Float64Array
-  /** ln of the answers, by pace and then by centre. */
+  /** ln of the answers, by pace and then by way of answering. */
   readonly answers: Float64Array
 }
 type NotEnough = Extract<OwnPace, { kind: 'not_enough_data' }>
@@ -133,15 +150,26 @@ function strengthFor(
   return sumOfExponentials(logs)
 }
 
-/** e to a readiness, and to each centre, over the scale: their ratio are the odds of feeling recovered. */
-const oddsAt = (readiness: number): number => Math.exp(readiness / MODEL.scale)
-const CENTRE_ODDS = CENTRES.map(oddsAt)
+const MOST_RATING = 10
+/** How finely shares are told apart where the chance of an answer is looked up. */
+const SHARE_STEPS = 200
 
-/** ln of one answer, for somebody who calls herself recovered from a centre on. */
-function answerLog(recovered: boolean | number, odds: number, centreOdds: number): number {
-  const probability = odds / (odds + centreOdds)
+/** Chance of an answer from 0 to 10 about a share: scattered, rounded, and at the ends whatever lies beyond them. */
+function ratingChance(rating: number, share: number): number {
+  const below = (answer: number) => normalShare((answer / MOST_RATING - share) / MODEL.ratingSpread)
+  const upTo = rating >= MOST_RATING ? 1 : below(rating + 0.5)
+  const from = rating <= 0 ? 0 : below(rating - 0.5)
+  return MODEL.floor / (MOST_RATING + 1) + (1 - MODEL.floor) * Math.max(0, upTo - from)
+}
+/** ln of every answer's chance, by share and then by answer. */
+const RATING_LOGS = Float64Array.from({ length: (SHARE_STEPS + 1) * (MOST_RATING + 1) }, (_, at) =>
+  Math.log(ratingChance(at % (MOST_RATING + 1), Math.floor(at / (MOST_RATING + 1)) / SHARE_STEPS)),
+)
+
+/** ln of one answer, where so much speaks for feeling recovered. */
+function answerLog(recovered: boolean | number, probability: number): number {
   if (typeof recovered === 'number')
-    return -0.5 * ((recovered / 10 - probability) / MODEL.ratingSpread) ** 2
+    return RATING_LOGS[Math.round(probability * SHARE_STEPS) * (MOST_RATING + 1) + recovered]!
   const yes = MODEL.floor + (1 - 2 * MODEL.floor) * probability
   return Math.log(recovered ? yes : 1 - yes)
 }
@@ -163,18 +191,20 @@ export function paceEvidence(
     return { kind: 'not_enough_data', exposures: exposures.length, why: 'alike' }
   const weeks = Float64Array.from(exposures, ({ week }) => week ?? 0)
   const strength = new Float64Array(PACES.length)
-  const answers = new Float64Array(PACES.length * CENTRES.length)
+  const answers = new Float64Array(PACES.length * LINES.length)
   PACES.forEach((pace, p) => {
     const strains = Float64Array.from(exposures, one => strain(one, group, usualHours * pace))
     strength[p] =
       strengthFor(exposures, strains, weeks) - Math.log(pace) ** 2 / (2 * MODEL.prior ** 2)
     exposures.forEach(({ recovered }, at) => {
       if (recovered === undefined) return
-      const odds = oddsAt(readinessPercent(group, strains[at]! * RECOVERY[group].capacity))
-      CENTRE_ODDS.forEach((centreOdds, c) => {
-        const place = p * CENTRES.length + c
-        answers[place] = answers[place]! + answerLog(recovered, odds, centreOdds)
-      })
+      const readiness = readinessPercent(group, strains[at]! * RECOVERY[group].capacity)
+      let [odds, own] = [0, 0]
+      for (let c = 0; c < LINES.length; c++) {
+        const { scale, odds: centre } = LINES[c]!
+        if (scale !== own) [odds, own] = [oddsAt(readiness, scale), scale]
+        answers[p * LINES.length + c]! += answerLog(recovered, odds / (odds + centre))
+      }
     })
   })
   return { exposures: exposures.length, strength, answers }
@@ -204,9 +234,9 @@ function quantile(weights: Float64Array, wanted: number): number {
   return PACES.at(-1)!
 }
 
-/** ln of a muscle's evidence at one centre, over all paces. */
-const atCentre = ({ strength, answers }: PaceEvidence, centre: number) =>
-  Float64Array.from(strength, (log, p) => log + answers[p * CENTRES.length + centre]!)
+/** ln of a muscle's evidence at one way of answering, over all paces. */
+const atLine = ({ strength, answers }: PaceEvidence, line: number) =>
+  Float64Array.from(strength, (log, p) => log + answers[p * LINES.length + line]!)
 
 /**
  * Paces of a client's muscles from the evidence of each: what she calls recovered is hers, and the same for all her muscles.
@@ -218,22 +248,17 @@ export function pacesTogether<Key>(
   all: ReadonlyMap<Key, PaceEvidence | NotEnough>,
 ): ReadonlyMap<Key, OwnPace> {
   const known = [...all].flatMap(([key, one]) => ('kind' in one ? [] : [[key, one] as const]))
-  const prior = CENTRES.map(
-    centre => -((centre - MODEL.centre) ** 2) / (2 * MODEL.centreSpread ** 2),
-  )
-  // How well each muscle fits each centre, its own pace taken out.
-  const fits = known.map(([, one]) => CENTRES.map((_, c) => sumOfExponentials(atCentre(one, c))))
+  // How well each muscle fits each way of answering, its own pace taken out.
+  const fits = known.map(([, one]) => LINES.map((_, c) => sumOfExponentials(atLine(one, c))))
   const paces = new Map<Key, OwnPace>()
   for (const [key, one] of all) if ('kind' in one) paces.set(key, one)
   known.forEach(([key, one], own) => {
-    const others = CENTRES.map((_, c) =>
-      fits.reduce((sum, fit, at) => sum + (at === own ? 0 : fit[c]!), prior[c]!),
+    const others = LINES.map(({ weight }, c) =>
+      fits.reduce((sum, fit, at) => sum + (at === own ? 0 : fit[c]!), weight),
     )
     const byPace = PACES.map((_, p) =>
       sumOfExponentials(
-        CENTRES.map(
-          (__, c) => one.strength[p]! + one.answers[p * CENTRES.length + c]! + others[c]!,
-        ),
+        LINES.map((__, c) => one.strength[p]! + one.answers[p * LINES.length + c]! + others[c]!),
       ),
     )
     const weights = shares(byPace)
