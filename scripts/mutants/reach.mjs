@@ -3,8 +3,8 @@ import coverageMaps from 'istanbul-lib-coverage'
 import sourceMaps from 'istanbul-lib-source-maps'
 import { dirname } from 'node:path'
 
-/** Most tests run for one change: more of them hardly ever see what these did not. */
-const MOST_TESTS = 10
+/** Most tests asked of a change at first, and most of those asked where these see nothing. */
+const [FIRST, FURTHER] = [10, 40]
 
 /** A coverage report in the lines of the sources: what runs has no types, and other lines. */
 export async function asWritten(report) {
@@ -32,8 +32,8 @@ export function linesReached(report, root) {
 const isWide = ({ test }) => test.startsWith('scripts/portraits/')
 
 /**
- * Test files that reach a line, in the two steps in which they are asked: those beside it first, which are about it, then
- * those that take the least time; the wide ones only where these see nothing.
+ * Test files that reach a line, in the steps in which they are asked: those beside it first, which are about it, with those
+ * that take the least time; then more of these; the wide ones only where nothing was seen.
  */
 export function testsReaching(known, file, line) {
   const isBeside = ({ test }) => dirname(file).startsWith(dirname(test))
@@ -41,8 +41,7 @@ export function testsReaching(known, file, line) {
   const near = reaching
     .filter(one => !isWide(one))
     .sort((a, b) => Number(isBeside(b)) - Number(isBeside(a)) || a.ms - b.ms)
-    .slice(0, MOST_TESTS)
-  return [near, reaching.filter(isWide)]
+  return [near.slice(0, FIRST), near.slice(FIRST, FIRST + FURTHER), reaching.filter(isWide)]
     .map(step => step.map(({ test }) => test))
     .filter(step => step.length > 0)
 }

@@ -56,8 +56,9 @@ test('tests that reach a line: those beside it, then the quickest, and no more t
     ...Array.from({ length: 30 }, (_, at) => ({ test: `app/t${at}.ts`, ms: 30 - at, reached })),
     { test: 'core/a.test.ts', ms: 900, reached },
   ]
-  const [near] = testsReaching(known, 'core/a.ts', 4)
+  const [near, further] = testsReaching(known, 'core/a.ts', 4)
   expect(near).toHaveLength(10)
+  expect(further).toHaveLength(21)
   expect(near!.slice(0, 2)).toEqual(['core/a.test.ts', 'app/t29.ts'])
   expect(testsReaching(known, 'core/a.ts', 8)).toEqual([])
   expect(testsReaching(known, 'core/c.ts', 1)).toEqual([])

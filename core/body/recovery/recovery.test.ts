@@ -10,7 +10,20 @@ import { day, drop, pause, planOf, REST_DAY, sets, straight, work } from '../../
 import { cyclicLeftovers, type Dose, hoursToReady, readinessPercent, tauHours } from './decay'
 import { extensionFactor, impulsesOf, proximityFactor, setImpulse } from './impulse'
 import { ownPace } from './ownPace'
-import { fatigueSources, rotationRecovery } from './rotationRecovery'
+import { fatigueSources, readinessState, rotationRecovery } from './rotationRecovery'
+
+test.each([
+  [100, 'ready'],
+  [90, 'ready'],
+  [89.9, 'nearly'],
+  [80, 'nearly'],
+  [79.9, 'part'],
+  [65, 'part'],
+  [64.9, 'not'],
+  [0, 'not'],
+])('%s %% of readiness is %s', (percent, state) => {
+  expect(readinessState(percent)).toBe(state)
+})
 
 const mid = defaultContext({ trainingAgeMonths: 24 })
 const adv = defaultContext({ trainingAgeMonths: 50 })

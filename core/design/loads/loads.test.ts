@@ -220,6 +220,9 @@ describe('aims', () => {
     expect(after([13, 12, 11])).toBe(40)
     expect(after([15, 14, 12])).toBe(42.5)
     expect(after([8, 7, 6])).toBeLessThanOrEqual(35)
+    // Both ends belong to it, and a last set under it is no reason.
+    expect(after([11, 11, 11, 6])).toBe(40)
+    expect(after([14, 11, 11])).toBe(40)
   })
   test('an end of the window by weekday has its own load', () => {
     const slot = slotWith('barbell_curl', '3 x 9-18; low end tue, high end sat')

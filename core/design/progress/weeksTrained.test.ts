@@ -77,6 +77,12 @@ describe('after days without training', () => {
   ])('%s is none', (_, event) => {
     expect(returnsIn(expanded({ events: [event] }))).toEqual([])
   })
+  test('days without training that no event explains are no return', () => {
+    const sparse = planIn(14, WEEK[0]!, ...Array.from({ length: 13 }, () => rest))
+    const plan = { ...sparse, startsOn: START, passes: 4, block: {} }
+    expect(returnsIn(expandedBlock(plan, context))).toEqual([])
+    expect(returnsIn(expanded())).toEqual([])
+  })
   test('a holiday is no steep rise of a joint, and is told as a return', () => {
     const kinds = blockConcerns(expanded({ events: [away(14, 7)] }), context).map(
       ({ kind }) => kind,

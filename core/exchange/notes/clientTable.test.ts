@@ -54,6 +54,9 @@ describe('a table of clients', () => {
     ['Navn|Dager|Tid', 'A|man og tor|6 pm', { weekdays: [1, 4], start: '18:00' }],
     ['Name|Time', 'A|12 am', { start: '00:00' }],
     ['Name|Time', 'A|17.05', { start: '17:05' }],
+    ['Name|Time', 'A|12 pm', { start: '12:00' }],
+    ['Name|Time', 'A|11:59 pm', { start: '23:59' }],
+    ['Name|Time', 'A|11 am', { start: '11:00' }],
   ])('%s: %s', (headings, row, told) => {
     expect(one(headings, row)).toMatchObject({ ...told, unread: [] })
   })

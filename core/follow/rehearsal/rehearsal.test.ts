@@ -318,6 +318,17 @@ describe('ways to decide', () => {
     const [first] = rehearsedRun(week, 1, { start: above }).passes
     expect(first!.rows).not.toContain('A19')
   })
+  test('what is decided about a muscle reaches it, the first of them too', () => {
+    const of = (name: (typeof GROUPS)[number]) => GROUPS.indexOf(name)
+    for (const group of [of('biceps'), of('triceps')]) {
+      const start = Float64Array.from(GROUPS, (_, at) => (at === group ? 2 : 1))
+      const fewer = Array.from({ length: 20 }, (_, seed) => {
+        const { passes } = rehearsedRun(data, seed, { start })
+        return passes[0]!.counted[group]! - passes.at(-1)!.counted[group]!
+      })
+      expect(fewer.reduce((sum, by) => sum + by, 0) / fewer.length).toBeGreaterThan(1)
+    }
+  })
   test('what works along in a muscle’s exercises is known by the credits of their sets', () => {
     const { along } = data.passes[0]!
     const of = (group: (typeof GROUPS)[number]) =>

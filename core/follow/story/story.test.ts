@@ -146,6 +146,12 @@ describe('best sets', () => {
       ['reps', '2026-03-04', 25, 15],
     ])
   })
+  test('most reps are told of the five heaviest loads, and of no lighter one', () => {
+    const loads = [20, 22.5, 25, 27.5, 30, 32.5, 35]
+    const bests = bestSets(days(...loads.map((load, at) => [logged(1, load, 20 - 2 * at)])))
+    const told = bests.filter(({ kind }) => kind !== 'estimate').map(({ set }) => set.loadKg)
+    expect(Math.min(...told.map(Number))).toBe(25)
+  })
   test('what was cut short, loose or helped holds none', () => {
     expect(
       bestSets(days([logged(1, 50, 10, { lapses: ['helped'] }), logged(2, 30, 8)]))[0],
