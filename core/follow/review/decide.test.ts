@@ -150,6 +150,20 @@ describe('the table, row by row', () => {
       after: 10,
     },
     {
+      name: 'no verdict, most answers against, the last ones not',
+      of: {
+        verdict: 'insufficient' as const,
+        recovered: 1,
+        notRecovered: 2,
+        lately: [false, true, true],
+        counted: 12,
+        ramp: 1,
+      },
+      row: 'A12',
+      change: { kind: 'hold_ramp', by: -1 },
+      after: 9,
+    },
+    {
       name: 'no verdict, one answer against',
       of: { verdict: 'insufficient' as const, recovered: 0, notRecovered: 1, ramp: 1 },
       row: 'A12',

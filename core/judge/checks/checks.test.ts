@@ -602,6 +602,40 @@ describe('methods switch and tune them', () => {
     const plan = one('pushdown_rope 2 x 18, rir 3', 'bench_press_dumbbell 3 x 8, rir 2')
     expect(of(plan, 'isolation-before-compound', client({}, OWN_ARM_DAY))).toEqual([])
   })
+  test.each([
+    ['pushdown_rope 2 x 15, rir 3', true, 0],
+    ['pushdown_rope 4 x 15, rir 1', true, 1],
+    ['pushdown_rope 2 x 15, rir 1', false, 0],
+    ['pushdown_rope 3 x 15, rir 1', false, 1],
+  ])(
+    '%s before a press: more than a primer is told where one may begin, three hard sets elsewhere',
+    (first, mayBegin, told) => {
+      const plan = one(first, 'bench_press_dumbbell 3 x 8, rir 2')
+      const method = mayBegin ? OWN_ARM_DAY : STEADY_MIDDLE
+      expect(of(plan, 'compound-after-arms', client({}, method))).toHaveLength(told)
+    },
+  )
+  test.each([
+    [arms, 6, 5],
+    [arms, 18, 7],
+    [arms, 50, 8],
+    [one, 6, 3],
+    [one, 18, 5],
+    [one, 50, 6],
+  ] as const)(
+    'direct sets of one arm muscle in a session are told past a limit, by the day and %#',
+    (day, trainingAgeMonths, limit) => {
+      const said = (sets: number) => {
+        const half = Math.floor(sets / 2)
+        const plan = day(`cable_curl ${half} x 12, rir 2`, `preacher_curl_bar ${sets - half} x 12, rir 2`)
+        return of(plan, 'group-crowded', client({ trainingAgeMonths })).filter(
+          ({ figures }) => figures.group === 'biceps',
+        )
+      }
+      expect(said(limit)).toEqual([])
+      expect(said(limit + 1)[0]?.figures.limit).toBe(limit)
+    },
+  )
   test('a strict method speaks earlier, a lenient one keeps what is only worth knowing to itself', () => {
     const plan = arms('cable_curl 8 x 12, rir 2')
     const severity = (method: Method) => of(plan, 'group-crowded', client({}, method))[0]?.severity
