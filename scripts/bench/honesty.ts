@@ -124,8 +124,9 @@ const ASKED = ['0 to 10', 'yes or no'] as const
 type Asked = (typeof ASKED)[number]
 const RATING_SCATTER = 0.2
 
-/** What a client says who is so much recovered. */
-function answerOf(share: number, asked: Asked, by: ReturnType<typeof chance>): boolean | number {
+/** What a client says who comes so far above what she calls recovered; units: her scale. */
+function answerOf(above: number, asked: Asked, by: ReturnType<typeof chance>): boolean | number {
+  const share = 1 / (1 + Math.exp(-above))
   if (asked === 'yes or no') return by.uniform() < share
   return Math.round(10 * Math.min(1, Math.max(0, share + by.normal(0, RATING_SCATTER))))
 }
@@ -165,11 +166,7 @@ function exposuresOf(
       doses,
       week: hour / 168,
       deviation: (-PERFORMANCE_LOSS * fatigue) / capacity + by.normal(0, DAY_SCATTER),
-      recovered: answerOf(
-        1 / (1 + Math.exp(-(readiness - centre) / SIMULATED.answerScale)),
-        asked,
-        by,
-      ),
+      recovered: answerOf((readiness - centre) / SIMULATED.answerScale, asked, by),
     }
   })
 }
