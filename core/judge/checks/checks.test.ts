@@ -627,7 +627,10 @@ describe('methods switch and tune them', () => {
     (day, trainingAgeMonths, limit) => {
       const said = (sets: number) => {
         const half = Math.floor(sets / 2)
-        const plan = day(`cable_curl ${half} x 12, rir 2`, `preacher_curl_bar ${sets - half} x 12, rir 2`)
+        const plan = day(
+          `cable_curl ${half} x 12, rir 2`,
+          `preacher_curl_bar ${sets - half} x 12, rir 2`,
+        )
         return of(plan, 'group-crowded', client({ trainingAgeMonths })).filter(
           ({ figures }) => figures.group === 'biceps',
         )
