@@ -135,10 +135,12 @@ export async function benchRehearsal(base: string, databaseUrl: string): Promise
   await page.request.post('/api/sign-in', { data: account })
   await page.goto(`/clients/${client.id}/rehearsal`)
   await page.locator('[aria-busy=false]').first().waitFor()
+  // The page rehearses once by itself.
+  await page.getByRole('button', { name: /^Rehearse/ }).waitFor({ timeout: 60_000 })
   await page.getByLabel('Runs').selectOption(String(RUNS))
   const seconds: string[] = []
   for (let time = 1; time <= 3; time++) {
-    await page.getByLabel('Seed').fill(String(time))
+    await page.getByLabel('Draw').fill(String(time))
     await page.getByRole('button', { name: /^Rehearse/ }).click()
     const said = page.getByRole('status').filter({ hasText: new RegExp(`^\\s*${RUNS} runs in`) })
     await page
