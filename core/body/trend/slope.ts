@@ -57,15 +57,31 @@ interface Work {
 
 function workFor(exercises: number, count: number): Work {
   const size = 2 * exercises + 2
+  const [a, b, sums, column, means, counts, weights] = columns(
+    size * size,
+    size,
+    size,
+    size,
+    exercises,
+    exercises,
+    count,
+  )
   return {
-    a: new Float64Array(size * size),
-    b: new Float64Array(size),
-    sums: new Float64Array(size),
-    column: new Float64Array(size),
-    means: new Float64Array(exercises),
-    counts: new Float64Array(exercises),
-    weights: new Float64Array(count),
+    a: a!,
+    b: b!,
+    sums: sums!,
+    column: column!,
+    means: means!,
+    counts: counts!,
+    weights: weights!,
   }
+}
+
+/** Columns of such lengths in one piece of memory: many small pieces cost more than what is reckoned in them. */
+function columns(...lengths: readonly number[]): readonly Float64Array[] {
+  const all = new Float64Array(lengths.reduce((sum, length) => sum + length, 0))
+  let at = 0
+  return lengths.map(length => all.subarray(at, (at += length)))
 }
 
 type Columns = [Float64Array, Float64Array, Float64Array, Float64Array]
@@ -73,7 +89,7 @@ type Columns = [Float64Array, Float64Array, Float64Array, Float64Array]
 /** Observations in the order of their days. */
 export function seriesOf(all: readonly Observed[]): Series {
   const count = all.length
-  const [days, y, tired, own] = [0, 1, 2, 3].map(() => new Float64Array(count)) as Columns
+  const [days, y, tired, own] = columns(count, count, count, count) as Columns
   const exercises = new Int32Array(count)
   let most = 0
   for (let i = 0; i < count; i++) {

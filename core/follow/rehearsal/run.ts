@@ -257,6 +257,8 @@ interface Doing {
   readonly tally: Tally
   readonly sets: Allotted
   readonly isEasier: boolean
+  /** Somebody looks at loads and reps: the rules, or whoever keeps them. */
+  readonly isLogged: boolean
   readonly isKept: boolean
   /** What is done about a session that is missed, and what is left of the pass. */
   readonly replanOf: (session: RehearsedSession) => ReplanOption
@@ -272,7 +274,7 @@ function doSession(
   session: RehearsedSession,
   state: State,
   data: RehearsalData,
-  { tally, sets, isEasier, isKept, replanOf, after, delay }: Doing,
+  { tally, sets, isEasier, isLogged, isKept, replanOf, after, delay }: Doing,
 ): RehearsedOutcome {
   // Each session has chances of its own, so that two ways through a block meet the same days.
   state.chance = chance(state.seed * 7919 + session.hour)
@@ -288,18 +290,17 @@ function doSession(
   }
   decay(state, session.hour + delay + (isMissed ? HOURS_PER_DAY : 0), data)
   const isRecovered = arrive(groups, state, data, tally)
-  const done = slots.map(slot => {
-    const own = doSlot(
-      slot,
-      isEasier ? easier(slot.sets) : sets[slot.at]!,
-      state,
-      data,
-      isEasier ? EASIER_RIR : slot.main < 0 ? 0 : state.change.rir[slot.main]!,
-    )
-    if (!isEasier) remember(own, state, tally, state.hour, data)
-    leave(slot, own.sets, state, tally)
-    return own
-  })
+  const done: DoneSlot[] = []
+  for (const slot of slots) {
+    const count = isEasier ? easier(slot.sets) : sets[slot.at]!
+    if (isLogged) {
+      const rir = isEasier ? EASIER_RIR : slot.main < 0 ? 0 : state.change.rir[slot.main]!
+      const own = doSlot(slot, count, state, data, rir)
+      if (!isEasier) remember(own, state, tally, state.hour, data)
+      done.push(own)
+    }
+    leave(slot, count, state, tally)
+  }
   const kept = isKept ? done.flatMap(setsOf) : NO_SETS
   return { session, isMissed: false, isPutOff: isMissed, sets: kept, isRecovered }
 }
@@ -400,6 +401,7 @@ export function rehearsedRun(
         held.map((sets, group) => sets + once[group]!),
       ),
       isEasier: state.change.isDeload && !pass.isDeload,
+      isLogged: policy.kind === 'rules' || keep !== undefined,
       isKept: keep !== undefined,
       replanOf: ({ session }: RehearsedSession) =>
         policy.kind === 'rules' ? (data.replans.get(placeKey(session)) ?? 'drop') : 'drop',
