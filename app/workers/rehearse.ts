@@ -2,12 +2,14 @@ import type { PlanDocument } from '#core/plan/block'
 import type { PlanContext } from '#core/plan/method'
 import { expandedBlock } from '#core/design/progress'
 import {
+  type BothWays,
+  bothWays,
+  partsOf,
   rehearsalData,
   rehearsalSpread,
   type RehearsalSpread,
-  rehearsedRun,
-  type Run,
 } from '#core/follow/rehearsal'
+import type { RunsQuestion } from './rehearsedRuns'
 
 export interface RehearseQuestion {
   readonly plan: PlanDocument
@@ -22,26 +24,43 @@ export type RehearseAnswer =
 
 /** Runs between two words about how far it is. */
 const STEP = 25
+/** More workers than that bring little, and the machine has other things to do. */
+const MOST_WORKERS = 4
 
 function answer(message: RehearseAnswer): void {
   postMessage(message)
 }
 
-addEventListener(
-  'message',
-  ({ data: { plan, context, runs, seed } }: MessageEvent<RehearseQuestion>) => {
-    const began = performance.now()
-    const data = rehearsalData(expandedBlock(plan, context), context)
-    const [done, without]: [Run[], Run[]] = [[], []]
-    for (let at = 0; at < runs; at++) {
-      done.push(rehearsedRun(data, seed + at))
-      without.push(rehearsedRun(data, seed + at, { policy: { kind: 'nothing' } }))
-      if (at % STEP === 0) answer({ kind: 'progress', share: at / runs })
-    }
-    answer({
-      kind: 'rehearsed',
-      spread: rehearsalSpread(done, data, without),
-      milliseconds: performance.now() - began,
+/** What another worker makes of its part; one that fails ends the rehearsal, as a fault here would. */
+function elsewhere(question: RunsQuestion): Promise<BothWays> {
+  const worker = new Worker(new URL('./rehearsedRuns.ts', import.meta.url), { type: 'module' })
+  return new Promise(resolve => {
+    worker.addEventListener('message', ({ data }: MessageEvent<BothWays>) => {
+      worker.terminate()
+      resolve(data)
     })
-  },
-)
+    worker.postMessage(question)
+  })
+}
+
+/** A part for each core of the machine: one is gone through here, the others by workers of their own. */
+async function rehearse({ plan, context, runs, seed }: RehearseQuestion): Promise<void> {
+  const began = performance.now()
+  const hands = Math.min(MOST_WORKERS, navigator.hardwareConcurrency)
+  const [own, ...rest] = partsOf({ from: seed, to: seed + runs }, hands)
+  if (!own) return
+  const others = rest.map(seeds => elsewhere({ plan, context, seeds }))
+  const data = rehearsalData(expandedBlock(plan, context), context)
+  const mine = bothWays(data, own, done => {
+    if (done % STEP === 0) answer({ kind: 'progress', share: done / (own.to - own.from) })
+  })
+  const all = [mine, ...(await Promise.all(others))]
+  const spread = rehearsalSpread(
+    all.flatMap(({ ruled }) => ruled),
+    data,
+    all.flatMap(({ without }) => without),
+  )
+  answer({ kind: 'rehearsed', spread, milliseconds: performance.now() - began })
+}
+
+addEventListener('message', ({ data }: MessageEvent<RehearseQuestion>) => void rehearse(data))

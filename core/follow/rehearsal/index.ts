@@ -1,3 +1,5 @@
+export { bothWays, partsOf } from './bothWays'
+export type { BothWays, Seeds } from './bothWays'
 export { chance } from './chance'
 export type { Chance } from './chance'
 export { rehearsalData } from './rehearsalData'

@@ -20,6 +20,8 @@ import {
   type RehearsedWorld,
   type RunTerms,
   rehearsalData,
+  bothWays,
+  partsOf,
   rehearsalSpread,
   rehearsedRun,
   type RehearsedOutcome,
@@ -138,6 +140,29 @@ describe('many runs together', () => {
     const a2 = spreadOf.rows.find(({ row }) => row === 'A2')
     expect(a2 && a2.missed > a2.whole).toBe(true)
     expect(spreadOf.rows.reduce((sum, { whole }) => sum + whole, 0)).toBeCloseTo(1, 6)
+  })
+  test('gone through in parts they are what they are in one', () => {
+    const parts = partsOf({ from: 0, to: 21 }, 4)
+    expect(parts.map(({ from, to }) => to - from)).toEqual([5, 6, 5, 5])
+    const heard: number[] = []
+    const some = parts.map(part => bothWays(data, part, done => heard.push(done)))
+    expect(heard).toEqual([1, 2, 3, 4, 5, 1, 2, 3, 4, 5, 6, 1, 2, 3, 4, 5, 1, 2, 3, 4, 5])
+    expect(some.flatMap(({ ruled }) => ruled)).toEqual(runs.slice(0, 21))
+    expect(some.flatMap(({ without }) => without)).toEqual(
+      bothWays(data, { from: 0, to: 21 }).without,
+    )
+    expect(some[0]!.without).not.toEqual(some[0]!.ruled)
+  })
+  test.each([
+    [3, 4, 3],
+    [0, 4, 0],
+    [7, 1, 1],
+  ])('%i seeds for %i hands are %i parts, without a gap', (seeds, hands, count) => {
+    const parts = partsOf({ from: 40, to: 40 + seeds }, hands)
+    expect(parts).toHaveLength(count)
+    expect(
+      parts.flatMap(({ from, to }) => Array.from({ length: to - from }, (_, at) => from + at)),
+    ).toEqual(Array.from({ length: seeds }, (_, at) => 40 + at))
   })
   test('no runs, no courses', () =>
     expect(rehearsalSpread([], data)).toMatchObject({
