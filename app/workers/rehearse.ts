@@ -2,14 +2,13 @@ import type { PlanDocument } from '#core/plan/block'
 import type { PlanContext } from '#core/plan/method'
 import { expandedBlock } from '#core/design/progress'
 import {
-  type BothWays,
   bothWays,
   partsOf,
   rehearsalData,
   rehearsalSpread,
   type RehearsalSpread,
 } from '#core/follow/rehearsal'
-import type { RunsQuestion } from './rehearsedRuns'
+import type { RunsAnswer, RunsQuestion } from './rehearsedRuns'
 
 export interface RehearseQuestion {
   readonly plan: PlanDocument
@@ -31,16 +30,22 @@ function answer(message: RehearseAnswer): void {
   postMessage(message)
 }
 
+const isOf = <Kind extends RunsAnswer['kind']>(
+  data: RunsAnswer,
+  kind: Kind,
+): data is Extract<RunsAnswer, { kind: Kind }> => data.kind === kind
+
 /** What another worker makes of its part; one that fails ends the rehearsal, as a fault here would. */
-function elsewhere(question: RunsQuestion): Promise<BothWays> {
+function elsewhere(question: RunsQuestion) {
   const worker = new Worker(new URL('./rehearsedRuns.ts', import.meta.url), { type: 'module' })
-  return new Promise(resolve => {
-    worker.addEventListener('message', ({ data }: MessageEvent<BothWays>) => {
-      worker.terminate()
-      resolve(data)
+  const heard = <Kind extends RunsAnswer['kind']>(kind: Kind) =>
+    new Promise<Extract<RunsAnswer, { kind: Kind }>>(resolve => {
+      worker.addEventListener('message', ({ data }: MessageEvent<RunsAnswer>) => {
+        if (isOf(data, kind)) resolve(data)
+      })
     })
-    worker.postMessage(question)
-  })
+  worker.postMessage(question)
+  return { begun: heard('begun'), runs: heard('gone_through').then(({ runs }) => runs) }
 }
 
 /** A part for each core of the machine: one is gone through here, the others by workers of their own. */
@@ -50,11 +55,13 @@ async function rehearse({ plan, context, runs, seed }: RehearseQuestion): Promis
   const [own, ...rest] = partsOf({ from: seed, to: seed + runs }, hands)
   if (!own) return
   const others = rest.map(seeds => elsewhere({ plan, context, seeds }))
+  // A worker hears its question only while the one that made it is not busy.
+  await Promise.all(others.map(({ begun }) => begun))
   const data = rehearsalData(expandedBlock(plan, context), context)
   const mine = bothWays(data, own, done => {
     if (done % STEP === 0) answer({ kind: 'progress', share: done / (own.to - own.from) })
   })
-  const all = [mine, ...(await Promise.all(others))]
+  const all = [mine, ...(await Promise.all(others.map(other => other.runs)))]
   const spread = rehearsalSpread(
     all.flatMap(({ ruled }) => ruled),
     data,

@@ -10,8 +10,16 @@ export interface RunsQuestion {
   readonly seeds: Seeds
 }
 
+export type RunsAnswer =
+  { readonly kind: 'begun' } | { readonly kind: 'gone_through'; readonly runs: BothWays }
+
+function answer(message: RunsAnswer): void {
+  postMessage(message)
+}
+
 /** Some of the runs of a rehearsal, for the worker that takes them all together. */
 addEventListener('message', ({ data: { plan, context, seeds } }: MessageEvent<RunsQuestion>) => {
-  const runs: BothWays = bothWays(rehearsalData(expandedBlock(plan, context), context), seeds)
-  postMessage(runs)
+  answer({ kind: 'begun' })
+  const data = rehearsalData(expandedBlock(plan, context), context)
+  answer({ kind: 'gone_through', runs: bothWays(data, seeds) })
 })
