@@ -1,7 +1,7 @@
-import { createHash } from 'node:crypto'
 import { ClientFactsContract } from '#shared/contracts/client'
 import { PlanContract, SessionContract } from '#shared/contracts/plan'
 import { CarriedPlanContract } from '#shared/contracts/planTemplate'
+import { digestOf } from '../digest'
 
 /** Documents kept at a time, of each kind; a studio's open plans and sent sessions fit. */
 const MOST_KEPT = 1000
@@ -21,7 +21,7 @@ function frozen<T>(value: T): T {
 export function readOnce<Raw, Read>(read: (raw: Raw) => Read): (raw: Raw) => Read {
   const known = new Map<string, Read>()
   return raw => {
-    const key = createHash('sha1').update(JSON.stringify(raw)).digest('base64')
+    const key = digestOf(raw)
     const value = known.get(key) ?? frozen(read(raw))
     known.delete(key)
     known.set(key, value)

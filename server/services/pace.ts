@@ -5,6 +5,7 @@ import {
   failure,
   groupedBy,
   type PlainDate,
+  remembered,
   type Result,
   success,
 } from '#core/base'
@@ -24,6 +25,7 @@ import type { OwnPace } from '#core/body/recovery'
 import { adjustmentKey, doneSession, ownDecision } from '#core/follow/review'
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
+import { LRUCache } from 'lru-cache'
 import { sessionDocument } from '../db/documents'
 import { database } from '../db/database'
 import { lockedFacts, updateFacts } from '../db/queries/clients'
@@ -35,6 +37,7 @@ import { client } from './clients'
 import type { Coach } from './signIn'
 import { exclusionFactsOf } from './trends'
 import { currentTime } from '../clock'
+import { digestOf } from '../digest'
 
 /** Pain from here on says that a session tells nothing of recovery. */
 const HURTS = 3
@@ -48,12 +51,33 @@ interface Log {
 
 const NOTHING_LEARNED: OwnPace = { kind: 'not_enough_data', exposures: 0, why: 'few' }
 
-/** Paces the log speaks for; what the coach has begun anew is learned from that day on. */
-export function learnedFrom(
+type Learned = ReadonlyMap<Group, OwnPace>
+
+/** Logs of one client whose lesson is kept: of today's and of a review of an earlier day. */
+const MOST_LEARNED = 4
+const learnedIn = remembered(
+  (_context: PlanContext, _catalogue: PlanContext['catalogue']) =>
+    new LRUCache<string, Learned>({ max: MOST_LEARNED }),
+)
+
+/**
+ * Paces the log speaks for; what the coach has begun anew is learned from that day on. What a log taught is kept under all it
+ * says, so that a log that says anything else is learned from anew.
+ */
+export function learnedFrom(log: Log, facts: ClientView['facts'], context: PlanContext): Learned {
+  const known = learnedIn(context, context.catalogue)
+  const { sessions, sets, values, painfulDays } = log
+  const key = digestOf([sessions, sets, values, [...painfulDays], facts.paceRecords ?? null])
+  const learned = known.get(key) ?? taughtBy(log, facts, context)
+  known.set(key, learned)
+  return learned
+}
+
+function taughtBy(
   { sessions, sets, values, painfulDays }: Log,
   facts: ClientView['facts'],
   context: PlanContext,
-): ReadonlyMap<Group, OwnPace> {
+): Learned {
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
   const trained = sessions.flatMap((row): TrainedSession[] => {
     const own = bySession.get(row.id) ?? []

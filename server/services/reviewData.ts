@@ -26,7 +26,7 @@ import type { PastSession, ReviewQuestion, SessionOutcome } from '#core/follow/r
 import type { ClientView } from '#shared/contracts/client'
 import type { Problem } from '#shared/contracts/problem'
 import { sessionDocument } from '../db/documents'
-import { database } from '../db/database'
+import { type Database, database } from '../db/database'
 import { sentOf } from '../db/queries/blockSessions'
 import { decisionsOf, outcomesOf } from '../db/queries/decisions'
 import { painReportsOf } from '../db/queries/health'
@@ -60,6 +60,18 @@ export interface ReviewData {
   readonly learned: () => ReturnType<typeof learnedFrom>
 }
 
+/** The client's log from a day on, whatever block it belongs to. */
+async function logSince(db: Database, coach: Coach, clientId: ClientId, since: PlainDate) {
+  const [exposures, reports, trained, done, recent] = await Promise.all([
+    exposuresOf(db, coach.id, [clientId], since),
+    painReportsOf(db, coach.id, clientId),
+    trainedSince(db, coach.id, clientId, since),
+    lastDone(db, coach.id, clientId),
+    setsSince(db, coach.id, clientId, since),
+  ])
+  return { exposures, reports, trained, done, recent }
+}
+
 /** Plan, log and what is known besides, of one rotation of the block of today or of a certain one; the sets of the last weeks, or of the whole block. */
 export async function reviewData(
   coach: Coach,
@@ -70,21 +82,20 @@ export async function reviewData(
   of?: BlockId,
 ): Promise<Result<ReviewData, Problem>> {
   const db = database()
-  const found = await client(coach, clientId, { block: of, today })
+  const since = addDays(today, -Math.max(LEARNING_DAYS, TREND.windowDays))
+  const [found, { exposures, reports, trained, done, recent }] = await Promise.all([
+    client(coach, clientId, { block: of, today }),
+    logSince(db, coach, clientId, since),
+  ])
   if (!found.ok) return found
   const { block, method, facts, library } = found.value
   if (!block || (asked !== 'latest' && asked >= block.plan.passes)) return failure(NOT_FOUND)
   const catalogue = catalogueWith(library)
   const context = contextWith(method, facts, catalogue)
-  const since = addDays(today, -Math.max(LEARNING_DAYS, TREND.windowDays))
-  const [sent, rows, exposures, reports, decided, trained, done] = await Promise.all([
+  const [sent, rows, decided] = await Promise.all([
     sentOf(db, coach.id, block.id),
     outcomesOf(db, coach.id, block.id),
-    exposuresOf(db, coach.id, [clientId], since),
-    painReportsOf(db, coach.id, clientId),
     decisionsOf(db, coach.id, block.id),
-    trainedSince(db, coach.id, clientId, since),
-    lastDone(db, coach.id, clientId),
   ])
   const expanded = blockAsTold(
     block.plan,
@@ -106,7 +117,7 @@ export async function reviewData(
     reach === 'block'
       ? block.plan.startsOn
       : (expanded.passes[Math.max(0, pass - 1)]?.from ?? block.plan.startsOn)
-  const sets = await setsSince(db, coach.id, clientId, from < since ? from : since)
+  const sets = from < since ? await setsSince(db, coach.id, clientId, from) : recent
   const bySession = groupedBy(sets, ({ sessionId }) => sessionId)
   const outcomes = new Map(
     [...groupedBy(rows, row => row.pass)].map(([at, own]) => [
