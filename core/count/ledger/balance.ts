@@ -53,5 +53,5 @@ function verdictOf(
   if (ratio === null || excess === null) return 'outside'
   const toWish = ratio / wish
   if (toWish < QUIET[0] - SLACK || toWish > QUIET[1] + SLACK) return 'outside'
-  return Math.abs(excess) <= LEVEL ? 'level' : 'leaning'
+  return Math.abs(excess) <= LEVEL + SLACK ? 'level' : 'leaning'
 }

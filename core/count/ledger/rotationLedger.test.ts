@@ -141,6 +141,26 @@ test('triceps work alone has no ratio and is out of balance', () => {
   expect(armBalance(ledger.work.flat(), context)).toMatchObject({ ratio: null, verdict: 'outside' })
 })
 
+test.each([
+  [1.05, 'level'],
+  [0.95, 'level'],
+  [1.06, 'leaning'],
+  [0.94, 'leaning'],
+  [1 / 0.7, 'leaning'],
+  [1 / 0.69, 'outside'],
+  [1 / 1.4, 'leaning'],
+  [1 / 1.41, 'outside'],
+])('of as many sets to either side where %f is wished, the beam is %s', (ratioWish, verdict) => {
+  const wishing = { ...context, client: { ...context.client, ratioWish } }
+  const { rotation } = planOf(
+    day(straight('pushdown_rope', 3, 12, 1), straight('cable_curl', 3, 12, 1)),
+    REST_DAY,
+  )
+  const balance = armBalance(rotationLedger(rotation, wishing).work.flat(), wishing)
+  expect(balance).toMatchObject({ flexors: 3, extensors: 3, ratio: 1, wish: ratioWish, verdict })
+  expect(balance.flexorExcess).toBeCloseTo(ratioWish - 1, 9)
+})
+
 describe('what always holds', () => {
   const value = (plan: Parameters<typeof rotationLedger>[0], school: CountingSchool) =>
     rotationLedger(plan, under(school))
