@@ -266,7 +266,9 @@ function windowed(question: LoadQuestion): LoadPlan {
   if (!isLate && !isEarly) return { ...plan, targets: done.map(({ reps }) => reps), short: 0 }
   const moved = plan.load + body
   const oneRep = oneRepOf(moved, done)
-  const right = oneRep === undefined ? moved : loadForReps(oneRep, middle, rir)
+  // So many reps that they tell no maximum tell all the more that the load was too light.
+  const unknown = isLate ? Infinity : moved
+  const right = oneRep === undefined ? unknown : loadForReps(oneRep, middle, rir)
   const step = isLate ? (nextWeight(plan.load, grid) ?? plan.load) : lighter(plan.load, grid, body)
   const bound = isLate
     ? Math.min(right, moved * (1 + WINDOW.up))
