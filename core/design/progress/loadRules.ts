@@ -230,16 +230,20 @@ function loadFromRir({
   estimates = [],
   done,
 }: LoadQuestion): LoadPlan {
-  const oneRep = median(estimates.length > 0 ? estimates : [oneRepOf(plan.load + body, done) ?? 0])
+  const oneRep = estimates.length > 0 ? median(estimates) : oneRepOf(plan.load + body, done)
   const middle = (low + high) / 2
   const targets = done.map(() => roundHalfUp(middle))
-  if (!oneRep) return { ...plan, targets }
+  const [first] = done
+  const isFarOver = oneRep === undefined && first !== undefined && first.reps > high
+  if (!oneRep && !isFarOver) return { ...plan, targets }
   // A single step is always allowed, however large its share.
   const moved = plan.load + body
   const most = Math.max(moved * (1 + BAND) - body, nextWeight(plan.load, grid) ?? plan.load)
   const least = Math.min(moved * (1 - BAND) - body, lighter(plan.load, grid, body))
+  // So many reps that they tell no maximum tell all the more that the load was too light.
+  const right = oneRep ? loadForReps(oneRep, middle, rir) - body : Infinity
   return {
-    load: roundLoad(Math.min(most, Math.max(least, loadForReps(oneRep, middle, rir) - body)), grid),
+    load: roundLoad(Math.min(most, Math.max(least, right)), grid),
     targets,
     high,
     short: 0,
@@ -266,7 +270,6 @@ function windowed(question: LoadQuestion): LoadPlan {
   if (!isLate && !isEarly) return { ...plan, targets: done.map(({ reps }) => reps), short: 0 }
   const moved = plan.load + body
   const oneRep = oneRepOf(moved, done)
-  // So many reps that they tell no maximum tell all the more that the load was too light.
   const unknown = isLate ? Infinity : moved
   const right = oneRep === undefined ? unknown : loadForReps(oneRep, middle, rir)
   const step = isLate ? (nextWeight(plan.load, grid) ?? plan.load) : lighter(plan.load, grid, body)

@@ -210,6 +210,28 @@ describe('load rules', () => {
   })
 })
 
+test('by every rule, who did a rep more of the first set is never given less', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(
+        'double_progression' as const,
+        'top_set_back_off' as const,
+        'fixed_load_add_reps' as const,
+        'load_from_rir' as const,
+      ),
+      fc.integer({ min: 10, max: 60 }),
+      fc.array(fc.integer({ min: 1, max: 30 }), { minLength: 1, maxLength: 5 }),
+      fc.integer({ min: 0, max: 3 }),
+      (rule, steps, [first = 1, ...rest], rir) => {
+        const after = (reps: number) =>
+          ask({ rule, plan: plan(20 + 2.5 * steps, 12), done: sets([reps, ...rest], rir) }).load
+        expect(after(first + 1)).toBeGreaterThanOrEqual(after(first))
+      },
+    ),
+    { numRuns: 3000 },
+  )
+})
+
 describe('more here means less there', () => {
   test('P21 half of what comes goes, P22 a third of the sets keeps a muscle', () => {
     expect(setsToRemove(90, 10)).toBe(5)
