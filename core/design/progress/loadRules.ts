@@ -3,6 +3,7 @@ import {
   estimatedOneRep,
   expectedReps,
   type LoadGrid,
+  loadForOther,
   loadForReps,
   nextWeight,
   previousWeight,
@@ -84,6 +85,11 @@ export function steppedLoad(load: number, step: 'up' | 'down', grid: LoadGrid, b
 /** Of what is moved in all, the body's weight with it. */
 function oneRepOf(load: number, [first]: readonly DoneSet[]): number | undefined {
   return first && load > 0 ? estimatedOneRep(load, first.reps, first.rir)?.load : undefined
+}
+
+/** What is to be moved for the reps that are wanted, by the first set that was done; where nothing is known to be moved, as before. */
+function rightFor(moved: number, [first]: readonly DoneSet[], wanted: DoneSet): number {
+  return first && moved > 0 ? loadForOther(moved, first, wanted) : moved
 }
 
 /** One rep more on the first sets that are below the top. */
@@ -230,20 +236,18 @@ function loadFromRir({
   estimates = [],
   done,
 }: LoadQuestion): LoadPlan {
-  const oneRep = estimates.length > 0 ? median(estimates) : oneRepOf(plan.load + body, done)
   const middle = (low + high) / 2
   const targets = done.map(() => roundHalfUp(middle))
-  const [first] = done
-  const isFarOver = oneRep === undefined && first !== undefined && first.reps > high
-  if (!oneRep && !isFarOver) return { ...plan, targets }
   // A single step is always allowed, however large its share.
   const moved = plan.load + body
   const most = Math.max(moved * (1 + BAND) - body, nextWeight(plan.load, grid) ?? plan.load)
   const least = Math.min(moved * (1 - BAND) - body, lighter(plan.load, grid, body))
-  // So many reps that they tell no maximum tell all the more that the load was too light.
-  const right = oneRep ? loadForReps(oneRep, middle, rir) - body : Infinity
+  const right =
+    estimates.length > 0
+      ? loadForReps(median(estimates), middle, rir)
+      : rightFor(moved, done, { reps: middle, rir })
   return {
-    load: roundLoad(Math.min(most, Math.max(least, right)), grid),
+    load: roundLoad(Math.min(most, Math.max(least, right - body)), grid),
     targets,
     high,
     short: 0,
@@ -269,9 +273,7 @@ function windowed(question: LoadQuestion): LoadPlan {
   const isEarly = first < low || done.filter(({ reps }) => reps < low).length * 2 >= done.length
   if (!isLate && !isEarly) return { ...plan, targets: done.map(({ reps }) => reps), short: 0 }
   const moved = plan.load + body
-  const oneRep = oneRepOf(moved, done)
-  const unknown = isLate ? Infinity : moved
-  const right = oneRep === undefined ? unknown : loadForReps(oneRep, middle, rir)
+  const right = rightFor(moved, done, { reps: middle, rir })
   const step = isLate ? (nextWeight(plan.load, grid) ?? plan.load) : lighter(plan.load, grid, body)
   const bound = isLate
     ? Math.min(right, moved * (1 + WINDOW.up))

@@ -232,6 +232,18 @@ test('by every rule, who did a rep more of the first set is never given less', (
   )
 })
 
+test.each([
+  ['far over the range', 30, 1, 62.5],
+  ['as asked', 23, 1, 60],
+  ['far under it', 12, 1, 55],
+  ['with eight left', 20, 8, 62.5],
+] as const)('of twenty reps and more no maximum is told; %s says enough', (_, reps, rir, load) =>
+  expect(
+    ask({ rule: 'load_from_rir', range: [20, 26], plan: plan(60, 26), done: sets([reps], rir) })
+      .load,
+  ).toBe(load),
+)
+
 describe('more here means less there', () => {
   test('P21 half of what comes goes, P22 a third of the sets keeps a muscle', () => {
     expect(setsToRemove(90, 10)).toBe(5)

@@ -45,6 +45,19 @@ describe('failure within a window', () => {
     )
     expect(after(10, [2], { body: 80, grid: { kind: 'steps', base: 0, step: 2.5 } }).load).toBe(0)
   })
+  test('in a window of many reps one too many is a little too light, not a tenth', () => {
+    const over = after(100, [31], {
+      range: [20, 30],
+      plan: { load: 100, targets: [], high: 30, short: 0 },
+    })
+    // The middle is 25: (1 + 31 / 30) / (1 + 25 / 30) = 1.109; one of 26 would be 102.5.
+    expect(over.load).toBe(110)
+    const one = after(100, [23], {
+      range: [20, 22],
+      plan: { load: 100, targets: [], high: 22, short: 0 },
+    })
+    expect(one.load).toBe(102.5)
+  })
   test('what is held stays held', () => expect(after(60, [25], { rule: 'held' }).load).toBe(60))
 })
 

@@ -1,7 +1,6 @@
 import {
-  estimatedOneRep,
   type LoadGrid,
-  loadForReps,
+  loadForOther,
   nextWeight,
   previousWeight,
   roundLoad,
@@ -62,19 +61,17 @@ export function repsToStopAt(turn: StandingTurn, at: number): number | null {
 
 /** What a set that was to find a weight says about the next one: heavier or lighter at most by this share. */
 const FOUND_WITHIN = 0.3
-/** More reps than an estimate takes: the weight was far too light. */
-const FAR_TOO_LIGHT = 1.2
 const USUAL_RIR = 2
 
 /** The weight after a set that was to find one, for the reps and reserve that are asked. */
 function foundNext(done: DonePart, { count, rir }: SheetPart, grid: LoadGrid): number | null {
   const amount = amountOf(done)
   if (amount === null || amount <= 0 || done.reps === null || count === null) return amount
-  const oneRep = estimatedOneRep(amount, done.reps, done.rir ?? USUAL_RIR)?.load
-  const right =
-    oneRep === undefined
-      ? amount * FAR_TOO_LIGHT
-      : loadForReps(oneRep, count, Math.max(rir ?? USUAL_RIR, 0))
+  const right = loadForOther(
+    amount,
+    { reps: done.reps, rir: done.rir ?? USUAL_RIR },
+    { reps: count, rir: Math.max(rir ?? USUAL_RIR, 0) },
+  )
   const bounded = Math.min(
     amount * (1 + FOUND_WITHIN),
     Math.max(amount * (1 - FOUND_WITHIN), right),

@@ -418,9 +418,12 @@ describe('how to load', () => {
 })
 
 test('a session without a load finds one: each set brings the next nearer to what is asked', () => {
-  const open = (stage = 1) => part({ stage, load: { kind: 'open' }, count: 10, rir: 2 })
-  const sheet = smallSheet([[sheetSet(1, [open()]), sheetSet(2, [open()]), sheetSet(3, [open()])]])
-  const offered = (amount: number, reps: number, rir: number) => {
+  const asked = (count: number, rir: number) => {
+    const open = () => part({ load: { kind: 'open' }, count, rir })
+    return smallSheet([[sheetSet(1, [open()]), sheetSet(2, [open()]), sheetSet(3, [open()])]])
+  }
+  const short = asked(10, 2)
+  const offered = (amount: number, reps: number, rir: number, sheet = short) => {
     const said = saidSet(placeAt(A, 1), amount, reps)
     const all = turnsOf(sheet, stands({ ...said, done: { ...said.done, rir } }))
     const turn = all.find(({ slot, plan }) => slot === A && plan.number === 2)!
@@ -430,7 +433,22 @@ test('a session without a load finds one: each set brings the next nearer to wha
   expect(offered(20, 15, 4)).toBe(22.5)
   expect(offered(20, 10, 2)).toBe(20)
   expect(offered(20, 6, 0)).toBe(15)
-  expect(offered(20, 30, 4)).toBe(22.5)
-  const first = turnsOf(sheet, stands())
-  expect(prefillOf(first[0]!, 0, first, sheet.exercises[0]!).amount).toBeNull()
+  // Thirty reps tell no maximum; that the weight is far too light they do.
+  expect(offered(20, 30, 4)).toBe(25)
+  // Nor do none: the weight is far too heavy.
+  expect(offered(20, 0, 0)).toBe(12.5)
+  for (const rir of [0, 2, 4, 6]) {
+    const by = Array.from({ length: 31 }, (_, reps) => offered(20, reps, rir)!)
+    expect(by).toEqual(by.toSorted((a, b) => a - b))
+  }
+  // Done as asked, the weight was right, whatever the reps.
+  for (const [count, rir] of [
+    [20, 1],
+    [20, 4],
+    [30, 2],
+    [3, 0],
+  ] as const)
+    expect([count, offered(20, count, rir, asked(count, rir))]).toEqual([count, 20])
+  const first = turnsOf(short, stands())
+  expect(prefillOf(first[0]!, 0, first, short.exercises[0]!).amount).toBeNull()
 })

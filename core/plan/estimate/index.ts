@@ -6,6 +6,7 @@ export {
   epley,
   estimatedOneRep,
   expectedReps,
+  loadForOther,
   loadForReps,
   shareOfOneRep,
 } from './oneRep'

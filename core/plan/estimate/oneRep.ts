@@ -60,6 +60,23 @@ export function shareOfOneRep(reps: number, rir: number): number {
   return toFailure <= TURN ? (37 - toFailure) / 36 : 1 / (1 + toFailure / 30)
 }
 
+/** Reps, and those in reserve at their end. */
+interface Effort {
+  readonly reps: number
+  readonly rir: number
+}
+
+/**
+ * The load for other reps than a set was done with, before rounding.
+ *
+ * Units:  in the unit of `load`.
+ * Edge:   also where a set tells no maximum, by too many reps or none: both loads lie on one curve, so that a rep more is never less.
+ * Source: docs/methods.md#one-rep-maximum.
+ */
+export function loadForOther(load: number, done: Effort, wanted: Effort): number {
+  return (load * shareOfOneRep(wanted.reps, wanted.rir)) / shareOfOneRep(done.reps, done.rir)
+}
+
 /** Part of the body that is lifted, by exercise; others give no load unless the coach says a part. */
 const BODY_PARTS: Readonly<Record<string, number>> = {
   pull_up: 1,
