@@ -4,7 +4,7 @@ import { plainDate } from '#core/base'
 import { unitStudio, useTestDatabase } from '../testing/database'
 import { database, databaseClient } from './database'
 import { doneSince } from './queries/clientLog'
-import { setsDocument, wholeLog } from './queries/logEntries'
+import { setsSince, wholeLog } from './queries/logEntries'
 import { lastDone } from './queries/training'
 
 useTestDatabase()
@@ -35,7 +35,7 @@ test('a coach who came after the numbers were taken is answered by the whole key
   const { coach, client } = await unitStudio({ logsOf: ['Ines', 'Joren', 'Oskar'] })
   const { id } = client('Joren')
   for (const asked of [
-    setsDocument(database(), coach.id, id, SINCE),
+    setsSince(database(), coach.id, id, SINCE),
     wholeLog(database(), coach.id, id),
     lastDone(database(), coach.id, id),
   ])

@@ -1,5 +1,5 @@
 import type { ClientId, CoachId, PlainDate } from '#core/base'
-import { and, asc, eq, type GetColumnData, gte, inArray, lte, sql } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, lte, sql } from 'drizzle-orm'
 import type { Database } from '../database'
 import { datedSessions, logEntries, loggedSets } from '../schema'
 import { ofSession } from './ofSession'
@@ -72,31 +72,10 @@ const setColumns = {
   unit: loggedSets.unit,
 }
 
-const datedSetColumns = {
-  on: datedSessions.on,
-  sessionId: loggedSets.sessionId,
-  ...setColumns,
-}
-type DatedSet = {
-  [Name in keyof typeof datedSetColumns]: GetColumnData<(typeof datedSetColumns)[Name]>
-}
-
-/** A client's sets since a day as one document; null where there are none. */
-export function setsDocument(db: Database, coachId: CoachId, clientId: ClientId, since: PlainDate) {
-  const { on } = datedSessions
-  const { set, stage, at } = loggedSets
-  const fields = sql.join(
-    Object.entries(datedSetColumns).map(
-      ([name, column]) => sql`${sql.raw(`'${name}'`)}, ${column}`,
-    ),
-    sql`, `,
-  )
+/** Sets of a client since a day with the days they were done on, in the order done. */
+export function setsSince(db: Database, coachId: CoachId, clientId: ClientId, since: PlainDate) {
   return db
-    .select({
-      sets: sql<
-        DatedSet[] | null
-      >`json_agg(json_build_object(${fields}) order by ${on}, ${set}, ${stage}, ${at})`,
-    })
+    .select({ on: datedSessions.on, sessionId: loggedSets.sessionId, ...setColumns })
     .from(loggedSets)
     .innerJoin(datedSessions, ofSession(loggedSets))
     .where(
@@ -106,20 +85,7 @@ export function setsDocument(db: Database, coachId: CoachId, clientId: ClientId,
         gte(datedSessions.on, since),
       ),
     )
-}
-
-/**
- * Sets of a client since a day with the days they were done on, in the order done. They come as one document: half a year is two
- * thousand rows, and to read each by its columns costs more than anything that is reckoned from them.
- */
-export async function setsSince(
-  db: Database,
-  coachId: CoachId,
-  clientId: ClientId,
-  since: PlainDate,
-): Promise<readonly DatedSet[]> {
-  const [row] = await setsDocument(db, coachId, clientId, since)
-  return row?.sets ?? []
+    .orderBy(asc(datedSessions.on), asc(loggedSets.set), asc(loggedSets.stage), asc(loggedSets.at))
 }
 
 /** One dated session of a client, sent or not. */
