@@ -1,22 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import { exerciseId } from '../../base'
+import { logged } from '../../testing/loads'
 import { exposureValue, type LoggedSet, setEstimate, trendValue } from '.'
 
-const set = (changes: Partial<LoggedSet> = {}): LoggedSet => ({
-  slot: null,
-  exercise: exerciseId('cable_curl'),
-  intent: null,
-  set: 1,
-  stage: 1,
-  side: null,
-  role: 'working',
-  loadKg: 60,
-  reps: 8,
-  seconds: null,
-  rir: 2,
-  isRirOpen: false,
-  ...changes,
-})
+const [USUAL] = logged('cable_curl', '2026-04-16', [[60, 8, 2]])
+const set = (changes: Partial<LoggedSet> = {}): LoggedSet => ({ ...USUAL!, ...changes })
 /** Ten reps to failure: 36 / 27 of the load. */
 const TEN = 36 / 27
 
